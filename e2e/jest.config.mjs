@@ -1,0 +1,10 @@
+import base from '../jest.config.mjs';
+
+/** @type {import('jest').Config} */
+export default {
+  ...base,
+  roots: ['<rootDir>/e2e'],
+  testMatch: ['**/*.test.ts'],
+  testTimeout: 90_000,
+  maxWorkers: 2,
+};

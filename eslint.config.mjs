@@ -1,0 +1,48 @@
+import js from '@eslint/js';
+import hooks from 'eslint-plugin-react-hooks';
+import ts from 'typescript-eslint';
+
+const tests = ['**/*.test.ts', '**/*.test.tsx', '**/testing/**', 'e2e/**', 'bench/**', 'scripts/**'];
+
+export default ts.config(
+  { ignores: ['**/dist/**', '**/dist-types/**', '**/migrations/**', 'data/**'] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      eqeqeq: 'error',
+      'no-console': 'error',
+    },
+  },
+  {
+    files: ['**/*.mjs', '**/*.cjs', 'scripts/**', 'bench/**'],
+    languageOptions: { globals: { process: 'readonly', console: 'readonly', module: 'writable', URL: 'readonly', setTimeout: 'readonly', fetch: 'readonly' } },
+    rules: { 'no-console': 'off' },
+  },
+  {
+    files: ['packages/core/src/**/*.ts'],
+    ignores: tests,
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'performance', 'setTimeout', 'crypto'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Randomness is an argument.' },
+        { object: 'Date', property: 'now', message: 'Time is an argument.' },
+        // Their last bits differ between engines; attempts must be equal bit for bit.
+        ...['sin', 'cos', 'tan', 'exp', 'log', 'log2', 'log10', 'pow', 'hypot', 'atan2', 'cbrt'].map((property) => ({
+          object: 'Math',
+          property,
+          message: 'Not equal bit for bit in every engine: use + - * / and sqrt.',
+        })),
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date']", message: 'Time is an argument.' },
+        { selector: "BinaryExpression[operator='**']", message: 'Not equal bit for bit in every engine.' },
+      ],
+    },
+  },
+  { files: ['packages/web/src/**/*.{ts,tsx}'], ...hooks.configs.flat.recommended },
+);

@@ -1,0 +1,24 @@
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx: true },
+      transform: { react: { runtime: 'automatic' } },
+    },
+    module: { type: 'es6' },
+  },
+];
+
+/** @type {import('jest').Config} */
+export default {
+  rootDir: import.meta.dirname,
+  roots: ['<rootDir>/packages'],
+  testMatch: ['**/src/**/*.test.{ts,tsx}'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: { '^.+\\.tsx?$': swc },
+  moduleNameMapper: { '\\.css$': '<rootDir>/packages/web/src/testing/empty.ts' },
+  testEnvironment: 'node',
+  testEnvironmentOptions: { customExportConditions: ['source', 'node', 'node-addons'] },
+  modulePathIgnorePatterns: ['/dist/'],
+};

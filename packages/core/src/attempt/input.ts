@@ -1,0 +1,8 @@
+/**
+ * What a player does in one tick: 0 to let go, or 1 + a heading of ground/headings. One small number, the same for a
+ * person's keys and for a pacer, so that an attempt is a seed and a row of these.
+ */
+export const REST = 0;
+
+/** The input that steers along a heading. @param heading 0–31 */
+export const headingInput = (heading: number): number => heading + 1;

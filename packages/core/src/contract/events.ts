@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import type { Forecast } from '../trials/index.ts';
+import { Revision } from './edit.ts';
+
+const Share = z.number().min(0).max(1);
+
+/** A forecast as the track shows it. */
+export const ForecastSummary = z
+  .strictObject({
+    attempts: z.number().int(),
+    clearRate: Share,
+    interval: z.strictObject({ low: Share, high: Share }),
+    medianSeconds: z.number().nullable(),
+    stars: z.array(z.number().int()),
+  })
+  .meta({ id: 'ForecastSummary' });
+export type ForecastSummary = z.infer<typeof ForecastSummary>;
+
+export const summarize = ({ attempts, clearRate, interval, medianSeconds, stars }: Forecast): ForecastSummary => ({
+  attempts,
+  clearRate,
+  interval,
+  medianSeconds,
+  stars,
+});
+
+/** One slot's forecast as it comes: `key` names the question it answers. */
+export const ForecastEvent = z
+  .strictObject({
+    slotId: z.string(),
+    pacer: z.string(),
+    key: z.string(),
+    done: z.boolean().describe('False while attempts are still being played.'),
+    summary: ForecastSummary.nullable(),
+  })
+  .meta({ id: 'ForecastEvent' });
+export type ForecastEvent = z.infer<typeof ForecastEvent>;
+
+export const ForecastList = z.strictObject({ pacer: z.string(), entries: z.array(ForecastEvent) }).meta({ id: 'ForecastList' });
+export type ForecastList = z.infer<typeof ForecastList>;
+
+export const RevisionEvent = z.strictObject({ revisions: z.array(Revision) }).meta({ id: 'RevisionEvent' });
+export type RevisionEvent = z.infer<typeof RevisionEvent>;
+
+/** Names of the server-sent events of a project. */
+export const ServerEventName = z.enum(['revision', 'forecasts']);
+export type ServerEventName = z.infer<typeof ServerEventName>;

@@ -1,0 +1,2 @@
+export { homeBeforeDusk } from './homeBeforeDusk.ts';
+export { manyLevels } from './manyLevels.ts';

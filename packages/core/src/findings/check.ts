@@ -1,0 +1,28 @@
+import type { Project } from '../model/index.ts';
+import { valuesAt } from '../ramps/index.ts';
+import { placedOn } from '../rules/index.ts';
+import { alreadyTrue } from './checks/alreadyTrue.ts';
+import { starUnreachable } from './checks/starUnreachable.ts';
+import { targetBeyondPlaced } from './checks/targetBeyondPlaced.ts';
+import type { Check, Finding } from './finding.ts';
+
+const CHECKS: readonly Check[] = [alreadyTrue, targetBeyondPlaced, starUnreachable];
+
+/** Everything found at one position. @param position from 1; a position without a level has no findings */
+export function findingsAt(project: Project, position: number): Finding[] {
+  const slot = project.slots[position - 1];
+  const level = slot && project.levels[slot.levelId];
+  if (!slot || !level) return [];
+  const values = valuesAt(project, position);
+  const placed = placedOn(project, level, values);
+  const goals: Record<string, string> = {};
+  for (const piece of level.ground.pieces) if (piece.piece === 'goal') goals[piece.id] = piece.name;
+  const names = { words: project.words, kinds: project.kinds, parameters: project.parameters, goals };
+  const place = { project, level, position, slotId: slot.id, values, placed, names };
+  return CHECKS.flatMap((check) => check.check(place));
+}
+
+/** Everything found in the whole sequence, in its order. */
+export function findingsOf(project: Project): Finding[] {
+  return project.slots.flatMap((_, index) => findingsAt(project, index + 1));
+}

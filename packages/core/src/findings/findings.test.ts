@@ -1,0 +1,86 @@
+import { describe, expect, it } from '@jest/globals';
+import { homeBeforeDusk } from '../demo/index.ts';
+import { literal, type Project } from '../model/index.ts';
+import { findingsAt, findingsOf, type Finding } from './index.ts';
+
+/** Carries out a mend by its pointers. */
+function mended(project: Project, finding: Finding): Project {
+  for (const { path, value } of finding.mend!.patch) {
+    const parts = path.slice(1).split('/');
+    let at = project as unknown as Record<string, unknown>;
+    for (const part of parts.slice(0, -1)) at = at[part] as Record<string, unknown>;
+    at[parts.at(-1)!] = value;
+  }
+  return project;
+}
+
+describe('the demo', () => {
+  it('contains one of each, where its honest mistakes are', () => {
+    const found = findingsOf(homeBeforeDusk()).map(({ code, slotId, severity }) => [code, slotId, severity]);
+    expect(found).toEqual([
+      ['star-unreachable', 'slot-7', 'surely wrong'],
+      ['already-true', 'slot-11', 'stops play'],
+      ['target-beyond-placed', 'slot-17', 'stops play'],
+    ]);
+  });
+
+  it.each([7, 11, 17])('is mended at slot %d by its button', (position) => {
+    const project = homeBeforeDusk();
+    const [finding] = findingsAt(project, position);
+    expect(findingsAt(mended(project, finding!), position)).toEqual([]);
+  });
+});
+
+describe('target beyond placed', () => {
+  // The Greedy Bee has 11 clover, 6 lavender and a royal bloom: 44 + 54 + 26 = 124.
+  it.each([
+    ['just within', 124, 0],
+    ['just beyond', 125, 1],
+  ])('is %s at %d', (_case, asked, count) => {
+    const project = homeBeforeDusk();
+    const rule = project.levels['the-greedy-bee']!.rules[0]!;
+    const [condition] = rule.when.is === 'all' ? rule.when.of : [];
+    if (condition?.is === 'compare') condition.amount = literal(asked);
+    expect(findingsAt(project, 17)).toHaveLength(count);
+  });
+
+  it('gives its numbers', () => {
+    expect(findingsAt(homeBeforeDusk(), 17)[0]!.reason).toBe('It takes 132 nectar gathered, and 124 are on the ground.');
+  });
+});
+
+describe('star unreachable', () => {
+  // Lavender Bank's clock: 48 − 1 × ⌊(7 − 3) / 2⌋ = 46 s.
+  it.each([
+    [45, 0],
+    [46, 1],
+  ])('asking for %d of 46 s is found %d times', (asked, count) => {
+    const project = homeBeforeDusk();
+    project.levels['lavender-bank']!.stars.thresholds[2] = literal(asked);
+    expect(findingsAt(project, 7)).toHaveLength(count);
+  });
+});
+
+describe('already true', () => {
+  it('sees a loss that comes at once', () => {
+    const project = homeBeforeDusk();
+    project.run.livesAtStart = literal(0);
+    expect(findingsAt(project, 1).map(({ code, sentence }) => [code, sentence])).toEqual([
+      ['already-true', 'The level is lost before the player has moved.'],
+    ]);
+  });
+
+  it('leaves a condition alone that must be held first', () => {
+    const project = homeBeforeDusk();
+    const rule = project.levels['sunlit-ponds']!.rules[0]!;
+    const [condition] = rule.when.is === 'all' ? rule.when.of : [];
+    if (condition?.is === 'compare') condition.heldSeconds = literal(2);
+    expect(findingsAt(project, 11)).toEqual([]);
+  });
+});
+
+describe('an empty project', () => {
+  it('has nothing to find', () => {
+    expect(findingsOf({ ...homeBeforeDusk(), slots: [], levels: {} })).toEqual([]);
+  });
+});

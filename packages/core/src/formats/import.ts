@@ -1,0 +1,52 @@
+import { findReferenceProblems, PROJECT_FORMAT, PROJECT_VERSION, Project } from '../model/index.ts';
+import { upgrade } from './upgrade.ts';
+
+/** What is wrong with a document, and where. */
+export interface Problem {
+  path: PropertyKey[];
+  message: string;
+}
+
+export type ImportResult = { ok: true; project: Project } | { ok: false; problems: Problem[] };
+
+/** A document nested deeper than any project can be; walking it could exhaust the stack. */
+const DEEPEST = 60;
+
+/** As many problems as anybody reads at once. */
+const MOST_PROBLEMS = 20;
+
+const refuse = (path: PropertyKey[], message: string): ImportResult => ({ ok: false, problems: [{ path, message }] });
+
+function isDeeperThan(value: unknown, depth: number): boolean {
+  if (value === null || typeof value !== 'object') return false;
+  if (depth === 0) return true;
+  return Object.values(value).some((item) => isDeeperThan(item, depth - 1));
+}
+
+/** Read anything as a project: checks its format, upgrades it, checks every value and every reference. Never throws. */
+export function importProject(value: unknown): ImportResult {
+  if (value === null || typeof value !== 'object' || Array.isArray(value)) return refuse([], 'A project file is one JSON object.');
+  if (isDeeperThan(value, DEEPEST)) return refuse([], `This is nested more than ${DEEPEST} deep: no project is.`);
+  // `$schema` points editors at the schema; it is no part of the project.
+  const { $schema: _schema, ...given } = value as Record<string, unknown>;
+  if (given['format'] !== PROJECT_FORMAT) {
+    return refuse(['format'], `This is not a Stadion project: “format” must be "${PROJECT_FORMAT}".`);
+  }
+  const current = upgrade(given, PROJECT_VERSION);
+  if ('stuckAt' in current) {
+    const { stuckAt } = current;
+    const newer = typeof stuckAt === 'number' && stuckAt > PROJECT_VERSION;
+    return refuse(
+      ['version'],
+      newer
+        ? `Version ${stuckAt} was made by a newer Stadion; this one reads up to ${PROJECT_VERSION}. Bring Stadion up to date.`
+        : `There is no version ${JSON.stringify(stuckAt)}; this Stadion reads 1 to ${PROJECT_VERSION}.`,
+    );
+  }
+  const parsed = Project.safeParse(current.document);
+  if (!parsed.success) {
+    return { ok: false, problems: parsed.error.issues.slice(0, MOST_PROBLEMS).map(({ path, message }) => ({ path, message })) };
+  }
+  const problems = findReferenceProblems(parsed.data).slice(0, MOST_PROBLEMS);
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, project: parsed.data };
+}

@@ -1,0 +1,45 @@
+import { isWall, type Grid } from './grid.ts';
+
+/** Something that moves: a round thing that meets walls as the square around it. Units and units per second. */
+export interface Body {
+  x: number;
+  y: number;
+  vx: number;
+  vy: number;
+  radius: number;
+}
+
+/** Kept between a body and a wall it leans on, so that it does not count as inside. */
+const GAP = 1e-6;
+
+/** No body goes further than this in one tick, or it could pass through a wall. Units. */
+const LONGEST_STEP = 0.45;
+
+const limited = (step: number): number => (step > LONGEST_STEP ? LONGEST_STEP : step < -LONGEST_STEP ? -LONGEST_STEP : step);
+
+/**
+ * Move a body by its velocity for one tick; walls stop it on the axis on which it meets them, so that it slides along.
+ *
+ * @param seconds length of the tick
+ */
+export function moveBody(grid: Grid, body: Body, seconds: number): void {
+  const { radius } = body;
+  const stepX = limited(body.vx * seconds);
+  if (stepX !== 0) {
+    const x = body.x + stepX;
+    const edge = Math.floor(stepX > 0 ? x + radius : x - radius);
+    if (isWall(grid, edge, Math.floor(body.y - radius)) || isWall(grid, edge, Math.floor(body.y + radius))) {
+      body.x = stepX > 0 ? edge - radius - GAP : edge + 1 + radius + GAP;
+      body.vx = 0;
+    } else body.x = x;
+  }
+  const stepY = limited(body.vy * seconds);
+  if (stepY !== 0) {
+    const y = body.y + stepY;
+    const edge = Math.floor(stepY > 0 ? y + radius : y - radius);
+    if (isWall(grid, Math.floor(body.x - radius), edge) || isWall(grid, Math.floor(body.x + radius), edge)) {
+      body.y = stepY > 0 ? edge - radius - GAP : edge + 1 + radius + GAP;
+      body.vy = 0;
+    } else body.y = y;
+  }
+}

@@ -1,0 +1,31 @@
+/** Cells of one unit; a cell's index is row × width + column. Outside the grid everything is wall. */
+export interface Grid {
+  width: number;
+  height: number;
+  /** 1 for wall. */
+  walls: Uint8Array;
+}
+
+/** @param rows equally long, # for wall */
+export function makeGrid(rows: readonly string[]): Grid {
+  const height = rows.length;
+  const width = rows[0]?.length ?? 0;
+  const walls = new Uint8Array(width * height);
+  rows.forEach((row, y) => {
+    for (let x = 0; x < width; x++) walls[y * width + x] = row[x] === '#' ? 1 : 0;
+  });
+  return { width, height, walls };
+}
+
+/** Is the cell at this column and row a wall? */
+export function isWall(grid: Grid, column: number, row: number): boolean {
+  if (column < 0 || row < 0 || column >= grid.width || row >= grid.height) return true;
+  return grid.walls[row * grid.width + column] === 1;
+}
+
+/** The index of the cell that holds a place; places outside count to the nearest edge. @param x @param y units */
+export function cellAt(grid: Grid, x: number, y: number): number {
+  const column = Math.min(grid.width - 1, Math.max(0, Math.floor(x)));
+  const row = Math.min(grid.height - 1, Math.max(0, Math.floor(y)));
+  return row * grid.width + column;
+}

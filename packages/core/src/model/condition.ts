@@ -1,0 +1,51 @@
+import { z } from 'zod';
+import { Amount } from './amount.ts';
+import { Id } from './ids.ts';
+import { Limits } from './limits.ts';
+import { Reading } from './reading.ts';
+
+export const Comparison = z.enum(['atLeast', 'moreThan', 'atMost', 'lessThan', 'exactly', 'not']);
+export type Comparison = z.infer<typeof Comparison>;
+
+/** Groups inside groups beyond this depth could not be read as a sentence. */
+export const MAX_CONDITION_DEPTH = 6;
+
+interface Group {
+  id: Id;
+  is: 'all' | 'any' | 'none';
+  of: Condition[];
+}
+
+const Compare = z.strictObject({
+  id: Id,
+  is: z.literal('compare'),
+  reading: Reading,
+  comparison: Comparison,
+  amount: Amount,
+  heldSeconds: Amount.optional().describe('True only once it has held for this long.'),
+});
+
+const OnOff = z.strictObject({
+  id: Id,
+  is: z.literal('onOff'),
+  reading: Reading,
+  on: z.boolean(),
+  heldSeconds: Amount.optional().describe('True only once it has held for this long.'),
+});
+
+/** What must be true: a comparison, an on/off reading, or a group of conditions. */
+export type Condition = z.infer<typeof Compare> | z.infer<typeof OnOff> | Group;
+
+export const Condition: z.ZodType<Condition> = z
+  .lazy(() =>
+    z.discriminatedUnion('is', [
+      Compare,
+      OnOff,
+      z.strictObject({
+        id: Id,
+        is: z.enum(['all', 'any', 'none']),
+        of: z.array(Condition).max(Limits.conditionsInAGroup, 'At most 20 conditions in a group: put some in a group of their own.'),
+      }),
+    ]),
+  )
+  .meta({ id: 'Condition', title: 'Condition' });

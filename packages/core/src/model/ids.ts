@@ -1,0 +1,27 @@
+import { z } from 'zod';
+
+/** A short stable name inside one project. Nothing in the document refers to an array index. */
+export const Id = z
+  .string()
+  .regex(/^[a-z][a-zA-Z0-9-]{0,47}$/, 'An id starts with a small letter, then letters, digits or dashes, 48 at most.');
+export type Id = z.infer<typeof Id>;
+
+/** The id nearest to a name a designer typed. @example slugOf('Clover Steps!') // 'clover-steps' */
+export function slugOf(name: string): Id {
+  const slug = name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^[^a-z]+/, '')
+    .replace(/-+$/, '')
+    .slice(0, 40);
+  return slug === '' ? 'unnamed' : slug;
+}
+
+/** An id near the wanted one that is not taken. @example freshId('clover', new Set(['clover'])) // 'clover-2' */
+export function freshId(wanted: string, taken: ReadonlySet<string>): Id {
+  const base = slugOf(wanted);
+  if (!taken.has(base)) return base;
+  let number = 2;
+  while (taken.has(`${base}-${number}`)) number++;
+  return `${base}-${number}`;
+}

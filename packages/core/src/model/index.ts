@@ -1,0 +1,18 @@
+export { Amount, ShareSource, literal, fromParameter, type ParameterAmount } from './amount.ts';
+export { Clock } from './clock.ts';
+export { Comparison, Condition, MAX_CONDITION_DEPTH } from './condition.ts';
+export { Effect } from './effect.ts';
+export { Ground, Place } from './ground.ts';
+export { Id, freshId, slugOf } from './ids.ts';
+export { CollectableKind, EnemyKind, Kinds } from './kinds.ts';
+export { Level } from './level.ts';
+export { Limits } from './limits.ts';
+export { NumberKind, Parameter, Ramp, Shape, type ShapeType } from './parameter.ts';
+export { Piece, type PieceOf } from './piece.ts';
+export { PROJECT_FORMAT, PROJECT_VERSION, Project } from './project.ts';
+export { Reading, type ReadingName } from './reading.ts';
+export { findReferenceProblems, usesOfParameter, type ParameterUse, type ReferenceProblem } from './references.ts';
+export { Rule } from './rule.ts';
+export { Slot, Tier, levelAt, positionOf, tierAt } from './sequence.ts';
+export { Stars } from './stars.ts';
+export { emptyProject, newLevel } from './templates.ts';

@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import { Amount } from './amount.ts';
+import { Id } from './ids.ts';
+import { Kinds } from './kinds.ts';
+import { Level } from './level.ts';
+import { Limits } from './limits.ts';
+import { Parameter } from './parameter.ts';
+import { Slot, Tier } from './sequence.ts';
+
+export const PROJECT_FORMAT = 'stadion-project';
+export const PROJECT_VERSION = 1;
+
+/** One game's design. Collections that people edit side by side are keyed by id; those whose order matters are lists. */
+export const Project = z
+  .strictObject({
+    format: z.literal(PROJECT_FORMAT),
+    version: z.literal(PROJECT_VERSION),
+    name: z.string().regex(/\S/, 'A project needs a name.').max(Limits.nameLength),
+    words: z
+      .strictObject({ player: z.string().regex(/\S/, "This needs a name.").max(40), worth: z.string().regex(/\S/, "This needs a name.").max(40) })
+      .describe('What this game calls its player and the points gathered.'),
+    player: z.strictObject({
+      speed: Amount.describe('Units per second.'),
+      acceleration: Amount.describe('Units per second squared.'),
+      radius: z.number().min(0.1).max(0.49).describe('Units.'),
+      graceSeconds: z.number().min(0).max(10).describe('Nothing touches the player for this long after a life is lost.'),
+    }),
+    run: z.strictObject({ livesAtStart: Amount }),
+    kinds: Kinds,
+    parameters: z.array(Parameter).max(Limits.parameters, 'At most 120 parameters in a project.'),
+    tiers: z
+      .array(Tier)
+      .max(Limits.tiers)
+      .superRefine((tiers, context) => {
+        tiers.forEach((tier, index) => {
+          const before = tiers[index - 1];
+          if (index === 0 ? tier.from !== 1 : before && tier.from <= before.from) {
+            context.addIssue({
+              code: 'custom',
+              path: [index, 'from'],
+              message: index === 0 ? 'The first tier starts at position 1.' : `“${tier.name}” must start after the tier before it.`,
+            });
+          }
+        });
+      }),
+    levels: z.record(Id, Level),
+    slots: z.array(Slot).max(Limits.slots, 'At most 1000 slots in a sequence.'),
+  })
+  .meta({ title: 'Stadion project' });
+export type Project = z.infer<typeof Project>;

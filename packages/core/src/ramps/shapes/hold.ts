@@ -1,0 +1,19 @@
+import type { ShapeDefinition } from './types.ts';
+
+/** The same value at every position. */
+export const hold: ShapeDefinition<'hold'> = {
+  type: 'hold',
+  label: 'Hold',
+  fields: [{ name: 'value', before: 'at', measure: 'value' }],
+  handles: [
+    {
+      name: 'value',
+      label: 'Value',
+      at: (shape) => ({ position: 1, value: shape.value }),
+      moveTo: (shape, _position, value) => ({ ...shape, value }),
+    },
+  ],
+  valueAt: (shape) => shape.value,
+  fromValues: (first) => ({ type: 'hold', value: first }),
+  inWords: (shape, say) => `holds ${say(shape.value)}`,
+};

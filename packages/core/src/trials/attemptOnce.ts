@@ -1,0 +1,48 @@
+import { startAttempt, starReading, step, type World } from '../attempt/index.ts';
+import { drawPlayer, makePlayer, playerInput, type Abilities, type Pacer } from '../pacers/index.ts';
+import { starsFor } from '../rules/index.ts';
+
+/** A simulated player gives up after so long, so that a level without an end still has a forecast. */
+export const LONGEST_ATTEMPT_SECONDS = 240;
+
+/** What one attempt came to. */
+export interface AttemptResult {
+  won: boolean;
+  stars: number;
+  /** From load to end. */
+  seconds: number;
+  /** On the clock at the end; endless without a limit. */
+  timeLeftSeconds: number;
+  /** Index of the rule that ended it, -1 for the clock, -2 for giving up. */
+  endingRule: number;
+  /** Index of the rule that took the last life, -2 if none was lost. */
+  lifeRule: number;
+  livesLeft: number;
+  worth: number;
+  /** Where it ended, units. */
+  x: number;
+  y: number;
+}
+
+/** One attempt by one player, from start to end. @param who a population to draw the player from, or a player's abilities */
+export function attemptOnce(world: World, who: Pacer | Abilities, seed: number): AttemptResult {
+  const abilities = 'abilities' in who ? drawPlayer(who, seed) : who;
+  const state = startAttempt(world, seed);
+  const player = makePlayer(state, abilities, seed);
+  const most = LONGEST_ATTEMPT_SECONDS * 60;
+  while (state.phase === 'playing' && state.tick < most) step(state, playerInput(player, state));
+  const won = state.phase === 'won';
+  const timeLeftSeconds = starReading(state);
+  return {
+    won,
+    stars: won ? starsFor(world.level.judging.stars, timeLeftSeconds) : 0,
+    seconds: state.tick / 60,
+    timeLeftSeconds,
+    endingRule: state.phase === 'playing' ? -2 : state.verdicts.ending.rule,
+    lifeRule: state.lastLifeRule,
+    livesLeft: state.observed.lives,
+    worth: state.observed.worth[world.level.motion.kindsOfCollectable] as number,
+    x: state.player.x,
+    y: state.player.y,
+  };
+}

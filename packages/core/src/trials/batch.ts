@@ -1,0 +1,31 @@
+import { prepareLevel, type PreparedLevel, type World } from '../attempt/index.ts';
+import type { Project } from '../model/index.ts';
+import type { Pacer } from '../pacers/index.ts';
+import { mix } from '../random/index.ts';
+import { attemptOnce } from './attemptOnce.ts';
+import type { Precision } from './stopping.ts';
+import { addResult, type Tally } from './tally.ts';
+
+/** Everything a forecast depends on. Its text is the forecast's key: the same question is never computed twice. */
+export interface TrialQuestion {
+  /** Rises whenever the rules of play or the pacers change, so that old answers are not taken for new ones. */
+  engine: number;
+  level: PreparedLevel;
+  pacer: Pacer;
+  precision: Precision;
+}
+
+const ENGINE = 1;
+
+/** @param position from 1 */
+export function trialQuestion(project: Project, position: number, pacer: Pacer, precision: Precision): TrialQuestion {
+  return { engine: ENGINE, level: prepareLevel(project, position), pacer, precision };
+}
+
+/** The seed of an attempt by its number: the same before and after an edit, so that both face the same luck. */
+export const seedOf = (attempt: number): number => mix(0x60d, attempt);
+
+/** Play a batch of attempts and add them to a tally. @param first number of its first attempt */
+export function playBatch(world: World, pacer: Pacer, first: number, count: number, tally: Tally): void {
+  for (let i = 0; i < count; i++) addResult(tally, attemptOnce(world, pacer, seedOf(first + i)));
+}

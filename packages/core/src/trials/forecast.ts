@@ -1,0 +1,51 @@
+import { quantile, wilson, type Interval } from '../stats/index.ts';
+import type { Tally } from './tally.ts';
+
+/** How many attempts ended one way. Indices as in AttemptResult. */
+export interface EndingCount {
+  rule: number;
+  lifeRule: number;
+  count: number;
+}
+
+/** What trials predict of a level at a slot, with its uncertainty. */
+export interface Forecast {
+  attempts: number;
+  clearRate: number;
+  interval: Interval;
+  /** Tries to clear for a player who keeps trying without learning: 1 / clear rate; null when none cleared. */
+  triesToClear: number | null;
+  medianSeconds: number | null;
+  /** Ascending, seconds, of cleared attempts; empty without a clock. */
+  timesLeft: number[];
+  /** Attempts by number of stars earned, 0 to 5; losses are not among them. */
+  stars: number[];
+  /** Of the lost attempts, most frequent first. */
+  endings: EndingCount[];
+  /** x, y, x, y … */
+  lostAt: number[];
+}
+
+const ascending = (values: readonly number[]): number[] => values.toSorted((a, b) => a - b);
+
+/** Read a tally as a forecast. */
+export function forecastOf(tally: Tally): Forecast {
+  const clearRate = tally.attempts === 0 ? 0 : tally.cleared / tally.attempts;
+  const median = quantile(ascending(tally.times), 0.5);
+  return {
+    attempts: tally.attempts,
+    clearRate,
+    interval: wilson(tally.cleared, tally.attempts),
+    triesToClear: tally.cleared === 0 ? null : tally.attempts / tally.cleared,
+    medianSeconds: Number.isNaN(median) ? null : median,
+    timesLeft: ascending(tally.timesLeft),
+    stars: tally.stars,
+    endings: Object.entries(tally.endings)
+      .map(([key, count]) => {
+        const [rule, lifeRule] = key.split('/').map(Number) as [number, number];
+        return { rule, lifeRule, count };
+      })
+      .toSorted((a, b) => b.count - a.count),
+    lostAt: tally.lostAt,
+  };
+}

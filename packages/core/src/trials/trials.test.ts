@@ -1,0 +1,139 @@
+import { describe, expect, it } from '@jest/globals';
+import { makeWorld, prepareLevel } from '../attempt/index.ts';
+import { homeBeforeDusk } from '../demo/index.ts';
+import { literal } from '../model/index.ts';
+import { PACERS, pacerById, PERFECT } from '../pacers/index.ts';
+import {
+  addResult,
+  attemptOnce,
+  DEFAULT_PRECISION,
+  emptyTally,
+  forecastOf,
+  isPreciseEnough,
+  playBatch,
+  trialQuestion,
+  type AttemptResult,
+} from './index.ts';
+
+const steady = pacerById('steady')!;
+const worldAt = (position: number) => makeWorld(prepareLevel(homeBeforeDusk(), position));
+const result = (change: Partial<AttemptResult>): AttemptResult => ({
+  won: true,
+  stars: 2,
+  seconds: 20,
+  timeLeftSeconds: 26,
+  endingRule: 0,
+  lifeRule: -2,
+  livesLeft: 4,
+  worth: 80,
+  x: 1,
+  y: 1,
+  ...change,
+});
+
+describe('a perfect player', () => {
+  const positions = homeBeforeDusk().slots.map((_, index) => index + 1);
+
+  it.each(positions.filter((position) => position !== 17))('clears slot %d', (position) => {
+    const world = worldAt(position);
+    const cleared = [1, 2, 3, 4, 5, 6].filter((seed) => attemptOnce(world, PERFECT, seed).won);
+    expect(cleared.length).toBeGreaterThanOrEqual(4);
+  });
+
+  it('cannot clear what asks for more than is placed', () => {
+    expect(attemptOnce(worldAt(17), PERFECT, 1).won).toBe(false);
+  });
+});
+
+describe('the pacers', () => {
+  it('clear a hard level the more often the abler they are', () => {
+    const world = worldAt(16);
+    const rates = PACERS.map((pacer) => {
+      const tally = emptyTally();
+      playBatch(world, pacer, 0, 120, tally);
+      return tally.cleared / tally.attempts;
+    });
+    expect(rates[0]).toBeLessThan(rates[1]!);
+    expect(rates[1]).toBeLessThan(rates[2]!);
+  });
+
+  it('clear less often what is made harder', () => {
+    const rate = (speed: number) => {
+      const project = homeBeforeDusk();
+      project.kinds.enemies[0]!.speed = literal(speed);
+      const tally = emptyTally();
+      playBatch(makeWorld(prepareLevel(project, 16)), steady, 0, 120, tally);
+      return tally.cleared;
+    };
+    expect(rate(3.6)).toBeLessThan(rate(2) - 10);
+  });
+
+  it('play the same attempt again from the same seed', () => {
+    const world = worldAt(9);
+    expect(attemptOnce(world, steady, 77)).toEqual(attemptOnce(world, steady, 77));
+  });
+
+  it('play batches that add up to one run of attempts', () => {
+    const world = worldAt(3);
+    const [whole, parts] = [emptyTally(), emptyTally()];
+    playBatch(world, steady, 0, 30, whole);
+    playBatch(world, steady, 0, 10, parts);
+    playBatch(world, steady, 10, 20, parts);
+    expect(parts).toEqual(whole);
+  });
+});
+
+describe('a forecast', () => {
+  it('reads a tally', () => {
+    const tally = emptyTally();
+    for (const seconds of [10, 20, 40]) addResult(tally, result({ seconds, timeLeftSeconds: 50 - seconds }));
+    addResult(tally, result({ won: false, endingRule: 1, lifeRule: 2 }));
+    const forecast = forecastOf(tally);
+    expect(forecast).toMatchObject({ attempts: 4, clearRate: 0.75, medianSeconds: 20, timesLeft: [10, 30, 40], endings: [{ rule: 1, lifeRule: 2, count: 1 }] });
+    expect(forecast.stars).toEqual([0, 0, 3, 0, 0, 0]);
+    expect(forecast.triesToClear).toBeCloseTo(4 / 3, 12);
+  });
+
+  it('of nothing is empty, not broken', () => {
+    expect(forecastOf(emptyTally())).toMatchObject({ attempts: 0, clearRate: 0, medianSeconds: null, triesToClear: null });
+  });
+
+  it('stays finite without a clock', () => {
+    const tally = emptyTally();
+    addResult(tally, result({ timeLeftSeconds: Number.POSITIVE_INFINITY }));
+    expect(forecastOf(tally).timesLeft).toEqual([]);
+  });
+});
+
+describe('the stopping rule', () => {
+  // Half-widths of the score interval: 0.0301 at 1,060 of 50 %, 0.0297 at 390 of 90 %.
+  it.each([
+    [30, 30, false],
+    [145, 141, true],
+    [390, 351, true],
+    [300, 150, false],
+    [1065, 532, true],
+    [1200, 600, true],
+  ])('after %d attempts with %d cleared says %s', (attempts, cleared, expected) => {
+    expect(isPreciseEnough({ attempts, cleared }, DEFAULT_PRECISION)).toBe(expected);
+  });
+});
+
+describe('the question', () => {
+  const text = (change: (project: ReturnType<typeof homeBeforeDusk>) => void) => {
+    const project = homeBeforeDusk();
+    change(project);
+    return JSON.stringify(trialQuestion(project, 7, steady, DEFAULT_PRECISION));
+  };
+  const before = text(() => undefined);
+
+  it.each([
+    ['a new name', (p: ReturnType<typeof homeBeforeDusk>) => (p.levels['lavender-bank']!.name = 'Bank of Lavender'), true],
+    ['an edit at another level', (p: ReturnType<typeof homeBeforeDusk>) => (p.levels['clover-steps']!.clock.limitSeconds = null), true],
+    ['a pin at another slot', (p: ReturnType<typeof homeBeforeDusk>) => (p.parameters[0]!.pins['slot-9'] = 4), true],
+    ['a pin here', (p: ReturnType<typeof homeBeforeDusk>) => (p.parameters[0]!.pins['slot-7'] = 4), false],
+    ['a threshold here', (p: ReturnType<typeof homeBeforeDusk>) => (p.levels['lavender-bank']!.stars.thresholds[1] = literal(3)), false],
+  ])('after %s is the same: %s', (_case, change, same) => {
+    expect(text(change) === before).toBe(same);
+  });
+});

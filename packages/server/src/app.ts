@@ -1,0 +1,93 @@
+import express, { type Express } from 'express';
+import fs from 'node:fs';
+import path from 'node:path';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { Storage } from './db/client.ts';
+import { handoffRoutes } from './features/handoff/routes.ts';
+import { projectRoutes } from './features/projects/routes.ts';
+import { makeProjectService } from './features/projects/service.ts';
+import { trialRoutes } from './features/trials/routes.ts';
+import { makeTrialService } from './features/trials/service.ts';
+import { ProjectEvents } from './http/events.ts';
+import { openApiDocument } from './http/openapi.ts';
+import { answerErrors, answerUnknown } from './http/respond.ts';
+import { checkOrigin, checkToken, compress, headers, limitRate, type Access } from './http/security.ts';
+import type { TrialQueue } from './jobs/queue.ts';
+
+export interface AppDependencies {
+  storage: Storage;
+  queue: TrialQueue;
+  log: Logger;
+  now: () => Date;
+  access: Access;
+  /** The built interface; without it only the API answers. */
+  webFolder?: string;
+}
+
+export interface App {
+  express: Express;
+  projects: ReturnType<typeof makeProjectService>;
+  close(): Promise<void>;
+}
+
+/** A batch of edits may carry several new levels of 10 kB each. */
+const LARGEST_REQUEST = '8mb';
+
+/** The whole server, without a port. */
+export function createApp({ storage, queue, log, now, access, webFolder }: AppDependencies): App {
+  const events = new ProjectEvents();
+  const projects = makeProjectService({
+    storage,
+    now,
+    onRevisions: (projectId, revisions) => {
+      events.tell(projectId, 'revision', { revisions });
+      trials.changed(projectId);
+    },
+  });
+  const trials = makeTrialService({
+    storage,
+    queue,
+    log,
+    now,
+    readProject: (id) => projects.read(id),
+    tell: (projectId, entries) => events.tell(projectId, 'forecasts', entries),
+    isHeard: (projectId) => events.isHeard(projectId),
+  });
+
+  const api = express.Router();
+  api.use(limitRate());
+  api.use(express.json({ limit: LARGEST_REQUEST }));
+  let description: unknown;
+  api.get('/openapi.json', (_request, response) => {
+    description ??= openApiDocument();
+    response.json(description);
+  });
+  api.get('/health', (_request, response) => {
+    response.json({ ok: true });
+  });
+  api.use(handoffRoutes(projects));
+  api.use(projectRoutes(projects, events));
+  api.use(trialRoutes(trials));
+  api.use(answerUnknown);
+
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('query parser', 'simple');
+  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => request.url === '/api/health' } }));
+  app.use(headers, checkOrigin(access), checkToken(access), compress);
+  app.use('/api', api);
+  if (webFolder !== undefined) serveInterface(app, webFolder);
+  app.use(answerErrors(log));
+  return { express: app, projects, close: () => trials.close() };
+}
+
+function serveInterface(app: Express, folder: string): void {
+  const page = path.join(folder, 'index.html');
+  // Built files carry their hash in their name.
+  app.use('/assets', express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(express.static(folder, { index: false }));
+  app.get('/{*path}', (_request, response) => {
+    response.set('Cache-Control', 'no-cache').type('html').send(fs.readFileSync(page, 'utf8'));
+  });
+}

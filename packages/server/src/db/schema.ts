@@ -1,0 +1,39 @@
+import { integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+
+/** One project: its document as JSON text, at a revision. */
+export const projects = sqliteTable('projects', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  document: text('document').notNull(),
+  revision: integer('revision').notNull(),
+  slots: integer('slots').notNull(),
+  createdAt: text('created_at').notNull(),
+  updatedAt: text('updated_at').notNull(),
+});
+
+/** Every edit ever made, with what takes it back. */
+export const revisions = sqliteTable(
+  'revisions',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    editId: text('edit_id').notNull(),
+    /** The edit without its id, as JSON text. */
+    edit: text('edit').notNull(),
+    inverse: text('inverse').notNull(),
+    at: text('at').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.projectId, table.revision] }),
+    uniqueIndex('revisions_by_edit').on(table.projectId, table.editId),
+  ],
+);
+
+/** Answers by the hash of everything they depend on. */
+export const forecasts = sqliteTable('forecasts', {
+  key: text('key').primaryKey(),
+  forecast: text('forecast').notNull(),
+  at: text('at').notNull(),
+});

@@ -1,0 +1,41 @@
+import type { ImportedProject } from '@stadion/core/contract';
+import { projectJsonSchema, SCHEMA_FILE_NAME } from '@stadion/core/formats';
+import type { Project } from '@stadion/core/model';
+import { Router, text } from 'express';
+import { StadionError } from '../../http/errors.ts';
+import { param } from '../../http/parsing.ts';
+import { fileName, parameterFile, projectFile, readProjectFile } from './service.ts';
+
+interface Projects {
+  read(id: string): Promise<{ document: Project }>;
+  add(document: Project): Promise<ImportedProject>;
+}
+
+/** A project of 1,000 levels is about 8 MB. */
+const LARGEST_FILE = '24mb';
+
+export function handoffRoutes(projects: Projects): Router {
+  const router = Router();
+
+  router.get('/projects/:id/export.json', async (request, response) => {
+    const { document } = await projects.read(param(request, 'id'));
+    response.attachment(fileName(document.name, 'json')).type('application/json').send(projectFile(document));
+  });
+
+  router.get('/projects/:id/parameters.csv', async (request, response) => {
+    const { document } = await projects.read(param(request, 'id'));
+    response.attachment(fileName(`${document.name} parameters`, 'csv')).type('text/csv').send(parameterFile(document));
+  });
+
+  router.get('/schema/project.json', (_request, response) => {
+    response.attachment(SCHEMA_FILE_NAME).type('application/schema+json').send(`${JSON.stringify(projectJsonSchema(), null, 2)}\n`);
+  });
+
+  router.post('/projects/import', text({ type: ['text/plain', 'application/vnd.stadion+json'], limit: LARGEST_FILE }), async (request, response) => {
+    if (typeof request.body !== 'string') throw new StadionError('wrong-type', 'Send the file as text/plain.');
+    const created = await projects.add(readProjectFile(request.body));
+    response.status(201).location(`/api/projects/${created.id}`).json(created);
+  });
+
+  return router;
+}

@@ -1,0 +1,44 @@
+import { CreateProject, PatchRequest } from '@stadion/core/contract';
+import { Router } from 'express';
+import type { ProjectEvents } from '../../http/events.ts';
+import { StadionError } from '../../http/errors.ts';
+import { etag, ifMatch, jsonBody, param } from '../../http/parsing.ts';
+import type { ProjectService } from './service.ts';
+
+export function projectRoutes(projects: ProjectService, events: ProjectEvents): Router {
+  const router = Router();
+
+  router.get('/projects', async (_request, response) => {
+    response.json({ projects: await projects.list() });
+  });
+
+  router.post('/projects', async (request, response) => {
+    const created = await projects.create(jsonBody(request, CreateProject, 'The new project'));
+    response.status(201).location(`/api/projects/${created.id}`).json(created);
+  });
+
+  router.get('/projects/:id', async (request, response) => {
+    const project = await projects.open(param(request, 'id'));
+    response.set('ETag', etag(project.revision)).set('Cache-Control', 'no-store').json(project);
+  });
+
+  router.patch('/projects/:id', async (request, response) => {
+    const on = ifMatch(request);
+    const { edits } = jsonBody(request, PatchRequest, 'The edits');
+    const result = await projects.edit(param(request, 'id'), on, edits);
+    response.set('ETag', etag(result.revision)).json(result);
+  });
+
+  router.get('/projects/:id/revisions', async (request, response) => {
+    const after = Number(request.query['after'] ?? 0);
+    if (!Number.isSafeInteger(after) || after < 0) throw new StadionError('bad-request', '“after” must be a revision, 0 or more.');
+    response.set('Cache-Control', 'no-store').json(await projects.revisionsAfter(param(request, 'id'), after));
+  });
+
+  router.get('/projects/:id/events', async (request, response) => {
+    const { id } = await projects.read(param(request, 'id'));
+    await events.connect(id, request, response);
+  });
+
+  return router;
+}

@@ -1,0 +1,123 @@
+import type { CreateProject, Edit, ImportedProject, OpenProject, PatchOperation, PatchResponse, ProjectSummary, Revision, RevisionList } from '@stadion/core/contract';
+import { homeBeforeDusk } from '@stadion/core/demo';
+import { importProject, pointerOf } from '@stadion/core/formats';
+import { emptyProject, type Project } from '@stadion/core/model';
+import jsonPatch from 'fast-json-patch';
+import { nanoid } from 'nanoid';
+import type { Storage } from '../../db/client.ts';
+import { StadionError } from '../../http/errors.ts';
+import * as store from './store.ts';
+
+/** As far back as can be undone after opening a project. */
+const RECENT_REVISIONS = 200;
+/** Missed revisions sent at once. */
+const MOST_REVISIONS = 500;
+
+interface Dependencies {
+  storage: Storage;
+  now: () => Date;
+  /** Called after a commit, never before. */
+  onRevisions: (projectId: string, revisions: readonly Revision[]) => void;
+}
+
+export type ProjectService = ReturnType<typeof makeProjectService>;
+
+const missing = (id: string): StadionError => new StadionError('not-found', `There is no project “${id}”.`);
+
+/** Applies one edit to a copy. @throws StadionError with the operation that does not fit, or what would not be whole */
+function applyEdit(document: Project, edit: Edit): { document: Project; inverse: PatchOperation[] } {
+  let changed: unknown;
+  try {
+    changed = jsonPatch.applyPatch<unknown>(document, edit.patch as jsonPatch.Operation[], true, false).newDocument;
+  } catch (error) {
+    const { name, index, operation } = error as { name?: string; index?: number; operation?: { path?: string } };
+    throw new StadionError('bad-patch', `“${edit.label}” does not fit: operation ${(index ?? 0) + 1} (${name ?? 'unreadable'}).`, {
+      places: [{ message: `The operation cannot be carried out here.`, pointer: operation?.path ?? '' }],
+    });
+  }
+  const checked = importProject(changed);
+  if (!checked.ok) {
+    const places = checked.problems.map(({ path, message }) => ({ message, pointer: pointerOf(path) }));
+    throw new StadionError('bad-document', `“${edit.label}” was refused: ${places[0]?.message ?? ''}`, { places });
+  }
+  return {
+    document: checked.project,
+    inverse: jsonPatch.compare(checked.project, document) as PatchOperation[],
+  };
+}
+
+/** Everything that can be done with projects. */
+export function makeProjectService({ storage, now, onRevisions }: Dependencies) {
+  const insert = async (document: Project): Promise<string> => {
+    const id = nanoid(10);
+    await storage.write((transaction) => store.insertProject(transaction, id, document, now().toISOString()));
+    return id;
+  };
+
+  return {
+    list: (): Promise<ProjectSummary[]> => store.listProjects(storage.db),
+
+    async create({ from, name }: CreateProject): Promise<ImportedProject> {
+      const document = from === 'demo' ? homeBeforeDusk() : emptyProject(name ?? 'New project');
+      if (name !== undefined) document.name = name;
+      return { id: await insert(document), name: document.name, slots: document.slots.length };
+    },
+
+    /** Store a document that has been checked. */
+    async add(document: Project): Promise<ImportedProject> {
+      return { id: await insert(document), name: document.name, slots: document.slots.length };
+    },
+
+    async read(id: string): Promise<store.StoredProject> {
+      const project = await store.readProject(storage.db, id);
+      if (!project) throw missing(id);
+      return project;
+    },
+
+    async open(id: string): Promise<OpenProject> {
+      const project = await store.readProject(storage.db, id);
+      if (!project) throw missing(id);
+      const recent = await store.latestRevisions(storage.db, id, RECENT_REVISIONS);
+      // A revision that came between the two reads is told as an event.
+      return { ...project, recent: recent.filter((entry) => entry.revision <= project.revision) };
+    },
+
+    async revisionsAfter(id: string, after: number): Promise<RevisionList> {
+      const project = await store.readProject(storage.db, id);
+      if (!project) throw missing(id);
+      return { revision: project.revision, revisions: await store.revisionsAfter(storage.db, id, after, MOST_REVISIONS) };
+    },
+
+    /** Makes all edits on the named revision, in one transaction, or none. */
+    async edit(id: string, on: number, edits: readonly Edit[]): Promise<PatchResponse> {
+      const result = await storage.write(async (transaction) => {
+        const project = await store.readProject(transaction, id);
+        if (!project) throw missing(id);
+        if (project.revision !== on) {
+          throw new StadionError('revision-behind', `The edits were made on revision ${on}; the project is at ${project.revision}. Fetch what was missed, then send them again.`, {
+            revision: project.revision,
+            kept: 'Nothing was changed; your edits are still with you.',
+          });
+        }
+        const ids = edits.map((edit) => edit.id);
+        const known = await store.knownEdits(transaction, id, ids);
+        if (known.length > 0 || new Set(ids).size < ids.length) {
+          throw new StadionError('edit-known', 'An edit with this id has been made before; fetch the revisions.', {
+            places: known.map((editId) => ({ message: editId })),
+          });
+        }
+        let { document } = project;
+        const at = now().toISOString();
+        const added: Revision[] = edits.map((edit, index) => {
+          const applied = applyEdit(document, edit);
+          document = applied.document;
+          return { revision: on + index + 1, edit, inverse: applied.inverse, at };
+        });
+        await store.appendRevisions(transaction, id, document, added);
+        return { revision: on + added.length, revisions: added };
+      });
+      onRevisions(id, result.revisions);
+      return result;
+    },
+  };
+}

@@ -1,0 +1,161 @@
+import { summarize, type ForecastEvent, type ForecastList } from '@stadion/core/contract';
+import type { Project } from '@stadion/core/model';
+import { pacerById, type Pacer } from '@stadion/core/pacers';
+import { addTally, DEFAULT_PRECISION, emptyTally, forecastOf, isPreciseEnough, trialQuestion, type Tally, type TrialQuestion } from '@stadion/core/trials';
+import { createHash } from 'node:crypto';
+import type { Logger } from 'pino';
+import type { Storage } from '../../db/client.ts';
+import { StadionError } from '../../http/errors.ts';
+import type { TrialQueue } from '../../jobs/queue.ts';
+import * as store from './store.ts';
+
+/** Attempts in a batch: small, so that every slot has its first estimate within a few seconds. */
+const BATCH = 20;
+/** Edits that come closer together than this are answered once. */
+const SETTLE_MS = 150;
+
+/** One question that somebody waits for. */
+interface Job {
+  key: string;
+  question: TrialQuestion;
+  /** Who asked, by project and slot. */
+  wanted: { projectId: string; slotId: string; pacer: string }[];
+  tally: Tally;
+  next: number;
+  playing: boolean;
+}
+
+interface Dependencies {
+  storage: Storage;
+  queue: TrialQueue;
+  log: Logger;
+  now: () => Date;
+  readProject: (id: string) => Promise<{ document: Project }>;
+  tell: (projectId: string, entries: ForecastEvent[]) => void;
+  isHeard: (projectId: string) => boolean;
+}
+
+export type TrialService = ReturnType<typeof makeTrialService>;
+
+const keyOf = (question: TrialQuestion): string => createHash('sha256').update(JSON.stringify(question)).digest('hex');
+
+/** Forecasts of whole sequences: answered from the store where the same question was asked before, else played in batches, round and round over the slots. */
+export function makeTrialService({ storage, queue, log, now, readProject, tell, isHeard }: Dependencies) {
+  const jobs = new Map<string, Job>();
+  /** Pacers that a project's listeners look at. */
+  const watched = new Map<string, Set<string>>();
+  const settling = new Map<string, NodeJS.Timeout>();
+  let inFlight = 0;
+  let closed = false;
+
+  const announce = (job: Job, done: boolean): void => {
+    const summary = job.tally.attempts > 0 ? summarize(forecastOf(job.tally)) : null;
+    for (const { projectId, slotId, pacer } of job.wanted) tell(projectId, [{ slotId, pacer, key: job.key, done, summary }]);
+  };
+
+  const finish = async (job: Job): Promise<void> => {
+    jobs.delete(job.key);
+    announce(job, true);
+    await storage.write((transaction) => store.saveForecast(transaction, job.key, forecastOf(job.tally), now().toISOString()));
+  };
+
+  const playNext = async (job: Job): Promise<void> => {
+    job.playing = true;
+    inFlight++;
+    try {
+      const { level, pacer } = job.question;
+      const batch = await queue.play({ levelKey: job.key, level, pacer, first: job.next, count: BATCH });
+      job.next += BATCH;
+      addTally(job.tally, batch);
+      if (isPreciseEnough(job.tally, job.question.precision)) await finish(job);
+      else {
+        announce(job, false);
+        // To the back of the line: every slot in turn.
+        if (jobs.delete(job.key)) jobs.set(job.key, job);
+      }
+    } catch (error) {
+      jobs.delete(job.key);
+      if (!closed) log.error({ err: error }, 'a batch of trials failed');
+    } finally {
+      job.playing = false;
+      inFlight--;
+      pump();
+    }
+  };
+
+  const pump = (): void => {
+    for (const job of jobs.values()) {
+      if (closed || inFlight >= queue.width) return;
+      if (!job.playing) void playNext(job);
+    }
+  };
+
+  /** Answers what is known about every slot, and sets the rest to be played. */
+  const ask = async (projectId: string, document: Project, pacer: Pacer): Promise<ForecastList> => {
+    const asked = document.slots.map((slot, index) => {
+      const question = trialQuestion(document, index + 1, pacer, DEFAULT_PRECISION);
+      return { slotId: slot.id, question, key: keyOf(question) };
+    });
+    const known = await store.readForecasts(storage.db, [...new Set(asked.map((entry) => entry.key))]);
+    // What this project wanted of this pacer before is wanted no more, unless it is asked again below.
+    for (const job of jobs.values()) {
+      job.wanted = job.wanted.filter((want) => want.projectId !== projectId || want.pacer !== pacer.id);
+    }
+    const entries = asked.map(({ slotId, question, key }): ForecastEvent => {
+      const forecast = known.get(key);
+      if (forecast) return { slotId, pacer: pacer.id, key, done: true, summary: summarize(forecast) };
+      let job = jobs.get(key);
+      if (!job) {
+        job = { key, question, wanted: [], tally: emptyTally(), next: 0, playing: false };
+        jobs.set(key, job);
+      }
+      job.wanted.push({ projectId, slotId, pacer: pacer.id });
+      const summary = job.tally.attempts > 0 ? summarize(forecastOf(job.tally)) : null;
+      return { slotId, pacer: pacer.id, key, done: false, summary };
+    });
+    for (const job of jobs.values()) if (job.wanted.length === 0 && !job.playing) jobs.delete(job.key);
+    pump();
+    return { pacer: pacer.id, entries };
+  };
+
+  const refresh = async (projectId: string): Promise<void> => {
+    const pacers = watched.get(projectId);
+    if (!pacers || closed || !isHeard(projectId)) return;
+    const { document } = await readProject(projectId);
+    for (const id of pacers) {
+      const pacer = pacerById(id);
+      if (pacer) tell(projectId, (await ask(projectId, document, pacer)).entries);
+    }
+  };
+
+  return {
+    /** The forecasts of all slots as far as they are known; the rest follows as events. */
+    async forecasts(projectId: string, pacerId: string): Promise<ForecastList> {
+      const pacer = pacerById(pacerId);
+      if (!pacer) throw new StadionError('not-found', `There is no pacer “${pacerId}”.`);
+      const { document } = await readProject(projectId);
+      const pacers = watched.get(projectId) ?? new Set<string>();
+      watched.set(projectId, pacers.add(pacerId));
+      return ask(projectId, document, pacer);
+    },
+
+    /** To be called after every revision. */
+    changed(projectId: string): void {
+      clearTimeout(settling.get(projectId));
+      settling.set(
+        projectId,
+        setTimeout(() => {
+          settling.delete(projectId);
+          refresh(projectId).catch((error: unknown) => log.error({ err: error }, 'forecasts were not refreshed'));
+        }, SETTLE_MS),
+      );
+    },
+
+    async close(): Promise<void> {
+      closed = true;
+      for (const timer of settling.values()) clearTimeout(timer);
+      jobs.clear();
+      await queue.close();
+    },
+  };
+}

@@ -1,0 +1,104 @@
+import { OpenApiGeneratorV31, OpenAPIRegistry, type RouteConfig } from '@asteasolutions/zod-to-openapi';
+import * as contract from '@stadion/core/contract';
+import { PROJECT_VERSION } from '@stadion/core/model';
+import { z } from 'zod';
+
+type Responses = RouteConfig['responses'];
+
+const json = (schema: z.ZodType) => ({ content: { 'application/json': { schema } } });
+const problem = (description: string) => ({ description, content: { 'application/problem+json': { schema: contract.Problem } } });
+const id = z.object({ id: z.string().describe('Of the project.') });
+
+/** The document itself is described by its own schema, served beside; here it stands as an object. */
+const OpenProject = contract.OpenProject.extend({ document: z.looseObject({}).describe('See /api/schema/project.json.') }).meta({ id: 'OpenProject' });
+
+const found = (description: string, schema: z.ZodType): Responses => ({
+  200: { description, ...json(schema) },
+  404: problem('There is no such project.'),
+});
+
+const ROUTES: RouteConfig[] = [
+  { method: 'get', path: '/api/projects', summary: 'All projects', responses: { 200: { description: 'All projects.', ...json(contract.ProjectList) } } },
+  {
+    method: 'post',
+    path: '/api/projects',
+    summary: 'A new project, empty or from the demo',
+    request: { body: json(contract.CreateProject) },
+    responses: { 201: { description: 'Made.', ...json(contract.ImportedProject) }, 400: problem('Not understood.') },
+  },
+  {
+    method: 'post',
+    path: '/api/projects/import',
+    summary: 'A new project from a project file',
+    request: { body: { content: { 'text/plain': { schema: z.string() } } } },
+    responses: { 201: { description: 'Imported.', ...json(contract.ImportedProject) }, 422: problem('The file is broken; says where.') },
+  },
+  { method: 'get', path: '/api/projects/{id}', summary: 'The document at its revision (ETag)', request: { params: id }, responses: found('The project.', OpenProject) },
+  {
+    method: 'patch',
+    path: '/api/projects/{id}',
+    summary: 'Make edits (JSON Patch) on a revision',
+    request: { params: id, headers: z.object({ 'If-Match': z.string().describe('The revision.') }), body: json(contract.PatchRequest) },
+    responses: {
+      ...found('All edits are made.', contract.PatchResponse),
+      409: problem('An edit was made before.'),
+      412: problem('The project has moved on; `revision` says how far.'),
+      422: problem('An edit does not fit, or the project would not be whole.'),
+      428: problem('If-Match is missing.'),
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/revisions',
+    summary: 'The revisions after a given one',
+    request: { params: id, query: z.object({ after: z.number().int().min(0).optional() }) },
+    responses: found('The revisions, oldest first.', contract.RevisionList),
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/events',
+    summary: 'Server-sent events: revision (RevisionEvent), forecasts (ForecastEvent[])',
+    request: { params: id },
+    responses: { 200: { description: 'A stream.', content: { 'text/event-stream': { schema: z.string() } } }, 404: problem('There is no such project.') },
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/forecasts/{pacer}',
+    summary: 'The forecasts of all slots as far as known; the rest follows as events',
+    request: { params: id.extend({ pacer: z.string() }) },
+    responses: found('The forecasts.', contract.ForecastList),
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/export.json',
+    summary: 'The project file',
+    request: { params: id },
+    responses: found('The file.', z.looseObject({})),
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/parameters.csv',
+    summary: "Every parameter's value at every slot",
+    request: { params: id },
+    responses: { 200: { description: 'The file.', content: { 'text/csv': { schema: z.string() } } }, 404: problem('There is no such project.') },
+  },
+  {
+    method: 'get',
+    path: '/api/schema/project.json',
+    summary: 'JSON Schema of the project file',
+    responses: { 200: { description: 'The schema.', content: { 'application/schema+json': { schema: z.looseObject({}) } } } },
+  },
+];
+
+/** The description of this API, made from the same schemas that check every request. */
+export function openApiDocument(): unknown {
+  const registry = new OpenAPIRegistry();
+  for (const route of ROUTES) registry.registerPath(route);
+  for (const [name, schema] of Object.entries({ ForecastEvent: contract.ForecastEvent, RevisionEvent: contract.RevisionEvent })) {
+    registry.registerComponent('schemas', name, z.toJSONSchema(schema, { io: 'input' }) as never);
+  }
+  return new OpenApiGeneratorV31(registry.definitions).generateDocument({
+    openapi: '3.1.0',
+    info: { title: 'Stadion', version: String(PROJECT_VERSION), description: 'Level rules, ramps, forecasts and hand-off of a project.' },
+  });
+}

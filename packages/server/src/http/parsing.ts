@@ -1,0 +1,32 @@
+import { pointerOf } from '@stadion/core/formats';
+import type { Request } from 'express';
+import type { z } from 'zod';
+import { StadionError } from './errors.ts';
+
+/** Parse anything by a schema, or say where it is wrong. */
+export function parse<T>(schema: z.ZodType<T>, value: unknown, what: string): T {
+  const result = schema.safeParse(value);
+  if (result.success) return result.data;
+  const places = result.error.issues.slice(0, 20).map((issue) => ({ message: issue.message, pointer: pointerOf(issue.path) }));
+  throw new StadionError('bad-request', `${what} cannot be read: ${places[0]?.message ?? 'unknown'}`, { places });
+}
+
+/** The body as JSON; a body of another type is refused by name. */
+export function jsonBody<T>(request: Request, schema: z.ZodType<T>, what: string): T {
+  if (!request.is('application/json')) throw new StadionError('wrong-type', `${what} must be sent as application/json.`);
+  return parse(schema, request.body, what);
+}
+
+/** The revision named by If-Match. @throws StadionError when missing or not a number */
+export function ifMatch(request: Request): number {
+  const header = request.get('If-Match');
+  if (header === undefined) throw new StadionError('revision-missing', 'Send If-Match with the revision that the edits were made on.');
+  const revision = /^"?(\d{1,12})"?$/.exec(header.trim())?.[1];
+  if (revision === undefined) throw new StadionError('bad-request', `If-Match must name a revision, such as "12"; it says ${JSON.stringify(header)}.`);
+  return Number(revision);
+}
+
+export const etag = (revision: number): string => `"${revision}"`;
+
+/** A path parameter, which Express types as possibly missing or many. */
+export const param = (request: Request, name: string): string => String(request.params[name]);

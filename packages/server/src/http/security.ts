@@ -1,0 +1,93 @@
+import compression from 'compression';
+import type { RequestHandler } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import { createHash, timingSafeEqual } from 'node:crypto';
+import { StadionError } from './errors.ts';
+
+/** Where the server may be reached, and by whom. */
+export interface Access {
+  /** Names that the Host header may carry, without port. */
+  hosts: readonly string[];
+  /** Required from everyone when set. */
+  token?: string;
+}
+
+export const LOOPBACK_HOSTS: readonly string[] = ['127.0.0.1', 'localhost', '[::1]'];
+
+const COOKIE = 'stadion-token';
+
+const hostName = (host: string): string => host.replace(/:\d+$/, '');
+
+const digest = (text: string): Buffer => createHash('sha256').update(text).digest();
+
+/** Refuses other sites' pages: the Host must be one of ours, and an Origin, when there is one, must be the same host. */
+export function checkOrigin({ hosts }: Access): RequestHandler {
+  return (request, _response, next) => {
+    const host = request.headers.host ?? '';
+    if (!hosts.includes(hostName(host))) return next(new StadionError('not-allowed', `This server does not answer as “${host}”.`));
+    const { origin } = request.headers;
+    if (origin !== undefined && !URL.canParse(origin)) return next(new StadionError('not-allowed', 'The origin cannot be read.'));
+    if (origin !== undefined && new URL(origin).host !== host) {
+      return next(new StadionError('not-allowed', `Pages of “${origin}” may not use this server.`));
+    }
+    next();
+  };
+}
+
+/** Asks for the token, once in the address (`?token=`), then in a cookie, or as a bearer. */
+export function checkToken({ token }: Access): RequestHandler {
+  if (token === undefined) return (_request, _response, next) => next();
+  const wanted = digest(token);
+  const fits = (given: string | undefined): boolean => given !== undefined && timingSafeEqual(digest(given), wanted);
+  return (request, response, next) => {
+    const given = request.query['token'];
+    if (typeof given === 'string' && fits(given) && request.method === 'GET') {
+      response.cookie(COOKIE, given, { httpOnly: true, sameSite: 'strict' });
+      return response.redirect(303, request.path);
+    }
+    const cookie = new RegExp(`(?:^|; )${COOKIE}=([^;]*)`).exec(request.headers.cookie ?? '')?.[1];
+    const bearer = /^Bearer (.+)$/.exec(request.headers.authorization ?? '')?.[1];
+    if (fits(bearer) || fits(cookie === undefined ? undefined : decodeURIComponent(cookie))) return next();
+    next(new StadionError('token-missing', 'Open the address that the server printed, with its token.'));
+  };
+}
+
+/** Security headers for a page that loads nothing from elsewhere. Plain http on this machine: no upgrade, no HSTS. */
+export const headers: RequestHandler = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      'default-src': ["'self'"],
+      'script-src': ["'self'"],
+      'style-src': ["'self'", "'unsafe-inline'"],
+      'img-src': ["'self'", 'data:', 'blob:'],
+      'font-src': ["'self'"],
+      'connect-src': ["'self'"],
+      'worker-src': ["'self'", 'blob:'],
+      'object-src': ["'none'"],
+      'base-uri': ["'none'"],
+      'form-action': ["'self'"],
+      'frame-ancestors': ["'none'"],
+    },
+  },
+  strictTransportSecurity: false,
+  crossOriginEmbedderPolicy: false,
+}) as RequestHandler;
+
+/** Server-sent events must not wait in a compressor's buffer. */
+export const compress: RequestHandler = compression({
+  filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response),
+}) as RequestHandler;
+
+/** Many times what a person with several tabs makes; stops a loop gone wild. */
+const REQUESTS_PER_MINUTE = 3000;
+
+export const limitRate = (): RequestHandler =>
+  rateLimit({
+    windowMs: 60_000,
+    limit: REQUESTS_PER_MINUTE,
+    standardHeaders: 'draft-7',
+    legacyHeaders: false,
+    handler: (_request, _response, next) => next(new StadionError('too-many', 'More than 3,000 requests in a minute: wait a moment.')),
+  });

@@ -1,0 +1,58 @@
+import { randomBytes } from 'node:crypto';
+import fs from 'node:fs';
+import path from 'node:path';
+import { pino } from 'pino';
+import { createApp } from './app.ts';
+import { openStorage } from './db/client.ts';
+import { LOOPBACK_HOSTS, type Access } from './http/security.ts';
+import { threadQueue } from './jobs/threads.ts';
+
+const root = path.join(import.meta.dirname, '../../..');
+const host = process.env['STADION_HOST'] ?? '127.0.0.1';
+const port = Number(process.env['PORT'] ?? 3000);
+const file = process.env['STADION_DATABASE'] ?? path.join(root, 'data/stadion.db');
+const webFolder = path.join(root, 'packages/web/dist');
+
+const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
+const now = (): Date => new Date();
+
+/** Anyone on the network may knock once the server listens beyond this machine: then a token is required. */
+function access(): Access {
+  if (host === '127.0.0.1' || host === '::1' || host === 'localhost') return { hosts: LOOPBACK_HOSTS };
+  const names = (process.env['STADION_HOST_NAMES'] ?? host).split(',').map((name) => name.trim());
+  return { hosts: [...LOOPBACK_HOSTS, ...names], token: process.env['STADION_TOKEN'] ?? randomBytes(18).toString('base64url') };
+}
+
+const allowed = access();
+const storage = await openStorage(file, now);
+const app = createApp({
+  storage,
+  queue: threadQueue(),
+  log,
+  now,
+  access: allowed,
+  ...(fs.existsSync(path.join(webFolder, 'index.html')) ? { webFolder } : {}),
+});
+if ((await app.projects.list()).length === 0) await app.projects.create({ from: 'demo' });
+
+const server = app.express.listen(port, host, (error?: Error) => {
+  if (error) {
+    process.stderr.write(`Stadion cannot listen on port ${port}: ${error.message}\nSet PORT to another one, for instance: PORT=3100 npm start\n`);
+    process.exit(1);
+  }
+  const address = server.address();
+  const actual = typeof address === 'object' && address ? address.port : port;
+  const query = allowed.token === undefined ? '' : `/?token=${allowed.token}`;
+  process.stdout.write(`Stadion is at http://${host === '127.0.0.1' ? 'localhost' : host}:${actual}${query}\n`);
+});
+
+const stop = (): void => {
+  server.close();
+  server.closeAllConnections();
+  void app
+    .close()
+    .then(() => storage.close())
+    .then(() => process.exit(0));
+};
+process.once('SIGINT', stop);
+process.once('SIGTERM', stop);

@@ -1,0 +1,181 @@
+import {
+  MAX_EDITS_IN_A_REQUEST,
+  type ForecastEvent,
+  type OpenProject,
+  type PatchResponse,
+  type RevisionEvent,
+  type RevisionList,
+} from '@stadion/core/contract';
+import { fetchJson, HttpProblem, jsonBody } from '../api/http.ts';
+import { forecastsArrived, stadionApi } from '../api/stadionApi.ts';
+import { adoptUnsent, keepUnsent } from '../api/unsent.ts';
+import { adopted, alreadyKnown, connectionChanged, loading, missing, opened, refused, revisionsArrived, unreachable } from './documentSlice.ts';
+import type { Store } from './store.ts';
+
+const FIRST_RETRY_MS = 500;
+const LONGEST_RETRY_MS = 8000;
+
+/**
+ * Keeps the open document and the server in step: sends edits in order, hears of others' revisions, keeps what is
+ * unsent in the browser, and starts again where it left off when the server comes back.
+ *
+ * @returns stops it
+ */
+export function startSync(store: Store, projectId: string): () => void {
+  const address = `/api/projects/${projectId}`;
+  let stopped = false;
+  let sending = false;
+  let oneByOne = false;
+  let retryMs = FIRST_RETRY_MS;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let events: EventSource | undefined;
+  let keptPending: unknown;
+  let keptClash: unknown;
+
+  const state = () => store.getState().document;
+  const later = (work: () => void): void => {
+    clearTimeout(timer);
+    timer = setTimeout(work, retryMs);
+    retryMs = Math.min(LONGEST_RETRY_MS, retryMs * 2);
+  };
+
+  /** Edits in a clash wait for a decision: they are kept like unsent ones. */
+  const keep = (): void => {
+    const { open, clash } = state();
+    if (!open || (open.pending === keptPending && clash === keptClash)) return;
+    keptPending = open.pending;
+    keptClash = clash;
+    const edits = [...(clash?.mine ?? []), ...open.pending.map((entry) => entry.edit)];
+    keepUnsent(projectId, { revision: open.revision, edits }).catch(() => undefined);
+  };
+
+  const fetchMissed = async (): Promise<void> => {
+    const { open } = state();
+    if (!open) return;
+    const list = await fetchJson<RevisionList>(`${address}/revisions?after=${open.revision}`);
+    if (stopped) return;
+    store.dispatch(revisionsArrived(list.revisions));
+    const now = state().open;
+    if (now && now.revision < list.revision && list.revisions.length > 0) await fetchMissed();
+  };
+
+  const send = async (): Promise<void> => {
+    const { open } = state();
+    if (stopped || sending || !open || open.pending.length === 0) return;
+    sending = true;
+    store.dispatch(connectionChanged(state().connection === 'offline' ? 'offline' : 'saving'));
+    const edits = open.pending.slice(0, oneByOne ? 1 : MAX_EDITS_IN_A_REQUEST).map((entry) => entry.edit);
+    try {
+      const answer = await fetchJson<PatchResponse>(address, jsonBody('PATCH', { edits }, { 'If-Match': `"${open.revision}"` }));
+      store.dispatch(revisionsArrived(answer.revisions));
+      oneByOne = false;
+      retryMs = FIRST_RETRY_MS;
+      store.dispatch(connectionChanged('saved'));
+    } catch (error) {
+      if (!(await handle(error, edits.map((edit) => edit.id)))) {
+        store.dispatch(connectionChanged('offline'));
+        sending = false;
+        if (!stopped) later(() => void send());
+        return;
+      }
+    }
+    sending = false;
+    if (!stopped) void send();
+  };
+
+  /** @returns false when the server could not be reached */
+  const handle = async (error: unknown, editIds: string[]): Promise<boolean> => {
+    if (!(error instanceof HttpProblem)) return false;
+    const { problem } = error;
+    try {
+      if (problem.status === 412) await fetchMissed();
+      else if (problem.status === 409) store.dispatch(alreadyKnown((problem.places ?? []).map((place) => place.message)));
+      else if (problem.status === 429 || problem.status >= 500) return false;
+      else if (editIds.length > 1) oneByOne = true;
+      else {
+        oneByOne = false;
+        store.dispatch(refused({ editId: editIds[0] as string, problem }));
+      }
+      if (state().open?.pending.length === 0) store.dispatch(connectionChanged('saved'));
+      return true;
+    } catch {
+      return false;
+    }
+  };
+
+  const listen = (): void => {
+    events = new EventSource(`${address}/events`);
+    let first = true;
+    events.addEventListener('hello', () => {
+      if (!first) {
+        fetchMissed().catch(() => undefined);
+        store.dispatch(stadionApi.endpoints.forecasts.initiate({ projectId, pacer: store.getState().view.pacer }, { forceRefetch: true, subscribe: false }));
+      }
+      first = false;
+      retryMs = FIRST_RETRY_MS;
+      if (state().connection === 'offline') store.dispatch(connectionChanged('saved'));
+      void send();
+    });
+    events.addEventListener('error', () => {
+      if (!stopped) store.dispatch(connectionChanged('offline'));
+    });
+    events.addEventListener('revision', (event: MessageEvent<string>) => {
+      const { revisions } = JSON.parse(event.data) as RevisionEvent;
+      const known = state().open?.revision ?? 0;
+      if ((revisions[0]?.revision ?? 0) > known + 1) fetchMissed().catch(() => undefined);
+      else store.dispatch(revisionsArrived(revisions));
+    });
+    events.addEventListener('forecasts', (event: MessageEvent<string>) => {
+      for (const action of forecastsArrived(projectId, JSON.parse(event.data) as ForecastEvent[])) store.dispatch(action);
+    });
+  };
+
+  const open = async (): Promise<void> => {
+    try {
+      const project = await fetchJson<OpenProject>(address);
+      const left = await adoptUnsent(projectId);
+      const since = left[0] ? await fetchJson<RevisionList>(`${address}/revisions?after=${left[0].revision}`) : undefined;
+      if (stopped) return;
+      store.dispatch(opened({ projectId, revision: project.revision, document: project.document, log: project.recent }));
+      for (const { revision, edits } of left) {
+        store.dispatch(adopted({ edits, since: (since?.revisions ?? []).filter((entry) => entry.revision > revision && entry.revision <= project.revision) }));
+      }
+      listen();
+      void send();
+    } catch (error) {
+      if (stopped) return;
+      if (error instanceof HttpProblem && error.problem.status === 404) store.dispatch(missing());
+      else {
+        store.dispatch(unreachable());
+        later(() => void open());
+      }
+    }
+  };
+
+  /** What the tab still holds when it goes: the browser sends it even so; if it does not arrive, the kept copy is sent next time. */
+  const leave = (): void => {
+    const { open: document } = state();
+    if (!document || document.pending.length === 0 || sending) return;
+    const edits = document.pending.slice(0, MAX_EDITS_IN_A_REQUEST).map((entry) => entry.edit);
+    fetch(address, { ...jsonBody('PATCH', { edits }, { 'If-Match': `"${document.revision}"` }), keepalive: true }).catch(() => undefined);
+  };
+
+  const online = (): void => void send();
+  store.dispatch(loading());
+  const unsubscribe = store.subscribe(() => {
+    keep();
+    if (state().connection !== 'offline') void send();
+  });
+  window.addEventListener('pagehide', leave);
+  window.addEventListener('online', online);
+  void open();
+
+  return () => {
+    stopped = true;
+    clearTimeout(timer);
+    unsubscribe();
+    events?.close();
+    window.removeEventListener('pagehide', leave);
+    window.removeEventListener('online', online);
+  };
+}

@@ -1,0 +1,18 @@
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { RouterProvider } from 'react-router';
+import { makeRouter } from './app/router.tsx';
+import { makeStore } from './app/store.ts';
+import { StadionProviders } from './ui/index.ts';
+import './styles.css';
+
+createRoot(document.getElementById('root') as HTMLElement).render(
+  <StrictMode>
+    <Provider store={makeStore()}>
+      <StadionProviders>
+        <RouterProvider router={makeRouter()} />
+      </StadionProviders>
+    </Provider>
+  </StrictMode>,
+);
