@@ -18,7 +18,16 @@ export default ts.config(
   },
   {
     files: ['**/*.mjs', '**/*.cjs', 'scripts/**', 'bench/**'],
-    languageOptions: { globals: { process: 'readonly', console: 'readonly', module: 'writable', URL: 'readonly', setTimeout: 'readonly', fetch: 'readonly' } },
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        module: 'writable',
+        URL: 'readonly',
+        setTimeout: 'readonly',
+        fetch: 'readonly',
+      },
+    },
     rules: { 'no-console': 'off' },
   },
   {

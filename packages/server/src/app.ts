@@ -85,7 +85,10 @@ export function createApp({ storage, queue, log, now, access, webFolder }: AppDe
 function serveInterface(app: Express, folder: string): void {
   const page = path.join(folder, 'index.html');
   // Built files carry their hash in their name.
-  app.use('/assets', express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(
+    '/assets',
+    express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
   app.use(express.static(folder, { index: false }));
   app.get('/{*path}', (_request, response) => {
     response.set('Cache-Control', 'no-cache').type('html').send(fs.readFileSync(page, 'utf8'));

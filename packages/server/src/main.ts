@@ -20,7 +20,10 @@ const now = (): Date => new Date();
 function access(): Access {
   if (host === '127.0.0.1' || host === '::1' || host === 'localhost') return { hosts: LOOPBACK_HOSTS };
   const names = (process.env['STADION_HOST_NAMES'] ?? host).split(',').map((name) => name.trim());
-  return { hosts: [...LOOPBACK_HOSTS, ...names], token: process.env['STADION_TOKEN'] ?? randomBytes(18).toString('base64url') };
+  return {
+    hosts: [...LOOPBACK_HOSTS, ...names],
+    token: process.env['STADION_TOKEN'] ?? randomBytes(18).toString('base64url'),
+  };
 }
 
 const allowed = access();
@@ -37,7 +40,9 @@ if ((await app.projects.list()).length === 0) await app.projects.create({ from: 
 
 const server = app.express.listen(port, host, (error?: Error) => {
   if (error) {
-    process.stderr.write(`Stadion cannot listen on port ${port}: ${error.message}\nSet PORT to another one, for instance: PORT=3100 npm start\n`);
+    process.stderr.write(
+      `Stadion cannot listen on port ${port}: ${error.message}\nSet PORT to another one, for instance: PORT=3100 npm start\n`,
+    );
     process.exit(1);
   }
   const address = server.address();

@@ -2,7 +2,16 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal, type Project } from '../model/index.ts';
-import { hashState, headingInput, makeWorld, prepareLevel, REST, startAttempt, step, type AttemptState } from './index.ts';
+import {
+  hashState,
+  headingInput,
+  makeWorld,
+  prepareLevel,
+  REST,
+  startAttempt,
+  step,
+  type AttemptState,
+} from './index.ts';
 
 const RIGHT = headingInput(0);
 const DOWN = headingInput(8);
@@ -120,7 +129,12 @@ describe('a hornet', () => {
   it('does not see through a wall', () => {
     const state = corridor((project) => {
       hornetSight(20)(project);
-      project.levels['clover-steps']!.ground.rows = ['##################', '#..........#.....#', '#..........#.....#', '##################'];
+      project.levels['clover-steps']!.ground.rows = [
+        '##################',
+        '#..........#.....#',
+        '#..........#.....#',
+        '##################',
+      ];
     });
     expect(run(state, REST, 120).enemies[0]!.x).toBe(15.5);
   });
@@ -168,7 +182,8 @@ describe('a nest', () => {
           safeDistance: 3,
         });
       });
-    const sent = (state: AttemptState) => run(state, REST, 600).happenings.flatMap((entry) => (entry.what === 'sent' ? [entry.tick] : []));
+    const sent = (state: AttemptState) =>
+      run(state, REST, 600).happenings.flatMap((entry) => (entry.what === 'sent' ? [entry.tick] : []));
     expect(sent(nest(12.5))).toEqual([60, 180, 300]);
     expect(sent(nest(2.5))).toEqual([]);
   });
@@ -177,15 +192,19 @@ describe('a nest', () => {
 describe('the same seed and inputs', () => {
   it('give the same attempt, tick for tick', () => {
     fc.assert(
-      fc.property(fc.integer(), fc.array(fc.integer({ min: 0, max: 32 }), { minLength: 1, maxLength: 60 }), (seed, inputs) => {
-        const world = makeWorld(prepareLevel(homeBeforeDusk(), 12));
-        const play = () => {
-          const state = startAttempt(world, seed);
-          for (const input of inputs) for (let i = 0; i < 10; i++) step(state, input);
-          return hashState(state);
-        };
-        expect(play()).toBe(play());
-      }),
+      fc.property(
+        fc.integer(),
+        fc.array(fc.integer({ min: 0, max: 32 }), { minLength: 1, maxLength: 60 }),
+        (seed, inputs) => {
+          const world = makeWorld(prepareLevel(homeBeforeDusk(), 12));
+          const play = () => {
+            const state = startAttempt(world, seed);
+            for (const input of inputs) for (let i = 0; i < 10; i++) step(state, input);
+            return hashState(state);
+          };
+          expect(play()).toBe(play());
+        },
+      ),
       { numRuns: 30 },
     );
   });

@@ -11,6 +11,8 @@ const MEMORY_TICKS = 90;
 const TURN = 0.16;
 /** Nearer to its aim than this an enemy has arrived. Units. */
 const ARRIVED = 0.15;
+/** Squared speed below which an enemy that wants to rest does. */
+const STILL = 0.0004;
 /** Chasers that come nearer than their two radii push each other apart by this share of the overlap per tick. */
 const PUSH = 0.25;
 
@@ -47,15 +49,18 @@ function look(state: AttemptState, enemy: Enemy, player: Body): void {
   const { world } = state;
   const dx = player.x - enemy.x;
   const dy = player.y - enemy.y;
-  const near = state.graceTicks === 0 && dx * dx + dy * dy <= enemy.sight * enemy.sight;
-  if (near && wayIsClear(world.grid, enemy, player, 0)) {
-    enemy.memoryTicks = MEMORY_TICKS;
-    enemy.targetCell = cellAt(world.grid, player.x, player.y);
-    if (wayIsClear(world.grid, enemy, player, enemy.radius)) {
-      enemy.aimX = player.x;
-      enemy.aimY = player.y;
-    } else aimAt(world, enemy, enemy.targetCell);
-    return;
+  if (state.graceTicks === 0 && dx * dx + dy * dy <= enemy.sight * enemy.sight) {
+    // Whoever can fly straight there can see there too.
+    const straight = wayIsClear(world.grid, enemy, player, enemy.radius);
+    if (straight || wayIsClear(world.grid, enemy, player, 0)) {
+      enemy.memoryTicks = MEMORY_TICKS;
+      enemy.targetCell = cellAt(world.grid, player.x, player.y);
+      if (straight) {
+        enemy.aimX = player.x;
+        enemy.aimY = player.y;
+      } else aimAt(world, enemy, enemy.targetCell);
+      return;
+    }
   }
   enemy.memoryTicks = state.graceTicks > 0 ? 0 : Math.max(0, enemy.memoryTicks - TICKS_BETWEEN_LOOKS);
   const target = enemy.memoryTicks > 0 ? enemy.targetCell : cellAt(world.grid, enemy.homeX, enemy.homeY);
@@ -63,7 +68,8 @@ function look(state: AttemptState, enemy: Enemy, player: Body): void {
     enemy.memoryTicks = 0;
     enemy.aimX = enemy.homeX;
     enemy.aimY = enemy.homeY;
-    if (cellAt(world.grid, enemy.homeX, enemy.homeY) !== target) aimAt(world, enemy, cellAt(world.grid, enemy.homeX, enemy.homeY));
+    if (cellAt(world.grid, enemy.homeX, enemy.homeY) !== target)
+      aimAt(world, enemy, cellAt(world.grid, enemy.homeX, enemy.homeY));
   } else aimAt(world, enemy, target);
 }
 
@@ -78,35 +84,55 @@ function nextPoint(enemy: Enemy): void {
   enemy.aimY = point ? point.y : enemy.homeY;
 }
 
+/** Sets the velocity an enemy wants from where it aims. */
+function want(enemy: Enemy): void {
+  const dx = enemy.aimX - enemy.x;
+  const dy = enemy.aimY - enemy.y;
+  const squared = dx * dx + dy * dy;
+  const pace = squared < ARRIVED * ARRIVED ? 0 : enemy.speed / Math.sqrt(squared);
+  enemy.wantX = dx * pace;
+  enemy.wantY = dy * pace;
+}
+
+function chase(state: AttemptState, enemy: Enemy, seconds: number): void {
+  if ((state.tick + enemy.index) % TICKS_BETWEEN_LOOKS === 0) {
+    look(state, enemy, state.player);
+    want(enemy);
+  }
+  if (enemy.wantX === 0 && enemy.wantY === 0 && enemy.vx * enemy.vx + enemy.vy * enemy.vy < STILL) {
+    enemy.vx = 0;
+    enemy.vy = 0;
+    return;
+  }
+  enemy.vx += (enemy.wantX - enemy.vx) * TURN;
+  enemy.vy += (enemy.wantY - enemy.vy) * TURN;
+  moveBody(state.world.grid, enemy, seconds);
+}
+
+/** A patrol goes straight from point to point, whatever is in between. */
+function patrol(enemy: Enemy, seconds: number): void {
+  const dx = enemy.aimX - enemy.x;
+  const dy = enemy.aimY - enemy.y;
+  if (dx * dx + dy * dy < ARRIVED * ARRIVED) nextPoint(enemy);
+  want(enemy);
+  enemy.vx = enemy.wantX;
+  enemy.vy = enemy.wantY;
+  enemy.x += enemy.vx * seconds;
+  enemy.y += enemy.vy * seconds;
+}
+
 /** Move every enemy that is on the ground. @param seconds length of the tick */
 export function moveEnemies(state: AttemptState, seconds: number): void {
   const { enemies } = state;
   for (let i = 0; i < enemies.length; i++) {
     const enemy = enemies[i] as Enemy;
     if (!enemy.active) continue;
-    const chases = enemy.movement === 'chase';
-    if (chases && (state.tick + i) % TICKS_BETWEEN_LOOKS === 0) look(state, enemy, state.player);
-    let dx = enemy.aimX - enemy.x;
-    let dy = enemy.aimY - enemy.y;
-    let squared = dx * dx + dy * dy;
-    if (!chases && squared < ARRIVED * ARRIVED) {
-      nextPoint(enemy);
-      dx = enemy.aimX - enemy.x;
-      dy = enemy.aimY - enemy.y;
-      squared = dx * dx + dy * dy;
-    }
-    const pace = squared < ARRIVED * ARRIVED ? 0 : enemy.speed / Math.sqrt(squared);
     switch (enemy.movement) {
       case 'chase':
-        enemy.vx += (dx * pace - enemy.vx) * TURN;
-        enemy.vy += (dy * pace - enemy.vy) * TURN;
-        moveBody(state.world.grid, enemy, seconds);
+        chase(state, enemy, seconds);
         break;
       case 'patrol':
-        enemy.vx = dx * pace;
-        enemy.vy = dy * pace;
-        enemy.x += enemy.vx * seconds;
-        enemy.y += enemy.vy * seconds;
+        patrol(enemy, seconds);
         break;
     }
   }
@@ -116,6 +142,7 @@ export function moveEnemies(state: AttemptState, seconds: number): void {
 /** Sort and sweep along x. Always this method, never by live counts: another order of pairs would be another attempt. */
 function keepApart(state: AttemptState): void {
   const { sweep } = state;
+  const { largestEnemyRadius } = state.world;
   for (let i = 1; i < sweep.length; i++) {
     const enemy = sweep[i] as Enemy;
     let j = i - 1;
@@ -132,8 +159,8 @@ function keepApart(state: AttemptState): void {
       const b = sweep[j] as Enemy;
       const reach = a.radius + b.radius;
       const dx = b.x - a.x;
-      // 2 units is the largest radius there is: beyond both, no later one can be close.
-      if (dx > a.radius + 2) break;
+      // Beyond the largest radius there is, no later one can be close.
+      if (dx >= a.radius + largestEnemyRadius) break;
       if (dx >= reach || !b.active || b.movement !== 'chase') continue;
       const dy = b.y - a.y;
       const squared = dx * dx + dy * dy;

@@ -1,6 +1,13 @@
 import type { Amount, EnemyKind, Level, Place, Project } from '../model/index.ts';
 import { valuesAt } from '../ramps/index.ts';
-import { placedOn, resolveAmount, resolveRules, secondsToTicks, type ResolvedRule, type Subjects } from '../rules/index.ts';
+import {
+  placedOn,
+  resolveAmount,
+  resolveRules,
+  secondsToTicks,
+  type ResolvedRule,
+  type Subjects,
+} from '../rules/index.ts';
 
 interface PreparedEnemy {
   kind: number;
@@ -26,7 +33,12 @@ export interface PreparedLevel {
     start: Place;
     collectables: { kind: number; worth: number; x: number; y: number }[];
     enemies: PreparedEnemy[];
-    spawners: (PreparedEnemy & { howMany: number; firstAfterTicks: number; everyTicks: number; safeDistance: number })[];
+    spawners: (PreparedEnemy & {
+      howMany: number;
+      firstAfterTicks: number;
+      everyTicks: number;
+      safeDistance: number;
+    })[];
     kindsOfCollectable: number;
     kindsOfEnemy: number;
   };
@@ -64,7 +76,8 @@ function prepare(project: Project, level: Level, position: number): PreparedLeve
   const placed = placedOn(project, level, values);
   const number = (amount: Amount): number => resolveAmount(amount, values, placed);
   const { collectables, enemies } = project.kinds;
-  const index = (list: readonly { id: string }[]): Map<string, number> => new Map(list.map((entry, i) => [entry.id, i]));
+  const index = (list: readonly { id: string }[]): Map<string, number> =>
+    new Map(list.map((entry, i) => [entry.id, i]));
   const goals = level.ground.pieces.filter((piece) => piece.piece === 'goal');
   const subjects: Subjects = {
     collectable: index(collectables).set('any', collectables.length),
@@ -105,7 +118,9 @@ function prepare(project: Project, level: Level, position: number): PreparedLeve
         const worth = collectables[kind]?.worth;
         return [{ kind, worth: worth ? number(worth) : 0, x: piece.at.x, y: piece.at.y }];
       }),
-      enemies: pieces.flatMap((piece) => (piece.piece === 'enemy' ? [enemy(piece.kind, piece.at, piece.path ?? [])] : [])),
+      enemies: pieces.flatMap((piece) =>
+        piece.piece === 'enemy' ? [enemy(piece.kind, piece.at, piece.path ?? [])] : [],
+      ),
       spawners: pieces.flatMap((piece) =>
         piece.piece === 'spawner'
           ? [

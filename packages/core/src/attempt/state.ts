@@ -16,6 +16,9 @@ export interface Enemy extends Body {
   /** Where it heads for right now. */
   aimX: number;
   aimY: number;
+  /** The velocity it wants. */
+  wantX: number;
+  wantY: number;
   /** Ticks for which a chaser still follows after losing sight. */
   memoryTicks: number;
   /** Cell where a chaser last saw the player. */
@@ -74,7 +77,12 @@ export interface AttemptState {
   happenings: Happening[];
 }
 
-function makeEnemy(world: World, source: World['level']['motion']['enemies'][number], index: number, active: boolean): Enemy {
+function makeEnemy(
+  world: World,
+  source: World['level']['motion']['enemies'][number],
+  index: number,
+  active: boolean,
+): Enemy {
   return {
     index,
     kind: source.kind,
@@ -91,6 +99,8 @@ function makeEnemy(world: World, source: World['level']['motion']['enemies'][num
     homeY: source.y,
     aimX: source.x,
     aimY: source.y,
+    wantX: 0,
+    wantY: 0,
     memoryTicks: 0,
     targetCell: cellAt(world.grid, source.x, source.y),
     path: source.path,

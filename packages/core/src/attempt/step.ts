@@ -1,4 +1,4 @@
-import { HEADING_VECTORS, moveBody } from '../ground/index.ts';
+import { cellAt, HEADING_VECTORS, moveBody } from '../ground/index.ts';
 import { judgeTick, TICKS_PER_SECOND } from '../rules/index.ts';
 import { applyMilestones } from './effects.ts';
 import { moveEnemies, sendEnemies } from './enemies.ts';
@@ -6,9 +6,6 @@ import { REST } from './input.ts';
 import type { AttemptState, Collectable, Enemy } from './state.ts';
 
 export const TICK_SECONDS = 1 / TICKS_PER_SECOND;
-
-/** How near a player's edge must come to a collectable's middle to gather it. Units. */
-const REACH = 0.35;
 
 function movePlayer(state: AttemptState, input: number): void {
   const { player, world } = state;
@@ -31,17 +28,19 @@ function movePlayer(state: AttemptState, input: number): void {
 }
 
 function gather(state: AttemptState): void {
-  const { player, observed, collectables, remaining } = state;
-  const any = state.world.level.motion.kindsOfCollectable;
-  const reach = player.radius + REACH;
-  for (let i = state.remainingCount - 1; i >= 0; i--) {
-    const index = remaining[i] as number;
+  const { player, observed, collectables, remaining, world } = state;
+  const near = world.near[cellAt(world.grid, player.x, player.y)];
+  if (!near) return;
+  const any = world.level.motion.kindsOfCollectable;
+  for (let i = 0; i < near.length; i++) {
+    const index = near[i] as number;
     const piece = collectables[index] as Collectable;
+    if (piece.gathered) continue;
     const dx = piece.x - player.x;
     const dy = piece.y - player.y;
-    if (dx * dx + dy * dy > reach * reach) continue;
+    if (dx * dx + dy * dy > world.gatherReach * world.gatherReach) continue;
     piece.gathered = true;
-    remaining[i] = remaining[--state.remainingCount] as number;
+    remaining[remaining.indexOf(index)] = remaining[--state.remainingCount] as number;
     for (const kind of [piece.kind, any]) {
       observed.worth[kind] = (observed.worth[kind] as number) + piece.worth;
       observed.collected[kind] = (observed.collected[kind] as number) + 1;
@@ -69,7 +68,8 @@ function touch(state: AttemptState): void {
   const { goals } = state.world.level.judging;
   for (let i = 0; i < goals.length; i++) {
     const goal = goals[i] as (typeof goals)[number];
-    const isIn = player.x >= goal.x && player.x <= goal.x + goal.width && player.y >= goal.y && player.y <= goal.y + goal.height;
+    const isIn =
+      player.x >= goal.x && player.x <= goal.x + goal.width && player.y >= goal.y && player.y <= goal.y + goal.height;
     inside[i] = isIn ? 1 : 0;
   }
 }

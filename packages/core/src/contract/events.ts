@@ -36,7 +36,9 @@ export const ForecastEvent = z
   .meta({ id: 'ForecastEvent' });
 export type ForecastEvent = z.infer<typeof ForecastEvent>;
 
-export const ForecastList = z.strictObject({ pacer: z.string(), entries: z.array(ForecastEvent) }).meta({ id: 'ForecastList' });
+export const ForecastList = z
+  .strictObject({ pacer: z.string(), entries: z.array(ForecastEvent) })
+  .meta({ id: 'ForecastList' });
 export type ForecastList = z.infer<typeof ForecastList>;
 
 export const RevisionEvent = z.strictObject({ revisions: z.array(Revision) }).meta({ id: 'RevisionEvent' });

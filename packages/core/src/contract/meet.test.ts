@@ -16,7 +16,12 @@ describe('patches made side by side', () => {
     ['a list that shifts and an entry of it', add('/slots/1'), replace('/slots/4/wanted'), true],
     ['something appended and an entry', add('/slots/-'), replace('/slots/4/wanted'), true],
     ['two pins of one parameter', add('/parameters/0/pins/slot-1'), add('/parameters/0/pins/slot-2'), false],
-    ['a reorder and an edit elsewhere', [{ op: 'move', from: '/slots/3', path: '/slots/1' }], replace('/levels/a/name'), false],
+    [
+      'a reorder and an edit elsewhere',
+      [{ op: 'move', from: '/slots/3', path: '/slots/1' }],
+      replace('/levels/a/name'),
+      false,
+    ],
     ['a test and a change', [{ op: 'test', path: '/name', value: 'x' }], replace('/name'), false],
   ] as [string, PatchOperation[], PatchOperation[], boolean][])('of %s meet: %s', (_case, one, other, expected) => {
     expect(patchesMeet(one, other)).toBe(expected);

@@ -34,5 +34,7 @@ export const OpenProject = z
   .meta({ id: 'OpenProject' });
 export type OpenProject = z.infer<typeof OpenProject>;
 
-export const ImportedProject = z.strictObject({ id: z.string(), name: z.string(), slots: z.number().int() }).meta({ id: 'ImportedProject' });
+export const ImportedProject = z
+  .strictObject({ id: z.string(), name: z.string(), slots: z.number().int() })
+  .meta({ id: 'ImportedProject' });
 export type ImportedProject = z.infer<typeof ImportedProject>;

@@ -34,7 +34,8 @@ export function drawGround(layout: LayoutName, turn: Turn): Ground {
       const kind = COLLECTABLES[character];
       if (kind) pieces.push({ id: id(kind), piece: 'collectable', kind, at });
       else if (character === 'S') pieces.push({ id: 'start', piece: 'start', at });
-      else if (character === 'H') pieces.push({ id: 'hive', piece: 'goal', name: 'Hive mouth', at: place(column, row, 2), width: 2, height: 2 });
+      else if (character === 'H')
+        pieces.push({ id: 'hive', piece: 'goal', name: 'Hive mouth', at: place(column, row, 2), width: 2, height: 2 });
       else if (character === 'h') pieces.push({ id: id('hornet'), piece: 'enemy', kind: 'hornet', at });
       else if (character === 'w') pieces.push({ id: id('wasp'), piece: 'enemy', kind: 'wasp', at });
       else if (character >= '1' && character <= '3') rounds.push({ digit: character, at });

@@ -18,9 +18,21 @@ const ENOUGH = 'Gather enough nectar and slip back into the hive.';
 
 /** In the order of the sequence. Three hold an honest mistake, one of each class that Stadion finds. */
 const SKETCHES: readonly Sketch[] = [
-  { name: 'Clover Steps', brief: 'The first flowers of the day: gather half and come home.', layout: 'meadow', turn: 'as drawn', wanted: 0.97 },
+  {
+    name: 'Clover Steps',
+    brief: 'The first flowers of the day: gather half and come home.',
+    layout: 'meadow',
+    turn: 'as drawn',
+    wanted: 0.97,
+  },
   { name: 'Dew on the Beds', brief: ENOUGH, layout: 'beds', turn: 'as drawn', wanted: 0.96 },
-  { name: 'Orchard Round', brief: 'A wasp keeps the middle: go around.', layout: 'orchard', turn: 'as drawn', wanted: 0.95 },
+  {
+    name: 'Orchard Round',
+    brief: 'A wasp keeps the middle: go around.',
+    layout: 'orchard',
+    turn: 'as drawn',
+    wanted: 0.95,
+  },
   { name: 'Two Ponds', brief: ENOUGH, layout: 'ponds', turn: 'as drawn', wanted: 0.94 },
   { name: 'Garden Walls', brief: 'Three rooms, one way home.', layout: 'walls', turn: 'as drawn', wanted: 0.92 },
   { name: 'The Old Hedge', brief: ENOUGH, layout: 'hedge', turn: 'as drawn', wanted: 0.9 },
@@ -42,7 +54,13 @@ const SKETCHES: readonly Sketch[] = [
     wanted: 0.87,
     won: gatherKindAndGoHome('lavender', 4, needed),
   },
-  { name: 'Snail Shell', brief: 'In to the middle, where the hive hangs.', layout: 'spiral', turn: 'as drawn', wanted: 0.86 },
+  {
+    name: 'Snail Shell',
+    brief: 'In to the middle, where the hive hangs.',
+    layout: 'spiral',
+    turn: 'as drawn',
+    wanted: 0.86,
+  },
   {
     name: 'Sunlit Ponds',
     brief: 'No need to come home: gather, that is all.',
@@ -66,7 +84,13 @@ const SKETCHES: readonly Sketch[] = [
     // An honest mistake: more than is placed.
     won: gatherAndGoHome(literal(132), 0.5),
   },
-  { name: 'Tea in the Orchard', brief: 'A breather: the hive is near.', layout: 'orchard', turn: 'upside down', wanted: 0.86 },
+  {
+    name: 'Tea in the Orchard',
+    brief: 'A breather: the hive is near.',
+    layout: 'orchard',
+    turn: 'upside down',
+    wanted: 0.86,
+  },
   { name: 'Last Light on the Ponds', brief: ENOUGH, layout: 'ponds', turn: 'upside down', wanted: 0.74 },
   { name: 'Garden Gate', brief: ENOUGH, layout: 'walls', turn: 'upside down', wanted: 0.72 },
   { name: 'Hedge by Dusk', brief: ENOUGH, layout: 'hedge', turn: 'upside down', wanted: 0.7 },
@@ -169,7 +193,14 @@ export function homeBeforeDusk(): Project {
         { id: 'royal-bloom', name: 'Royal bloom', worth: literal(26) },
       ],
       enemies: [
-        { id: 'hornet', name: 'Hornet', movement: 'chase', speed: fromParameter('hornetSpeed'), radius: 0.34, sight: fromParameter('hornetSight') },
+        {
+          id: 'hornet',
+          name: 'Hornet',
+          movement: 'chase',
+          speed: fromParameter('hornetSpeed'),
+          radius: 0.34,
+          sight: fromParameter('hornetSight'),
+        },
         {
           id: 'wasp',
           name: 'Wasp',
@@ -187,7 +218,11 @@ export function homeBeforeDusk(): Project {
       { id: 'dusk', name: 'Dusk', from: 19 },
     ],
     levels: Object.fromEntries(levels.map((entry) => [entry.id, structuredCloneOf(entry)])),
-    slots: SKETCHES.map((sketch, index) => ({ id: `slot-${index + 1}`, levelId: slugOf(sketch.name), wanted: sketch.wanted })),
+    slots: SKETCHES.map((sketch, index) => ({
+      id: `slot-${index + 1}`,
+      levelId: slugOf(sketch.name),
+      wanted: sketch.wanted,
+    })),
   };
 }
 

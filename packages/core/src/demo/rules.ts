@@ -18,10 +18,16 @@ const home = (heldSeconds: number): Condition => ({
 
 export const needed: Amount = { from: 'share', share: fromParameter('nectarNeeded'), of: 'any', measure: 'worth' };
 
-const won = (of: Condition[]): Rule => ({ id: 'won', when: { id: 'all', is: 'all', of }, then: [{ effect: 'win' }], fires: 'once' });
+const won = (of: Condition[]): Rule => ({
+  id: 'won',
+  when: { id: 'all', is: 'all', of },
+  then: [{ effect: 'win' }],
+  fires: 'once',
+});
 
 /** Gather so much nectar, then stay in the hive mouth for a moment. */
-export const gatherAndGoHome = (amount: Amount, heldSeconds: number): Rule => won([nectarAtLeast(amount), home(heldSeconds)]);
+export const gatherAndGoHome = (amount: Amount, heldSeconds: number): Rule =>
+  won([nectarAtLeast(amount), home(heldSeconds)]);
 
 /** Gather so much nectar, wherever the bee is then. */
 export const gatherOnly = (amount: Amount): Rule => won([nectarAtLeast(amount)]);
@@ -29,7 +35,13 @@ export const gatherOnly = (amount: Amount): Rule => won([nectarAtLeast(amount)])
 /** Gather so many of one kind and so much nectar, then go home. */
 export const gatherKindAndGoHome = (kind: string, count: number, amount: Amount): Rule =>
   won([
-    { id: 'enough-of-one', is: 'compare', reading: { reading: 'collected', of: kind }, comparison: 'atLeast', amount: literal(count) },
+    {
+      id: 'enough-of-one',
+      is: 'compare',
+      reading: { reading: 'collected', of: kind },
+      comparison: 'atLeast',
+      amount: literal(count),
+    },
     nectarAtLeast(amount),
     home(0.5),
   ]);

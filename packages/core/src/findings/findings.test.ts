@@ -45,7 +45,9 @@ describe('target beyond placed', () => {
   });
 
   it('gives its numbers', () => {
-    expect(findingsAt(homeBeforeDusk(), 17)[0]!.reason).toBe('It takes 132 nectar gathered, and 124 are on the ground.');
+    expect(findingsAt(homeBeforeDusk(), 17)[0]!.reason).toBe(
+      'It takes 132 nectar gathered, and 124 are on the ground.',
+    );
   });
 });
 

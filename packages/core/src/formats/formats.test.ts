@@ -16,7 +16,10 @@ function broken(change: (project: Record<string, any>) => void): unknown {
 
 describe('export then import', () => {
   it('is identity', () => {
-    expect(importProject(throughJson(exportProject(homeBeforeDusk())))).toEqual({ ok: true, project: homeBeforeDusk() });
+    expect(importProject(throughJson(exportProject(homeBeforeDusk())))).toEqual({
+      ok: true,
+      project: homeBeforeDusk(),
+    });
   });
 
   it('is identity for an empty project and for one with a new level', () => {
@@ -34,11 +37,27 @@ describe('import refuses, with the place,', () => {
     ['a newer version', (p: Record<string, any>) => (p['version'] = 99), '/version'],
     ['a version that never was', (p: Record<string, any>) => (p['version'] = 'one'), '/version'],
     ['a missing name', (p: Record<string, any>) => delete p['name'], '/name'],
-    ['a word for a number', (p: Record<string, any>) => (p['parameters'][0].ramp.shape.add = 'much'), '/parameters/0/ramp/shape/add'],
+    [
+      'a word for a number',
+      (p: Record<string, any>) => (p['parameters'][0].ramp.shape.add = 'much'),
+      '/parameters/0/ramp/shape/add',
+    ],
     ['a slot without a level', (p: Record<string, any>) => (p['slots'][3].levelId = 'nowhere'), '/slots/3/levelId'],
-    ['an inherited name as a level', (p: Record<string, any>) => (p['slots'][3].levelId = 'constructor'), '/slots/3/levelId'],
-    ['rows of unequal length', (p: Record<string, any>) => (p['levels']['clover-steps'].ground.rows[2] = '#..#'), '/levels/clover-steps/ground/rows/2'],
-    ['an unknown parameter', (p: Record<string, any>) => (p['levels']['clover-steps'].clock.limitSeconds.parameter = 'time'), '/levels/clover-steps/clock/limitSeconds/parameter'],
+    [
+      'an inherited name as a level',
+      (p: Record<string, any>) => (p['slots'][3].levelId = 'constructor'),
+      '/slots/3/levelId',
+    ],
+    [
+      'rows of unequal length',
+      (p: Record<string, any>) => (p['levels']['clover-steps'].ground.rows[2] = '#..#'),
+      '/levels/clover-steps/ground/rows/2',
+    ],
+    [
+      'an unknown parameter',
+      (p: Record<string, any>) => (p['levels']['clover-steps'].clock.limitSeconds.parameter = 'time'),
+      '/levels/clover-steps/clock/limitSeconds/parameter',
+    ],
     ['an id given twice', (p: Record<string, any>) => (p['slots'][1].id = 'slot-1'), '/slots/1/id'],
     ['tiers out of order', (p: Record<string, any>) => (p['tiers'][2].from = 2), '/tiers/2/from'],
     ['a key it does not know', (p: Record<string, any>) => (p['colour'] = 'red'), ''],
@@ -89,7 +108,17 @@ describe('the JSON Schema', () => {
 describe('the table of values', () => {
   it('has a row per slot and a column per parameter', () => {
     const { header, rows } = parameterTable(homeBeforeDusk());
-    expect(header).toEqual(['position', 'slot', 'level', 'hornetSpeed', 'hornetsSent', 'nectarNeeded', 'clock', 'nestRest', 'hornetSight']);
+    expect(header).toEqual([
+      'position',
+      'slot',
+      'level',
+      'hornetSpeed',
+      'hornetsSent',
+      'nectarNeeded',
+      'clock',
+      'nestRest',
+      'hornetSight',
+    ]);
     expect(rows).toHaveLength(24);
     // Lavender Bank: speed pinned, 0 + ⌊(7 − 2) / 4⌋ sent, 0.5 + 0.05, 48 − 2, 9 − 0.5 × 2, 5.
     expect(rows[6]).toEqual([7, 'slot-7', 'Lavender Bank', 2.55, 1, 0.55, 46, 8, 5]);

@@ -25,7 +25,8 @@ function isDeeperThan(value: unknown, depth: number): boolean {
 
 /** Read anything as a project: checks its format, upgrades it, checks every value and every reference. Never throws. */
 export function importProject(value: unknown): ImportResult {
-  if (value === null || typeof value !== 'object' || Array.isArray(value)) return refuse([], 'A project file is one JSON object.');
+  if (value === null || typeof value !== 'object' || Array.isArray(value))
+    return refuse([], 'A project file is one JSON object.');
   if (isDeeperThan(value, DEEPEST)) return refuse([], `This is nested more than ${DEEPEST} deep: no project is.`);
   // `$schema` points editors at the schema; it is no part of the project.
   const { $schema: _schema, ...given } = value as Record<string, unknown>;
@@ -45,7 +46,10 @@ export function importProject(value: unknown): ImportResult {
   }
   const parsed = Project.safeParse(current.document);
   if (!parsed.success) {
-    return { ok: false, problems: parsed.error.issues.slice(0, MOST_PROBLEMS).map(({ path, message }) => ({ path, message })) };
+    return {
+      ok: false,
+      problems: parsed.error.issues.slice(0, MOST_PROBLEMS).map(({ path, message }) => ({ path, message })),
+    };
   }
   const problems = findReferenceProblems(parsed.data).slice(0, MOST_PROBLEMS);
   return problems.length > 0 ? { ok: false, problems } : { ok: true, project: parsed.data };

@@ -15,7 +15,8 @@ const GAP = 1e-6;
 /** No body goes further than this in one tick, or it could pass through a wall. Units. */
 const LONGEST_STEP = 0.45;
 
-const limited = (step: number): number => (step > LONGEST_STEP ? LONGEST_STEP : step < -LONGEST_STEP ? -LONGEST_STEP : step);
+const limited = (step: number): number =>
+  step > LONGEST_STEP ? LONGEST_STEP : step < -LONGEST_STEP ? -LONGEST_STEP : step;
 
 /**
  * Move a body by its velocity for one tick; walls stop it on the axis on which it meets them, so that it slides along.

@@ -1,6 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { cellAt, DistanceMaps, HEADING_VECTORS, makeGrid, moveBody, nearestHeading, nextCellTowards, UNREACHABLE, wayIsClear } from './index.ts';
+import {
+  cellAt,
+  DistanceMaps,
+  HEADING_VECTORS,
+  makeGrid,
+  moveBody,
+  nearestHeading,
+  nextCellTowards,
+  UNREACHABLE,
+  wayIsClear,
+} from './index.ts';
 
 const room = makeGrid(['#######', '#.....#', '#.###.#', '#...#.#', '#######']);
 const cell = (x: number, y: number) => y * room.width + x;

@@ -26,7 +26,9 @@ export const Amount = z
       from: z.literal('share'),
       share: ShareSource.describe('0–1'),
       of: Id.describe('A kind of collectable, or "any".'),
-      measure: z.enum(['worth', 'count']).describe('Share of the points placed, or of the number of pieces; rounded up.'),
+      measure: z
+        .enum(['worth', 'count'])
+        .describe('Share of the points placed, or of the number of pieces; rounded up.'),
     }),
   ])
   .meta({ title: 'Amount' });

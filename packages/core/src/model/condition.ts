@@ -44,7 +44,9 @@ export const Condition: z.ZodType<Condition> = z
       z.strictObject({
         id: Id,
         is: z.enum(['all', 'any', 'none']),
-        of: z.array(Condition).max(Limits.conditionsInAGroup, 'At most 20 conditions in a group: put some in a group of their own.'),
+        of: z
+          .array(Condition)
+          .max(Limits.conditionsInAGroup, 'At most 20 conditions in a group: put some in a group of their own.'),
       }),
     ]),
   )

@@ -33,12 +33,20 @@ export const Ground = z
     });
     const starts = ground.pieces.filter((piece) => piece.piece === 'start').length;
     if (starts !== 1) {
-      context.addIssue({ code: 'custom', path: ['pieces'], message: `A ground has exactly one start; this has ${starts}.` });
+      context.addIssue({
+        code: 'custom',
+        path: ['pieces'],
+        message: `A ground has exactly one start; this has ${starts}.`,
+      });
     }
     ground.pieces.forEach((piece, index) => {
       const cell = ground.rows[Math.floor(piece.at.y)]?.[Math.floor(piece.at.x)];
       if (cell === undefined) {
-        context.addIssue({ code: 'custom', path: ['pieces', index, 'at'], message: `“${piece.id}” lies outside the ground.` });
+        context.addIssue({
+          code: 'custom',
+          path: ['pieces', index, 'at'],
+          message: `“${piece.id}” lies outside the ground.`,
+        });
       }
     });
   })

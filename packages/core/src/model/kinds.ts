@@ -3,12 +3,16 @@ import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
 import { Limits } from './limits.ts';
 
-const named = { id: Id, name: z.string().regex(/\S/, "This needs a name.").max(Limits.nameLength) };
+const named = { id: Id, name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength) };
 
 export const CollectableKind = z.strictObject({ ...named, worth: Amount.describe('Points for gathering one.') });
 export type CollectableKind = z.infer<typeof CollectableKind>;
 
-const body = { ...named, speed: Amount.describe('Units per second.'), radius: z.number().min(0.1).max(2).describe('Units.') };
+const body = {
+  ...named,
+  speed: Amount.describe('Units per second.'),
+  radius: z.number().min(0.1).max(2).describe('Units.'),
+};
 
 export const EnemyKind = z.discriminatedUnion('movement', [
   z.strictObject({

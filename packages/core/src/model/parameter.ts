@@ -13,7 +13,11 @@ export const Shape = z
       type: z.literal('steps'),
       from: z.number(),
       add: z.number(),
-      every: z.number().int('A step comes every whole number of levels.').min(1, 'A step comes every 1 level at the soonest.').max(1000),
+      every: z
+        .number()
+        .int('A step comes every whole number of levels.')
+        .min(1, 'A step comes every 1 level at the soonest.')
+        .max(1000),
       startingAt: z.number().int('Levels are counted in whole numbers.').min(1, 'The first level is 1.').max(1000),
     }),
   ])

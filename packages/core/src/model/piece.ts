@@ -19,7 +19,7 @@ export const Piece = z
     z.strictObject({
       ...placed,
       piece: z.literal('goal'),
-      name: z.string().regex(/\S/, "This needs a name.").max(Limits.nameLength),
+      name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
       width: z.number().min(0.5).max(Limits.groundWidth),
       height: z.number().min(0.5).max(Limits.groundHeight),
     }),

@@ -17,13 +17,20 @@ export const Project = z
     version: z.literal(PROJECT_VERSION),
     name: z.string().regex(/\S/, 'A project needs a name.').max(Limits.nameLength),
     words: z
-      .strictObject({ player: z.string().regex(/\S/, "This needs a name.").max(40), worth: z.string().regex(/\S/, "This needs a name.").max(40) })
+      .strictObject({
+        player: z.string().regex(/\S/, 'This needs a name.').max(40),
+        worth: z.string().regex(/\S/, 'This needs a name.').max(40),
+      })
       .describe('What this game calls its player and the points gathered.'),
     player: z.strictObject({
       speed: Amount.describe('Units per second.'),
       acceleration: Amount.describe('Units per second squared.'),
       radius: z.number().min(0.1).max(0.49).describe('Units.'),
-      graceSeconds: z.number().min(0).max(10).describe('Nothing touches the player for this long after a life is lost.'),
+      graceSeconds: z
+        .number()
+        .min(0)
+        .max(10)
+        .describe('Nothing touches the player for this long after a life is lost.'),
     }),
     run: z.strictObject({ livesAtStart: Amount }),
     kinds: Kinds,
@@ -38,7 +45,10 @@ export const Project = z
             context.addIssue({
               code: 'custom',
               path: [index, 'from'],
-              message: index === 0 ? 'The first tier starts at position 1.' : `“${tier.name}” must start after the tier before it.`,
+              message:
+                index === 0
+                  ? 'The first tier starts at position 1.'
+                  : `“${tier.name}” must start after the tier before it.`,
             });
           }
         });

@@ -60,7 +60,8 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
   unique(keys, ['parameters'], 'key');
 
   project.slots.forEach((slot, index) => {
-    if (!Object.hasOwn(project.levels, slot.levelId)) say(['slots', index, 'levelId'], `There is no level “${slot.levelId}”.`);
+    if (!Object.hasOwn(project.levels, slot.levelId))
+      say(['slots', index, 'levelId'], `There is no level “${slot.levelId}”.`);
   });
   const known = new Set(keys);
   for (const part of ['player', 'run', 'kinds', 'levels'] as const) {
@@ -77,7 +78,11 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
   return problems;
 }
 
-function levelProblems(project: Project, level: Level, say: (path: (string | number)[], message: string) => void): void {
+function levelProblems(
+  project: Project,
+  level: Level,
+  say: (path: (string | number)[], message: string) => void,
+): void {
   const collectables = new Set([...project.kinds.collectables.map((kind) => kind.id), 'any']);
   const enemies = new Set(project.kinds.enemies.map((kind) => kind.id));
   const goals = new Set(level.ground.pieces.flatMap((piece) => (piece.piece === 'goal' ? [piece.id] : [])));
@@ -85,8 +90,10 @@ function levelProblems(project: Project, level: Level, say: (path: (string | num
 
   level.ground.pieces.forEach((piece, index) => {
     const place = [...base, 'ground', 'pieces', index, 'kind'];
-    if (piece.piece === 'collectable' && !collectables.has(piece.kind)) say(place, `There is no collectable “${piece.kind}”.`);
-    if ((piece.piece === 'enemy' || piece.piece === 'spawner') && !enemies.has(piece.kind)) say(place, `There is no enemy “${piece.kind}”.`);
+    if (piece.piece === 'collectable' && !collectables.has(piece.kind))
+      say(place, `There is no collectable “${piece.kind}”.`);
+    if ((piece.piece === 'enemy' || piece.piece === 'spawner') && !enemies.has(piece.kind))
+      say(place, `There is no enemy “${piece.kind}”.`);
   });
 
   const seen = new Set<string>();
@@ -94,14 +101,18 @@ function levelProblems(project: Project, level: Level, say: (path: (string | num
     if (seen.has(condition.id)) say([...path, 'id'], `The condition “${condition.id}” is given twice.`);
     seen.add(condition.id);
     if ('of' in condition) {
-      if (depth >= MAX_CONDITION_DEPTH) return say(path, `Groups are at most ${MAX_CONDITION_DEPTH} deep: make a rule of its own.`);
+      if (depth >= MAX_CONDITION_DEPTH)
+        return say(path, `Groups are at most ${MAX_CONDITION_DEPTH} deep: make a rule of its own.`);
       condition.of.forEach((item, index) => visit(item, [...path, 'of', index], depth + 1));
       return;
     }
     const { reading } = condition;
-    if ('zone' in reading && !goals.has(reading.zone)) say([...path, 'reading', 'zone'], `There is no goal zone “${reading.zone}” on this ground.`);
-    if ('kind' in reading && !enemies.has(reading.kind)) say([...path, 'reading', 'kind'], `There is no enemy “${reading.kind}”.`);
-    if ('of' in reading && !collectables.has(reading.of)) say([...path, 'reading', 'of'], `There is no collectable “${reading.of}”.`);
+    if ('zone' in reading && !goals.has(reading.zone))
+      say([...path, 'reading', 'zone'], `There is no goal zone “${reading.zone}” on this ground.`);
+    if ('kind' in reading && !enemies.has(reading.kind))
+      say([...path, 'reading', 'kind'], `There is no enemy “${reading.kind}”.`);
+    if ('of' in reading && !collectables.has(reading.of))
+      say([...path, 'reading', 'of'], `There is no collectable “${reading.of}”.`);
     if (condition.is === 'compare' && condition.amount.from === 'share' && !collectables.has(condition.amount.of)) {
       say([...path, 'amount', 'of'], `There is no collectable “${condition.amount.of}”.`);
     }

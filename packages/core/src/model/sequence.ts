@@ -9,7 +9,12 @@ export const Slot = z
   .strictObject({
     id: Id,
     levelId: Id,
-    wanted: z.number().min(0, 'A share is at least 0 %.').max(1, 'A share is at most 100 %.').optional().describe('The clear rate the designer wants here.'),
+    wanted: z
+      .number()
+      .min(0, 'A share is at least 0 %.')
+      .max(1, 'A share is at most 100 %.')
+      .optional()
+      .describe('The clear rate the designer wants here.'),
   })
   .meta({ title: 'Slot' });
 export type Slot = z.infer<typeof Slot>;
@@ -18,8 +23,12 @@ export type Slot = z.infer<typeof Slot>;
 export const Tier = z
   .strictObject({
     id: Id,
-    name: z.string().regex(/\S/, "This needs a name.").max(Limits.nameLength),
-    from: z.number().int().min(1).max(Limits.slots + 1),
+    name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
+    from: z
+      .number()
+      .int()
+      .min(1)
+      .max(Limits.slots + 1),
   })
   .meta({ title: 'Tier' });
 export type Tier = z.infer<typeof Tier>;

@@ -13,7 +13,9 @@ export function emptyProject(name: string): Project {
     run: { livesAtStart: literal(3) },
     kinds: {
       collectables: [{ id: 'token', name: 'Token', worth: literal(5) }],
-      enemies: [{ id: 'chaser', name: 'Chaser', movement: 'chase', speed: literal(2.5), radius: 0.35, sight: literal(6) }],
+      enemies: [
+        { id: 'chaser', name: 'Chaser', movement: 'chase', speed: literal(2.5), radius: 0.35, sight: literal(6) },
+      ],
     },
     parameters: [],
     tiers: [{ id: 'tier-1', name: 'All levels', from: 1 }],
@@ -63,7 +65,12 @@ export function newLevel(project: Project, id: string, name: string): Level {
         { id: 'start', piece: 'start', at: { x: 2.5, y: 5.5 } },
         { id: 'exit', piece: 'goal', name: 'Exit', at: { x: 17.5, y: 2.5 }, width: 2, height: 2 },
         ...(collectable
-          ? SPOTS.map(([x, y], index) => ({ id: `c-${index + 1}`, piece: 'collectable' as const, kind: collectable.id, at: { x, y } }))
+          ? SPOTS.map(([x, y], index) => ({
+              id: `c-${index + 1}`,
+              piece: 'collectable' as const,
+              kind: collectable.id,
+              at: { x, y },
+            }))
           : []),
         ...(enemy ? [{ id: 'e-1', piece: 'enemy' as const, kind: enemy.id, at: { x: 15.5, y: 5.5 } }] : []),
       ],
@@ -98,7 +105,12 @@ export function newLevel(project: Project, id: string, name: string): Level {
         ? [
             {
               id: 'touch',
-              when: { id: 't1', is: 'onOff' as const, reading: { reading: 'touching' as const, kind: enemy.id }, on: true },
+              when: {
+                id: 't1',
+                is: 'onOff' as const,
+                reading: { reading: 'touching' as const, kind: enemy.id },
+                on: true,
+              },
               then: [{ effect: 'loseLife' as const, lives: literal(1), back: 'start' as const }],
               fires: 'eachTime' as const,
             },

@@ -27,19 +27,40 @@ export const PACERS: readonly Pacer[] = [
   {
     id: 'novice',
     name: 'Novice',
-    abilities: { reactionMs: 340, aimErrorDegrees: 22, cautionUnits: 0.9, foresightSeconds: 0.45, lapsesPerMinute: 7, planning: 0 },
+    abilities: {
+      reactionMs: 340,
+      aimErrorDegrees: 22,
+      cautionUnits: 0.9,
+      foresightSeconds: 0.45,
+      lapsesPerMinute: 7,
+      planning: 0,
+    },
     spread: 0.3,
   },
   {
     id: 'steady',
     name: 'Steady',
-    abilities: { reactionMs: 260, aimErrorDegrees: 14, cautionUnits: 1.1, foresightSeconds: 0.6, lapsesPerMinute: 4, planning: 0.4 },
+    abilities: {
+      reactionMs: 260,
+      aimErrorDegrees: 14,
+      cautionUnits: 1.1,
+      foresightSeconds: 0.6,
+      lapsesPerMinute: 4,
+      planning: 0.4,
+    },
     spread: 0.25,
   },
   {
     id: 'sharp',
     name: 'Sharp',
-    abilities: { reactionMs: 170, aimErrorDegrees: 6, cautionUnits: 1.4, foresightSeconds: 0.9, lapsesPerMinute: 1, planning: 0.8 },
+    abilities: {
+      reactionMs: 170,
+      aimErrorDegrees: 6,
+      cautionUnits: 1.4,
+      foresightSeconds: 0.9,
+      lapsesPerMinute: 1,
+      planning: 0.8,
+    },
     spread: 0.2,
   },
 ];

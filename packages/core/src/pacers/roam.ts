@@ -1,4 +1,4 @@
-import type { AttemptState, Collectable, Enemy } from '../attempt/index.ts';
+import type { AttemptState, Collectable } from '../attempt/index.ts';
 import {
   cellAt,
   HEADING_VECTORS,
@@ -12,6 +12,7 @@ import {
 } from '../ground/index.ts';
 import { pendingNeeds } from './needs.ts';
 import type { Player } from './player.ts';
+import { horizonOf, IMAGINED, lookForThreats, priceThreats, probe } from './threats.ts';
 
 /** A target is chosen anew at least this often. */
 const TICKS_BETWEEN_CHOICES = 45;
@@ -19,14 +20,8 @@ const TICKS_BETWEEN_CHOICES = 45;
 const IMPATIENT_AFTER_TICKS = 300;
 /** How many cells of its way a player looks along to cut corners. */
 const LOOK_AHEAD_CELLS = 5;
-/** Moments at which a threatened player imagines itself along each way out. */
-const IMAGINED = 4;
 /** Fifths of a unit, as distance maps count. */
 const FIFTHS = 5;
-/** Price of a touch, in units of way. */
-const TOUCH = 60;
-/** Price of standing at a threat's edge, falling to 0 at the caution distance. */
-const CLOSE = 6;
 /** Price of standing still: a player does something. */
 const STANDING = 1;
 /** A way on that costs no more than this is simply taken. */
@@ -37,7 +32,7 @@ const BLOCKED = 8;
 /** Scratch of the decision at hand; nothing is kept in them between decisions. */
 const here: Spot = { x: 0, y: 0 };
 const ahead: Spot = { x: 0, y: 0 };
-const threats: Enemy[] = [];
+const target: Spot = { x: 0, y: 0 };
 
 /** Where the player will be when it acts, as far as it can tell: carried on by its velocity unless a wall is in the way. */
 function predictSelf(player: Player, state: AttemptState): void {
@@ -72,7 +67,8 @@ function chooseTarget(player: Player, state: AttemptState): number {
   }
   const current = player.target >= 0 ? (collectables[player.target] as Collectable) : undefined;
   const stillGood = current && !current.gathered && (needs.gather[any] || needs.gather[current.kind]);
-  if (current && stillGood && state.tick - player.targetTick < TICKS_BETWEEN_CHOICES) return cellAt(world.grid, current.x, current.y);
+  if (current && stillGood && state.tick - player.targetTick < TICKS_BETWEEN_CHOICES)
+    return cellAt(world.grid, current.x, current.y);
 
   const from = cellAt(world.grid, state.player.x, state.player.y);
   const impatient = state.tick - player.progressTick > IMPATIENT_AFTER_TICKS;
@@ -87,7 +83,8 @@ function chooseTarget(player: Player, state: AttemptState): number {
     // Worth 9 is taken as usual; a planner goes a longer way for more, on the square root so that it never crosses the map for one.
     const pay = Math.sqrt(Math.max(0.25, piece.worth / 9));
     let cost = way / FIFTHS / (1 + abilities.planning * (pay - 1));
-    if (!impatient) cost += threatenedAt(state, piece.x, piece.y, abilities.cautionUnits + 1.5) * 6 * abilities.planning;
+    if (!impatient)
+      cost += threatenedAt(state, piece.x, piece.y, abilities.cautionUnits + 1.5) * 6 * abilities.planning;
     // Staying with the choice made spares zigzags.
     if (index === player.target) cost -= impatient ? 0 : 1;
     if (cost < least) {
@@ -128,99 +125,60 @@ function aimAlong(state: AttemptState, distances: Int32Array, target: Spot, targ
   ahead.y = aimY;
 }
 
-/** Collects the threats that could matter within the player's foresight. */
-function findThreats(player: Player, state: AttemptState, caution: number): void {
-  threats.length = 0;
-  const seconds = player.abilities.foresightSeconds + player.reactionTicks / 60;
-  for (const enemy of state.enemies) {
-    if (!enemy.active) continue;
-    const dx = enemy.x - here.x;
-    const dy = enemy.y - here.y;
-    const reach = caution + enemy.radius + state.player.radius + (enemy.speed + state.world.level.motion.player.speed) * seconds * 0.6;
-    if (dx * dx + dy * dy < reach * reach) threats.push(enemy);
-  }
-}
-
-/** The price of the threats at a place, so many seconds ahead of what is seen. */
-function priceOfThreats(state: AttemptState, x: number, y: number, seconds: number, caution: number): number {
-  let price = 0;
-  for (const enemy of threats) {
-    // A chaser is thought of as coming on: half along its velocity, half straight at the player.
-    let ex = enemy.x + enemy.vx * seconds;
-    let ey = enemy.y + enemy.vy * seconds;
-    if (enemy.movement === 'chase' && enemy.memoryTicks > 0) {
-      const dx = x - ex;
-      const dy = y - ey;
-      const distance = Math.sqrt(dx * dx + dy * dy);
-      const pull = distance === 0 ? 0 : (enemy.speed * seconds * 0.35) / distance;
-      ex += dx * (pull > 1 ? 1 : pull);
-      ey += dy * (pull > 1 ? 1 : pull);
-    }
-    const dx = ex - x;
-    const dy = ey - y;
-    const gap = Math.sqrt(dx * dx + dy * dy) - enemy.radius - state.player.radius;
-    if (gap < 0.05) price += TOUCH;
-    else if (gap < caution) price += CLOSE * (1 - gap / caution) * (1 - gap / caution);
-  }
-  return price;
-}
-
 /** The price of the threats met when simply going on along the way. */
-function priceOfWay(player: Player, state: AttemptState, distances: Int32Array, targetCell: number, caution: number): number {
+function priceOfWay(player: Player, state: AttemptState, distances: Int32Array, targetCell: number): number {
   const { grid, level } = state.world;
-  const delay = player.reactionTicks / 60;
-  const cells = level.motion.player.speed * horizonOf(player);
+  const cellsPerMoment = (level.motion.player.speed * horizonOf(player)) / IMAGINED;
   let cell = cellAt(grid, here.x, here.y);
   let price = 0;
-  for (let i = 1; i <= cells; i++) {
-    if (cell !== targetCell) cell = nextCellTowards(grid, distances, cell);
+  let gone = 0;
+  for (let moment = 0; moment < IMAGINED; moment++) {
+    for (; gone < cellsPerMoment * (moment + 1) && cell !== targetCell; gone++)
+      cell = nextCellTowards(grid, distances, cell);
     const column = cell % grid.width;
-    const seconds = i / level.motion.player.speed;
-    price += priceOfThreats(state, column + 0.5, (cell - column) / grid.width + 0.5, delay + seconds, caution) / i;
+    probe.x = column + 0.5;
+    probe.y = (cell - column) / grid.width + 0.5;
+    probe.moment = moment;
+    priceThreats();
+    price += probe.price / (moment + 1);
   }
   return price;
 }
 
-const horizonOf = (player: Player): number => Math.max(0.3, player.abilities.foresightSeconds);
-
 /** Weighs every second heading and standing still by the way gained and the threats met. Returns a heading, -1 to stand. */
-function wayOut(player: Player, state: AttemptState, distances: Int32Array, caution: number, wanted: number): number {
+function wayOut(player: Player, state: AttemptState, distances: Int32Array, wanted: number): number {
   const { grid } = state.world;
   const { speed } = state.world.level.motion.player;
-  const delay = player.reactionTicks / 60;
-  const horizon = horizonOf(player);
+  const wayPerMoment = (speed * horizonOf(player)) / IMAGINED;
   const from = distances[cellAt(grid, here.x, here.y)] as number;
+  const along = wanted < 0 ? undefined : HEADING_VECTORS[wanted];
   let best = -1;
   let least = Number.POSITIVE_INFINITY;
   for (let option = -1; option < HEADINGS; option += option < 0 ? 1 : 2) {
-    const vector = option < 0 ? undefined : (HEADING_VECTORS[option] as readonly [number, number]);
-    let x = here.x;
-    let y = here.y;
+    const vector = option < 0 ? undefined : HEADING_VECTORS[option];
+    probe.x = here.x;
+    probe.y = here.y;
     let price = vector ? 0 : STANDING;
     let nearest = from;
-    for (let moment = 1; moment <= IMAGINED; moment++) {
-      const seconds = (horizon * moment) / IMAGINED;
+    let to = from;
+    for (let moment = 0; moment < IMAGINED; moment++) {
       if (vector) {
-        const nextX = here.x + vector[0] * speed * seconds;
-        const nextY = here.y + vector[1] * speed * seconds;
-        if (isWall(grid, Math.floor(nextX), Math.floor(nextY))) {
-          if (moment === 1) price += BLOCKED;
-        } else {
-          x = nextX;
-          y = nextY;
-        }
+        const x = here.x + vector[0] * wayPerMoment * (moment + 1);
+        const y = here.y + vector[1] * wayPerMoment * (moment + 1);
+        if (!isWall(grid, Math.floor(x), Math.floor(y))) {
+          probe.x = x;
+          probe.y = y;
+        } else if (moment === 0) price += BLOCKED;
       }
-      price += priceOfThreats(state, x, y, delay + seconds, caution) / moment;
+      probe.moment = moment;
+      priceThreats();
+      price += probe.price / (moment + 1);
       // The nearest it comes counts, not where it ends: a target close by is run through, not missed.
-      const to = distances[cellAt(grid, x, y)] as number;
+      to = distances[cellAt(grid, probe.x, probe.y)] as number;
       if (to < nearest) nearest = to;
     }
-    const to = distances[cellAt(grid, x, y)] as number;
     price += (nearest - from + (to === UNREACHABLE ? 0 : (to - nearest) * 0.2)) / FIFTHS;
-    if (vector && wanted >= 0) {
-      const along = HEADING_VECTORS[wanted] as readonly [number, number];
-      price -= vector[0] * along[0] + vector[1] * along[1];
-    }
+    if (vector && along) price -= vector[0] * along[0] + vector[1] * along[1];
     if (price < least) {
       least = price;
       best = option;
@@ -247,13 +205,21 @@ export function chooseHeading(player: Player, state: AttemptState): number {
     targetX = piece.x;
     targetY = piece.y;
   } else if (player.needs.goal >= 0) {
-    const goal = world.level.judging.goals[player.needs.goal] as { x: number; y: number; width: number; height: number };
+    const goal = world.level.judging.goals[player.needs.goal] as {
+      x: number;
+      y: number;
+      width: number;
+      height: number;
+    };
     targetX = goal.x + goal.width / 2;
     targetY = goal.y + goal.height / 2;
     targetCell = cellAt(world.grid, targetX, targetY);
     const margin = Math.min(goal.width, goal.height) / 4;
     arrived =
-      here.x > goal.x + margin && here.x < goal.x + goal.width - margin && here.y > goal.y + margin && here.y < goal.y + goal.height - margin;
+      here.x > goal.x + margin &&
+      here.x < goal.x + goal.width - margin &&
+      here.y > goal.y + margin &&
+      here.y < goal.y + goal.height - margin;
   } else targetCell = cellAt(world.grid, here.x, here.y);
 
   const distances = world.maps.to(targetCell);
@@ -264,9 +230,7 @@ export function chooseHeading(player: Player, state: AttemptState): number {
 
   const impatient = state.tick - player.progressTick > IMPATIENT_AFTER_TICKS;
   const caution = player.abilities.cautionUnits * (impatient ? 0.4 : 1);
-  findThreats(player, state, caution);
-  if (threats.length === 0 || priceOfWay(player, state, distances, targetCell, caution) < GOOD_ENOUGH) return wanted;
-  return wayOut(player, state, distances, caution, wanted);
+  if (lookForThreats(player, state, here, caution) === 0) return wanted;
+  if (priceOfWay(player, state, distances, targetCell) < GOOD_ENOUGH) return wanted;
+  return wayOut(player, state, distances, wanted);
 }
-
-const target: Spot = { x: 0, y: 0 };

@@ -37,6 +37,7 @@ export function deriveValue(project: Pick<Project, 'slots'>, parameter: Paramete
     steps.push({ step: 'rounded', value, by: ramp.roundTo });
   }
   const slotId = project.slots[position - 1]?.id;
-  if (slotId !== undefined && Object.hasOwn(pins, slotId)) steps.push({ step: 'pinned', value: pins[slotId] as number });
+  if (slotId !== undefined && Object.hasOwn(pins, slotId))
+    steps.push({ step: 'pinned', value: pins[slotId] as number });
   return steps;
 }

@@ -1,7 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Parameter, Ramp } from '../model/index.ts';
-import { deriveValue, rampTable, rampValue, readRamp, roundToMultiple, shapeDefinition, SHAPES, valuesAt } from './index.ts';
+import {
+  deriveValue,
+  rampTable,
+  rampValue,
+  readRamp,
+  roundToMultiple,
+  shapeDefinition,
+  SHAPES,
+  valuesAt,
+} from './index.ts';
 
 const parameter = (ramp: Ramp, pins: Record<string, number> = {}): Parameter => ({
   key: 'hornetSpeed',
@@ -14,7 +23,11 @@ const parameter = (ramp: Ramp, pins: Record<string, number> = {}): Parameter => 
   note: '',
 });
 const slots = Array.from({ length: 24 }, (_, i) => ({ id: `s${i + 1}`, levelId: 'a' }));
-const hornets: Ramp = { shape: { type: 'steps', from: 1.6, add: 0.15, every: 2, startingAt: 1 }, atMost: 3.2, roundTo: 0.05 };
+const hornets: Ramp = {
+  shape: { type: 'steps', from: 1.6, add: 0.15, every: 2, startingAt: 1 },
+  atMost: 3.2,
+  roundTo: 0.05,
+};
 
 describe('steps', () => {
   // By hand: k = ⌊(n − 1) / 2⌋, so n = 1, 2 → k 0; 3 → 1; 8 → 3: 1.6 + 0.45; 22 → 10: 3.1; 23 → 11: 3.25, capped.
@@ -50,11 +63,18 @@ describe('modifiers', () => {
 
   it('hold whatever the shape says', () => {
     fc.assert(
-      fc.property(fc.double({ noNaN: true, min: -1e6, max: 1e6 }), fc.integer({ min: 1, max: 500 }), (add, position) => {
-        const value = rampValue({ shape: { type: 'steps', from: 0, add, every: 1, startingAt: 1 }, atMost: 9, atLeast: -4 }, position);
-        expect(value).toBeGreaterThanOrEqual(-4);
-        expect(value).toBeLessThanOrEqual(9);
-      }),
+      fc.property(
+        fc.double({ noNaN: true, min: -1e6, max: 1e6 }),
+        fc.integer({ min: 1, max: 500 }),
+        (add, position) => {
+          const value = rampValue(
+            { shape: { type: 'steps', from: 0, add, every: 1, startingAt: 1 }, atMost: 9, atLeast: -4 },
+            position,
+          );
+          expect(value).toBeGreaterThanOrEqual(-4);
+          expect(value).toBeLessThanOrEqual(9);
+        },
+      ),
     );
   });
 });
@@ -114,10 +134,13 @@ describe('readRamp', () => {
 });
 
 describe('every shape', () => {
-  it.each(Object.values(SHAPES).map((shape) => [shape.type, shape] as const))('%s starts from the values it takes over', (_type, definition) => {
-    const shape = definition.fromValues(2, 8, 4);
-    expect(rampValue({ shape }, 1)).toBeCloseTo(2, 12);
-  });
+  it.each(Object.values(SHAPES).map((shape) => [shape.type, shape] as const))(
+    '%s starts from the values it takes over',
+    (_type, definition) => {
+      const shape = definition.fromValues(2, 8, 4);
+      expect(rampValue({ shape }, 1)).toBeCloseTo(2, 12);
+    },
+  );
 
   it.each([
     [{ type: 'hold', value: 3 } as const, 'value', 4],

@@ -13,14 +13,45 @@ const worthAtLeast = (amount: number, heldTicks = 0): ResolvedCondition => ({
   amount,
   heldTicks,
 });
-const insideHive = (heldTicks = 0): ResolvedCondition => ({ id: 'in', is: 'onOff', reading: 'inside', subject: 0, on: true, heldTicks });
-const livesGone: ResolvedCondition = { id: 'lives', is: 'compare', reading: 'lives', subject: 0, comparison: 'atMost', amount: 0, heldTicks: 0 };
-const touched: ResolvedCondition = { id: 'touch', is: 'onOff', reading: 'touching', subject: 0, on: true, heldTicks: 0 };
-const rule = (id: string, when: ResolvedCondition, then: ResolvedRule['then'], fires: ResolvedRule['fires'] = 'once'): ResolvedRule => ({ id, when, then, fires });
+const insideHive = (heldTicks = 0): ResolvedCondition => ({
+  id: 'in',
+  is: 'onOff',
+  reading: 'inside',
+  subject: 0,
+  on: true,
+  heldTicks,
+});
+const livesGone: ResolvedCondition = {
+  id: 'lives',
+  is: 'compare',
+  reading: 'lives',
+  subject: 0,
+  comparison: 'atMost',
+  amount: 0,
+  heldTicks: 0,
+};
+const touched: ResolvedCondition = {
+  id: 'touch',
+  is: 'onOff',
+  reading: 'touching',
+  subject: 0,
+  on: true,
+  heldTicks: 0,
+};
+const rule = (
+  id: string,
+  when: ResolvedCondition,
+  then: ResolvedRule['then'],
+  fires: ResolvedRule['fires'] = 'once',
+): ResolvedRule => ({ id, when, then, fires });
 const win = (when: ResolvedCondition) => rule('win', when, [{ effect: 'win' }]);
 const lose = (when: ResolvedCondition) => rule('lose', when, [{ effect: 'lose' }]);
 
-function play(rules: ResolvedRule[], ticks: Partial<{ worth: number; inside: number; lives: number; touching: number }>[], tie: 'win' | 'loss' = 'win') {
+function play(
+  rules: ResolvedRule[],
+  ticks: Partial<{ worth: number; inside: number; lives: number; touching: number }>[],
+  tie: 'win' | 'loss' = 'win',
+) {
   const judge = makeJudge(rules, tie);
   const verdicts = startVerdicts(judge);
   const seen = emptyObserved(1, 1, 1);
@@ -110,7 +141,10 @@ describe('firing', () => {
   });
 
   it('puts milestones in the order written and still sees the ending', () => {
-    const { due, result } = play([win(worthAtLeast(1)), rule('a', touched, [life]), rule('b', worthAtLeast(1), [life])], [{ worth: 1, touching: 1 }]);
+    const { due, result } = play(
+      [win(worthAtLeast(1)), rule('a', touched, [life]), rule('b', worthAtLeast(1), [life])],
+      [{ worth: 1, touching: 1 }],
+    );
     expect(due).toEqual([[1, 2]]);
     expect(result).toBe('won');
   });
@@ -147,10 +181,15 @@ describe('stars on a ladder', () => {
 
   it('never gives more for less', () => {
     fc.assert(
-      fc.property(fc.array(fc.double({ min: 0, max: 60, noNaN: true }), { maxLength: 5 }), fc.nat(60), fc.nat(60), (thresholds, a, b) => {
-        const [less, more] = [Math.min(a, b), Math.max(a, b)];
-        expect(starsFor(thresholds, less)).toBeLessThanOrEqual(starsFor(thresholds, more));
-      }),
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 60, noNaN: true }), { maxLength: 5 }),
+        fc.nat(60),
+        fc.nat(60),
+        (thresholds, a, b) => {
+          const [less, more] = [Math.min(a, b), Math.max(a, b)];
+          expect(starsFor(thresholds, less)).toBeLessThanOrEqual(starsFor(thresholds, more));
+        },
+      ),
     );
   });
 });

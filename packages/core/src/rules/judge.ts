@@ -16,7 +16,15 @@ export type JudgeNode =
       amount: number;
       heldTicks: number;
     }
-  | { is: 'onOff'; id: string; index: number; reading: ReadingDefinition; subject: number; on: boolean; heldTicks: number }
+  | {
+      is: 'onOff';
+      id: string;
+      index: number;
+      reading: ReadingDefinition;
+      subject: number;
+      on: boolean;
+      heldTicks: number;
+    }
   | { is: 'all' | 'any' | 'none'; id: string; index: number; of: JudgeNode[] };
 
 interface JudgeRule {

@@ -17,7 +17,8 @@ export function placedOn(project: Pick<Project, 'kinds'>, level: Level, values: 
     worth[kind.id] = 0;
     const { worth: amount } = kind;
     if (amount.from === 'number') each.set(kind.id, amount.value);
-    if (amount.from === 'parameter') each.set(kind.id, (values[amount.parameter] ?? 0) * (amount.times ?? 1) + (amount.plus ?? 0));
+    if (amount.from === 'parameter')
+      each.set(kind.id, (values[amount.parameter] ?? 0) * (amount.times ?? 1) + (amount.plus ?? 0));
   }
   for (const piece of level.ground.pieces) {
     if (piece.piece !== 'collectable') continue;

@@ -33,7 +33,12 @@ function subjectOf(reading: Reading, subjects: Subjects): number {
 }
 
 /** All rules of a level with every amount resolved. */
-export function resolveRules(rules: readonly Rule[], values: Values, placed: Placed, subjects: Subjects): ResolvedRule[] {
+export function resolveRules(
+  rules: readonly Rule[],
+  values: Values,
+  placed: Placed,
+  subjects: Subjects,
+): ResolvedRule[] {
   const number = (amount: Amount): number => resolveAmount(amount, values, placed);
   const condition = (source: Condition): ResolvedCondition => {
     if ('of' in source) return { id: source.id, is: source.is, of: source.of.map(condition) };
@@ -49,5 +54,10 @@ export function resolveRules(rules: readonly Rule[], values: Values, placed: Pla
     source.effect === 'loseLife'
       ? { effect: 'loseLife', lives: number(source.lives), back: source.back }
       : { effect: source.effect };
-  return rules.map((rule) => ({ id: rule.id, when: condition(rule.when), then: rule.then.map(effect), fires: rule.fires }));
+  return rules.map((rule) => ({
+    id: rule.id,
+    when: condition(rule.when),
+    then: rule.then.map(effect),
+    fires: rule.fires,
+  }));
 }

@@ -15,9 +15,7 @@ export type ResolvedCondition =
   | { id: string; is: 'all' | 'any' | 'none'; of: ResolvedCondition[] };
 
 export type ResolvedEffect =
-  | { effect: 'win' }
-  | { effect: 'lose' }
-  | { effect: 'loseLife'; lives: number; back: 'start' | 'stay' };
+  { effect: 'win' } | { effect: 'lose' } | { effect: 'loseLife'; lives: number; back: 'start' | 'stay' };
 
 export interface ResolvedRule {
   id: string;

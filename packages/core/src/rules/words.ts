@@ -17,7 +17,9 @@ const enemy = (names: Names, kind: string): string =>
 export function readingInWords(reading: Reading, names: Names): string {
   switch (reading.reading) {
     case 'worth':
-      return reading.of === 'any' ? `${names.words.worth} gathered` : `${names.words.worth} from ${collectable(names, reading.of)}`;
+      return reading.of === 'any'
+        ? `${names.words.worth} gathered`
+        : `${names.words.worth} from ${collectable(names, reading.of)}`;
     case 'collected':
       return reading.of === 'any' ? 'pieces gathered' : `${collectable(names, reading.of)} gathered`;
     case 'left':
@@ -43,7 +45,12 @@ export function amountInWords(amount: Amount, names: Pick<Names, 'parameters'>):
       return String(Number(amount.value.toPrecision(12)));
     case 'parameter': {
       const times = amount.times === undefined || amount.times === 1 ? '' : ` × ${amount.times}`;
-      const plus = amount.plus === undefined || amount.plus === 0 ? '' : amount.plus > 0 ? ` + ${amount.plus}` : ` − ${-amount.plus}`;
+      const plus =
+        amount.plus === undefined || amount.plus === 0
+          ? ''
+          : amount.plus > 0
+            ? ` + ${amount.plus}`
+            : ` − ${-amount.plus}`;
       return `“${label(amount.parameter)}”${times}${plus}`;
     }
     case 'share':

@@ -59,9 +59,13 @@ describe('histogram', () => {
 
   it('loses no value', () => {
     fc.assert(
-      fc.property(fc.array(fc.double({ min: -10, max: 10, noNaN: true })), fc.integer({ min: 1, max: 30 }), (v, bins) => {
-        expect(histogram(v, -5, 5, bins).counts.reduce((a, b) => a + b, 0)).toBe(v.length);
-      }),
+      fc.property(
+        fc.array(fc.double({ min: -10, max: 10, noNaN: true })),
+        fc.integer({ min: 1, max: 30 }),
+        (v, bins) => {
+          expect(histogram(v, -5, 5, bins).counts.reduce((a, b) => a + b, 0)).toBe(v.length);
+        },
+      ),
     );
   });
 });

@@ -1,4 +1,4 @@
-import { startAttempt, starReading, step, type World } from '../attempt/index.ts';
+import { startAttempt, starReading, step, type AttemptState, type World } from '../attempt/index.ts';
 import { drawPlayer, makePlayer, playerInput, type Abilities, type Pacer } from '../pacers/index.ts';
 import { starsFor } from '../rules/index.ts';
 
@@ -19,9 +19,20 @@ export interface AttemptResult {
   lifeRule: number;
   livesLeft: number;
   worth: number;
-  /** Where it ended, units. */
+  /** Where it ended, units; out of lives, where the last one was lost. */
   x: number;
   y: number;
+}
+
+function placeOfEnd(state: AttemptState): { x: number; y: number } {
+  const { happenings, observed, player } = state;
+  if (state.phase === 'lost' && observed.lives === 0) {
+    for (let i = happenings.length - 1; i >= 0; i--) {
+      const happening = happenings[i];
+      if (happening?.what === 'life lost') return happening;
+    }
+  }
+  return player;
 }
 
 /** One attempt by one player, from start to end. @param who a population to draw the player from, or a player's abilities */
@@ -33,6 +44,7 @@ export function attemptOnce(world: World, who: Pacer | Abilities, seed: number):
   while (state.phase === 'playing' && state.tick < most) step(state, playerInput(player, state));
   const won = state.phase === 'won';
   const timeLeftSeconds = starReading(state);
+  const end = placeOfEnd(state);
   return {
     won,
     stars: won ? starsFor(world.level.judging.stars, timeLeftSeconds) : 0,
@@ -42,7 +54,7 @@ export function attemptOnce(world: World, who: Pacer | Abilities, seed: number):
     lifeRule: state.lastLifeRule,
     livesLeft: state.observed.lives,
     worth: state.observed.worth[world.level.motion.kindsOfCollectable] as number,
-    x: state.player.x,
-    y: state.player.y,
+    x: end.x,
+    y: end.y,
   };
 }

@@ -89,13 +89,24 @@ describe('a forecast', () => {
     for (const seconds of [10, 20, 40]) addResult(tally, result({ seconds, timeLeftSeconds: 50 - seconds }));
     addResult(tally, result({ won: false, endingRule: 1, lifeRule: 2 }));
     const forecast = forecastOf(tally);
-    expect(forecast).toMatchObject({ attempts: 4, clearRate: 0.75, medianSeconds: 20, timesLeft: [10, 30, 40], endings: [{ rule: 1, lifeRule: 2, count: 1 }] });
+    expect(forecast).toMatchObject({
+      attempts: 4,
+      clearRate: 0.75,
+      medianSeconds: 20,
+      timesLeft: [10, 30, 40],
+      endings: [{ rule: 1, lifeRule: 2, count: 1 }],
+    });
     expect(forecast.stars).toEqual([0, 0, 3, 0, 0, 0]);
     expect(forecast.triesToClear).toBeCloseTo(4 / 3, 12);
   });
 
   it('of nothing is empty, not broken', () => {
-    expect(forecastOf(emptyTally())).toMatchObject({ attempts: 0, clearRate: 0, medianSeconds: null, triesToClear: null });
+    expect(forecastOf(emptyTally())).toMatchObject({
+      attempts: 0,
+      clearRate: 0,
+      medianSeconds: null,
+      triesToClear: null,
+    });
   });
 
   it('stays finite without a clock', () => {
@@ -128,11 +139,23 @@ describe('the question', () => {
   const before = text(() => undefined);
 
   it.each([
-    ['a new name', (p: ReturnType<typeof homeBeforeDusk>) => (p.levels['lavender-bank']!.name = 'Bank of Lavender'), true],
-    ['an edit at another level', (p: ReturnType<typeof homeBeforeDusk>) => (p.levels['clover-steps']!.clock.limitSeconds = null), true],
+    [
+      'a new name',
+      (p: ReturnType<typeof homeBeforeDusk>) => (p.levels['lavender-bank']!.name = 'Bank of Lavender'),
+      true,
+    ],
+    [
+      'an edit at another level',
+      (p: ReturnType<typeof homeBeforeDusk>) => (p.levels['clover-steps']!.clock.limitSeconds = null),
+      true,
+    ],
     ['a pin at another slot', (p: ReturnType<typeof homeBeforeDusk>) => (p.parameters[0]!.pins['slot-9'] = 4), true],
     ['a pin here', (p: ReturnType<typeof homeBeforeDusk>) => (p.parameters[0]!.pins['slot-7'] = 4), false],
-    ['a threshold here', (p: ReturnType<typeof homeBeforeDusk>) => (p.levels['lavender-bank']!.stars.thresholds[1] = literal(3)), false],
+    [
+      'a threshold here',
+      (p: ReturnType<typeof homeBeforeDusk>) => (p.levels['lavender-bank']!.stars.thresholds[1] = literal(3)),
+      false,
+    ],
   ])('after %s is the same: %s', (_case, change, same) => {
     expect(text(change) === before).toBe(same);
   });

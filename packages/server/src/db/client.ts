@@ -22,7 +22,9 @@ const MIGRATIONS = path.join(import.meta.dirname, '../../src/db/migrations');
 const BUSY_TIMEOUT_MS = 5000;
 
 function isUpToDate(client: Client): Promise<boolean> {
-  const journal = JSON.parse(fs.readFileSync(path.join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as { entries: unknown[] };
+  const journal = JSON.parse(fs.readFileSync(path.join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as {
+    entries: unknown[];
+  };
   return client.execute('select count(*) as done from __drizzle_migrations').then(
     (result) => Number(result.rows[0]?.['done']) >= journal.entries.length,
     () => false,

@@ -46,6 +46,14 @@ export class StadionError extends Error {
   toProblem(): Problem {
     const [status, title] = ERRORS[this.code];
     const { kept = NOTHING_CHANGED, ...rest } = this.more;
-    return { type: `urn:stadion:problem:${this.code}`, title, status, detail: this.message, code: this.code, kept, ...rest };
+    return {
+      type: `urn:stadion:problem:${this.code}`,
+      title,
+      status,
+      detail: this.message,
+      code: this.code,
+      kept,
+      ...rest,
+    };
   }
 }

@@ -6,11 +6,16 @@ import { z } from 'zod';
 type Responses = RouteConfig['responses'];
 
 const json = (schema: z.ZodType) => ({ content: { 'application/json': { schema } } });
-const problem = (description: string) => ({ description, content: { 'application/problem+json': { schema: contract.Problem } } });
+const problem = (description: string) => ({
+  description,
+  content: { 'application/problem+json': { schema: contract.Problem } },
+});
 const id = z.object({ id: z.string().describe('Of the project.') });
 
 /** The document itself is described by its own schema, served beside; here it stands as an object. */
-const OpenProject = contract.OpenProject.extend({ document: z.looseObject({}).describe('See /api/schema/project.json.') }).meta({ id: 'OpenProject' });
+const OpenProject = contract.OpenProject.extend({
+  document: z.looseObject({}).describe('See /api/schema/project.json.'),
+}).meta({ id: 'OpenProject' });
 
 const found = (description: string, schema: z.ZodType): Responses => ({
   200: { description, ...json(schema) },
@@ -18,7 +23,12 @@ const found = (description: string, schema: z.ZodType): Responses => ({
 });
 
 const ROUTES: RouteConfig[] = [
-  { method: 'get', path: '/api/projects', summary: 'All projects', responses: { 200: { description: 'All projects.', ...json(contract.ProjectList) } } },
+  {
+    method: 'get',
+    path: '/api/projects',
+    summary: 'All projects',
+    responses: { 200: { description: 'All projects.', ...json(contract.ProjectList) } },
+  },
   {
     method: 'post',
     path: '/api/projects',
@@ -31,14 +41,27 @@ const ROUTES: RouteConfig[] = [
     path: '/api/projects/import',
     summary: 'A new project from a project file',
     request: { body: { content: { 'text/plain': { schema: z.string() } } } },
-    responses: { 201: { description: 'Imported.', ...json(contract.ImportedProject) }, 422: problem('The file is broken; says where.') },
+    responses: {
+      201: { description: 'Imported.', ...json(contract.ImportedProject) },
+      422: problem('The file is broken; says where.'),
+    },
   },
-  { method: 'get', path: '/api/projects/{id}', summary: 'The document at its revision (ETag)', request: { params: id }, responses: found('The project.', OpenProject) },
+  {
+    method: 'get',
+    path: '/api/projects/{id}',
+    summary: 'The document at its revision (ETag)',
+    request: { params: id },
+    responses: found('The project.', OpenProject),
+  },
   {
     method: 'patch',
     path: '/api/projects/{id}',
     summary: 'Make edits (JSON Patch) on a revision',
-    request: { params: id, headers: z.object({ 'If-Match': z.string().describe('The revision.') }), body: json(contract.PatchRequest) },
+    request: {
+      params: id,
+      headers: z.object({ 'If-Match': z.string().describe('The revision.') }),
+      body: json(contract.PatchRequest),
+    },
     responses: {
       ...found('All edits are made.', contract.PatchResponse),
       409: problem('An edit was made before.'),
@@ -59,7 +82,10 @@ const ROUTES: RouteConfig[] = [
     path: '/api/projects/{id}/events',
     summary: 'Server-sent events: revision (RevisionEvent), forecasts (ForecastEvent[])',
     request: { params: id },
-    responses: { 200: { description: 'A stream.', content: { 'text/event-stream': { schema: z.string() } } }, 404: problem('There is no such project.') },
+    responses: {
+      200: { description: 'A stream.', content: { 'text/event-stream': { schema: z.string() } } },
+      404: problem('There is no such project.'),
+    },
   },
   {
     method: 'get',
@@ -80,13 +106,18 @@ const ROUTES: RouteConfig[] = [
     path: '/api/projects/{id}/parameters.csv',
     summary: "Every parameter's value at every slot",
     request: { params: id },
-    responses: { 200: { description: 'The file.', content: { 'text/csv': { schema: z.string() } } }, 404: problem('There is no such project.') },
+    responses: {
+      200: { description: 'The file.', content: { 'text/csv': { schema: z.string() } } },
+      404: problem('There is no such project.'),
+    },
   },
   {
     method: 'get',
     path: '/api/schema/project.json',
     summary: 'JSON Schema of the project file',
-    responses: { 200: { description: 'The schema.', content: { 'application/schema+json': { schema: z.looseObject({}) } } } },
+    responses: {
+      200: { description: 'The schema.', content: { 'application/schema+json': { schema: z.looseObject({}) } } },
+    },
   },
 ];
 
@@ -94,11 +125,18 @@ const ROUTES: RouteConfig[] = [
 export function openApiDocument(): unknown {
   const registry = new OpenAPIRegistry();
   for (const route of ROUTES) registry.registerPath(route);
-  for (const [name, schema] of Object.entries({ ForecastEvent: contract.ForecastEvent, RevisionEvent: contract.RevisionEvent })) {
+  for (const [name, schema] of Object.entries({
+    ForecastEvent: contract.ForecastEvent,
+    RevisionEvent: contract.RevisionEvent,
+  })) {
     registry.registerComponent('schemas', name, z.toJSONSchema(schema, { io: 'input' }) as never);
   }
   return new OpenApiGeneratorV31(registry.definitions).generateDocument({
     openapi: '3.1.0',
-    info: { title: 'Stadion', version: String(PROJECT_VERSION), description: 'Level rules, ramps, forecasts and hand-off of a project.' },
+    info: {
+      title: 'Stadion',
+      version: String(PROJECT_VERSION),
+      description: 'Level rules, ramps, forecasts and hand-off of a project.',
+    },
   });
 }

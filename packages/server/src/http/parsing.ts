@@ -7,22 +7,30 @@ import { StadionError } from './errors.ts';
 export function parse<T>(schema: z.ZodType<T>, value: unknown, what: string): T {
   const result = schema.safeParse(value);
   if (result.success) return result.data;
-  const places = result.error.issues.slice(0, 20).map((issue) => ({ message: issue.message, pointer: pointerOf(issue.path) }));
+  const places = result.error.issues
+    .slice(0, 20)
+    .map((issue) => ({ message: issue.message, pointer: pointerOf(issue.path) }));
   throw new StadionError('bad-request', `${what} cannot be read: ${places[0]?.message ?? 'unknown'}`, { places });
 }
 
 /** The body as JSON; a body of another type is refused by name. */
 export function jsonBody<T>(request: Request, schema: z.ZodType<T>, what: string): T {
-  if (!request.is('application/json')) throw new StadionError('wrong-type', `${what} must be sent as application/json.`);
+  if (!request.is('application/json'))
+    throw new StadionError('wrong-type', `${what} must be sent as application/json.`);
   return parse(schema, request.body, what);
 }
 
 /** The revision named by If-Match. @throws StadionError when missing or not a number */
 export function ifMatch(request: Request): number {
   const header = request.get('If-Match');
-  if (header === undefined) throw new StadionError('revision-missing', 'Send If-Match with the revision that the edits were made on.');
+  if (header === undefined)
+    throw new StadionError('revision-missing', 'Send If-Match with the revision that the edits were made on.');
   const revision = /^"?(\d{1,12})"?$/.exec(header.trim())?.[1];
-  if (revision === undefined) throw new StadionError('bad-request', `If-Match must name a revision, such as "12"; it says ${JSON.stringify(header)}.`);
+  if (revision === undefined)
+    throw new StadionError(
+      'bad-request',
+      `If-Match must name a revision, such as "12"; it says ${JSON.stringify(header)}.`,
+    );
   return Number(revision);
 }
 

@@ -4,7 +4,10 @@ import { StadionError, type ErrorCode } from './errors.ts';
 
 /** What the body parsers throw, by their type. */
 const PARSER_ERRORS: Readonly<Record<string, readonly [ErrorCode, string]>> = {
-  'entity.too.large': ['too-large', 'The request is larger than this server takes at once: send less, or import the project in parts.'],
+  'entity.too.large': [
+    'too-large',
+    'The request is larger than this server takes at once: send less, or import the project in parts.',
+  ],
   'entity.parse.failed': ['bad-request', 'The body is not JSON.'],
   'encoding.unsupported': ['wrong-type', 'The body is encoded in a way that is not understood.'],
   'charset.unsupported': ['wrong-type', 'The body must be UTF-8.'],
@@ -20,7 +23,9 @@ function asStadionError(error: unknown): StadionError {
   if (error instanceof URIError || (status !== undefined && status >= 400 && status < 500)) {
     return new StadionError('bad-request', 'The request cannot be read.');
   }
-  return new StadionError('broken', 'This is a fault of Stadion, not yours. It is in the log.', { kept: 'Every edit acknowledged before is safe.' });
+  return new StadionError('broken', 'This is a fault of Stadion, not yours. It is in the log.', {
+    kept: 'Every edit acknowledged before is safe.',
+  });
 }
 
 /** Turns every error into problem details. Mounted after the routes. */

@@ -25,9 +25,11 @@ const digest = (text: string): Buffer => createHash('sha256').update(text).diges
 export function checkOrigin({ hosts }: Access): RequestHandler {
   return (request, _response, next) => {
     const host = request.headers.host ?? '';
-    if (!hosts.includes(hostName(host))) return next(new StadionError('not-allowed', `This server does not answer as “${host}”.`));
+    if (!hosts.includes(hostName(host)))
+      return next(new StadionError('not-allowed', `This server does not answer as “${host}”.`));
     const { origin } = request.headers;
-    if (origin !== undefined && !URL.canParse(origin)) return next(new StadionError('not-allowed', 'The origin cannot be read.'));
+    if (origin !== undefined && !URL.canParse(origin))
+      return next(new StadionError('not-allowed', 'The origin cannot be read.'));
     if (origin !== undefined && new URL(origin).host !== host) {
       return next(new StadionError('not-allowed', `Pages of “${origin}” may not use this server.`));
     }
@@ -89,5 +91,6 @@ export const limitRate = (): RequestHandler =>
     limit: REQUESTS_PER_MINUTE,
     standardHeaders: 'draft-7',
     legacyHeaders: false,
-    handler: (_request, _response, next) => next(new StadionError('too-many', 'More than 3,000 requests in a minute: wait a moment.')),
+    handler: (_request, _response, next) =>
+      next(new StadionError('too-many', 'More than 3,000 requests in a minute: wait a moment.')),
   });

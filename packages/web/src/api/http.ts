@@ -17,7 +17,14 @@ async function problemOf(response: Response): Promise<Problem> {
   const parsed = Problem.safeParse(await response.json().catch(() => undefined));
   if (parsed.success) return parsed.data;
   const { status, statusText } = response;
-  return { type: 'about:blank', title: statusText, status, detail: `The server answered ${status} ${statusText}.`, code: 'unknown', kept: 'Nothing was changed.' };
+  return {
+    type: 'about:blank',
+    title: statusText,
+    status,
+    detail: `The server answered ${status} ${statusText}.`,
+    code: 'unknown',
+    kept: 'Nothing was changed.',
+  };
 }
 
 /** Fetch JSON. @throws HttpProblem for an error answer, Unreachable when there is none */
@@ -29,14 +36,19 @@ export async function fetchJson<T>(address: string, init?: RequestInit): Promise
     throw new Unreachable('The server cannot be reached.');
   }
   // A proxy in front of a server that is down answers in its place.
-  if (response.status === 502 || response.status === 503 || response.status === 504) throw new Unreachable('The server cannot be reached.');
+  if (response.status === 502 || response.status === 503 || response.status === 504)
+    throw new Unreachable('The server cannot be reached.');
   if (!response.ok) throw new HttpProblem(await problemOf(response));
   return (await response.json().catch(() => {
     throw new Unreachable('The answer ended too soon.');
   })) as T;
 }
 
-export const jsonBody = (method: 'POST' | 'PATCH', body: unknown, headers: Record<string, string> = {}): RequestInit => ({
+export const jsonBody = (
+  method: 'POST' | 'PATCH',
+  body: unknown,
+  headers: Record<string, string> = {},
+): RequestInit => ({
   method,
   headers: { 'Content-Type': 'application/json', ...headers },
   body: JSON.stringify(body),

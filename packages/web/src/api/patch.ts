@@ -25,7 +25,8 @@ function steps(document: unknown, path: string): (string | number)[] {
 function valueAt(document: unknown, path: readonly (string | number)[]): unknown {
   let at = document;
   for (const step of path) {
-    if (at === null || typeof at !== 'object' || !Object.hasOwn(at, step)) throw new PatchMisfit(`There is nothing at /${path.join('/')}.`);
+    if (at === null || typeof at !== 'object' || !Object.hasOwn(at, step))
+      throw new PatchMisfit(`There is nothing at /${path.join('/')}.`);
     at = (at as Record<string | number, unknown>)[step];
   }
   return at;

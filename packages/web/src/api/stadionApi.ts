@@ -1,8 +1,15 @@
-import type { CreateProject, ForecastEvent, ForecastList, ImportedProject, Problem, ProjectList } from '@stadion/core/contract';
+import type {
+  CreateProject,
+  ForecastEvent,
+  ForecastList,
+  ImportedProject,
+  Problem,
+  ProjectList,
+} from '@stadion/core/contract';
 import { createApi, type BaseQueryFn } from '@reduxjs/toolkit/query/react';
 import { fetchJson, HttpProblem, jsonBody } from './http.ts';
 
-interface Ask {
+export interface Ask {
   address: string;
   init?: RequestInit;
 }
@@ -31,13 +38,19 @@ export const stadionApi = createApi({
   baseQuery: query,
   tagTypes: ['Projects'],
   endpoints: (build) => ({
-    projects: build.query<ProjectList, void>({ query: () => ({ address: '/api/projects' }), providesTags: ['Projects'] }),
+    projects: build.query<ProjectList, void>({
+      query: () => ({ address: '/api/projects' }),
+      providesTags: ['Projects'],
+    }),
     createProject: build.mutation<ImportedProject, CreateProject>({
       query: (body) => ({ address: '/api/projects', init: jsonBody('POST', body) }),
       invalidatesTags: ['Projects'],
     }),
     importProject: build.mutation<ImportedProject, string>({
-      query: (text) => ({ address: '/api/projects/import', init: { method: 'POST', headers: { 'Content-Type': 'text/plain' }, body: text } }),
+      query: (text) => ({
+        address: '/api/projects/import',
+        init: { method: 'POST', headers: { 'Content-Type': 'text/plain' }, body: text },
+      }),
       invalidatesTags: ['Projects'],
     }),
     forecasts: build.query<ForecastList, { projectId: string; pacer: string }>({

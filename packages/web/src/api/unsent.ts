@@ -42,7 +42,8 @@ export async function adoptUnsent(projectId: string): Promise<Unsent[]> {
   const adopted: Unsent[] = [];
   for (const [key, value] of await entries()) {
     const [prefix, project, tab] = String(key).split('/');
-    if (prefix !== PREFIX || project !== projectId || tab === undefined || tab === tabId || held.includes(lockOf(tab))) continue;
+    if (prefix !== PREFIX || project !== projectId || tab === undefined || tab === tabId || held.includes(lockOf(tab)))
+      continue;
     const parsed = Stored.safeParse(value);
     if (parsed.success) adopted.push(parsed.data);
     await del(key);

@@ -81,7 +81,9 @@ function takeIn(open: OpenDocument, revisions: readonly Revision[]): { open: Ope
   const mine: Edit[] = [];
   const fitting: Edit[] = [];
   for (const edit of waiting) {
-    const meets = theirs.some((entry) => patchesMeet(edit.patch, entry.edit.patch)) || mine.some((other) => patchesMeet(edit.patch, other.patch));
+    const meets =
+      theirs.some((entry) => patchesMeet(edit.patch, entry.edit.patch)) ||
+      mine.some((other) => patchesMeet(edit.patch, other.patch));
     (meets ? mine : fitting).push(edit);
   }
   const stacked = stack(acknowledged, fitting);
@@ -91,11 +93,15 @@ function takeIn(open: OpenDocument, revisions: readonly Revision[]): { open: Ope
       ...open,
       revision: came.at(-1)?.revision ?? open.revision,
       acknowledged,
-      current: theirs.length === 0 && stacked.misfits.length === 0 && mine.length === 0 ? open.current : stacked.current,
+      current:
+        theirs.length === 0 && stacked.misfits.length === 0 && mine.length === 0 ? open.current : stacked.current,
       log: [...open.log, ...came].slice(-LOG_LENGTH),
       pending: stacked.pending,
     },
-    clash: mine.length === 0 ? null : { mine, theirs: theirs.filter((entry) => mine.some((edit) => patchesMeet(edit.patch, entry.edit.patch))) },
+    clash:
+      mine.length === 0
+        ? null
+        : { mine, theirs: theirs.filter((entry) => mine.some((edit) => patchesMeet(edit.patch, entry.edit.patch))) },
   };
 }
 
@@ -106,7 +112,10 @@ const slice = createSlice({
     loading: (): DocumentState => ({ ...initialState, phase: 'loading' }),
     missing: (): DocumentState => ({ ...initialState, phase: 'missing' }),
     unreachable: (): DocumentState => ({ ...initialState, phase: 'unreachable' }),
-    opened(_state, { payload }: PayloadAction<{ projectId: string; revision: number; document: Project; log: Revision[] }>): DocumentState {
+    opened(
+      _state,
+      { payload }: PayloadAction<{ projectId: string; revision: number; document: Project; log: Revision[] }>,
+    ): DocumentState {
       const { projectId, revision, document, log } = payload;
       return {
         ...initialState,
@@ -128,11 +137,17 @@ const slice = createSlice({
       const known = new Set([...state.open.log, ...payload.since].map((entry) => entry.edit.id));
       const edits = payload.edits.filter((edit) => !known.has(edit.id));
       const mine = edits.filter((edit) => payload.since.some((entry) => patchesMeet(edit.patch, entry.edit.patch)));
-      const stacked = stack(state.open.current, edits.filter((edit) => !mine.includes(edit)));
+      const stacked = stack(
+        state.open.current,
+        edits.filter((edit) => !mine.includes(edit)),
+      );
       draft.open = { ...state.open, current: stacked.current, pending: [...state.open.pending, ...stacked.pending] };
       mine.push(...stacked.misfits);
       if (mine.length > 0) {
-        draft.clash = { mine, theirs: payload.since.filter((entry) => mine.some((edit) => patchesMeet(edit.patch, entry.edit.patch))) };
+        draft.clash = {
+          mine,
+          theirs: payload.since.filter((entry) => mine.some((edit) => patchesMeet(edit.patch, entry.edit.patch))),
+        };
       }
     },
     revisionsArrived(draft, { payload: revisions }: PayloadAction<Revision[]>) {
@@ -140,7 +155,11 @@ const slice = createSlice({
       if (!state.open) return;
       const { open, clash } = takeIn(state.open, revisions);
       draft.open = open;
-      if (clash) draft.clash = { mine: [...(state.clash?.mine ?? []), ...clash.mine], theirs: [...(state.clash?.theirs ?? []), ...clash.theirs] };
+      if (clash)
+        draft.clash = {
+          mine: [...(state.clash?.mine ?? []), ...clash.mine],
+          theirs: [...(state.clash?.theirs ?? []), ...clash.theirs],
+        };
     },
     /** The server would not have an edit: it is taken out, and said. */
     refused(draft, { payload }: PayloadAction<{ editId: string; problem: Problem }>) {
@@ -148,7 +167,10 @@ const slice = createSlice({
       if (!state.open) return;
       const edits = state.open.pending.map((entry) => entry.edit);
       const edit = edits.find((entry) => entry.id === payload.editId);
-      const { current, pending } = stack(state.open.acknowledged, edits.filter((entry) => entry !== edit));
+      const { current, pending } = stack(
+        state.open.acknowledged,
+        edits.filter((entry) => entry !== edit),
+      );
       draft.open = { ...state.open, current, pending };
       if (edit) draft.refusal = { label: edit.label, problem: payload.problem };
     },

@@ -7,7 +7,8 @@ export const makeStore = () =>
   configureStore({
     reducer: { document: documentReducer, view: viewReducer, [stadionApi.reducerPath]: stadionApi.reducer },
     // The document is plain JSON of several megabytes at 500 levels: walking it at every action would be slower than the action.
-    middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).concat(stadionApi.middleware),
+    middleware: (defaults) =>
+      defaults({ serializableCheck: false, immutableCheck: false }).concat(stadionApi.middleware),
   });
 
 export type Store = ReturnType<typeof makeStore>;

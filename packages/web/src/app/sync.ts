@@ -9,7 +9,17 @@ import {
 import { fetchJson, HttpProblem, jsonBody } from '../api/http.ts';
 import { forecastsArrived, stadionApi } from '../api/stadionApi.ts';
 import { adoptUnsent, keepUnsent } from '../api/unsent.ts';
-import { adopted, alreadyKnown, connectionChanged, loading, missing, opened, refused, revisionsArrived, unreachable } from './documentSlice.ts';
+import {
+  adopted,
+  alreadyKnown,
+  connectionChanged,
+  loading,
+  missing,
+  opened,
+  refused,
+  revisionsArrived,
+  unreachable,
+} from './documentSlice.ts';
 import type { Store } from './store.ts';
 
 const FIRST_RETRY_MS = 500;
@@ -26,6 +36,7 @@ export function startSync(store: Store, projectId: string): () => void {
   let stopped = false;
   let sending = false;
   let oneByOne = false;
+  let heard = false;
   let retryMs = FIRST_RETRY_MS;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let events: EventSource | undefined;
@@ -66,13 +77,21 @@ export function startSync(store: Store, projectId: string): () => void {
     store.dispatch(connectionChanged(state().connection === 'offline' ? 'offline' : 'saving'));
     const edits = open.pending.slice(0, oneByOne ? 1 : MAX_EDITS_IN_A_REQUEST).map((entry) => entry.edit);
     try {
-      const answer = await fetchJson<PatchResponse>(address, jsonBody('PATCH', { edits }, { 'If-Match': `"${open.revision}"` }));
+      const answer = await fetchJson<PatchResponse>(
+        address,
+        jsonBody('PATCH', { edits }, { 'If-Match': `"${open.revision}"` }),
+      );
       store.dispatch(revisionsArrived(answer.revisions));
       oneByOne = false;
       retryMs = FIRST_RETRY_MS;
       store.dispatch(connectionChanged('saved'));
     } catch (error) {
-      if (!(await handle(error, edits.map((edit) => edit.id)))) {
+      if (
+        !(await handle(
+          error,
+          edits.map((edit) => edit.id),
+        ))
+      ) {
         store.dispatch(connectionChanged('offline'));
         sending = false;
         if (!stopped) later(() => void send());
@@ -89,7 +108,8 @@ export function startSync(store: Store, projectId: string): () => void {
     const { problem } = error;
     try {
       if (problem.status === 412) await fetchMissed();
-      else if (problem.status === 409) store.dispatch(alreadyKnown((problem.places ?? []).map((place) => place.message)));
+      else if (problem.status === 409)
+        store.dispatch(alreadyKnown((problem.places ?? []).map((place) => place.message)));
       else if (problem.status === 429 || problem.status >= 500) return false;
       else if (editIds.length > 1) oneByOne = true;
       else {
@@ -104,12 +124,19 @@ export function startSync(store: Store, projectId: string): () => void {
   };
 
   const listen = (): void => {
+    events?.close();
     events = new EventSource(`${address}/events`);
-    let first = true;
+    let first = !heard;
+    heard = true;
     events.addEventListener('hello', () => {
       if (!first) {
         fetchMissed().catch(() => undefined);
-        store.dispatch(stadionApi.endpoints.forecasts.initiate({ projectId, pacer: store.getState().view.pacer }, { forceRefetch: true, subscribe: false }));
+        store.dispatch(
+          stadionApi.endpoints.forecasts.initiate(
+            { projectId, pacer: store.getState().view.pacer },
+            { forceRefetch: true, subscribe: false },
+          ),
+        );
       }
       first = false;
       retryMs = FIRST_RETRY_MS;
@@ -117,7 +144,10 @@ export function startSync(store: Store, projectId: string): () => void {
       void send();
     });
     events.addEventListener('error', () => {
-      if (!stopped) store.dispatch(connectionChanged('offline'));
+      if (stopped) return;
+      store.dispatch(connectionChanged('offline'));
+      // The browser tries again by itself unless it was given an error answer.
+      if (events?.readyState === EventSource.CLOSED) later(listen);
     });
     events.addEventListener('revision', (event: MessageEvent<string>) => {
       const { revisions } = JSON.parse(event.data) as RevisionEvent;
@@ -126,7 +156,8 @@ export function startSync(store: Store, projectId: string): () => void {
       else store.dispatch(revisionsArrived(revisions));
     });
     events.addEventListener('forecasts', (event: MessageEvent<string>) => {
-      for (const action of forecastsArrived(projectId, JSON.parse(event.data) as ForecastEvent[])) store.dispatch(action);
+      for (const action of forecastsArrived(projectId, JSON.parse(event.data) as ForecastEvent[]))
+        store.dispatch(action);
     });
   };
 
@@ -134,11 +165,22 @@ export function startSync(store: Store, projectId: string): () => void {
     try {
       const project = await fetchJson<OpenProject>(address);
       const left = await adoptUnsent(projectId);
-      const since = left[0] ? await fetchJson<RevisionList>(`${address}/revisions?after=${left[0].revision}`) : undefined;
+      const since = left[0]
+        ? await fetchJson<RevisionList>(`${address}/revisions?after=${left[0].revision}`)
+        : undefined;
       if (stopped) return;
-      store.dispatch(opened({ projectId, revision: project.revision, document: project.document, log: project.recent }));
+      store.dispatch(
+        opened({ projectId, revision: project.revision, document: project.document, log: project.recent }),
+      );
       for (const { revision, edits } of left) {
-        store.dispatch(adopted({ edits, since: (since?.revisions ?? []).filter((entry) => entry.revision > revision && entry.revision <= project.revision) }));
+        store.dispatch(
+          adopted({
+            edits,
+            since: (since?.revisions ?? []).filter(
+              (entry) => entry.revision > revision && entry.revision <= project.revision,
+            ),
+          }),
+        );
       }
       listen();
       void send();
@@ -157,7 +199,10 @@ export function startSync(store: Store, projectId: string): () => void {
     const { open: document } = state();
     if (!document || document.pending.length === 0 || sending) return;
     const edits = document.pending.slice(0, MAX_EDITS_IN_A_REQUEST).map((entry) => entry.edit);
-    fetch(address, { ...jsonBody('PATCH', { edits }, { 'If-Match': `"${document.revision}"` }), keepalive: true }).catch(() => undefined);
+    fetch(address, {
+      ...jsonBody('PATCH', { edits }, { 'If-Match': `"${document.revision}"` }),
+      keepalive: true,
+    }).catch(() => undefined);
   };
 
   const online = (): void => void send();

@@ -16,7 +16,9 @@ function atStart(leaf: Leaf, place: Place): number | undefined {
     case 'lives':
       return resolveAmount(project.run.livesAtStart, values, placed);
     case 'timeLeft':
-      return level.clock.limitSeconds === null ? Number.POSITIVE_INFINITY : resolveAmount(level.clock.limitSeconds, values, placed);
+      return level.clock.limitSeconds === null
+        ? Number.POSITIVE_INFINITY
+        : resolveAmount(level.clock.limitSeconds, values, placed);
     case 'inside': {
       const start = level.ground.pieces.find((piece) => piece.piece === 'start');
       const goal = level.ground.pieces.find((piece) => piece.piece === 'goal' && piece.id === reading.zone);
@@ -68,7 +70,13 @@ export const alreadyTrue: Check = {
           ? undefined
           : {
               label: `Ask for ${say(ask)}, half of what is placed`,
-              patch: [{ op: 'replace', path: pointer([...base, ...only.path, 'amount']), value: { from: 'number', value: ask } }],
+              patch: [
+                {
+                  op: 'replace',
+                  path: pointer([...base, ...only.path, 'amount']),
+                  value: { from: 'number', value: ask },
+                },
+              ],
             };
       return [
         {
@@ -76,7 +84,10 @@ export const alreadyTrue: Check = {
           severity: 'stops play' as const,
           slotId: place.slotId,
           path: pointer(base),
-          sentence: ending === 'won' ? 'The level is won before the player has moved.' : 'The level is lost before the player has moved.',
+          sentence:
+            ending === 'won'
+              ? 'The level is won before the player has moved.'
+              : 'The level is lost before the player has moved.',
           reason: `At the start it already holds: ${conditionInWords(rule.when, place.names)}.`,
           ...(mend ? { mend } : {}),
         },

@@ -28,7 +28,12 @@ export const starUnreachable: Check = {
         sentence: `${star} is out of reach.`,
         reason: `It takes ${say(asked)} s left, and the clock gives ${say(limit)} s in all.`,
         ...(mended < limit && mended > below
-          ? { mend: { label: `Set to ${say(mended)} s`, patch: [{ op: 'replace', path, value: { from: 'number', value: mended } }] } }
+          ? {
+              mend: {
+                label: `Set to ${say(mended)} s`,
+                patch: [{ op: 'replace', path, value: { from: 'number', value: mended } }],
+              },
+            }
           : {}),
       });
     });

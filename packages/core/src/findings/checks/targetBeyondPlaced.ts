@@ -29,7 +29,13 @@ export const targetBeyondPlaced: Check = {
               ? {
                   mend: {
                     label: `Ask for all ${say(most)}`,
-                    patch: [{ op: 'replace' as const, path: pointer([...base, 'amount']), value: { from: 'number', value: most } }],
+                    patch: [
+                      {
+                        op: 'replace' as const,
+                        path: pointer([...base, 'amount']),
+                        value: { from: 'number', value: most },
+                      },
+                    ],
                   },
                 }
               : {}),

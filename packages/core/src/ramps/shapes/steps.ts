@@ -28,7 +28,8 @@ export const steps: ShapeDefinition<'steps'> = {
       }),
     },
   ],
-  valueAt: (shape, position) => shape.from + shape.add * Math.floor(Math.max(0, position - shape.startingAt) / shape.every),
+  valueAt: (shape, position) =>
+    shape.from + shape.add * Math.floor(Math.max(0, position - shape.startingAt) / shape.every),
   fromValues: (first, last, positions) => ({
     type: 'steps',
     from: first,
@@ -36,5 +37,6 @@ export const steps: ShapeDefinition<'steps'> = {
     every: 1,
     startingAt: 1,
   }),
-  inWords: (shape, say) => `from ${say(shape.from)}, ${shape.add < 0 ? '−' : '+'}${say(Math.abs(shape.add))} every ${shape.every === 1 ? 'level' : `${shape.every} levels`}${shape.startingAt > 1 ? ` from level ${shape.startingAt}` : ''}`,
+  inWords: (shape, say) =>
+    `from ${say(shape.from)}, ${shape.add < 0 ? '−' : '+'}${say(Math.abs(shape.add))} every ${shape.every === 1 ? 'level' : `${shape.every} levels`}${shape.startingAt > 1 ? ` from level ${shape.startingAt}` : ''}`,
 };

@@ -35,12 +35,16 @@ export function syntaxFaults(text: string): FaultyPlace[] {
 }
 
 /** The places of faults in a text that is JSON: pointer, line and column of the nearest thing that is there. */
-export function placeFaults(text: string, problems: readonly { path: PropertyKey[]; message: string }[]): FaultyPlace[] {
+export function placeFaults(
+  text: string,
+  problems: readonly { path: PropertyKey[]; message: string }[],
+): FaultyPlace[] {
   const root = parseTree(text, [], STRICT);
   return problems.map(({ path, message }) => {
     const steps = path.map((part) => (typeof part === 'number' ? part : String(part)));
     let node: Node | undefined;
-    for (let length = steps.length; root && !node && length >= 0; length--) node = findNodeAtLocation(root, steps.slice(0, length));
+    for (let length = steps.length; root && !node && length >= 0; length--)
+      node = findNodeAtLocation(root, steps.slice(0, length));
     return { message, pointer: pointerOf(path), ...(node ? lineAndColumn(text, node.offset) : {}) };
   });
 }

@@ -24,18 +24,28 @@ export function handoffRoutes(projects: Projects): Router {
 
   router.get('/projects/:id/parameters.csv', async (request, response) => {
     const { document } = await projects.read(param(request, 'id'));
-    response.attachment(fileName(`${document.name} parameters`, 'csv')).type('text/csv').send(parameterFile(document));
+    response
+      .attachment(fileName(`${document.name} parameters`, 'csv'))
+      .type('text/csv')
+      .send(parameterFile(document));
   });
 
   router.get('/schema/project.json', (_request, response) => {
-    response.attachment(SCHEMA_FILE_NAME).type('application/schema+json').send(`${JSON.stringify(projectJsonSchema(), null, 2)}\n`);
+    response
+      .attachment(SCHEMA_FILE_NAME)
+      .type('application/schema+json')
+      .send(`${JSON.stringify(projectJsonSchema(), null, 2)}\n`);
   });
 
-  router.post('/projects/import', text({ type: ['text/plain', 'application/vnd.stadion+json'], limit: LARGEST_FILE }), async (request, response) => {
-    if (typeof request.body !== 'string') throw new StadionError('wrong-type', 'Send the file as text/plain.');
-    const created = await projects.add(readProjectFile(request.body));
-    response.status(201).location(`/api/projects/${created.id}`).json(created);
-  });
+  router.post(
+    '/projects/import',
+    text({ type: ['text/plain', 'application/vnd.stadion+json'], limit: LARGEST_FILE }),
+    async (request, response) => {
+      if (typeof request.body !== 'string') throw new StadionError('wrong-type', 'Send the file as text/plain.');
+      const created = await projects.add(readProjectFile(request.body));
+      response.status(201).location(`/api/projects/${created.id}`).json(created);
+    },
+  );
 
   return router;
 }

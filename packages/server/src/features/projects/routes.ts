@@ -31,7 +31,8 @@ export function projectRoutes(projects: ProjectService, events: ProjectEvents): 
 
   router.get('/projects/:id/revisions', async (request, response) => {
     const after = Number(request.query['after'] ?? 0);
-    if (!Number.isSafeInteger(after) || after < 0) throw new StadionError('bad-request', '“after” must be a revision, 0 or more.');
+    if (!Number.isSafeInteger(after) || after < 0)
+      throw new StadionError('bad-request', '“after” must be a revision, 0 or more.');
     response.set('Cache-Control', 'no-store').json(await projects.revisionsAfter(param(request, 'id'), after));
   });
 

@@ -1,4 +1,14 @@
-import type { CreateProject, Edit, ImportedProject, OpenProject, PatchOperation, PatchResponse, ProjectSummary, Revision, RevisionList } from '@stadion/core/contract';
+import type {
+  CreateProject,
+  Edit,
+  ImportedProject,
+  OpenProject,
+  PatchOperation,
+  PatchResponse,
+  ProjectSummary,
+  Revision,
+  RevisionList,
+} from '@stadion/core/contract';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { importProject, pointerOf } from '@stadion/core/formats';
 import { emptyProject, type Project } from '@stadion/core/model';
@@ -31,9 +41,13 @@ function applyEdit(document: Project, edit: Edit): { document: Project; inverse:
     changed = jsonPatch.applyPatch<unknown>(document, edit.patch as jsonPatch.Operation[], true, false).newDocument;
   } catch (error) {
     const { name, index, operation } = error as { name?: string; index?: number; operation?: { path?: string } };
-    throw new StadionError('bad-patch', `“${edit.label}” does not fit: operation ${(index ?? 0) + 1} (${name ?? 'unreadable'}).`, {
-      places: [{ message: `The operation cannot be carried out here.`, pointer: operation?.path ?? '' }],
-    });
+    throw new StadionError(
+      'bad-patch',
+      `“${edit.label}” does not fit: operation ${(index ?? 0) + 1} (${name ?? 'unreadable'}).`,
+      {
+        places: [{ message: `The operation cannot be carried out here.`, pointer: operation?.path ?? '' }],
+      },
+    );
   }
   const checked = importProject(changed);
   if (!checked.ok) {
@@ -85,7 +99,10 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
     async revisionsAfter(id: string, after: number): Promise<RevisionList> {
       const project = await store.readProject(storage.db, id);
       if (!project) throw missing(id);
-      return { revision: project.revision, revisions: await store.revisionsAfter(storage.db, id, after, MOST_REVISIONS) };
+      return {
+        revision: project.revision,
+        revisions: await store.revisionsAfter(storage.db, id, after, MOST_REVISIONS),
+      };
     },
 
     /** Makes all edits on the named revision, in one transaction, or none. */
@@ -94,10 +111,14 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
         const project = await store.readProject(transaction, id);
         if (!project) throw missing(id);
         if (project.revision !== on) {
-          throw new StadionError('revision-behind', `The edits were made on revision ${on}; the project is at ${project.revision}. Fetch what was missed, then send them again.`, {
-            revision: project.revision,
-            kept: 'Nothing was changed; your edits are still with you.',
-          });
+          throw new StadionError(
+            'revision-behind',
+            `The edits were made on revision ${on}; the project is at ${project.revision}. Fetch what was missed, then send them again.`,
+            {
+              revision: project.revision,
+              kept: 'Nothing was changed; your edits are still with you.',
+            },
+          );
         }
         const ids = edits.map((edit) => edit.id);
         const known = await store.knownEdits(transaction, id, ids);

@@ -43,7 +43,12 @@ export async function insertProject(db: Db, id: string, document: Project, at: s
 }
 
 /** Store a document and the revisions that led to it. */
-export async function appendRevisions(db: Db, id: string, document: Project, added: readonly Revision[]): Promise<void> {
+export async function appendRevisions(
+  db: Db,
+  id: string,
+  document: Project,
+  added: readonly Revision[],
+): Promise<void> {
   const last = added.at(-1);
   if (!last) return;
   await db.insert(revisions).values(
@@ -58,7 +63,13 @@ export async function appendRevisions(db: Db, id: string, document: Project, add
   );
   await db
     .update(projects)
-    .set({ name: document.name, document: JSON.stringify(document), revision: last.revision, slots: document.slots.length, updatedAt: last.at })
+    .set({
+      name: document.name,
+      document: JSON.stringify(document),
+      revision: last.revision,
+      slots: document.slots.length,
+      updatedAt: last.at,
+    })
     .where(eq(projects.id, id));
 }
 
@@ -74,7 +85,12 @@ export async function revisionsAfter(db: Db, id: string, after: number, limit: n
 
 /** The latest revisions, oldest first. */
 export async function latestRevisions(db: Db, id: string, count: number): Promise<Revision[]> {
-  const rows = await db.select().from(revisions).where(eq(revisions.projectId, id)).orderBy(desc(revisions.revision)).limit(count);
+  const rows = await db
+    .select()
+    .from(revisions)
+    .where(eq(revisions.projectId, id))
+    .orderBy(desc(revisions.revision))
+    .limit(count);
   return rows.toReversed().map(toRevision);
 }
 

@@ -1,7 +1,16 @@
 import { summarize, type ForecastEvent, type ForecastList } from '@stadion/core/contract';
 import type { Project } from '@stadion/core/model';
 import { pacerById, type Pacer } from '@stadion/core/pacers';
-import { addTally, DEFAULT_PRECISION, emptyTally, forecastOf, isPreciseEnough, trialQuestion, type Tally, type TrialQuestion } from '@stadion/core/trials';
+import {
+  addTally,
+  DEFAULT_PRECISION,
+  emptyTally,
+  forecastOf,
+  isPreciseEnough,
+  trialQuestion,
+  type Tally,
+  type TrialQuestion,
+} from '@stadion/core/trials';
 import { createHash } from 'node:crypto';
 import type { Logger } from 'pino';
 import type { Storage } from '../../db/client.ts';
@@ -50,13 +59,16 @@ export function makeTrialService({ storage, queue, log, now, readProject, tell, 
 
   const announce = (job: Job, done: boolean): void => {
     const summary = job.tally.attempts > 0 ? summarize(forecastOf(job.tally)) : null;
-    for (const { projectId, slotId, pacer } of job.wanted) tell(projectId, [{ slotId, pacer, key: job.key, done, summary }]);
+    for (const { projectId, slotId, pacer } of job.wanted)
+      tell(projectId, [{ slotId, pacer, key: job.key, done, summary }]);
   };
 
   const finish = async (job: Job): Promise<void> => {
     jobs.delete(job.key);
     announce(job, true);
-    await storage.write((transaction) => store.saveForecast(transaction, job.key, forecastOf(job.tally), now().toISOString()));
+    await storage.write((transaction) =>
+      store.saveForecast(transaction, job.key, forecastOf(job.tally), now().toISOString()),
+    );
   };
 
   const playNext = async (job: Job): Promise<void> => {

@@ -9,7 +9,10 @@ const AT_ONCE = 400;
 export async function readForecasts(db: Database, keys: readonly string[]): Promise<Map<string, Forecast>> {
   const found = new Map<string, Forecast>();
   for (let i = 0; i < keys.length; i += AT_ONCE) {
-    const rows = await db.select().from(forecasts).where(inArray(forecasts.key, keys.slice(i, i + AT_ONCE)));
+    const rows = await db
+      .select()
+      .from(forecasts)
+      .where(inArray(forecasts.key, keys.slice(i, i + AT_ONCE)));
     for (const row of rows) found.set(row.key, JSON.parse(row.forecast) as Forecast);
   }
   return found;

@@ -1,0 +1,154 @@
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { Builder, Browser, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import chrome from 'selenium-webdriver/chrome.js';
+
+const WAIT_MS = 15_000;
+
+/** A browser window with the few things that journeys do. */
+export interface Page {
+  driver: WebDriver;
+  /** Waits for an element and that it can be seen. */
+  find(css: string): Promise<WebElement>;
+  /** An element by role and by what its accessible name begins with or holds. */
+  byName(role: string, name: string | RegExp): Promise<WebElement>;
+  /** Clicks once it can be clicked. */
+  click(element: WebElement): Promise<void>;
+  clickName(role: string, name: string | RegExp): Promise<void>;
+  /** Waits until the page shows a text. */
+  seeText(text: string | RegExp): Promise<void>;
+  waitFor(what: string, check: () => Promise<boolean>): Promise<void>;
+  keys(...keys: string[]): Promise<void>;
+  /** Types into the focused field, in place of what is there. */
+  typeOver(text: string): Promise<void>;
+  /** Presses at an element's middle, moves by steps, lets go. */
+  drag(element: WebElement, dx: number, dy: number): Promise<void>;
+  size(width: number, height: number): Promise<void>;
+  /** Where files that the page offers for download arrive. */
+  downloads: string;
+  quit(): Promise<void>;
+}
+
+const ROLES: Readonly<Record<string, string>> = {
+  button: 'button, [role=button]',
+  link: 'a[href]',
+  slider: '[role=slider]',
+  menuitem: '[role=menuitem], [role=menuitemradio]',
+  radio: '[role=radio]',
+  textbox: 'input:not([type=file]), textarea',
+  region: 'section[aria-label], aside[aria-label], [role=region]',
+};
+
+export async function openBrowser(): Promise<Page> {
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'stadion-browser-'));
+  const downloads = path.join(folder, 'downloads');
+  fs.mkdirSync(downloads);
+  const options = new chrome.Options();
+  options.setChromeBinaryPath('/usr/bin/chromium');
+  options.addArguments(
+    '--headless=new',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-dev-shm-usage',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--no-first-run',
+    '--force-prefers-reduced-motion',
+    '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1',
+    `--user-data-dir=${path.join(folder, 'profile')}`,
+  );
+  options.setUserPreferences({ 'download.default_directory': downloads, 'download.prompt_for_download': false });
+  const driver = (await new Builder()
+    .forBrowser(Browser.CHROME)
+    .setChromeOptions(options)
+    .setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
+    .build()) as chrome.Driver;
+
+  const size = async (width: number, height: number): Promise<void> => {
+    await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+      width,
+      height,
+      deviceScaleFactor: 1,
+      mobile: false,
+    });
+  };
+  await size(1280, 800);
+
+  const waitFor = async (what: string, check: () => Promise<boolean>): Promise<void> => {
+    await driver.wait(async () => check().catch(() => false), WAIT_MS, `Waited in vain for ${what}.`);
+  };
+  const find = async (css: string): Promise<WebElement> => {
+    const element = await driver.wait(until.elementLocated(By.css(css)), WAIT_MS, `Nothing like ${css}.`);
+    return driver.wait(until.elementIsVisible(element), WAIT_MS, `${css} is not seen.`);
+  };
+  const byName = async (role: string, name: string | RegExp): Promise<WebElement> => {
+    let found: WebElement | undefined;
+    await waitFor(`${role} “${String(name)}”`, async () => {
+      const index = await driver.executeScript<number>(
+        `const [css, name, isPattern] = arguments;
+         const said = (e) => (e.getAttribute('aria-label') ?? (e.labels?.[0]?.textContent) ?? e.textContent ?? '').trim();
+         const fits = (e) => isPattern ? new RegExp(name).test(said(e)) : said(e) === name || said(e).startsWith(name + ':');
+         const seen = (e) => e.getClientRects().length > 0;
+         const all = [...document.querySelectorAll(css)].filter(seen);
+         const one = all.find(fits);
+         window.__found = one;
+         return one ? 1 : 0;`,
+        ROLES[role] ?? `[role=${role}]`,
+        typeof name === 'string' ? name : name.source,
+        typeof name !== 'string',
+      );
+      if (index !== 1) return false;
+      found = await driver.executeScript<WebElement>('return window.__found;');
+      return true;
+    });
+    return found as WebElement;
+  };
+  const click = async (element: WebElement): Promise<void> => {
+    await driver.executeScript('arguments[0].scrollIntoView({ block: "nearest", inline: "nearest" });', element);
+    await element.click();
+  };
+
+  return {
+    driver,
+    downloads,
+    size,
+    waitFor,
+    find,
+    byName,
+    click,
+    clickName: async (role, name) => {
+      // What is found may be drawn anew before the click lands: then it is looked for again.
+      await waitFor(`a click on ${role} “${String(name)}”`, async () => {
+        await click(await byName(role, name));
+        return true;
+      });
+    },
+    seeText: (text) =>
+      waitFor(`the text ${String(text)}`, async () => {
+        const all = await driver.executeScript<string>('return document.body.innerText;');
+        return typeof text === 'string' ? all.includes(text) : text.test(all);
+      }),
+    keys: async (...keys) => {
+      await driver
+        .actions()
+        .sendKeys(...keys)
+        .perform();
+    },
+    typeOver: async (text) => {
+      await driver.actions().keyDown(Key.CONTROL).sendKeys('a').keyUp(Key.CONTROL).sendKeys(text).perform();
+    },
+    drag: async (element, dx, dy) => {
+      const actions = driver.actions({ async: true }).move({ origin: element }).press();
+      for (let step = 1; step <= 8; step++) {
+        actions.move({ origin: element, x: Math.round((dx * step) / 8), y: Math.round((dy * step) / 8), duration: 30 });
+      }
+      await actions.pause(120).release().perform();
+    },
+    quit: async () => {
+      await driver.quit();
+      fs.rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}

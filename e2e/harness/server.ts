@@ -1,0 +1,74 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import fs from 'node:fs';
+import { createServer } from 'node:net';
+import os from 'node:os';
+import path from 'node:path';
+
+const ROOT = path.join(import.meta.dirname, '../..');
+
+/** The built application on a port and a database file of its own. */
+export interface RunningServer {
+  address: string;
+  /** As if the power went: kill −9. */
+  kill(): Promise<void>;
+  /** Starts it again on the same port and file. */
+  start(): Promise<void>;
+  stop(): Promise<void>;
+}
+
+function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+}
+
+export async function runServer(): Promise<RunningServer> {
+  const port = await freePort();
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'stadion-'));
+  const address = `http://127.0.0.1:${port}`;
+  let child: ChildProcess | undefined;
+
+  const ended = (process: ChildProcess): Promise<void> =>
+    new Promise((resolve) =>
+      process.exitCode !== null || process.signalCode !== null ? resolve() : process.once('exit', () => resolve()),
+    );
+
+  const start = (): Promise<void> =>
+    new Promise((resolve, reject) => {
+      const started = spawn(process.execPath, ['packages/server/dist/main.js'], {
+        cwd: ROOT,
+        env: {
+          ...process.env,
+          PORT: String(port),
+          STADION_DATABASE: path.join(folder, 'stadion.db'),
+          LOG_LEVEL: 'error',
+        },
+        stdio: ['ignore', 'pipe', 'inherit'],
+      });
+      child = started;
+      started.once('exit', (code) => reject(new Error(`The server ended with ${code}.`)));
+      started.stdout.on('data', (data: Buffer) => {
+        if (String(data).includes('Stadion is at')) resolve();
+      });
+    });
+
+  await start();
+  return {
+    address,
+    start,
+    kill: async () => {
+      child?.kill('SIGKILL');
+      if (child) await ended(child);
+    },
+    stop: async () => {
+      child?.kill('SIGTERM');
+      if (child) await ended(child);
+      fs.rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}

@@ -1,0 +1,82 @@
+import type { AttemptState, Enemy } from '../attempt/index.ts';
+import type { Spot } from '../ground/index.ts';
+import type { Player } from './player.ts';
+
+/** Moments at which a threatened player imagines itself along each way out. */
+export const IMAGINED = 4;
+/** So many threats at once are weighed; more would not change what to do. */
+const MOST = 64;
+/** Price of a touch, in units of way. */
+const TOUCH = 60;
+/** Price of standing at a threat's edge, falling to 0 at the caution distance. */
+const CLOSE = 6;
+/** Nearer than this counts as a touch. Units. */
+const TOUCHING = 0.05;
+/** How much of its way a chaser is thought to come nearer besides its course, as a share. */
+const COMING_ON = 0.35;
+
+/** Where each threat is thought to be at each moment: moment × MOST + threat. Scratch of the decision at hand. */
+const threatX = new Float64Array(IMAGINED * MOST);
+const threatY = new Float64Array(IMAGINED * MOST);
+/** Distance at which the player would be touched. */
+const threatReach = new Float64Array(IMAGINED * MOST);
+
+/** A place to be weighed, and its price: an object, since numbers handed to and from a function that is not inlined are boxed. */
+export const probe = { x: 0, y: 0, moment: 0, caution: 0, count: 0, price: 0 };
+
+/** How far ahead the player thinks, seconds. */
+export const horizonOf = (player: Player): number => Math.max(0.3, player.abilities.foresightSeconds);
+
+/**
+ * Finds the threats that matter within the player's foresight and where they will be.
+ *
+ * @param here where the player will be when it acts
+ * @returns how many there are
+ */
+export function lookForThreats(player: Player, state: AttemptState, here: Spot, caution: number): number {
+  const { speed } = state.world.level.motion.player;
+  const delay = player.reactionTicks / 60;
+  const horizon = horizonOf(player);
+  const { enemies } = state;
+  const { radius } = state.player;
+  let count = 0;
+  for (let i = 0; i < enemies.length && count < MOST; i++) {
+    const enemy = enemies[i] as Enemy;
+    if (!enemy.active) continue;
+    const dx = enemy.x - here.x;
+    const dy = enemy.y - here.y;
+    const reach = caution + enemy.radius + radius + (enemy.speed + speed) * (delay + horizon) * 0.6;
+    if (dx * dx + dy * dy >= reach * reach) continue;
+    const awake = enemy.movement === 'chase' && enemy.memoryTicks > 0;
+    for (let moment = 0; moment < IMAGINED; moment++) {
+      const seconds = delay + (horizon * (moment + 1)) / IMAGINED;
+      const at = moment * MOST + count;
+      threatX[at] = enemy.x + enemy.vx * seconds;
+      threatY[at] = enemy.y + enemy.vy * seconds;
+      threatReach[at] = enemy.radius + radius + (awake ? enemy.speed * seconds * COMING_ON : 0);
+    }
+    count++;
+  }
+  probe.count = count;
+  probe.caution = caution;
+  return count;
+}
+
+/** Sets the probe's price: of all threats at its place and moment. */
+export function priceThreats(): void {
+  const { x, y, caution, count } = probe;
+  const first = probe.moment * MOST;
+  let price = 0;
+  for (let i = first; i < first + count; i++) {
+    const dx = (threatX[i] as number) - x;
+    const dy = (threatY[i] as number) - y;
+    const reach = threatReach[i] as number;
+    const far = reach + caution;
+    const squared = dx * dx + dy * dy;
+    if (squared >= far * far) continue;
+    const gap = Math.sqrt(squared) - reach;
+    if (gap < TOUCHING) price += TOUCH;
+    else price += CLOSE * (1 - gap / caution) * (1 - gap / caution);
+  }
+  probe.price = price;
+}

@@ -1,0 +1,69 @@
+import { useEffect, useState } from 'react';
+import { useAppDispatch, useAppSelector } from './hooks.ts';
+import { scrolledTo } from './viewSlice.ts';
+
+/** Where the columns of track and lanes stand, in px from the window's left edge. */
+export interface Columns {
+  /** Room left of the first column, for names. */
+  left: number;
+  width: number;
+  /** Width of one column; never narrower than readable. */
+  column: number;
+  count: number;
+  /** How many columns fit. */
+  fitting: number;
+  /** Columns left of the first one in sight; may be part of one. */
+  first: number;
+  /** The visible columns, as positions from 1. */
+  visible: number[];
+  /** Middle and left edge of a position's column. */
+  middle(position: number): number;
+  edge(position: number): number;
+  /** The position under a place, which may lie between slots. */
+  positionAt(x: number): number;
+  scrollTo(first: number): void;
+}
+
+export const GUTTER = 184;
+const RIGHT_MARGIN = 12;
+const NARROWEST = 30;
+const WIDEST = 90;
+
+function useWindowWidth(): number {
+  const [width, setWidth] = useState(() => window.innerWidth);
+  useEffect(() => {
+    const measure = (): void => setWidth(window.innerWidth);
+    window.addEventListener('resize', measure);
+    return () => window.removeEventListener('resize', measure);
+  }, []);
+  return width;
+}
+
+/** The columns that the track and every lane share, so that eyes can go straight up. */
+export function useColumns(): Columns {
+  const count = useAppSelector((state) => state.document.open?.current.slots.length ?? 0);
+  const wanted = useAppSelector((state) => state.view.firstColumn);
+  const dispatch = useAppDispatch();
+  const width = useWindowWidth() - GUTTER - RIGHT_MARGIN;
+  const column = Math.min(WIDEST, Math.max(NARROWEST, width / Math.max(1, count)));
+  const fitting = width / column;
+  const most = Math.max(0, count - fitting);
+  const first = Math.min(most, Math.max(0, wanted));
+  const edge = (position: number): number => GUTTER + (position - 1 - first) * column;
+  const visible: number[] = [];
+  for (let position = Math.floor(first) + 1; position <= Math.min(count, Math.ceil(first + fitting)); position++)
+    visible.push(position);
+  return {
+    left: GUTTER,
+    width,
+    column,
+    count,
+    fitting,
+    first,
+    visible,
+    edge,
+    middle: (position) => edge(position) + column / 2,
+    positionAt: (x) => (x - GUTTER) / column + first + 0.5,
+    scrollTo: (to) => dispatch(scrolledTo(Math.min(most, Math.max(0, to)))),
+  };
+}

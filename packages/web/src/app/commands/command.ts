@@ -1,0 +1,30 @@
+import type { PatchOperation } from '@stadion/core/contract';
+
+/** A named change of the document, as a JSON Patch. */
+export interface Command {
+  label: string;
+  patch: PatchOperation[];
+}
+
+type Json = Extract<PatchOperation, { op: 'add' }>['value'];
+
+/** Documents are plain JSON; the schema's types do not say so. */
+export const asJson = (value: unknown): Json => value as Json;
+
+/** A JSON pointer (RFC 6901). @example at('levels', 'clover-steps', 'name') */
+export const at = (...parts: (string | number)[]): string =>
+  parts.map((part) => `/${String(part).replaceAll('~', '~0').replaceAll('/', '~1')}`).join('');
+
+export const replaceAt = (path: string, value: unknown): PatchOperation => ({
+  op: 'replace',
+  path,
+  value: asJson(value),
+});
+export const addAt = (path: string, value: unknown): PatchOperation => ({ op: 'add', path, value: asJson(value) });
+export const removeAt = (path: string): PatchOperation => ({ op: 'remove', path });
+
+/** Sets, adds or removes an optional entry. */
+export function setOptional(path: string, before: unknown, after: unknown): PatchOperation[] {
+  if (after === undefined) return before === undefined ? [] : [removeAt(path)];
+  return [before === undefined ? addAt(path, after) : replaceAt(path, after)];
+}

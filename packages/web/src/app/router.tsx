@@ -1,0 +1,40 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { ProjectsScreen } from '../features/projects/ProjectsScreen.tsx';
+import { Failure } from './Failure.tsx';
+import { HandoffPage } from './screens/HandoffPage.tsx';
+import { LevelPage } from './screens/LevelPage.tsx';
+import { PlayPage } from './screens/PlayPage.tsx';
+import { ProjectGate } from './screens/ProjectGate.tsx';
+import { RampsPage } from './screens/RampsPage.tsx';
+import { WorkLayout } from './screens/WorkLayout.tsx';
+import { useSelection } from './hooks.ts';
+
+/** One route for all screens below the track, so that going from one to another keeps the track as it stands. */
+function WorkScreen() {
+  const { screen } = useSelection();
+  if (screen === 'ramps') return <RampsPage />;
+  if (screen === 'hand-off') return <HandoffPage />;
+  return <LevelPage />;
+}
+
+/** The address tells project, screen, slot and open lane; a link opens the same view. */
+export const makeRouter = () =>
+  createBrowserRouter([
+    {
+      errorElement: <Failure />,
+      children: [
+        { path: '/', element: <ProjectsScreen openTheOnly /> },
+        { path: '/projects', element: <ProjectsScreen /> },
+        {
+          path: '/projects/:projectId',
+          element: <ProjectGate />,
+          children: [
+            { index: true, element: <Navigate to="level" replace /> },
+            { path: 'play/:slotId', element: <PlayPage /> },
+            { path: ':screen/:slotId?', element: <WorkLayout />, children: [{ index: true, element: <WorkScreen /> }] },
+          ],
+        },
+        { path: '*', element: <Navigate to="/projects" replace /> },
+      ],
+    },
+  ]);

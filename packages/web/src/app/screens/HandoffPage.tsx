@@ -1,0 +1,5 @@
+import { HandoffScreen } from '../../features/handoff/HandoffScreen.tsx';
+
+export function HandoffPage() {
+  return <HandoffScreen />;
+}

@@ -1,0 +1,5 @@
+import { PlayScreen } from '../../features/play/PlayScreen.tsx';
+
+export function PlayPage() {
+  return <PlayScreen />;
+}

@@ -1,0 +1,5 @@
+import { RampsScreen } from '../../features/ramps/RampsScreen.tsx';
+
+export function RampsPage() {
+  return <RampsScreen />;
+}

@@ -1,0 +1,220 @@
+import { PACERS, type Pacer } from '@stadion/core/pacers';
+import { causeInWords, resolveAmount } from '@stadion/core/rules';
+import type { EndingCount, Forecast } from '@stadion/core/trials';
+import { useMemo } from 'react';
+import { at, replaceAt, setWanted } from '../../app/commands/index.ts';
+import { useAppDispatch, useAppSelector, useEdit, useProject, useSelection } from '../../app/hooks.ts';
+import { levelHere, type LevelHere } from '../../app/levelHere.ts';
+import { pacerChosen } from '../../app/viewSlice.ts';
+import {
+  Distribution,
+  formatNumber,
+  formatPercent,
+  formatSeconds,
+  NumberChip,
+  Segmented,
+  type Threshold,
+} from '../../ui/index.ts';
+import { Endings, type EndingPart } from './Endings.tsx';
+import { LossMap } from './LossMap.tsx';
+import { useForecast } from './useForecast.ts';
+
+const MAIN = PACERS[1] as Pacer;
+const STAR_SHADES = ['var(--win-3)', 'var(--win-3)', 'var(--win-2)', 'var(--win)', 'var(--win)', 'var(--win)'];
+const LOSS_SHADES = ['var(--loss)', 'var(--loss-2)', 'var(--ink-3)'];
+
+/** Beside the level: what trials predict of it, always live. */
+export function ForecastPanel() {
+  const project = useProject();
+  const { position } = useSelection();
+  const pacerId = useAppSelector((state) => state.view.pacer);
+  const dispatch = useAppDispatch();
+  const pacer = PACERS.find((entry) => entry.id === pacerId) ?? MAIN;
+  const here = useMemo(() => levelHere(project, position), [project, position]);
+  const { forecast, stale, done, milliseconds } = useForecast(project, position, pacer);
+  if (!here) return null;
+  return (
+    <aside
+      aria-label="Forecast"
+      className="w-[470px] shrink-0 overflow-y-auto border-l border-line-strong bg-sheet px-[18px] py-3.5 max-[1100px]:w-[380px]"
+    >
+      <div className="flex items-center">
+        <h2 className="grow text-[14px]">Forecast</h2>
+        <Segmented
+          label="Pacer"
+          value={pacer.id}
+          options={PACERS.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(id) => dispatch(pacerChosen(id))}
+        />
+      </div>
+      {forecast ? (
+        <div aria-busy={stale || !done} className={stale ? 'opacity-45 transition-opacity duration-150' : ''}>
+          <Report here={here} forecast={forecast} />
+          <p role="status" className="mt-2 text-[11.5px] text-ink-3">
+            {stale
+              ? 'Trying the edit…'
+              : `${formatNumber(forecast.attempts)} attempts in ${formatNumber(milliseconds / 1000)} s${done ? '' : ', more are coming'} · a comparison between edits, until calibrated with playtests`}
+          </p>
+        </div>
+      ) : (
+        <p role="status" className="mt-6 text-ink-3">
+          The first attempts are being played…
+        </p>
+      )}
+    </aside>
+  );
+}
+
+function endingName(here: LevelHere, { rule, lifeRule }: EndingCount): string {
+  if (rule === -1) return 'Out of time';
+  if (rule === -2) return 'Gave up';
+  const ended = here.level.rules[rule];
+  const life = here.level.rules[lifeRule];
+  if (!ended) return 'Lost';
+  const cause = causeInWords(ended, here.names);
+  return life && life !== ended ? `${cause}: ${causeInWords(life, here.names)}` : cause;
+}
+
+/** Bars of the same name are one: running out of time is one ending, whoever took a life before. */
+function endingParts(here: LevelHere, forecast: Forecast): EndingPart[] {
+  const parts: EndingPart[] = forecast.stars
+    .map((count, stars) => ({
+      name: stars === 0 ? 'Cleared' : `Cleared ${'★'.repeat(stars)}`,
+      count,
+      colour: STAR_SHADES[stars] as string,
+      loss: false,
+    }))
+    .filter((part) => part.count > 0)
+    .toReversed();
+  const losses = new Map<string, number>();
+  for (const ending of forecast.endings) {
+    const name = endingName(here, ending);
+    losses.set(name, (losses.get(name) ?? 0) + ending.count);
+  }
+  return [
+    ...parts,
+    ...[...losses]
+      .toSorted((a, b) => b[1] - a[1])
+      .map(([name, count], index) => ({ name, count, colour: LOSS_SHADES[Math.min(index, 2)] as string, loss: true })),
+  ];
+}
+
+function Report({ here, forecast }: { here: LevelHere; forecast: Forecast }) {
+  const edit = useEdit();
+  const { project, level, slotId, position } = here;
+  const { interval, clearRate } = forecast;
+  const wanted = project.slots[position - 1]?.wanted;
+  const half = ((interval.high - interval.low) / 2) * 100;
+  const below = wanted !== undefined && interval.high < wanted;
+  const limit =
+    level.clock.limitSeconds === null ? undefined : resolveAmount(level.clock.limitSeconds, here.values, here.placed);
+  const stars = level.stars.thresholds.map((threshold) =>
+    threshold === null ? null : resolveAmount(threshold, here.values, here.placed),
+  );
+  const starsAt = (left: number): number => {
+    let count = 0;
+    for (const threshold of stars) {
+      if (threshold !== null && left < threshold) break;
+      count++;
+    }
+    return count;
+  };
+  const thresholds = stars.flatMap((value, index): Threshold[] =>
+    value === null
+      ? []
+      : [
+          {
+            label: '★'.repeat(index + 1),
+            name: `${index + 1} stars: time left at least`,
+            value,
+            ...(level.stars.thresholds[index]?.from === 'number'
+              ? {
+                  onMove: (next: number) =>
+                    edit({
+                      label: `${'★'.repeat(index + 1)} of ${level.name} to ${formatNumber(next)} s`,
+                      patch: [
+                        replaceAt(at('levels', level.id, 'stars', 'thresholds', index), {
+                          from: 'number',
+                          value: next,
+                        }),
+                      ],
+                    }),
+                }
+              : {}),
+          },
+        ],
+  );
+  return (
+    <>
+      <div className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-1.5">
+        <div>
+          <div className={`text-[38px] leading-none font-[680] [font-stretch:106%] ${below ? 'text-loss' : ''}`}>
+            {formatPercent(clearRate)}
+          </div>
+          <div className="text-ink-3">
+            clear it, ±{formatNumber(half, 1)} points
+            <span className="sr-only">
+              , 95 % interval {formatPercent(interval.low, 1)} to {formatPercent(interval.high, 1)}
+            </span>
+          </div>
+        </div>
+        <div className="pb-px">
+          <div>
+            {forecast.triesToClear === null ? (
+              'nobody cleared it'
+            ) : (
+              <>
+                <b>{forecast.triesToClear.toFixed(1)}</b> tries to clear
+              </>
+            )}
+          </div>
+          <div>
+            <b>{forecast.medianSeconds === null ? '—' : formatSeconds(forecast.medianSeconds)}</b> median time
+          </div>
+        </div>
+        <div className="pb-px">
+          <div className="flex items-center gap-1.5">
+            wanted
+            <NumberChip
+              label="Wanted clear rate"
+              value={wanted ?? null}
+              scale={100}
+              unit="%"
+              step={0.01}
+              min={0}
+              max={1}
+              digits={1}
+              onCommit={(next) => edit(setWanted(project, slotId, next))}
+              onClear={() => edit(setWanted(project, slotId, undefined))}
+            />
+          </div>
+          <div className={below ? 'font-semibold text-loss' : 'text-ink-3'}>
+            {wanted === undefined ? '' : below ? 'below wanted' : interval.low > wanted ? 'above wanted' : 'as wanted'}
+          </div>
+        </div>
+      </div>
+      <h3 className="mt-3.5 mb-1 text-[12.5px]">Time left when cleared</h3>
+      {limit === undefined ? (
+        <p className="text-ink-3">Without a limit on the clock there is no time left.</p>
+      ) : (
+        <Distribution
+          values={forecast.timesLeft}
+          high={Math.max(1, Math.ceil(limit))}
+          unit="s"
+          label={`Time left when cleared: ${forecast.timesLeft.length} attempts, median ${forecast.timesLeft.length === 0 ? 'none' : formatSeconds(forecast.timesLeft[Math.floor(forecast.timesLeft.length / 2)] ?? 0)}. ${forecast.stars
+            .map((count, index) =>
+              index > 0 && count > 0 ? `${index} stars ${formatPercent(count / forecast.attempts)}` : '',
+            )
+            .filter(Boolean)
+            .join(', ')}`}
+          thresholds={thresholds}
+          colourAt={(left) => STAR_SHADES[Math.min(5, starsAt(left))] as string}
+        />
+      )}
+      <h3 className="mt-3.5 mb-1 text-[12.5px]">How attempts end</h3>
+      <Endings parts={endingParts(here, forecast)} total={forecast.attempts} />
+      <h3 className="mt-3.5 mb-1 text-[12.5px]">Where they are lost</h3>
+      <LossMap here={here} lostAt={forecast.lostAt} />
+    </>
+  );
+}

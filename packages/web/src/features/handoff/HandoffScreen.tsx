@@ -1,0 +1,176 @@
+import type { FaultyPlace, ImportedProject, Problem } from '@stadion/core/contract';
+import { exportProject, parameterTable } from '@stadion/core/formats';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { useImportProjectMutation } from '../../api/stadionApi.ts';
+import { useAppSelector, useProject, useSelection } from '../../app/hooks.ts';
+import { useFindings } from '../../app/useFindings.ts';
+import { Button } from '../../ui/index.ts';
+
+const PREVIEW_LINES = 40;
+
+/** The files the game reads, and reading a project file back. */
+export function HandoffScreen() {
+  const project = useProject();
+  const { projectId } = useSelection();
+  const unsent = useAppSelector((state) => state.document.open?.pending.length ?? 0);
+  const findings = useFindings();
+  const stopping = findings.filter((finding) => finding.severity === 'stops play').length;
+  const json = useMemo(
+    () => JSON.stringify(exportProject(project), null, 2).split('\n').slice(0, PREVIEW_LINES).join('\n'),
+    [project],
+  );
+  const csv = useMemo(() => {
+    const { header, rows } = parameterTable(project);
+    return [header, ...rows.slice(0, PREVIEW_LINES)].map((row) => row.join(',')).join('\n');
+  }, [project]);
+  const base = `/api/projects/${projectId}`;
+  return (
+    <main className="min-h-0 grow overflow-y-auto px-[22px] py-3.5">
+      <h1>Hand-off</h1>
+      <p className="mt-0.5 mb-3 text-ink-2">
+        Open files that the game reads.{' '}
+        {unsent > 0 ? <b>{unsent} edits are not on the server yet and would be missing from the files.</b> : null}{' '}
+        {stopping > 0 ? (
+          <b className="text-mark-ink">
+            {stopping} finding{stopping === 1 ? '' : 's'} would stop play.
+          </b>
+        ) : (
+          'No finding would stop play.'
+        )}
+      </p>
+      <div className="grid grid-cols-2 gap-x-6 gap-y-5 min-[1700px]:grid-cols-3">
+        <File
+          title="Project"
+          about="Everything in one JSON file: rules, levels, order, ramps. Reads back as it is."
+          preview={json}
+          links={[
+            { href: `${base}/export.json`, label: 'Download JSON', main: true },
+            { href: '/api/schema/project.json', label: 'Its JSON Schema' },
+          ]}
+        />
+        <File
+          title="Parameters"
+          about="Every parameter's value at every slot, one row per slot."
+          preview={csv}
+          links={[{ href: `${base}/parameters.csv`, label: 'Download CSV', main: true }]}
+        />
+        <Import />
+      </div>
+    </main>
+  );
+}
+
+interface FileProps {
+  title: string;
+  about: string;
+  preview: string;
+  links: readonly { href: string; label: string; main?: boolean }[];
+}
+
+function Sheet({ title, about, children }: { title: string; about: ReactNode; children: ReactNode }) {
+  return (
+    <section aria-label={title} className="flex min-w-0 flex-col border-t border-line pt-2.5">
+      <h2>{title}</h2>
+      <p className="mb-2 text-ink-2">{about}</p>
+      {children}
+    </section>
+  );
+}
+
+function File({ title, about, preview, links }: FileProps) {
+  return (
+    <Sheet title={title} about={about}>
+      <div className="mb-2 flex gap-2">
+        {links.map((link) => (
+          <a key={link.href} href={link.href} download className={`btn ${link.main ? 'btn-main' : ''}`}>
+            {link.label}
+          </a>
+        ))}
+      </div>
+      <pre
+        tabIndex={0}
+        aria-label={`Preview of ${title}`}
+        className="h-72 overflow-auto border border-line bg-sheet p-2.5 font-mono text-[12px] leading-[1.4]"
+      >
+        {preview}
+      </pre>
+    </Sheet>
+  );
+}
+
+type Outcome = { file: string; done: ImportedProject } | { file: string; problem: Problem };
+
+/** Reads a project file as a new project, or says where it is broken. */
+function Import() {
+  const [send, { isLoading }] = useImportProjectMutation();
+  const [outcome, setOutcome] = useState<Outcome | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const take = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    const answer = await send(await file.text());
+    setOutcome(
+      answer.data ? { file: file.name, done: answer.data } : { file: file.name, problem: answer.error as Problem },
+    );
+    if (input.current) input.current.value = '';
+  };
+  return (
+    <Sheet title="Import" about="A project file becomes a new project beside this one; nothing here is overwritten.">
+      <div
+        className="border border-dashed border-line-strong p-3"
+        onDragOver={(event) => event.preventDefault()}
+        onDrop={(event) => {
+          event.preventDefault();
+          void take(event.dataTransfer.files[0]);
+        }}
+      >
+        <input
+          ref={input}
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          aria-label="Project file to import"
+          tabIndex={-1}
+          onChange={(event) => void take(event.target.files?.[0])}
+        />
+        <Button disabled={isLoading} onClick={() => input.current?.click()}>
+          {isLoading ? 'Reading…' : 'Choose a project file…'}
+        </Button>
+        <span className="ml-2 text-ink-3">or drop it here</span>
+      </div>
+      {outcome === null ? null : 'done' in outcome ? (
+        <p role="status" className="mt-2 border-l-[3px] border-win bg-win-soft px-2.5 py-1.5">
+          <b>{outcome.done.name}</b> is imported with {outcome.done.slots} levels.{' '}
+          <Link className="link" to={`/projects/${outcome.done.id}/level`}>
+            Open it
+          </Link>
+        </p>
+      ) : (
+        <div role="alert" className="mt-2 border-l-[3px] border-loss bg-loss-soft px-2.5 py-1.5">
+          <b>{outcome.file} was not imported.</b> {outcome.problem.kept}
+          <ul className="mt-1">
+            {(outcome.problem.places ?? [{ message: outcome.problem.detail }]).map((place, index) => (
+              <li key={index}>
+                {placeInWords(place)}
+                {place.message}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </Sheet>
+  );
+}
+
+function placeInWords({ line, column, pointer }: FaultyPlace): ReactNode {
+  return (
+    <>
+      {line === undefined ? null : (
+        <b>
+          Line {line}, column {column}:{' '}
+        </b>
+      )}
+      {pointer === undefined || pointer === '' ? null : <code className="font-mono text-[12px]">{pointer} </code>}
+    </>
+  );
+}

@@ -1,0 +1,69 @@
+import type { Edit, PatchOperation, Revision } from '@stadion/core/contract';
+import { nanoid } from 'nanoid';
+import { clashSettled, edited } from '../../app/documentSlice.ts';
+import { useAppDispatch, useDocument } from '../../app/hooks.ts';
+import { Button } from '../../ui/index.ts';
+
+function valueInWords(patch: readonly PatchOperation[]): string {
+  return patch
+    .flatMap((operation) =>
+      operation.op === 'replace' || operation.op === 'add' ? [JSON.stringify(operation.value)] : [operation.op],
+    )
+    .join(', ')
+    .slice(0, 120);
+}
+
+function Side({
+  title,
+  edits,
+  action,
+}: {
+  title: string;
+  edits: readonly Edit[];
+  action: { label: string; run: () => void };
+}) {
+  return (
+    <div className="grow basis-0">
+      <h3>{title}</h3>
+      <ul className="my-1">
+        {edits.map((edit) => (
+          <li key={edit.id}>
+            {edit.label} <span className="font-mono text-[12px] text-ink-2">{valueInWords(edit.patch)}</span>
+          </li>
+        ))}
+      </ul>
+      <Button onClick={action.run}>{action.label}</Button>
+    </div>
+  );
+}
+
+/** The same thing was changed here and elsewhere at the same time: shows both, and waits for a decision. Nothing else is held up. */
+export function ConflictNotice() {
+  const { clash } = useDocument();
+  const dispatch = useAppDispatch();
+  if (!clash) return null;
+  const theirs = clash.theirs.map((revision: Revision) => revision.edit);
+  return (
+    <section
+      role="alert"
+      aria-label="Conflict"
+      className="flex gap-6 border-b border-line-strong bg-mark-soft px-4 py-2.5"
+    >
+      <p className="w-52 shrink-0">
+        <b>Changed in two places at once.</b> What stands now is the other one's; yours is kept here until you choose.
+      </p>
+      <Side title="Elsewhere" edits={theirs} action={{ label: 'Keep theirs', run: () => dispatch(clashSettled()) }} />
+      <Side
+        title="Here"
+        edits={clash.mine}
+        action={{
+          label: 'Use mine',
+          run: () => {
+            for (const { label, patch } of clash.mine) dispatch(edited({ id: nanoid(), label, patch }));
+            dispatch(clashSettled());
+          },
+        }}
+      />
+    </section>
+  );
+}

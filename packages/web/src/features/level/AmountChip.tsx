@@ -1,0 +1,82 @@
+import type { Amount } from '@stadion/core/model';
+import { resolveAmount } from '@stadion/core/rules';
+import { amountInWords } from '@stadion/core/rules';
+import { replaceAt } from '../../app/commands/index.ts';
+import { useEdit, useGoto } from '../../app/hooks.ts';
+import { formatNumber, NumberChip, type NumberLimits } from '../../ui/index.ts';
+import type { LevelHere } from '../../app/levelHere.ts';
+
+interface Props extends NumberLimits {
+  here: LevelHere;
+  /** What the number is, in words. */
+  label: string;
+  amount: Amount;
+  /** JSON pointer to the amount. */
+  path: string;
+  /** A share of what is placed makes sense here. */
+  shareOf?: { of: string; measure: 'worth' | 'count' };
+  onClear?: () => void;
+  /** Says the source beside the chip unless it is a plain number. */
+  quiet?: boolean;
+}
+
+const isShareParameter = (here: LevelHere, key: string): boolean =>
+  here.project.parameters.find((parameter) => parameter.key === key)?.number === 'share';
+
+/** An amount as a chip: its value at this slot, and beside it where the value comes from. */
+export function AmountChip({ here, label, amount, path, shareOf, onClear, quiet = false, ...limits }: Props) {
+  const edit = useEdit();
+  const goto = useGoto();
+  const value = resolveAmount(amount, here.values, here.placed);
+  const bound =
+    amount.from === 'parameter'
+      ? amount.parameter
+      : amount.from === 'share' && amount.share.from === 'parameter'
+        ? amount.share.parameter
+        : undefined;
+  const what = `${label} of ${here.level.name}`;
+  const follow = (key: string): Amount =>
+    shareOf && isShareParameter(here, key)
+      ? { from: 'share', share: { from: 'parameter', parameter: key }, ...shareOf }
+      : { from: 'parameter', parameter: key };
+  return (
+    <>
+      <NumberChip
+        {...limits}
+        label={label}
+        value={value}
+        onCommit={(next) =>
+          edit({ label: `${what} to ${formatNumber(next)}`, patch: [replaceAt(path, { from: 'number', value: next })] })
+        }
+        {...(onClear ? { onClear } : {})}
+        binding={{
+          options: here.project.parameters.map(({ key, label: name }) => ({
+            key,
+            label: name,
+            value: here.values[key] ?? 0,
+          })),
+          bound,
+          onBind: (key) => {
+            const name = here.project.parameters.find((parameter) => parameter.key === key)?.label ?? key;
+            edit({ label: `${what} follows ${name}`, patch: [replaceAt(path, follow(key))] });
+          },
+          onOpen: (key) => goto({ screen: 'ramps', lane: key }),
+        }}
+      />
+      {amount.from === 'number' || quiet ? null : <Source here={here} amount={amount} />}
+    </>
+  );
+}
+
+function Source({ here, amount }: { here: LevelHere; amount: Amount }) {
+  if (amount.from !== 'share') return <span className="text-ink-3">= {amountInWords(amount, here.names)}</span>;
+  const share = resolveAmount(amount.share, here.values, here.placed);
+  const placed = here.placed[amount.measure][amount.of] ?? 0;
+  const name = amount.share.from === 'parameter' ? `${amountInWords(amount.share, here.names)}, ` : '';
+  return (
+    <span className="text-ink-3">
+      = {name}
+      {formatNumber(share * 100, 1)} % of {formatNumber(placed)} placed
+    </span>
+  );
+}

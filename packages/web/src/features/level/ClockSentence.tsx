@@ -1,0 +1,84 @@
+import { literal } from '@stadion/core/model';
+import { at, replaceAt } from '../../app/commands/index.ts';
+import { useEdit } from '../../app/hooks.ts';
+import { ChoiceChip } from '../../ui/index.ts';
+import { AmountChip } from './AmountChip.tsx';
+import type { LevelHere } from '../../app/levelHere.ts';
+
+const STARTS = [
+  { value: 'load', label: 'the load' },
+  { value: 'firstMove', label: 'the first move' },
+];
+const EXPIRY = [
+  { value: 'lose', label: 'it is lost' },
+  { value: 'win', label: 'it is won' },
+];
+
+/** The clock, as a sentence. */
+export function ClockSentence({ here }: { here: LevelHere }) {
+  const edit = useEdit();
+  const { level } = here;
+  const { clock } = level;
+  const path = at('levels', level.id, 'clock');
+  const set = (name: string, value: unknown, label: string): void =>
+    edit({ label: `Clock of ${level.name}: ${label}`, patch: [replaceAt(`${path}/${name}`, value)] });
+  if (clock.limitSeconds === null) {
+    return (
+      <div className="say">
+        <span className="join">no limit</span>
+        <button type="button" className="link" onClick={() => set('limitSeconds', literal(60), '60 s')}>
+          + limit
+        </button>
+      </div>
+    );
+  }
+  return (
+    <div className="say">
+      <AmountChip
+        here={here}
+        label="Clock"
+        amount={clock.limitSeconds}
+        path={`${path}/limitSeconds`}
+        step={1}
+        min={1}
+        max={3600}
+        unit="s"
+        onClear={() => set('limitSeconds', null, 'no limit')}
+      />
+      <span className="join">counting down from</span>
+      <ChoiceChip
+        label="Clock starts at"
+        value={clock.starts}
+        choices={STARTS}
+        onChoose={(value) => set('starts', value, `from ${value === 'load' ? 'the load' : 'the first move'}`)}
+      />
+      {clock.warnAtSeconds === null ? (
+        <button type="button" className="link" onClick={() => set('warnAtSeconds', literal(10), 'warning at 10 s')}>
+          + warning
+        </button>
+      ) : (
+        <>
+          <span className="join">, warning at</span>
+          <AmountChip
+            here={here}
+            label="Warning at"
+            amount={clock.warnAtSeconds}
+            path={`${path}/warnAtSeconds`}
+            step={1}
+            min={0}
+            max={3600}
+            unit="s"
+            onClear={() => set('warnAtSeconds', null, 'no warning')}
+          />
+        </>
+      )}
+      <span className="join">; at 0</span>
+      <ChoiceChip
+        label="When the clock runs out"
+        value={clock.atExpiry}
+        choices={EXPIRY}
+        onChoose={(value) => set('atExpiry', value, `at 0 ${value === 'win' ? 'it is won' : 'it is lost'}`)}
+      />
+    </div>
+  );
+}

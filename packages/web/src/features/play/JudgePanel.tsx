@@ -1,0 +1,107 @@
+import type { AttemptState } from '@stadion/core/attempt';
+import type { Condition, Level } from '@stadion/core/model';
+import {
+  causeInWords,
+  COMPARISON_WORDS,
+  endingOfRule,
+  READINGS,
+  readingInWords,
+  type JudgeNode,
+  type Names,
+} from '@stadion/core/rules';
+import { formatNumber } from '../../ui/index.ts';
+
+interface Props {
+  state: AttemptState;
+  level: Level;
+  names: Names;
+}
+
+/** Every condition with its live truth and numbers. */
+export function JudgePanel({ state, level, names }: Props) {
+  const { judge } = state.world;
+  return (
+    <section aria-label="Judge">
+      {level.rules.map((rule, index) => {
+        const judged = judge.rules[index];
+        if (!judged) return null;
+        const ending = endingOfRule(rule);
+        const life = rule.then.some((effect) => effect.effect === 'loseLife');
+        const title =
+          ending === 'won'
+            ? 'Won when'
+            : ending === 'lost'
+              ? `Lost when (${causeInWords(rule, names)})`
+              : life
+                ? 'A life is lost when'
+                : 'When';
+        const fired = state.verdicts.fired[index] ?? 0;
+        return (
+          <div key={rule.id} className="border-t border-line py-2">
+            <h3 className="mb-1 flex text-[12.5px]">
+              <span className="grow">{title}</span>
+              {fired > 0 ? <span className="font-normal text-ink-2">fired {fired}×</span> : null}
+            </h3>
+            <Row condition={rule.when} node={judged.when} state={state} names={names} depth={0} />
+          </div>
+        );
+      })}
+    </section>
+  );
+}
+
+interface RowProps {
+  condition: Condition;
+  node: JudgeNode;
+  state: AttemptState;
+  names: Names;
+  depth: number;
+}
+
+function Row({ condition, node, state, names, depth }: RowProps) {
+  const truth = state.verdicts.truth[node.index] === true;
+  const number = state.verdicts.numbers[node.index] ?? 0;
+  const held = state.verdicts.held[node.index] ?? 0;
+  let words: string;
+  let figures: string;
+  if ('of' in condition) {
+    words = `${condition.is} of`;
+    figures = `${number} of ${condition.of.length}`;
+  } else {
+    const reading = readingInWords(condition.reading, names);
+    const seconds = READINGS[condition.reading.reading].unit === 'seconds';
+    if (node.is === 'compare' && condition.is === 'compare') {
+      words = `${reading} ${COMPARISON_WORDS[condition.comparison]} ${formatNumber(node.amount)}`;
+      figures = formatNumber(number, seconds ? 1 : 0);
+    } else {
+      words = condition.is === 'onOff' && !condition.on ? `not: ${reading}` : reading;
+      figures = number === 0 ? 'no' : 'yes';
+    }
+    if ((node.is === 'compare' || node.is === 'onOff') && node.heldTicks > 0) {
+      words += ` for ${formatNumber(node.heldTicks / 60)} s`;
+      figures += `, ${formatNumber(Math.min(held, node.heldTicks) / 60, 1)} s`;
+    }
+  }
+  return (
+    <>
+      <div className="flex items-baseline gap-2 leading-6" style={{ paddingLeft: depth * 14 }}>
+        <span
+          aria-label={truth ? 'true' : 'not true'}
+          className={`w-4 text-center font-bold ${truth ? 'text-win' : 'text-ink-3'}`}
+        >
+          {truth ? '✓' : '–'}
+        </span>
+        <span className={`grow ${truth ? 'font-semibold' : ''}`}>{words}</span>
+        <span className="whitespace-nowrap text-ink-2">{figures}</span>
+      </div>
+      {'of' in condition && 'of' in node
+        ? condition.of.map((child, index) => {
+            const childNode = node.of[index];
+            return childNode ? (
+              <Row key={child.id} condition={child} node={childNode} state={state} names={names} depth={depth + 1} />
+            ) : null;
+          })
+        : null}
+    </>
+  );
+}

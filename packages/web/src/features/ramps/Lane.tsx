@@ -1,0 +1,110 @@
+import { usesOfParameter, type Parameter } from '@stadion/core/model';
+import { useMemo } from 'react';
+import { toast } from 'sonner';
+import type { Columns } from '../../app/columns.ts';
+import { removeParameter, setParameterFact } from '../../app/commands/index.ts';
+import { useEdit, useProject } from '../../app/hooks.ts';
+import { Menu, TextInPlace } from '../../ui/index.ts';
+import { LaneChart } from './LaneChart.tsx';
+import { LaneSentence } from './LaneSentence.tsx';
+import { laneInWords, rampInWords } from './words.ts';
+
+export const OPEN_HEIGHT = 196;
+export const CLOSED_HEIGHT = 84;
+
+interface Props {
+  parameter: Parameter;
+  index: number;
+  columns: Columns;
+  /** The selected slot's. */
+  position: number;
+  open: boolean;
+  onToggle: () => void;
+}
+
+/** One parameter along the sequence. */
+export function Lane({ parameter, columns, position, open, onToggle }: Props) {
+  const project = useProject();
+  const height = open ? OPEN_HEIGHT : CLOSED_HEIGHT;
+  const pinned = project.slots.flatMap((slot, index) => (Object.hasOwn(parameter.pins, slot.id) ? [index + 1] : []));
+  return (
+    <li
+      className={`relative border-b border-line bg-sheet ${open ? 'shadow-[inset_4px_0_0_var(--edit)]' : ''}`}
+      style={{ height }}
+      aria-label={laneInWords(parameter, project.slots.length)}
+    >
+      <LaneChart parameter={parameter} columns={columns} position={position} open={open} height={height} />
+      <div className="absolute top-2 left-3.5 w-[164px]">
+        <button
+          type="button"
+          aria-expanded={open}
+          aria-label={`Lane of ${parameter.label}`}
+          className="text-left font-[650] hover:text-edit"
+          onClick={onToggle}
+        >
+          {parameter.label}{' '}
+          <span aria-hidden className="text-ink-3">
+            {open ? '▴' : '▾'}
+          </span>
+        </button>
+        <div className="text-[11.5px] leading-[1.35] text-ink-3">
+          {open ? null : <div>{parameter.unit}</div>}
+          <div>{rampInWords(parameter)}</div>
+        </div>
+        {open ? <LaneFacts parameter={parameter} pinned={pinned} /> : null}
+      </div>
+      {open ? <LaneSentence parameter={parameter} position={position} /> : null}
+    </li>
+  );
+}
+
+/** What the open lane says besides its line: pins, uses, and its own facts. */
+function LaneFacts({ parameter, pinned }: { parameter: Parameter; pinned: readonly number[] }) {
+  const project = useProject();
+  const edit = useEdit();
+  const uses = useMemo(() => usesOfParameter(project, parameter.key), [project, parameter.key]);
+  const levels = new Set(uses.flatMap((use) => (use.levelId === undefined ? [] : [use.levelId]))).size;
+  const kinds = uses.flatMap((use) => {
+    const [part, list, index] = use.path;
+    if (part !== 'kinds') return [];
+    const entry = (project.kinds as unknown as Record<string, { name: string }[]>)[String(list)]?.[Number(index)];
+    return entry ? [entry.name.toLowerCase()] : [];
+  });
+  const words = [...new Set(kinds), ...(levels === 0 ? [] : [`${levels} level${levels === 1 ? '' : 's'}`])].join(', ');
+  const remove = (): void => {
+    const command = removeParameter(project, parameter.key);
+    if ('usedIn' in command) {
+      toast(
+        `${parameter.label} is used in ${command.usedIn} place${command.usedIn === 1 ? '' : 's'}: give those numbers of their own first. Nothing was changed.`,
+      );
+    } else edit(command);
+  };
+  return (
+    <div className="mt-1.5 flex flex-col items-start gap-1 text-[12px]">
+      {pinned.length === 0 ? null : (
+        <span className="text-mark-ink">
+          ◆ {pinned.length} pin{pinned.length === 1 ? '' : 's'}, at {pinned.slice(0, 5).join(', ')}
+          {pinned.length > 5 ? ' …' : ''}
+        </span>
+      )}
+      <span className="line-clamp-2 text-ink-2">{words === '' ? 'Used by nothing yet' : `Used by: ${words}`}</span>
+      <span className="flex items-center gap-2">
+        <TextInPlace
+          label="Unit"
+          value={parameter.unit}
+          placeholder="unit"
+          className="w-20"
+          onCommit={(unit) => edit(setParameterFact(project, parameter.key, 'unit', unit))}
+        />
+        <Menu
+          trigger={
+            <button type="button" className="link">
+              More ▾
+            </button>
+          }
+          entries={[{ label: `Remove ${parameter.label}`, onSelect: remove }]}
+        />
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,81 @@
+import { deriveValue, rampValue } from '@stadion/core/ramps';
+import type { Parameter, Project } from '@stadion/core/model';
+
+/** How a lane's values stand between its top and bottom, px. */
+export interface LaneScale {
+  low: number;
+  high: number;
+  top: number;
+  bottom: number;
+  y(value: number): number;
+  valueAt(y: number): number;
+}
+
+/** A scale that holds every value, the cap and the floor, with some air. */
+export function laneScale(values: readonly number[], ramp: Parameter['ramp'], top: number, bottom: number): LaneScale {
+  const marks = [
+    ...values,
+    ...(ramp.atMost === undefined ? [] : [ramp.atMost]),
+    ...(ramp.atLeast === undefined ? [] : [ramp.atLeast]),
+  ];
+  let low = Number.POSITIVE_INFINITY;
+  let high = Number.NEGATIVE_INFINITY;
+  for (const value of marks) {
+    if (value < low) low = value;
+    if (value > high) high = value;
+  }
+  if (!Number.isFinite(low)) {
+    low = 0;
+    high = 1;
+  }
+  const air = high > low ? (high - low) * 0.08 : Math.max(1, Math.abs(high) * 0.5);
+  low -= air;
+  high += air;
+  return {
+    low,
+    high,
+    top,
+    bottom,
+    y: (value) => bottom - ((value - low) / (high - low)) * (bottom - top),
+    valueAt: (y) => low + ((bottom - y) / (bottom - top)) * (high - low),
+  };
+}
+
+/** A number that is easy to say and near enough: what dragging gives. Rounded to the ramp's own multiple, or to a hundredth of the lane. */
+export function handyValue(value: number, parameter: Parameter, scale: LaneScale): number {
+  const { roundTo } = parameter.ramp;
+  const span = (scale.high - scale.low) / 100;
+  const multiple = roundTo ?? (parameter.number === 'whole' ? 1 : (MULTIPLES.find((step) => step >= span) ?? 1));
+  return Number((Math.round(value / multiple) * multiple).toPrecision(10));
+}
+
+const MULTIPLES = [0.001, 0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100];
+
+/** One slot of a lane. */
+export interface LanePoint {
+  position: number;
+  slotId: string;
+  value: number;
+  /** What the ramp alone gives. */
+  ramp: number;
+  pinned: boolean;
+}
+
+export function lanePoint(project: Project, parameter: Parameter, position: number): LanePoint {
+  const slotId = project.slots[position - 1]?.id ?? '';
+  const pinned = Object.hasOwn(parameter.pins, slotId);
+  const ramp = rampValue(parameter.ramp, position);
+  return { position, slotId, value: pinned ? (parameter.pins[slotId] as number) : ramp, ramp, pinned };
+}
+
+/** How a value came to be, in one line. */
+export function derivationInWords(
+  project: Project,
+  parameter: Parameter,
+  position: number,
+  say: (value: number) => string,
+): string {
+  return deriveValue(project, parameter, position)
+    .map((step) => `${step.step}${step.by === undefined ? '' : ` ${say(step.by)}`} ${say(step.value)}`)
+    .join(' → ');
+}

@@ -1,0 +1,97 @@
+import type { ForecastEvent } from '@stadion/core/contract';
+import type { Slot } from '@stadion/core/model';
+import { useSortable } from '@dnd-kit/sortable';
+import { useProject } from '../../app/hooks.ts';
+import { formatPercent, Tip } from '../../ui/index.ts';
+import { BASE } from './geometry.ts';
+
+interface Props {
+  slot: Slot;
+  position: number;
+  left: number;
+  width: number;
+  selected: boolean;
+  findings: number;
+  pinned: boolean;
+  forecast: ForecastEvent | undefined;
+  onSelect: () => void;
+}
+
+/** One slot's column: its chart selects it, its number moves it. */
+export function Column({ slot, position, left, width, selected, findings, pinned, forecast, onSelect }: Props) {
+  const project = useProject();
+  const { listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id: slot.id,
+  });
+  const name = project.levels[slot.levelId]?.name ?? slot.levelId;
+  const summary = forecast?.summary;
+  const rate = summary
+    ? `clear rate ${formatPercent(summary.clearRate)} (${formatPercent(summary.interval.low)} to ${formatPercent(summary.interval.high)})`
+    : 'clear rate not known yet';
+  const wanted = slot.wanted === undefined ? '' : `, wanted ${formatPercent(slot.wanted)}`;
+  const found = findings === 0 ? '' : `, ${findings} finding${findings === 1 ? '' : 's'}`;
+  const pins = pinned ? ', pinned values' : '';
+  const said = `${position} ${name}: ${rate}${wanted}${found}${pins}`;
+  return (
+    <div
+      ref={setNodeRef}
+      className="absolute top-0"
+      style={{
+        left,
+        width,
+        height: BASE + 48,
+        transform: transform ? `translateX(${Math.round(transform.x)}px)` : undefined,
+        transition,
+        zIndex: isDragging ? 5 : undefined,
+        opacity: isDragging ? 0.8 : undefined,
+      }}
+    >
+      <Tip text={said}>
+        <button
+          type="button"
+          aria-label={said}
+          aria-current={selected ? 'true' : undefined}
+          className="absolute inset-x-0 top-0 rounded-[3px] hover:bg-edit/5"
+          style={{ height: BASE }}
+          onClick={onSelect}
+        />
+      </Tip>
+      <button
+        type="button"
+        ref={setActivatorNodeRef}
+        {...listeners}
+        aria-label={`Move ${name}, position ${position}: Space picks up, arrows move, Space puts down`}
+        className={`absolute inset-x-0 flex h-[22px] cursor-grab touch-none items-center justify-center rounded-[3px] text-[12px] hover:bg-edit-soft ${selected ? 'font-bold text-edit-ink' : 'font-[550]'} ${isDragging ? 'bg-mark-soft ring-1 ring-mark-ink' : ''}`}
+        style={{ top: BASE + 1 }}
+        onClick={onSelect}
+      >
+        {position}
+      </button>
+      {findings > 0 ? (
+        <svg
+          width="12"
+          height="11"
+          viewBox="0 0 12 11"
+          className="pointer-events-none absolute"
+          style={{ top: BASE + 6, left: width / 2 + 8 }}
+          aria-hidden
+        >
+          <path d="M6 0l6 11H0z" fill="var(--mark)" stroke="var(--mark-ink)" strokeWidth=".8" />
+          <path d="M6 3.6v3.4M6 8.4v1" stroke="#3a2300" strokeWidth="1.3" />
+        </svg>
+      ) : null}
+      {pinned ? (
+        <svg
+          width="7"
+          height="7"
+          viewBox="0 0 7 7"
+          className="pointer-events-none absolute"
+          style={{ top: BASE + 9, left: width / 2 - 16 }}
+          aria-hidden
+        >
+          <path d="M3.5 0L7 3.5 3.5 7 0 3.5z" fill="var(--mark)" stroke="var(--mark-ink)" strokeWidth=".7" />
+        </svg>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,118 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type Announcements,
+  type DragEndEvent,
+  type KeyboardCoordinateGetter,
+} from '@dnd-kit/core';
+import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortable';
+import { useEffect, useMemo, useRef } from 'react';
+import { useColumns } from '../../app/columns.ts';
+import { moveSlot } from '../../app/commands/index.ts';
+import { useGoto, useProject, useSelection, useSequenceEdit } from '../../app/hooks.ts';
+import { useFindings } from '../../app/useFindings.ts';
+import { usePacerForecasts } from '../../app/usePacerForecasts.ts';
+import { Column } from './Column.tsx';
+import { TrackChart } from './TrackChart.tsx';
+import { TrackGutter } from './TrackGutter.tsx';
+import { Overview } from './Overview.tsx';
+
+export const TRACK_HEIGHT = 138;
+
+/** The sequence, one column per slot, on top of every screen. */
+export function Track() {
+  const project = useProject();
+  const { position } = useSelection();
+  const goto = useGoto();
+  const change = useSequenceEdit();
+  const columns = useColumns();
+  const forecasts = usePacerForecasts();
+  const findings = useFindings();
+  const bySlot = useMemo(() => {
+    const counts = new Map<string, number>();
+    for (const finding of findings) counts.set(finding.slotId, (counts.get(finding.slotId) ?? 0) + 1);
+    return counts;
+  }, [findings]);
+
+  // The selected column comes into sight when the selection moves, not when somebody scrolls away from it.
+  const { first, fitting, scrollTo } = columns;
+  const shown = useRef(0);
+  useEffect(() => {
+    if (shown.current === position || position === 0) return;
+    shown.current = position;
+    if (position - 1 < first) scrollTo(position - 2);
+    else if (position > first + fitting) scrollTo(position - fitting + 1);
+  }, [position, first, fitting, scrollTo]);
+
+  const stepByColumn: KeyboardCoordinateGetter = (event, { currentCoordinates }) => {
+    if (event.code === 'ArrowRight') return { ...currentCoordinates, x: currentCoordinates.x + columns.column };
+    if (event.code === 'ArrowLeft') return { ...currentCoordinates, x: currentCoordinates.x - columns.column };
+    return undefined;
+  };
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, {
+      coordinateGetter: stepByColumn,
+      keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] },
+    }),
+  );
+  const positionOf = (id: string | number | undefined): number => project.slots.findIndex((slot) => slot.id === id) + 1;
+  const nameOf = (id: string | number): string =>
+    project.levels[project.slots[positionOf(id) - 1]?.levelId ?? '']?.name ?? String(id);
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `Picked up ${nameOf(active.id)}, position ${positionOf(active.id)}.`,
+    onDragOver: ({ active, over }) =>
+      over ? `${nameOf(active.id)} is over position ${positionOf(over.id)}.` : undefined,
+    onDragEnd: ({ active, over }) =>
+      over ? `${nameOf(active.id)} was put at position ${positionOf(over.id)}.` : `${nameOf(active.id)} was put back.`,
+    onDragCancel: ({ active }) => `${nameOf(active.id)} was put back.`,
+  };
+  const onDragEnd = ({ active, over }: DragEndEvent): void => {
+    if (over && over.id !== active.id) change(moveSlot(project, String(active.id), positionOf(over.id)));
+  };
+  const visible = columns.visible.flatMap((at) => {
+    const slot = project.slots[at - 1];
+    return slot ? [{ slot, at }] : [];
+  });
+  const scrolls = columns.count > columns.fitting;
+
+  return (
+    <section
+      aria-label="Sequence"
+      className="relative shrink-0 overflow-hidden border-b border-line-strong bg-sheet"
+      style={{ height: TRACK_HEIGHT + (scrolls ? 16 : 0) }}
+      onWheel={(event) => scrolls && scrollTo(first + (event.deltaX + event.deltaY) / columns.column)}
+    >
+      <TrackChart columns={columns} forecasts={forecasts} />
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+        accessibility={{ announcements }}
+      >
+        <SortableContext items={visible.map(({ slot }) => slot.id)} strategy={horizontalListSortingStrategy}>
+          {visible.map(({ slot, at }) => (
+            <Column
+              key={slot.id}
+              slot={slot}
+              position={at}
+              left={columns.edge(at)}
+              width={columns.column}
+              selected={at === position}
+              findings={bySlot.get(slot.id) ?? 0}
+              pinned={project.parameters.some((parameter) => Object.hasOwn(parameter.pins, slot.id))}
+              forecast={forecasts.get(slot.id)}
+              onSelect={() => goto({ slotId: slot.id })}
+            />
+          ))}
+        </SortableContext>
+      </DndContext>
+      <TrackGutter />
+      {scrolls ? <Overview columns={columns} forecasts={forecasts} top={TRACK_HEIGHT} /> : null}
+    </section>
+  );
+}

@@ -1,0 +1,88 @@
+import { PACERS } from '@stadion/core/pacers';
+import { useState } from 'react';
+import { addLevel, duplicateLevel, moveSlot, removeSlot } from '../../app/commands/index.ts';
+import { useAppDispatch, useAppSelector, useGoto, useProject, useSelection, useSequenceEdit } from '../../app/hooks.ts';
+import { pacerChosen, renamingStarted } from '../../app/viewSlice.ts';
+import { ChoiceChip, Confirm, Menu } from '../../ui/index.ts';
+
+/** Beside the track: what it shows, and what can be done with the selected slot. */
+export function TrackGutter() {
+  const project = useProject();
+  const { slotId, position, screen } = useSelection();
+  const pacer = useAppSelector((state) => state.view.pacer);
+  const dispatch = useAppDispatch();
+  const goto = useGoto();
+  const change = useSequenceEdit();
+  const [removing, setRemoving] = useState(false);
+  const count = project.slots.length;
+  const level = slotId === undefined ? undefined : project.levels[project.slots[position - 1]?.levelId ?? ''];
+  const withSlot = (run: (id: string) => void) => (): void => {
+    if (slotId !== undefined) run(slotId);
+  };
+  const rename = withSlot((id) => {
+    if (screen !== 'level') goto({ screen: 'level' });
+    setTimeout(() => dispatch(renamingStarted(id)));
+  });
+  const none = slotId === undefined;
+  return (
+    <div className="absolute top-2.5 left-3.5 flex w-[132px] flex-col items-start gap-1.5 bg-sheet text-[12px]">
+      <h2 className="text-[12px] font-semibold whitespace-nowrap">
+        Sequence · {count} level{count === 1 ? '' : 's'}
+      </h2>
+      <Menu
+        trigger={
+          <button type="button" className="chip w-full justify-between text-[12px]">
+            {none ? 'Levels' : `Level ${position}`} <span aria-hidden>▾</span>
+          </button>
+        }
+        entries={[
+          { label: 'Add a level after', keys: 'N', onSelect: () => change(addLevel(project, position)) },
+          {
+            label: 'Duplicate',
+            keys: 'D',
+            disabled: none,
+            onSelect: withSlot((id) => change(duplicateLevel(project, id))),
+          },
+          { label: 'Rename', keys: 'F2', disabled: none, onSelect: rename },
+          'line',
+          {
+            label: 'Move earlier',
+            keys: '{',
+            disabled: position <= 1,
+            onSelect: withSlot((id) => change(moveSlot(project, id, position - 1))),
+          },
+          {
+            label: 'Move later',
+            keys: '}',
+            disabled: none || position >= count,
+            onSelect: withSlot((id) => change(moveSlot(project, id, position + 1))),
+          },
+          'line',
+          { label: 'Remove', disabled: none, onSelect: () => setRemoving(true) },
+        ]}
+      />
+      <ChoiceChip
+        label="Clear rate by"
+        value={pacer}
+        shown={`Clear rate: ${PACERS.find((entry) => entry.id === pacer)?.name ?? pacer}`}
+        wide
+        choices={PACERS.map((entry) => ({ value: entry.id, label: `${entry.name} pacer` }))}
+        onChoose={(id) => dispatch(pacerChosen(id))}
+      />
+      <p className="text-[11.5px] leading-[1.35] text-ink-3">
+        dashes: wanted
+        <br />
+        whiskers: 95 % interval
+      </p>
+      <Confirm
+        open={removing}
+        title={`Remove ${level?.name ?? 'the level'}?`}
+        does="Remove"
+        onConfirm={withSlot((id) => change(removeSlot(project, id)))}
+        onClose={() => setRemoving(false)}
+      >
+        Its rules, ground and pins go with it. It can be undone.
+      </Confirm>
+    </div>
+  );
+}

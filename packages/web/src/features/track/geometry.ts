@@ -1,0 +1,16 @@
+/** The track's chart, px from its top. */
+export const TOP = 12;
+export const BASE = 90;
+export const HEIGHT = BASE - TOP;
+/** Lines of the numbers and of the tiers' names. */
+export const NUMBER_LINE = BASE + 15;
+export const TIER_RULE = BASE + 24;
+export const TIER_LINE = BASE + 38;
+
+/** A clear rate this far below the wanted one is shown as below it. */
+export const BELOW_BY = 0.05;
+
+export const yOf = (share: number): number => BASE - HEIGHT * share;
+
+export const isBelow = (clearRate: number, wanted: number | undefined): boolean =>
+  wanted !== undefined && clearRate < wanted - BELOW_BY;

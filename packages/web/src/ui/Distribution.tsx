@@ -1,0 +1,111 @@
+import { histogram } from '@stadion/core/stats';
+import { lazy, Suspense, useRef, useState } from 'react';
+import { formatNumber } from './format.ts';
+
+/** A number that cuts a distribution. */
+export interface Threshold {
+  label: string;
+  /** How it is called by those who do not see it. */
+  name: string;
+  value: number;
+  /** Moves it; absent where it cannot be moved. */
+  onMove?: (value: number) => void;
+}
+
+interface Props {
+  values: readonly number[];
+  /** Right end of the axis. */
+  high: number;
+  unit: string;
+  label: string;
+  thresholds: readonly Threshold[];
+  /** Colour of a bar by the middle of its bin. */
+  colourAt: (value: number) => string;
+}
+
+const Bars = lazy(() => import('./Bars.tsx'));
+
+const HEIGHT = 84;
+const BINS = 24;
+
+/** A distribution with its thresholds as handles on it. */
+export function Distribution({ values, high, unit, label, thresholds, colourAt }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const [moving, setMoving] = useState<{ index: number; value: number } | null>(null);
+  const { counts } = histogram(values, 0, high, BINS);
+  const width = high / BINS;
+  const colours = counts.map((_, index) => colourAt((index + 0.5) * width));
+  const place = (clientX: number): number => {
+    const bounds = box.current?.getBoundingClientRect();
+    if (!bounds) return 0;
+    return Math.round(Math.min(1, Math.max(0, (clientX - bounds.left) / bounds.width)) * high);
+  };
+  return (
+    <div className="relative select-none" ref={box}>
+      <div role="img" aria-label={label} style={{ height: HEIGHT + 18, paddingTop: 16 }}>
+        <Suspense fallback={null}>
+          <Bars counts={counts} colours={colours} high={high} unit={unit} height={HEIGHT} />
+        </Suspense>
+      </div>
+      {thresholds.map((threshold, index) => {
+        const value = moving?.index === index ? moving.value : threshold.value;
+        const share = Math.min(1, value / high);
+        const beyond = value > high;
+        return (
+          <div
+            key={threshold.name}
+            className="absolute top-0 w-0"
+            style={{ left: `${share * 100}%`, height: HEIGHT + 16 }}
+          >
+            <div
+              className={`absolute h-full border-l-2 ${beyond ? 'border-dashed' : ''} border-mark`}
+              style={{ left: -1 }}
+            />
+            <span
+              role="slider"
+              tabIndex={threshold.onMove ? 0 : -1}
+              aria-label={threshold.name}
+              aria-valuenow={value}
+              aria-valuemin={0}
+              aria-valuemax={Math.max(high, Math.ceil(value))}
+              aria-valuetext={`${formatNumber(value, 1)} ${unit}`}
+              aria-disabled={!threshold.onMove}
+              className="absolute top-0 h-3.5 w-2.5 cursor-ew-resize touch-none rounded-[2px] border border-mark-ink bg-mark"
+              style={{ left: -5 }}
+              onKeyDown={(event) => {
+                const by =
+                  event.key === 'ArrowRight' || event.key === 'ArrowUp'
+                    ? 1
+                    : event.key === 'ArrowLeft' || event.key === 'ArrowDown'
+                      ? -1
+                      : 0;
+                if (by === 0) return;
+                event.preventDefault();
+                threshold.onMove?.(Math.max(0, value + by));
+              }}
+              onPointerDown={(event) => {
+                if (!threshold.onMove) return;
+                event.currentTarget.setPointerCapture(event.pointerId);
+                setMoving({ index, value });
+              }}
+              onPointerMove={(event) => {
+                if (moving?.index === index) setMoving({ index, value: place(event.clientX) });
+              }}
+              onPointerUp={() => {
+                if (moving?.index === index && moving.value !== threshold.value) threshold.onMove?.(moving.value);
+                setMoving(null);
+              }}
+            />
+            <span
+              className="absolute -top-0.5 text-[11px] font-semibold whitespace-nowrap text-mark-ink"
+              style={share > 0.75 ? { right: 9 } : { left: 9 }}
+            >
+              {threshold.label} {formatNumber(value, 1)} {unit}
+              {beyond ? ' →' : ''}
+            </span>
+          </div>
+        );
+      })}
+    </div>
+  );
+}

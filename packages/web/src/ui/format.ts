@@ -1,0 +1,12 @@
+/** A number as people write it: at most so many digits after the point, none that say nothing. @example formatNumber(2.50) // '2.5' */
+export function formatNumber(value: number, digits = 2): string {
+  if (!Number.isFinite(value)) return '∞';
+  const text = String(Number(value.toFixed(digits)));
+  return text.replace('-', '−');
+}
+
+/** A share as a percentage. @example formatPercent(0.786) // '79 %' */
+export const formatPercent = (share: number, digits = 0): string => `${formatNumber(share * 100, digits)} %`;
+
+/** Seconds. @example formatSeconds(33.123) // '33.1 s' */
+export const formatSeconds = (seconds: number): string => `${formatNumber(seconds, 1)} s`;

@@ -1,0 +1,12 @@
+export { Button } from './Button.tsx';
+export { ChoiceChip, type Choice } from './ChoiceChip.tsx';
+export { Confirm } from './Confirm.tsx';
+export { formatNumber, formatPercent, formatSeconds } from './format.ts';
+export { Menu, type MenuEntry } from './Menu.tsx';
+export { NumberChip, type Binding, type NumberLimits } from './NumberChip.tsx';
+export { parseNumber, type ParsedNumber } from './parseNumber.ts';
+export { Segmented } from './Segmented.tsx';
+export { StadionProviders } from './Providers.tsx';
+export { TextInPlace } from './TextInPlace.tsx';
+export { Tip } from './Tip.tsx';
+export { Distribution, type Threshold } from './Distribution.tsx';

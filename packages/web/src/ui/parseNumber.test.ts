@@ -1,0 +1,43 @@
+import { describe, expect, it } from '@jest/globals';
+import { formatNumber, formatPercent } from './format.ts';
+import { parseNumber } from './parseNumber.ts';
+
+describe('a number field', () => {
+  it.each([
+    ['12', 12],
+    [' 2.5 ', 2.5],
+    ['2,5', 2.5],
+    ['−3', -3],
+    ['48*1.25', 60],
+    ['(1 + 2) * 3', 9],
+    ['40 s', 40],
+    ['75 %', 75],
+    ['0.1+0.2', 0.3],
+  ])('reads %j as %d', (text, value) => {
+    expect(parseNumber(text)).toEqual({ ok: true, value });
+  });
+
+  it.each([
+    ['', 'expected'],
+    ['abc', 'not a number'],
+    ['4 apples', 'not a number'],
+    ['1/0', 'divides by zero'],
+    ['alert(1)', 'not a number'],
+    ['2**3', 'not a number'],
+    ['"5"', 'not a number'],
+  ])('refuses %j and says why', (text, reason) => {
+    const parsed = parseNumber(text);
+    expect(parsed.ok ? '' : parsed.reason).toContain(reason);
+  });
+});
+
+describe('a number shown', () => {
+  it.each([
+    [2.5, '2.5'],
+    [2.0500000000000003, '2.05'],
+    [-0.1, '−0.1'],
+    [Number.POSITIVE_INFINITY, '∞'],
+  ])('%d as %s', (value, text) => expect(formatNumber(value)).toBe(text));
+
+  it('a share as a percentage', () => expect(formatPercent(0.786)).toBe('79 %'));
+});
