@@ -1,8 +1,8 @@
 import { headingInput, REST, type AttemptState } from '../attempt/index.ts';
 import { HEADINGS } from '../ground/index.ts';
-import { makeStream, type Stream } from '../random/index.ts';
-import type { Needs } from './needs.ts';
+import { makeStream } from '../random/index.ts';
 import type { Abilities } from './pacer.ts';
+import type { Player } from './playerState.ts';
 import { chooseHeading } from './roam.ts';
 
 /** A player decides about ten times a second. */
@@ -18,29 +18,6 @@ const LONGEST_LAPSE_SECONDS = 1.2;
 const PENDING = 16;
 /** Purpose of the stream for a player's faults; see makeStream. */
 const FAULTS = 2;
-
-/** One simulated player at one attempt. */
-export interface Player {
-  abilities: Abilities;
-  reactionTicks: number;
-  stream: Stream;
-  /** Decisions made but not yet acted on, in a ring. */
-  pendingInputs: number[];
-  pendingTicks: number[];
-  firstPending: number;
-  pendingCount: number;
-  input: number;
-  /** Steering drift in deviations. */
-  drift: number;
-  lapseUntilTick: number;
-  needs: Needs;
-  /** Index of the collectable headed for, -1 for none. */
-  target: number;
-  /** When the target was last chosen, and when something was last gathered. */
-  targetTick: number;
-  progressTick: number;
-  lastRemaining: number;
-}
 
 /** @param seed the attempt's */
 export function makePlayer(state: AttemptState, abilities: Abilities, seed: number): Player {

@@ -11,7 +11,7 @@ import {
   type Spot,
 } from '../ground/index.ts';
 import { pendingNeeds } from './needs.ts';
-import type { Player } from './player.ts';
+import type { Player } from './playerState.ts';
 import { horizonOf, IMAGINED, lookForThreats, priceThreats, probe } from './threats.ts';
 
 /** A target is chosen anew at least this often. */

@@ -1,6 +1,6 @@
 import type { AttemptState, Enemy } from '../attempt/index.ts';
 import type { Spot } from '../ground/index.ts';
-import type { Player } from './player.ts';
+import type { Player } from './playerState.ts';
 
 /** Moments at which a threatened player imagines itself along each way out. */
 export const IMAGINED = 4;

@@ -50,25 +50,22 @@ export function useForecast(project: Project, position: number, pacer: Pacer): L
     [project, position, pacer],
   );
   const key = useMemo(() => JSON.stringify(question), [question]);
-  const [shown, setShown] = useState<Answered | null>(null);
+  const [latest, setLatest] = useState<Answered | null>(null);
 
   useEffect(() => {
-    const known = answers.get(key);
-    if (known) {
-      setShown(known);
-      return;
-    }
+    if (answers.has(key)) return;
     const id = ++lastId;
     const asked = performance.now();
     listener = (answer) => {
       if (answer.id !== id) return;
       const answered = { key, forecast: answer.forecast, done: answer.done, milliseconds: performance.now() - asked };
       if (answer.done) remember(answered);
-      setShown(answered);
+      setLatest(answered);
     };
     theWorker().postMessage({ id, question: JSON.parse(key) as ForecastRequest['question'] } satisfies ForecastRequest);
   }, [key]);
 
+  const shown = answers.get(key) ?? latest;
   return {
     forecast: shown?.forecast ?? null,
     stale: shown !== null && shown.key !== key,

@@ -26,7 +26,11 @@ export function ToCollect({ here }: { here: LevelHere }) {
   const needed = neededWorth(here);
   const kinds = project.kinds.collectables
     .map((kind, index) => ({ kind, index, count: placed.count[kind.id] ?? 0, worth: placed.worth[kind.id] ?? 0 }))
-    .filter(({ count }) => count > 0);
+    .filter(({ count }) => count > 0)
+    .map((entry, place, all) => ({
+      ...entry,
+      before: all.slice(0, place).reduce((sum, other) => sum + other.worth, 0),
+    }));
   if (kinds.length === 0) return <p className="text-ink-3">Nothing to collect lies on this ground.</p>;
   const scale = Math.max(total, needed ?? 0);
   const spare = needed === undefined ? undefined : total - needed;
@@ -36,7 +40,6 @@ export function ToCollect({ here }: { here: LevelHere }) {
       : spare !== undefined && spare < 0
         ? `${formatNumber(needed)} needed, ${formatNumber(-spare)} more than placed`
         : `${formatNumber(needed)} needed, ${formatNumber(spare ?? 0)} to spare`;
-  let x = 0;
   return (
     <div>
       <div className="say">
@@ -68,11 +71,18 @@ export function ToCollect({ here }: { here: LevelHere }) {
         aria-label={`${formatNumber(total)} placed, ${words}`}
       >
         <rect y="3" width={WIDTH} height="8" rx="2" fill="var(--line)" />
-        {kinds.map(({ kind, index, worth }) => {
-          const width = scale === 0 ? 0 : (worth / scale) * WIDTH;
-          const part = <rect key={kind.id} x={x} y="3" width={width} height="8" fill={SHADES[index % SHADES.length]} />;
-          x += width;
-          return part;
+        {kinds.map(({ kind, index, worth, before }) => {
+          const perPoint = scale === 0 ? 0 : WIDTH / scale;
+          return (
+            <rect
+              key={kind.id}
+              x={before * perPoint}
+              y="3"
+              width={worth * perPoint}
+              height="8"
+              fill={SHADES[index % SHADES.length]}
+            />
+          );
         })}
         {needed === undefined || scale === 0 ? null : (
           <line

@@ -1,5 +1,4 @@
-import type { AttemptState } from '@stadion/core/attempt';
-import { starReading } from '@stadion/core/attempt';
+import { prepareLevel, starReading, type AttemptState, type PreparedLevel } from '@stadion/core/attempt';
 import { causeInWords, conditionInWords, starsFor } from '@stadion/core/rules';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addressOf, useProject, useSelection } from '../../app/hooks.ts';
@@ -17,8 +16,10 @@ export function PlayScreen() {
   const project = useProject();
   const { position } = useSelection();
   const here = useMemo(() => levelHere(project, position), [project, position]);
+  const key = useMemo(() => (position > 0 ? JSON.stringify(prepareLevel(project, position)) : ''), [project, position]);
   if (!here) return null;
-  return <Play here={here} />;
+  // An edit that comes from another tab and matters here starts the attempt anew, by the new rules.
+  return <Play key={key} here={here} prepared={JSON.parse(key) as PreparedLevel} />;
 }
 
 const token = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
@@ -39,8 +40,8 @@ function readPaint(here: LevelHere): Paint {
   };
 }
 
-function Play({ here }: { here: LevelHere }) {
-  const { project, position, level, slotId } = here;
+function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) {
+  const { position, level, slotId } = here;
   const { projectId } = useSelection();
   const navigate = useNavigate();
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -49,7 +50,7 @@ function Play({ here }: { here: LevelHere }) {
   const paint = useRef<Paint>(undefined);
   const drawNow = useRef<() => void>(() => undefined);
   const draw = useCallback(() => drawNow.current(), []);
-  const attempt = useAttempt(project, position, draw);
+  const attempt = useAttempt(prepared, draw);
   const { state, before, between, restart, paused, setPaused, stepOnce } = attempt;
 
   const columns = level.ground.rows[0]?.length ?? 1;

@@ -1,16 +1,15 @@
 import {
   makeWorld,
-  prepareLevel,
   REST,
   startAttempt,
   step,
   TICK_SECONDS,
   headingInput,
   type AttemptState,
+  type PreparedLevel,
 } from '@stadion/core/attempt';
 import { nearestHeading } from '@stadion/core/ground';
-import type { Project } from '@stadion/core/model';
-import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 
 const KEYS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0],
@@ -50,24 +49,30 @@ export interface PlayedAttempt {
   stepOnce: () => void;
 }
 
+const placesOf = (state: AttemptState): Before => {
+  const before = { x: 0, y: 0, enemies: new Float64Array(state.enemies.length * 2) };
+  remember(before, state);
+  return before;
+};
+
 function remember(before: Before, state: AttemptState): void {
   before.x = state.player.x;
   before.y = state.player.y;
-  if (before.enemies.length !== state.enemies.length * 2) before.enemies = new Float64Array(state.enemies.length * 2);
   state.enemies.forEach((enemy, index) => {
     before.enemies[index * 2] = enemy.x;
     before.enemies[index * 2 + 1] = enemy.y;
   });
 }
 
-/** Plays the level at a position with the keys, at the fixed step that trials use. @param position from 1 */
-export function useAttempt(project: Project, position: number, draw: () => void): PlayedAttempt {
-  const world = useMemo(() => makeWorld(prepareLevel(project, position)), [project, position]);
-  const state = useRef<AttemptState>(startAttempt(world, 1));
-  const before = useRef<Before>({ x: 0, y: 0, enemies: new Float64Array(0) });
+/** Plays a level with the keys, at the fixed step that trials use. The level is taken once: mount anew for another. */
+export function useAttempt(level: PreparedLevel, draw: () => void): PlayedAttempt {
+  const [world] = useState(() => makeWorld(level));
+  const [first] = useState(() => startAttempt(world, 1));
+  const state = useRef<AttemptState>(first);
+  const before = useRef<Before>(placesOf(first));
   const between = useRef(0);
   const held = useRef(new Set<string>());
-  const tries = useRef(0);
+  const tries = useRef(1);
   const [told, setTold] = useState(0);
   const [paused, setPaused] = useState(false);
   const pausedNow = useRef(false);
@@ -83,7 +88,6 @@ export function useAttempt(project: Project, position: number, draw: () => void)
     setPaused(false);
     setTold((count) => count + 1);
   }, [world]);
-  useEffect(restart, [restart]);
 
   const tick = useCallback(() => {
     let x = 0;

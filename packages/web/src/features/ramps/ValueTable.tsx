@@ -11,6 +11,7 @@ export function ValueTable() {
   const project = useProject();
   const table = useMemo(() => rampTable(project), [project]);
   const box = useRef<HTMLDivElement>(null);
+  // eslint-disable-next-line react-hooks/incompatible-library -- it keeps its own state; nothing here is memoized from it
   const rows = useVirtualizer({
     count: table.slotIds.length,
     getScrollElement: () => box.current,
