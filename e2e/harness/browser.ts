@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { Builder, Browser, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, Browser, By, Key, Origin, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 
 const WAIT_MS = 15_000;
@@ -20,11 +20,17 @@ export interface Page {
   seeText(text: string | RegExp): Promise<void>;
   waitFor(what: string, check: () => Promise<boolean>): Promise<void>;
   keys(...keys: string[]): Promise<void>;
+  /** Holds modifiers while pressing a key. */
+  chord(key: string, ...modifiers: string[]): Promise<void>;
+  /** The text of an element as it stands now, however often it was drawn anew. */
+  textOf(css: string): Promise<string>;
   /** Types into the focused field, in place of what is there. */
   typeOver(text: string): Promise<void>;
   /** Presses at an element's middle, moves by steps, lets go. */
   drag(element: WebElement, dx: number, dy: number): Promise<void>;
   size(width: number, height: number): Promise<void>;
+  /** Takes the connection away, or gives it back. */
+  cutOff(offline: boolean): Promise<void>;
   /** Where files that the page offers for download arrive. */
   downloads: string;
   quit(): Promise<void>;
@@ -37,6 +43,10 @@ const ROLES: Readonly<Record<string, string>> = {
   menuitem: '[role=menuitem], [role=menuitemradio]',
   radio: '[role=radio]',
   textbox: 'input:not([type=file]), textarea',
+  /** A parameter to follow, in the open editor of a number. */
+  parameter: '[role=dialog] li button',
+  /** In the question before something is destroyed. */
+  answer: '[role=alertdialog] button',
   region: 'section[aria-label], aside[aria-label], [role=region]',
 };
 
@@ -114,6 +124,11 @@ export async function openBrowser(): Promise<Page> {
     driver,
     downloads,
     size,
+    cutOff: async (offline) => {
+      if (offline)
+        await driver.setNetworkConditions({ offline: true, latency: 0, download_throughput: 0, upload_throughput: 0 });
+      else await driver.deleteNetworkConditions();
+    },
     waitFor,
     find,
     byName,
@@ -136,13 +151,24 @@ export async function openBrowser(): Promise<Page> {
         .sendKeys(...keys)
         .perform();
     },
+    chord: async (key, ...modifiers) => {
+      const actions = driver.actions();
+      for (const modifier of modifiers) actions.keyDown(modifier);
+      actions.sendKeys(key);
+      for (const modifier of modifiers) actions.keyUp(modifier);
+      await actions.perform();
+    },
+    textOf: (css) => driver.executeScript<string>(`return document.querySelector(arguments[0])?.innerText ?? '';`, css),
     typeOver: async (text) => {
       await driver.actions().keyDown(Key.CONTROL).sendKeys('a').keyUp(Key.CONTROL).sendKeys(text).perform();
     },
     drag: async (element, dx, dy) => {
       const actions = driver.actions({ async: true }).move({ origin: element }).press();
+      // From where the pointer is, since what is dragged moves along.
+      const part = (total: number, step: number): number =>
+        Math.round((total * step) / 8) - Math.round((total * (step - 1)) / 8);
       for (let step = 1; step <= 8; step++) {
-        actions.move({ origin: element, x: Math.round((dx * step) / 8), y: Math.round((dy * step) / 8), duration: 30 });
+        actions.move({ origin: Origin.POINTER, x: part(dx, step), y: part(dy, step), duration: 30 });
       }
       await actions.pause(120).release().perform();
     },

@@ -1,5 +1,5 @@
 import { Edit } from '@stadion/core/contract';
-import { del, entries, set } from 'idb-keyval';
+import { del, get, keys, set } from 'idb-keyval';
 import { nanoid } from 'nanoid';
 import { z } from 'zod';
 
@@ -35,18 +35,31 @@ export async function keepUnsent(projectId: string, unsent: Unsent): Promise<voi
   else await set(key, unsent);
 }
 
-/** Takes over what tabs that are gone have left behind for a project. */
-export async function adoptUnsent(projectId: string): Promise<Unsent[]> {
+/**
+ * Takes over what other tabs have left behind for a project: of those that are gone at once, of those still open when
+ * they go. What is taken is kept under this tab's name before it is forgotten under theirs.
+ *
+ * @param signal ends the waiting
+ */
+export async function adoptUnsent(
+  projectId: string,
+  take: (unsent: Unsent) => Promise<void>,
+  signal: AbortSignal,
+): Promise<void> {
   announceTab();
-  const held = 'locks' in navigator ? ((await navigator.locks.query()).held ?? []).map((lock) => lock.name) : [];
-  const adopted: Unsent[] = [];
-  for (const [key, value] of await entries()) {
-    const [prefix, project, tab] = String(key).split('/');
-    if (prefix !== PREFIX || project !== projectId || tab === undefined || tab === tabId || held.includes(lockOf(tab)))
-      continue;
-    const parsed = Stored.safeParse(value);
-    if (parsed.success) adopted.push(parsed.data);
+  const adopt = async (key: string): Promise<void> => {
+    const parsed = Stored.safeParse(await get(key));
+    if (signal.aborted) return;
+    if (parsed.success && parsed.data.edits.length > 0) await take(parsed.data);
     await del(key);
+  };
+  const others = (await keys())
+    .map(String)
+    .filter((key) => key.startsWith(`${PREFIX}/${projectId}/`) && key !== keyOf(projectId, tabId));
+  for (const key of others) {
+    const tab = key.split('/')[2] as string;
+    if (!('locks' in navigator)) await adopt(key);
+    // The lock is given once the other tab's page is gone.
+    else void navigator.locks.request(lockOf(tab), { signal }, () => adopt(key)).catch(() => undefined);
   }
-  return adopted.toSorted((a, b) => a.revision - b.revision);
 }

@@ -8,7 +8,7 @@ import {
 } from '@stadion/core/contract';
 import { fetchJson, HttpProblem, jsonBody } from '../api/http.ts';
 import { forecastsArrived, stadionApi } from '../api/stadionApi.ts';
-import { adoptUnsent, keepUnsent } from '../api/unsent.ts';
+import { adoptUnsent, keepUnsent, type Unsent } from '../api/unsent.ts';
 import {
   adopted,
   alreadyKnown,
@@ -33,6 +33,7 @@ const LONGEST_RETRY_MS = 8000;
  */
 export function startSync(store: Store, projectId: string): () => void {
   const address = `/api/projects/${projectId}`;
+  const ended = new AbortController();
   let stopped = false;
   let sending = false;
   let oneByOne = false;
@@ -51,13 +52,13 @@ export function startSync(store: Store, projectId: string): () => void {
   };
 
   /** Edits in a clash wait for a decision: they are kept like unsent ones. */
-  const keep = (): void => {
+  const keep = async (): Promise<void> => {
     const { open, clash } = state();
     if (!open || (open.pending === keptPending && clash === keptClash)) return;
     keptPending = open.pending;
     keptClash = clash;
     const edits = [...(clash?.mine ?? []), ...open.pending.map((entry) => entry.edit)];
-    keepUnsent(projectId, { revision: open.revision, edits }).catch(() => undefined);
+    await keepUnsent(projectId, { revision: open.revision, edits }).catch(() => undefined);
   };
 
   const fetchMissed = async (): Promise<void> => {
@@ -161,29 +162,25 @@ export function startSync(store: Store, projectId: string): () => void {
     });
   };
 
+  /** Puts another tab's edits on top; those that meet what came since are a clash. */
+  const adopt = async ({ revision, edits }: Unsent): Promise<void> => {
+    const list = await fetchJson<RevisionList>(`${address}/revisions?after=${revision}`);
+    const known = state().open?.revision ?? 0;
+    store.dispatch(adopted({ edits, since: list.revisions.filter((entry) => entry.revision <= known) }));
+    await keep();
+    void send();
+  };
+
   const open = async (): Promise<void> => {
     try {
       const project = await fetchJson<OpenProject>(address);
-      const left = await adoptUnsent(projectId);
-      const since = left[0]
-        ? await fetchJson<RevisionList>(`${address}/revisions?after=${left[0].revision}`)
-        : undefined;
       if (stopped) return;
       store.dispatch(
         opened({ projectId, revision: project.revision, document: project.document, log: project.recent }),
       );
-      for (const { revision, edits } of left) {
-        store.dispatch(
-          adopted({
-            edits,
-            since: (since?.revisions ?? []).filter(
-              (entry) => entry.revision > revision && entry.revision <= project.revision,
-            ),
-          }),
-        );
-      }
       listen();
       void send();
+      adoptUnsent(projectId, adopt, ended.signal).catch(() => undefined);
     } catch (error) {
       if (stopped) return;
       if (error instanceof HttpProblem && error.problem.status === 404) store.dispatch(missing());
@@ -208,7 +205,7 @@ export function startSync(store: Store, projectId: string): () => void {
   const online = (): void => void send();
   store.dispatch(loading());
   const unsubscribe = store.subscribe(() => {
-    keep();
+    void keep();
     if (state().connection !== 'offline') void send();
   });
   window.addEventListener('pagehide', leave);
@@ -217,6 +214,7 @@ export function startSync(store: Store, projectId: string): () => void {
 
   return () => {
     stopped = true;
+    ended.abort();
     clearTimeout(timer);
     unsubscribe();
     events?.close();

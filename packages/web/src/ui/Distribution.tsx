@@ -23,7 +23,8 @@ interface Props {
   colourAt: (value: number) => string;
 }
 
-const Bars = lazy(() => import('./Bars.tsx'));
+/** Where the chart's code does not come (the server is down), plain bars stand in for it. */
+const Bars = lazy(() => import('./Bars.tsx').catch(() => ({ default: PlainBars })));
 
 const HEIGHT = 84;
 const BINS = 24;
@@ -43,7 +44,7 @@ export function Distribution({ values, high, unit, label, thresholds, colourAt }
   return (
     <div className="relative select-none" ref={box}>
       <div role="img" aria-label={label} style={{ height: HEIGHT + 18, paddingTop: 16 }}>
-        <Suspense fallback={null}>
+        <Suspense fallback={<PlainBars counts={counts} colours={colours} height={HEIGHT} />}>
           <Bars counts={counts} colours={colours} high={high} unit={unit} height={HEIGHT} />
         </Suspense>
       </div>
@@ -106,6 +107,26 @@ export function Distribution({ values, high, unit, label, thresholds, colourAt }
           </div>
         );
       })}
+    </div>
+  );
+}
+
+/** The same bars without an axis, until the chart's code is there. */
+function PlainBars({
+  counts,
+  colours,
+  height,
+}: {
+  counts: readonly number[];
+  colours: readonly string[];
+  height: number;
+}) {
+  const most = Math.max(1, ...counts);
+  return (
+    <div className="flex items-end gap-px" style={{ height }} aria-hidden>
+      {counts.map((count, index) => (
+        <div key={index} className="grow" style={{ height: `${(count / most) * 100}%`, background: colours[index] }} />
+      ))}
     </div>
   );
 }

@@ -60,10 +60,18 @@ function applyEdit(document: Project, edit: Edit): { document: Project; inverse:
   };
 }
 
+/** The document with its entries in the order of the schema, so that the same document is always the same text. */
+function inSchemaOrder(document: Project): Project {
+  const checked = importProject(document);
+  if (!checked.ok) throw new StadionError('bad-document', checked.problems[0]?.message ?? 'The project is not whole.');
+  return checked.project;
+}
+
 /** Everything that can be done with projects. */
 export function makeProjectService({ storage, now, onRevisions }: Dependencies) {
-  const insert = async (document: Project): Promise<string> => {
+  const insert = async (given: Project): Promise<string> => {
     const id = nanoid(10);
+    const document = inSchemaOrder(given);
     await storage.write((transaction) => store.insertProject(transaction, id, document, now().toISOString()));
     return id;
   };

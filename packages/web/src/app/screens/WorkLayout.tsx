@@ -31,13 +31,16 @@ export function WorkLayout() {
   const [listing, setListing] = useState(false);
 
   const shortcuts = useMemo((): Shortcut[] => {
-    const select = (to: number) => (): void => {
-      const next = project.slots[to - 1];
+    // From the address, which is ahead of the picture when keys come quickly.
+    const step = (by: number) => (): void => {
+      const { pathname } = window.location;
+      const index = project.slots.findIndex((slot) => pathname.endsWith(`/${slot.id}`));
+      const next = project.slots[(index < 0 ? position - 1 : index) + by];
       if (next) goto({ slotId: next.id });
     };
     return [
-      { keys: '[', does: 'Level before', run: select(position - 1) },
-      { keys: ']', does: 'Level after', run: select(position + 1) },
+      { keys: '[', does: 'Level before', run: step(-1) },
+      { keys: ']', does: 'Level after', run: step(1) },
       {
         keys: '{',
         does: 'Move the level earlier',

@@ -1,0 +1,65 @@
+import { describe, expect, it } from '@jest/globals';
+import fs from 'node:fs';
+import path from 'node:path';
+import { journey } from './harness/journey.ts';
+
+const at = journey();
+const axe = fs.readFileSync(path.join(import.meta.dirname, '../node_modules/axe-core/axe.min.js'), 'utf8');
+
+interface Violation {
+  id: string;
+  impact: string;
+  nodes: { target: string[]; failureSummary: string }[];
+}
+
+async function violations(): Promise<string[]> {
+  const { driver } = at.page;
+  await driver.executeScript(axe);
+  const found = await driver.executeAsyncScript<Violation[]>(
+    `const done = arguments[arguments.length - 1];
+     axe.run(document, { resultTypes: ['violations'] }).then((r) => done(r.violations.map(({ id, impact, nodes }) => ({ id, impact, nodes: nodes.slice(0, 3).map((n) => ({ target: n.target, failureSummary: n.failureSummary })) }))));`,
+  );
+  return found
+    .filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
+    .map(
+      (violation) =>
+        `${violation.id}: ${violation.nodes.map((node) => `${node.target.join(' ')} ${node.failureSummary}`).join(' | ')}`,
+    );
+}
+
+describe('axe finds nothing serious on', () => {
+  it.each([
+    ['the level', 'level/slot-7', 'clear it'],
+    ['the ramps', 'ramps/slot-7?lane=hornetSpeed', 'starting at'],
+    ['the hand-off', 'hand-off/slot-7', 'Download JSON'],
+  ])('%s', async (_name, address, text) => {
+    await at.open(address);
+    await at.page.seeText(text);
+    expect(await violations()).toEqual([]);
+  });
+
+  it('play', async () => {
+    await at.page.driver.get(`${at.server.address}/projects/${at.projectId}/play/slot-7`);
+    await at.page.find('canvas');
+    expect(await violations()).toEqual([]);
+  });
+
+  it('the projects', async () => {
+    await at.page.driver.get(`${at.server.address}/projects`);
+    await at.page.seeText('Home Before Dusk');
+    expect(await violations()).toEqual([]);
+  });
+
+  it('the findings, the list of keys and an open number', async () => {
+    await at.open('level/slot-7');
+    await at.page.keys('f');
+    await at.page.find('aside[aria-label=Findings]');
+    await at.page.keys('?');
+    await at.page.seeText('Keys on this screen');
+    expect(await violations()).toEqual([]);
+    await at.page.keys('f');
+    await at.page.clickName('button', 'Warning at');
+    await at.page.find('[role=dialog] input');
+    expect(await violations()).toEqual([]);
+  });
+});

@@ -1,0 +1,28 @@
+import { describe, expect, it } from '@jest/globals';
+import { execFileSync } from 'node:child_process';
+import path from 'node:path';
+import { hashesOf } from './harness/hashes.ts';
+import { journey } from './harness/journey.ts';
+
+const at = journey();
+const SEEDS = 200;
+
+/** The same sources as one script for the browser. */
+const bundle = (): string =>
+  execFileSync(process.execPath, [path.join(import.meta.dirname, 'harness/bundle.mjs')], {
+    encoding: 'utf8',
+    maxBuffer: 1 << 26,
+  });
+
+describe('the same seed', () => {
+  it(`gives the same attempt in Node and in the browser, bit for bit, over ${SEEDS} seeds`, async () => {
+    const code = bundle();
+    await at.open('level/slot-1');
+    await at.page.driver.manage().setTimeouts({ script: 60_000 });
+    const inBrowser = await at.page.driver.executeScript<number[]>(`${code}; return hashes.hashesOf(${SEEDS});`);
+    const inNode = hashesOf(SEEDS);
+    expect(inNode).toHaveLength(SEEDS);
+    expect(new Set(inNode).size).toBeGreaterThan(SEEDS * 0.95);
+    expect(inBrowser).toEqual(inNode);
+  });
+});
