@@ -1,0 +1,201 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
+import type { Edit, OpenProject, PatchOperation } from '@stadion/core/contract';
+import { homeBeforeDusk } from '@stadion/core/demo';
+import fc from 'fast-check';
+import request from 'supertest';
+import { testApp } from '../../testing/testApp.ts';
+
+let app: Awaited<ReturnType<typeof testApp>>;
+let id = '';
+let serial = 0;
+
+beforeAll(async () => {
+  app = await testApp();
+});
+afterAll(() => app.end());
+beforeEach(async () => {
+  id = (await app.projects.create({ from: 'demo' })).id;
+});
+
+const edit = (patch: PatchOperation[], more: Partial<Edit> = {}): Edit => ({
+  id: `edit-${String(++serial).padStart(6, '0')}`,
+  label: 'An edit',
+  patch,
+  ...more,
+});
+const rename = (name: string): Edit => edit([{ op: 'replace', path: '/name', value: name }]);
+const send = (edits: unknown, on: number | string = 0) =>
+  request(app.express).patch(`/api/projects/${id}`).set('If-Match', `"${on}"`).send({ edits });
+const read = async (): Promise<OpenProject> =>
+  (await request(app.express).get(`/api/projects/${id}`)).body as OpenProject;
+
+describe('a project', () => {
+  it('is made from the demo and read with its revision', async () => {
+    const answer = await request(app.express).get(`/api/projects/${id}`);
+    expect(answer.status).toBe(200);
+    expect(answer.headers['etag']).toBe('"0"');
+    expect((answer.body as OpenProject).document).toEqual(homeBeforeDusk());
+  });
+
+  it('is made empty with a name', async () => {
+    const made = await request(app.express).post('/api/projects').send({ from: 'empty', name: 'Quiet Garden' });
+    expect(made.status).toBe(201);
+    const list = await request(app.express).get('/api/projects');
+    expect(list.body.projects).toContainEqual(expect.objectContaining({ name: 'Quiet Garden', slots: 0, revision: 0 }));
+  });
+});
+
+describe('an edit', () => {
+  it('moves the project on by one revision and can be taken back', async () => {
+    const answer = await send([rename('Bees')]);
+    expect(answer.status).toBe(200);
+    expect(answer.headers['etag']).toBe('"1"');
+    const { revisions } = answer.body as { revisions: { inverse: PatchOperation[] }[] };
+    await send([edit(revisions[0]!.inverse)], 1);
+    expect(await read()).toMatchObject({ revision: 2, document: homeBeforeDusk() });
+  });
+
+  it('comes in a batch, all in order', async () => {
+    const answer = await send([rename('A'), rename('B'), rename('C')]);
+    expect(answer.body.revisions.map((entry: { revision: number }) => entry.revision)).toEqual([1, 2, 3]);
+    expect((await read()).document.name).toBe('C');
+  });
+
+  it('is listed among the revisions', async () => {
+    await send([rename('A'), rename('B')]);
+    const list = await request(app.express).get(`/api/projects/${id}/revisions?after=1`);
+    expect(list.body).toMatchObject({ revision: 2, revisions: [{ revision: 2, edit: { label: 'An edit' } }] });
+  });
+
+  it('on an older revision is turned away with the present one', async () => {
+    await send([rename('A')]);
+    const answer = await send([rename('B')], 0);
+    expect(answer.status).toBe(412);
+    expect(answer.body).toMatchObject({
+      code: 'revision-behind',
+      revision: 1,
+      kept: expect.stringContaining('still with you'),
+    });
+    expect((await read()).document.name).toBe('A');
+  });
+
+  it('sent twice is not made twice', async () => {
+    const once = rename('A');
+    await send([once]);
+    const again = await send([once], 1);
+    expect(again.status).toBe(409);
+    expect(again.body.places).toEqual([{ message: once.id }]);
+    expect((await read()).revision).toBe(1);
+  });
+});
+
+describe('refused, whole and with the place,', () => {
+  it.each([
+    [
+      'a patch that does not fit',
+      [{ op: 'replace', path: '/slots/99/wanted', value: 1 }],
+      422,
+      'bad-patch',
+      '/slots/99/wanted',
+    ],
+    ['a failing test', [{ op: 'test', path: '/name', value: 'Other' }], 422, 'bad-patch', '/name'],
+    [
+      'a number out of range',
+      [{ op: 'replace', path: '/slots/0/wanted', value: 3 }],
+      422,
+      'bad-document',
+      '/slots/0/wanted',
+    ],
+    [
+      'a name that leads nowhere',
+      [{ op: 'replace', path: '/slots/0/levelId', value: 'nowhere' }],
+      422,
+      'bad-document',
+      '/slots/0/levelId',
+    ],
+    [
+      'an inherited name',
+      [{ op: 'add', path: '/__proto__/polluted', value: 1 }],
+      422,
+      'bad-patch',
+      '/__proto__/polluted',
+    ],
+    ['a step that is none', [{ op: 'jump', path: '/name' }], 400, 'bad-request', '/edits/0/patch/0/op'],
+  ])('%s', async (_case, patch, status, code, pointer) => {
+    const answer = await send([rename('Fine'), edit(patch as PatchOperation[])].slice(status === 400 ? 1 : 0));
+    expect(answer.status).toBe(status);
+    expect(answer.type).toBe('application/problem+json');
+    expect(answer.body).toMatchObject({
+      code,
+      kept: expect.any(String),
+      places: expect.arrayContaining([expect.objectContaining({ pointer })]),
+    });
+    expect((await read()).document).toEqual(homeBeforeDusk());
+  });
+
+  it.each([
+    [
+      'without If-Match',
+      () =>
+        request(app.express)
+          .patch(`/api/projects/${id}`)
+          .send({ edits: [rename('A')] }),
+      428,
+    ],
+    ['with If-Match that is no revision', () => send([rename('A')], 'abc'), 400],
+    [
+      'that is no JSON',
+      () => request(app.express).patch(`/api/projects/${id}`).set('If-Match', '"0"').type('json').send('{"edits":'),
+      400,
+    ],
+    [
+      'of another type',
+      () => request(app.express).patch(`/api/projects/${id}`).set('If-Match', '"0"').type('text/plain').send('hello'),
+      415,
+    ],
+    ['without edits', () => send([]), 400],
+    ['with too many', () => send(Array.from({ length: 51 }, () => rename('A'))), 400],
+    [
+      'to nowhere',
+      () =>
+        request(app.express)
+          .patch('/api/projects/none')
+          .set('If-Match', '"0"')
+          .send({ edits: [rename('A')] }),
+      404,
+    ],
+    ['at an unknown address', () => request(app.express).get('/api/elsewhere'), 404],
+    ['with a broken address', () => request(app.express).get('/api/projects/%E0%A4%A'), 400],
+    ['after a word', () => request(app.express).get(`/api/projects/${id}/revisions?after=soon`), 400],
+  ])('a request %s', async (_case, ask, status) => {
+    const answer = await ask();
+    expect(answer.status).toBe(status);
+    expect(answer.body).toMatchObject({ status, code: expect.any(String), kept: expect.any(String) });
+  });
+
+  it('anything else, never as a fault of the server', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.jsonValue(), async (body) => {
+        const answer = await request(app.express)
+          .patch(`/api/projects/${id}`)
+          .set('If-Match', '"0"')
+          .type('json')
+          .send(JSON.stringify(body));
+        expect(answer.status).toBeGreaterThanOrEqual(400);
+        expect(answer.status).toBeLessThan(500);
+      }),
+      { numRuns: 60 },
+    );
+    expect((await read()).revision).toBe(0);
+  });
+});
+
+describe('many writers at once', () => {
+  it('make one history: each revision once, none lost', async () => {
+    const tries = await Promise.all(Array.from({ length: 20 }, (_, i) => send([rename(`Name ${i}`)])));
+    const made = tries.filter((answer) => answer.status === 200);
+    expect(made).toHaveLength(1);
+    expect(tries.filter((answer) => answer.status === 412)).toHaveLength(19);
+    expect((await read()).revision).toBe(1);
+  });
+});

@@ -1,0 +1,75 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import type { ForecastList } from '@stadion/core/contract';
+import request from 'supertest';
+import { inlineQueue, testApp } from '../../testing/testApp.ts';
+
+const queue = inlineQueue();
+let app: Awaited<ReturnType<typeof testApp>>;
+let id = '';
+
+beforeAll(async () => {
+  app = await testApp({ queue });
+  // Two slots only: the one won at once, and one that is soon known.
+  id = (await app.projects.create({ from: 'demo' })).id;
+  const { document } = await app.projects.read(id);
+  const keep = new Set(['slot-4', 'slot-11']);
+  const patch = document.slots
+    .flatMap((slot, index) => (keep.has(slot.id) ? [] : [{ op: 'remove' as const, path: `/slots/${index}` }]))
+    .toReversed();
+  await app.projects.edit(id, 0, [{ id: 'two-slots-only', label: 'Two slots', patch }]);
+});
+afterAll(() => app.end());
+
+const ask = async (): Promise<ForecastList> =>
+  (await request(app.express).get(`/api/projects/${id}/forecasts/steady`)).body as ForecastList;
+async function known(): Promise<ForecastList> {
+  for (;;) {
+    const list = await ask();
+    if (list.entries.every((entry) => entry.done)) return list;
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  }
+}
+
+describe('forecasts', () => {
+  it('are asked for at once and come as they are played', async () => {
+    const first = await ask();
+    expect(first.entries.map(({ slotId, done, summary }) => [slotId, done, summary])).toEqual([
+      ['slot-4', false, null],
+      ['slot-11', false, null],
+    ]);
+    const { entries } = await known();
+    expect(entries[1]!.summary).toMatchObject({ clearRate: 1 });
+    expect(entries[0]!.summary!.attempts).toBeGreaterThanOrEqual(60);
+    expect(entries[0]!.summary!.interval.low).toBeGreaterThan(0.8);
+  });
+
+  it('are never computed twice for the same question', async () => {
+    await known();
+    const { played } = queue;
+    const copy = await app.projects.add((await app.projects.read(id)).document);
+    const list = await request(app.express).get(`/api/projects/${copy.id}/forecasts/steady`);
+    expect((list.body as ForecastList).entries.every((entry) => entry.done)).toBe(true);
+    expect(queue.played).toBe(played);
+  });
+
+  it('keep their key through an edit elsewhere and change it through one that matters', async () => {
+    const before = (await known()).entries.map((entry) => entry.key);
+    await app.projects.edit(id, 1, [
+      {
+        id: 'rename-one-level',
+        label: 'Rename',
+        patch: [{ op: 'replace', path: '/levels/two-ponds/name', value: 'Two Pools' }],
+      },
+    ]);
+    expect((await ask()).entries.map((entry) => entry.key)).toEqual(before);
+    await app.projects.edit(id, 2, [
+      { id: 'pin-one-value', label: 'Pin', patch: [{ op: 'add', path: '/parameters/0/pins/slot-4', value: 1 }] },
+    ]);
+    const after = (await ask()).entries.map((entry) => entry.key);
+    expect([after[0] === before[0], after[1] === before[1]]).toEqual([false, false]);
+  });
+
+  it('know no other pacers than there are', async () => {
+    expect((await request(app.express).get(`/api/projects/${id}/forecasts/ghost`)).status).toBe(404);
+  });
+});

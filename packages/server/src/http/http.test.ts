@@ -1,0 +1,86 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import fs from 'node:fs';
+import path from 'node:path';
+import request from 'supertest';
+import { openStorage } from '../db/client.ts';
+import { testApp } from '../testing/testApp.ts';
+
+let app: Awaited<ReturnType<typeof testApp>>;
+beforeAll(async () => {
+  app = await testApp();
+});
+afterAll(() => app.end());
+
+describe('the server answers', () => {
+  it.each([
+    ['under another name', { Host: 'elsewhere.example' }, 403],
+    ['to a page of another site', { Origin: 'http://elsewhere.example' }, 403],
+    ['to an origin that cannot be read', { Origin: 'null' }, 403],
+    ['to its own page', { Host: '127.0.0.1:3000', Origin: 'http://127.0.0.1:3000' }, 200],
+    [
+      'to its own page on another port of this machine',
+      { Host: '127.0.0.1:3000', Origin: 'http://127.0.0.1:4000' },
+      403,
+    ],
+  ])('%s with the right status', async (_case, headers, status) => {
+    expect((await request(app.express).get('/api/health').set(headers)).status).toBe(status);
+  });
+
+  it('with security headers', async () => {
+    const { headers } = await request(app.express).get('/api/health');
+    expect(headers['content-security-policy']).toContain("default-src 'self'");
+    expect(headers['content-security-policy']).toContain("frame-ancestors 'none'");
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['x-powered-by']).toBeUndefined();
+    expect(headers['strict-transport-security']).toBeUndefined();
+  });
+
+  it('with its own description, every address in it', async () => {
+    const { body } = await request(app.express).get('/api/openapi.json');
+    expect(body.openapi).toBe('3.1.0');
+    expect(Object.keys(body.paths as object)).toEqual(
+      expect.arrayContaining([
+        '/api/projects',
+        '/api/projects/{id}',
+        '/api/projects/{id}/revisions',
+        '/api/projects/{id}/forecasts/{pacer}',
+        '/api/projects/import',
+      ]),
+    );
+    expect(body.components.schemas).toHaveProperty('Edit');
+  });
+});
+
+describe('beyond this machine', () => {
+  it('asks for its token, once in the address, then in a cookie, or as a bearer', async () => {
+    const guarded = await testApp({ access: { hosts: ['stadion.example'], token: 'open sesame' } });
+    const ask = (address: string) => request(guarded.express).get(address).set('Host', 'stadion.example');
+    expect((await ask('/api/projects')).status).toBe(401);
+    expect((await ask('/api/projects?token=wrong')).status).toBe(401);
+    const first = await ask('/api/projects?token=open%20sesame');
+    expect(first.status).toBe(303);
+    const cookie = String(first.headers['set-cookie']);
+    expect(cookie).toMatch(/HttpOnly; SameSite=Strict/);
+    expect((await ask('/api/projects').set('Cookie', cookie.split(';')[0]!)).status).toBe(200);
+    expect((await ask('/api/projects').set('Authorization', 'Bearer open sesame')).status).toBe(200);
+    await guarded.end();
+  });
+});
+
+describe('the database', () => {
+  it('keeps what it holds over a restart, and needs no second migration', async () => {
+    const { id } = await app.projects.create({ from: 'empty', name: 'Kept' });
+    const again = await testApp({ file: app.file });
+    expect((await again.projects.read(id)).document.name).toBe('Kept');
+    expect(fs.readdirSync(path.dirname(app.file)).filter((name) => name.includes('.before-'))).toEqual([]);
+    await again.end();
+  });
+
+  it('is copied before a migration touches it', async () => {
+    const file = path.join(path.dirname(app.file), 'old.db');
+    fs.writeFileSync(file, '');
+    const storage = await openStorage(file, () => new Date(Date.UTC(2030, 0, 1)));
+    await storage.close();
+    expect(fs.existsSync(`${file}.before-2030-01-01T00-00-00-000Z`)).toBe(true);
+  });
+});
