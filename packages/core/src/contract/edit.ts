@@ -1,13 +1,16 @@
 import { z } from 'zod';
 
+/** Any JSON value; what it may be at its place is checked with the whole document. */
+const Value = z.unknown().refine((value): boolean => value !== undefined, 'A value is expected here.');
+
 /** One operation of JSON Patch (RFC 6902), without copy. */
 export const PatchOperation = z
   .discriminatedUnion('op', [
-    z.strictObject({ op: z.literal('add'), path: z.string().max(500), value: z.json() }),
+    z.strictObject({ op: z.literal('add'), path: z.string().max(500), value: Value }),
     z.strictObject({ op: z.literal('remove'), path: z.string().max(500) }),
-    z.strictObject({ op: z.literal('replace'), path: z.string().max(500), value: z.json() }),
+    z.strictObject({ op: z.literal('replace'), path: z.string().max(500), value: Value }),
     z.strictObject({ op: z.literal('move'), from: z.string().max(500), path: z.string().max(500) }),
-    z.strictObject({ op: z.literal('test'), path: z.string().max(500), value: z.json() }),
+    z.strictObject({ op: z.literal('test'), path: z.string().max(500), value: Value }),
   ])
   .meta({ id: 'PatchOperation' });
 export type PatchOperation = z.infer<typeof PatchOperation>;

@@ -53,7 +53,8 @@ export async function openStorage(file: string, now: () => Date): Promise<Storag
   const queue = new PQueue({ concurrency: 1 });
   return {
     db,
-    write: (work) => queue.add(() => db.transaction(work)) as never,
+    write: async <T>(work: (transaction: Transaction) => Promise<T>) =>
+      (await queue.add(() => db.transaction(work))) as T,
     close: async () => {
       await queue.onIdle();
       client.close();

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { PatchOperation } from '@stadion/core/contract';
-import jsonPatch from 'fast-json-patch';
+import jsonPatch, { type Operation } from 'fast-json-patch';
 import fc from 'fast-check';
 import { applyPatch, patchBetween, PatchMisfit } from './patch.ts';
 
@@ -24,10 +24,7 @@ describe('applyPatch', () => {
       ],
     ],
   ] as [string, PatchOperation[]][])('%s as RFC 6902 has it', (_case, patch) => {
-    const expected = jsonPatch.applyPatch(
-      structuredClone(start),
-      structuredClone(patch) as jsonPatch.Operation[],
-    ).newDocument;
+    const expected = jsonPatch.applyPatch(structuredClone(start), structuredClone(patch) as Operation[]).newDocument;
     expect(applyPatch(start, patch)).toEqual(expected);
   });
 

@@ -15,18 +15,7 @@ export function FindingNote({ finding }: { finding: Finding }) {
       <span className="grow">
         <b>{finding.sentence}</b> {finding.reason} <span className="text-ink-3">({finding.severity})</span>
       </span>
-      {mend ? (
-        <Button
-          onClick={() =>
-            edit({
-              label: mend.label,
-              patch: mend.patch.map((operation) => ({ ...operation, value: operation.value as never })),
-            })
-          }
-        >
-          {mend.label}
-        </Button>
-      ) : null}
+      {mend ? <Button onClick={() => edit(mend)}>{mend.label}</Button> : null}
     </div>
   );
 }

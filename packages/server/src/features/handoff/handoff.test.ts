@@ -16,7 +16,7 @@ describe('the project file', () => {
   it('comes back equal', async () => {
     const { id } = await app.projects.create({ from: 'demo' });
     const file = await request(app.express).get(`/api/projects/${id}/export.json`);
-    expect(file.headers['content-disposition']).toBe('attachment; filename="home-before-dusk.json"');
+    expect(file.headers['content-disposition']).toBe('attachment; filename=home-before-dusk.json');
     const imported = await send(file.text);
     expect(imported.status).toBe(201);
     expect((await app.projects.read((imported.body as { id: string }).id)).document).toEqual(homeBeforeDusk());

@@ -12,7 +12,7 @@ import type {
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { importProject, pointerOf } from '@stadion/core/formats';
 import { emptyProject, type Project } from '@stadion/core/model';
-import jsonPatch from 'fast-json-patch';
+import jsonPatch, { type Operation } from 'fast-json-patch';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';
@@ -38,7 +38,7 @@ const missing = (id: string): StadionError => new StadionError('not-found', `The
 function applyEdit(document: Project, edit: Edit): { document: Project; inverse: PatchOperation[] } {
   let changed: unknown;
   try {
-    changed = jsonPatch.applyPatch<unknown>(document, edit.patch as jsonPatch.Operation[], true, false).newDocument;
+    changed = jsonPatch.applyPatch<unknown>(document, edit.patch as Operation[], true, false).newDocument;
   } catch (error) {
     const { name, index, operation } = error as { name?: string; index?: number; operation?: { path?: string } };
     throw new StadionError(

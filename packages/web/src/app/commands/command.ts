@@ -6,11 +6,6 @@ export interface Command {
   patch: PatchOperation[];
 }
 
-type Json = Extract<PatchOperation, { op: 'add' }>['value'];
-
-/** Documents are plain JSON; the schema's types do not say so. */
-export const asJson = (value: unknown): Json => value as Json;
-
 /** A JSON pointer (RFC 6901). @example at('levels', 'clover-steps', 'name') */
 export const at = (...parts: (string | number)[]): string =>
   parts.map((part) => `/${String(part).replaceAll('~', '~0').replaceAll('/', '~1')}`).join('');
@@ -18,9 +13,9 @@ export const at = (...parts: (string | number)[]): string =>
 export const replaceAt = (path: string, value: unknown): PatchOperation => ({
   op: 'replace',
   path,
-  value: asJson(value),
+  value,
 });
-export const addAt = (path: string, value: unknown): PatchOperation => ({ op: 'add', path, value: asJson(value) });
+export const addAt = (path: string, value: unknown): PatchOperation => ({ op: 'add', path, value });
 export const removeAt = (path: string): PatchOperation => ({ op: 'remove', path });
 
 /** Sets, adds or removes an optional entry. */
