@@ -1,4 +1,4 @@
-import { cellAt, moveBody, nextCellTowards, wayIsClear, type Body } from '../ground/index.ts';
+import { cellAt, isInSight, moveBody, nextCellTowards, wayIsClear, type Body } from '../ground/index.ts';
 import { drawAt } from '../random/index.ts';
 import type { AttemptState, Enemy } from './state.ts';
 import type { World } from './world.ts';
@@ -51,8 +51,8 @@ function look(state: AttemptState, enemy: Enemy, player: Body): void {
   const dy = player.y - enemy.y;
   if (state.graceTicks === 0 && dx * dx + dy * dy <= enemy.sight * enemy.sight) {
     // Whoever can fly straight there can see there too.
-    const straight = wayIsClear(world.grid, enemy, player, enemy.radius);
-    if (straight || wayIsClear(world.grid, enemy, player, 0)) {
+    const straight = wayIsClear(world.grid, enemy, player);
+    if (straight || isInSight(world.grid, enemy, player)) {
       enemy.memoryTicks = MEMORY_TICKS;
       enemy.targetCell = cellAt(world.grid, player.x, player.y);
       if (straight) {

@@ -53,7 +53,7 @@ describe('wayIsClear', () => {
     ['through the block', 3.5, 1.5, 3.5, 3.5, false],
     ['down the side', 1.5, 1.5, 1.5, 3.5, true],
   ])('%s', (_name, x1, y1, x2, y2, expected) => {
-    expect(wayIsClear(room, { x: x1, y: y1 }, { x: x2, y: y2 }, 0.3)).toBe(expected);
+    expect(wayIsClear(room, { x: x1, y: y1, radius: 0.3 }, { x: x2, y: y2 })).toBe(expected);
   });
 });
 

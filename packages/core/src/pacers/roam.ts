@@ -30,17 +30,18 @@ const GOOD_ENOUGH = 1.5;
 const BLOCKED = 8;
 
 /** Scratch of the decision at hand; nothing is kept in them between decisions. */
-const here: Spot = { x: 0, y: 0 };
+const here: Spot & { radius: number } = { x: 0, y: 0, radius: 0 };
 const ahead: Spot = { x: 0, y: 0 };
 const target: Spot = { x: 0, y: 0 };
 
 /** Where the player will be when it acts, as far as it can tell: carried on by its velocity unless a wall is in the way. */
 function predictSelf(player: Player, state: AttemptState): void {
-  const { x, y, vx, vy, radius } = state.player;
+  const { x, y, vx, vy } = state.player;
   const seconds = player.reactionTicks / 60;
   ahead.x = x + vx * seconds;
   ahead.y = y + vy * seconds;
-  const clear = wayIsClear(state.world.grid, state.player, ahead, radius * 0.9);
+  const clear = wayIsClear(state.world.grid, state.player, ahead);
+  here.radius = state.player.radius;
   here.x = clear ? ahead.x : x;
   here.y = clear ? ahead.y : y;
 }
@@ -102,7 +103,6 @@ function chooseTarget(player: Player, state: AttemptState): number {
 /** Sets `ahead` to the furthest point of the way that can be steered to in a straight line. */
 function aimAlong(state: AttemptState, distances: Int32Array, target: Spot, targetCell: number): void {
   const { grid } = state.world;
-  const { radius } = state.player;
   let cell = cellAt(grid, here.x, here.y);
   ahead.x = target.x;
   ahead.y = target.y;
@@ -116,7 +116,7 @@ function aimAlong(state: AttemptState, distances: Int32Array, target: Spot, targ
     const column = cell % grid.width;
     ahead.x = cell === targetCell ? target.x : column + 0.5;
     ahead.y = cell === targetCell ? target.y : (cell - column) / grid.width + 0.5;
-    if (i > 0 && !wayIsClear(grid, here, ahead, radius)) break;
+    if (i > 0 && !wayIsClear(grid, here, ahead)) break;
     aimX = ahead.x;
     aimY = ahead.y;
     if (cell === targetCell) break;

@@ -29,6 +29,14 @@ const Bars = lazy(() => import('./Bars.tsx').catch(() => ({ default: PlainBars }
 const HEIGHT = 84;
 const BINS = 24;
 
+/** Round places on the axis, four to eight of them, none so near its end that it would be cut off. */
+function ticksUpTo(high: number): number[] {
+  const every = [1, 2, 5, 10, 20, 30, 60, 120, 300, 600].find((step) => high / step <= 8) ?? high;
+  const ticks: number[] = [];
+  for (let tick = 0; tick <= high * 0.97; tick += every) ticks.push(tick);
+  return ticks;
+}
+
 /** A distribution with its thresholds as handles on it. */
 export function Distribution({ values, high, unit, label, thresholds, colourAt }: Props) {
   const box = useRef<HTMLDivElement>(null);
@@ -43,10 +51,26 @@ export function Distribution({ values, high, unit, label, thresholds, colourAt }
   };
   return (
     <div className="relative select-none" ref={box}>
-      <div role="img" aria-label={label} style={{ height: HEIGHT + 18, paddingTop: 16 }}>
+      <div
+        role="img"
+        aria-label={label}
+        style={{ height: HEIGHT + 16, paddingTop: 16 }}
+        className="border-b border-line-strong"
+      >
         <Suspense fallback={<PlainBars counts={counts} colours={colours} height={HEIGHT} />}>
-          <Bars counts={counts} colours={colours} high={high} unit={unit} height={HEIGHT} />
+          <Bars counts={counts} colours={colours} height={HEIGHT} />
         </Suspense>
+      </div>
+      <div className="relative h-4 text-[10.5px] text-ink-3" aria-hidden>
+        {ticksUpTo(high).map((tick) => (
+          <span
+            key={tick}
+            className={`absolute ${tick === 0 ? '' : '-translate-x-1/2'}`}
+            style={{ left: `${(tick / high) * 100}%` }}
+          >
+            {tick} {unit}
+          </span>
+        ))}
       </div>
       {thresholds.map((threshold, index) => {
         const value = moving?.index === index ? moving.value : threshold.value;

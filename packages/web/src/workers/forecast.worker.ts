@@ -20,9 +20,9 @@ export interface ForecastAnswer {
   done: boolean;
 }
 
-const BATCH = 20;
+const BATCH = 10;
 /** The first answer comes after so many attempts, later ones not more often than they can be read. */
-const FIRST_ANSWER = 40;
+const FIRST_ANSWER = 30;
 const ANSWER_EVERY_MS = 120;
 
 let current = 0;

@@ -1,0 +1,100 @@
+import { makeWorld, prepareLevel } from '@stadion/core/attempt';
+import { homeBeforeDusk, manyLevels } from '@stadion/core/demo';
+import { findingsOf } from '@stadion/core/findings';
+import { pacerById } from '@stadion/core/pacers';
+import { rampTable } from '@stadion/core/ramps';
+import { DEFAULT_PRECISION, emptyTally, isPreciseEnough, playBatch } from '@stadion/core/trials';
+import fs from 'node:fs';
+import path from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { timeToEstimate } from './estimate.ts';
+import { benchWorld, playMatter, playOurs } from './scene.ts';
+
+const ROUNDS = 5;
+
+const middle = (values: number[]): number => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!;
+const say = (what: string, value: string, bar = ''): void =>
+  console.log(`${what.padEnd(52)} ${value.padStart(18)}   ${bar}`);
+
+/** Milliseconds of the middle one of several runs. */
+function time(work: () => void, rounds = ROUNDS): number {
+  work();
+  return middle(
+    Array.from({ length: rounds }, () => {
+      const start = performance.now();
+      work();
+      return performance.now() - start;
+    }),
+  );
+}
+
+/** Simulated seconds per second of ours and of the general-purpose package, in turns, so that both meet the same noise. */
+function throughput(): void {
+  const world = benchWorld();
+  playOurs(world, 60, 0);
+  playMatter(1);
+  const ours: number[] = [];
+  const theirs: number[] = [];
+  for (let round = 0; round < ROUNDS; round++) {
+    let start = performance.now();
+    const our = playOurs(world, 40, round * 40);
+    ours.push(our / ((performance.now() - start) / 1000));
+    start = performance.now();
+    const their = playMatter(1);
+    theirs.push(their / ((performance.now() - start) / 1000));
+  }
+  const ratios = ours.map((value, round) => value / theirs[round]!);
+  say(
+    'simulated s per s and core, 20 movers',
+    middle(ours).toFixed(0),
+    'bar 12,000 on the machine where matter-js does 400',
+  );
+  say('matter-js, the same scene', middle(theirs).toFixed(0));
+  say('ratio', middle(ratios).toFixed(1), 'bar 30, aim 60');
+}
+
+function allocation(): void {
+  const world = makeWorld(prepareLevel(homeBeforeDusk(), 9));
+  const pacer = pacerById('steady')!;
+  playBatch(world, pacer, 0, 200, emptyTally());
+  const attempts = 40;
+  globalThis.gc?.();
+  const before = process.memoryUsage().heapUsed;
+  playBatch(world, pacer, 1000, attempts, emptyTally());
+  say('allocated per attempt, kB', ((process.memoryUsage().heapUsed - before) / attempts / 1024).toFixed(0), 'bar 100');
+}
+
+function trials(): void {
+  const project = homeBeforeDusk();
+  const pacer = pacerById('steady')!;
+  let attempts = 0;
+  const start = performance.now();
+  for (let position = 1; position <= 24; position += 3) {
+    const world = makeWorld(prepareLevel(project, position));
+    const tally = emptyTally();
+    while (!isPreciseEnough(tally, DEFAULT_PRECISION)) playBatch(world, pacer, tally.attempts, 20, tally);
+    attempts += tally.attempts;
+  }
+  const seconds = (performance.now() - start) / 1000;
+  say('whole attempts per s and core, demo levels', (attempts / seconds).toFixed(0));
+  say('±3 points at 8 demo levels, s each', (seconds / 8).toFixed(2));
+}
+
+function bytes(): void {
+  const folder = path.join(import.meta.dirname, '../packages/web/dist/assets');
+  const size = (file: string): number => gzipSync(fs.readFileSync(path.join(folder, file))).length / 1024;
+  const scripts = fs.readdirSync(folder).filter((file) => /\.(js|css)$/.test(file));
+  const late = scripts.filter((file) => /^(Bars|echarts|forecast\.worker)/.test(file));
+  const sum = (files: string[]): string => `${files.reduce((total, file) => total + size(file), 0).toFixed(0)} kB gz`;
+  say('web bundle at the start', sum(scripts.filter((file) => !late.includes(file))));
+  say('web bundle that comes when needed (charts, worker)', sum(late));
+}
+
+throughput();
+allocation();
+trials();
+const large = manyLevels(500, 60);
+say('all ramps of 500 × 60, ms', time(() => rampTable(large)).toFixed(1), 'bar 16');
+say('findings over 500 levels, ms', time(() => findingsOf(large)).toFixed(1), 'bar 100');
+await timeToEstimate(say);
+bytes();
