@@ -36,7 +36,7 @@ export function ForecastPanel() {
   return (
     <aside
       aria-label="Forecast"
-      className="w-[470px] shrink-0 overflow-y-auto border-l border-line-strong bg-sheet px-[18px] py-3.5 max-[1100px]:w-[380px]"
+      className="w-[470px] shrink-0 overflow-y-auto border-l border-line-strong bg-sheet px-[18px] py-3.5 max-[1100px]:w-[380px] min-[1600px]:w-[620px]"
     >
       <div className="flex items-center">
         <h2 className="grow text-[14px]">Forecast</h2>

@@ -17,7 +17,7 @@ export function LossMap({ here, lostAt }: { here: LevelHere; lostAt: readonly nu
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
-      className="block max-h-44 w-full bg-ground"
+      className="block max-h-44 min-[1600px]:max-h-80 w-full bg-ground"
       role="img"
       aria-label={`${places.length} lost attempts, where they ended`}
     >

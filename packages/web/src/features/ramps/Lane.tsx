@@ -14,24 +14,27 @@ export const CLOSED_HEIGHT = 84;
 
 interface Props {
   parameter: Parameter;
-  index: number;
   columns: Columns;
   /** The selected slot's. */
   position: number;
   open: boolean;
+  /** Where it stands in the list, px. */
+  top: number;
   onToggle: () => void;
 }
 
 /** One parameter along the sequence. */
-export function Lane({ parameter, columns, position, open, onToggle }: Props) {
+export function Lane({ parameter, columns, position, open, top, onToggle }: Props) {
   const project = useProject();
   const height = open ? OPEN_HEIGHT : CLOSED_HEIGHT;
+  const count = project.slots.length;
+  const words = useMemo(() => laneInWords(parameter, count), [parameter, count]);
   const pinned = project.slots.flatMap((slot, index) => (Object.hasOwn(parameter.pins, slot.id) ? [index + 1] : []));
   return (
     <li
-      className={`relative border-b border-line bg-sheet ${open ? 'shadow-[inset_4px_0_0_var(--edit)]' : ''}`}
-      style={{ height }}
-      aria-label={laneInWords(parameter, project.slots.length)}
+      className={`absolute inset-x-0 border-b border-line bg-sheet ${open ? 'shadow-[inset_4px_0_0_var(--edit)]' : ''}`}
+      style={{ height, top }}
+      aria-label={words}
     >
       <LaneChart parameter={parameter} columns={columns} position={position} open={open} height={height} />
       <div className="absolute top-2 left-3.5 w-[164px]">

@@ -1,6 +1,6 @@
 import type { Parameter, Ramp } from '@stadion/core/model';
 import { readRamp, shapeDefinition } from '@stadion/core/ramps';
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Columns } from '../../app/columns.ts';
 import { removePin, setPin, setRamp } from '../../app/commands/index.ts';
 import { useEdit, useProject } from '../../app/hooks.ts';
@@ -30,7 +30,7 @@ export function LaneChart({ parameter, columns, position, open, height }: Props)
   const { left, width, column, count, edge, middle, visible, positionAt } = columns;
   const top = 14;
   const bottom = open ? height - 62 : height - 24;
-  const reading = readRamp(parameter, count);
+  const reading = useMemo(() => readRamp(parameter, count), [parameter, count]);
   const scale = laneScale([reading.lowest, reading.highest], parameter.ramp, top, bottom);
   const points = visible.map((at): LanePoint => {
     const point = lanePoint(project, shown, at);
@@ -113,7 +113,11 @@ export function LaneChart({ parameter, columns, position, open, height }: Props)
             selected={point.position === position}
             bottom={bottom}
             height={height}
-            title={`Level ${point.position}: ${derivationInWords(project, shown, point.position, (value) => sayValue(parameter, value, 3))}`}
+            title={
+              open
+                ? `Level ${point.position}: ${derivationInWords(project, shown, point.position, (value) => sayValue(parameter, value, 3))}`
+                : undefined
+            }
             onHold={(event) => {
               hold(event);
               setDrag({ what: 'point', slotId: point.slotId, position: point.position, value: point.value });
@@ -246,7 +250,8 @@ interface PointProps {
   column: number;
   bottom: number;
   height: number;
-  title: string;
+  /** How the value came to be; only the open lane tells. */
+  title: string | undefined;
   onHold: (event: PointerEvent<SVGElement>) => void;
   onMove: (event: PointerEvent<SVGElement>) => void;
   onLetGo: () => void;
@@ -294,7 +299,7 @@ function Point({
             }
           : {})}
       >
-        <title>{title}</title>
+        {title === undefined ? null : <title>{title}</title>}
         <rect
           x={x - column / 2}
           y={open ? Math.max(0, y - 12) : 0}
@@ -325,7 +330,7 @@ function Point({
           fontWeight={point.pinned || selected ? 700 : 400}
           fill={point.pinned ? 'var(--mark-ink)' : selected ? 'var(--edit-ink)' : 'var(--ink-2)'}
         >
-          {sayValue(parameter, point.value, open || column > 40 ? 2 : 1)}
+          {sayValue(parameter, point.value)}
         </text>
       ) : null}
     </g>

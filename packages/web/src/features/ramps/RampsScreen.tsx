@@ -1,19 +1,17 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { useColumns } from '../../app/columns.ts';
 import { addParameter } from '../../app/commands/index.ts';
 import { useEdit, useGoto, useProject, useSelection } from '../../app/hooks.ts';
 import { Button, TextInPlace } from '../../ui/index.ts';
-import { Lane } from './Lane.tsx';
+import { Lanes } from './Lanes.tsx';
 import { ValueTable } from './ValueTable.tsx';
 
 /** A lane per parameter, under the track's columns. */
 export function RampsScreen() {
   const project = useProject();
-  const { lane, position } = useSelection();
+  const { lane } = useSelection();
   const goto = useGoto();
   const edit = useEdit();
-  const columns = useColumns();
   const [naming, setNaming] = useState(false);
   const [asTable, setAsTable] = useState(false);
   const open = project.parameters.some((parameter) => parameter.key === lane) ? lane : undefined;
@@ -65,19 +63,7 @@ export function RampsScreen() {
       ) : asTable ? (
         <ValueTable />
       ) : (
-        <ul className="min-h-0 grow overflow-y-auto" aria-label="Lanes">
-          {project.parameters.map((parameter, index) => (
-            <Lane
-              key={parameter.key}
-              parameter={parameter}
-              index={index}
-              columns={columns}
-              position={position}
-              open={parameter.key === open}
-              onToggle={() => goto({ lane: parameter.key === open ? undefined : parameter.key })}
-            />
-          ))}
-        </ul>
+        <Lanes open={open} />
       )}
     </main>
   );

@@ -11,7 +11,7 @@ import {
 } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortable';
 import { useEffect, useMemo, useRef } from 'react';
-import { useColumns } from '../../app/columns.ts';
+import { GUTTER, useColumns } from '../../app/columns.ts';
 import { moveSlot } from '../../app/commands/index.ts';
 import { useGoto, useProject, useSelection, useSequenceEdit } from '../../app/hooks.ts';
 import { useFindings } from '../../app/useFindings.ts';
@@ -88,29 +88,32 @@ export function Track() {
       onWheel={(event) => scrolls && scrollTo(first + (event.deltaX + event.deltaY) / columns.column)}
     >
       <TrackChart columns={columns} forecasts={forecasts} />
-      <DndContext
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        onDragEnd={onDragEnd}
-        accessibility={{ announcements }}
-      >
-        <SortableContext items={visible.map(({ slot }) => slot.id)} strategy={horizontalListSortingStrategy}>
-          {visible.map(({ slot, at }) => (
-            <Column
-              key={slot.id}
-              slot={slot}
-              position={at}
-              left={columns.edge(at)}
-              width={columns.column}
-              selected={at === position}
-              findings={bySlot.get(slot.id) ?? 0}
-              pinned={project.parameters.some((parameter) => Object.hasOwn(parameter.pins, slot.id))}
-              forecast={forecasts.get(slot.id)}
-              onSelect={() => goto({ slotId: slot.id })}
-            />
-          ))}
-        </SortableContext>
-      </DndContext>
+      {/* Columns scrolled out of sight must not reach into the gutter. */}
+      <div className="absolute inset-y-0 right-0 overflow-hidden" style={{ left: GUTTER }}>
+        <DndContext
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          onDragEnd={onDragEnd}
+          accessibility={{ announcements }}
+        >
+          <SortableContext items={visible.map(({ slot }) => slot.id)} strategy={horizontalListSortingStrategy}>
+            {visible.map(({ slot, at }) => (
+              <Column
+                key={slot.id}
+                slot={slot}
+                position={at}
+                left={columns.edge(at) - GUTTER}
+                width={columns.column}
+                selected={at === position}
+                findings={bySlot.get(slot.id) ?? 0}
+                pinned={project.parameters.some((parameter) => Object.hasOwn(parameter.pins, slot.id))}
+                forecast={forecasts.get(slot.id)}
+                onSelect={() => goto({ slotId: slot.id })}
+              />
+            ))}
+          </SortableContext>
+        </DndContext>
+      </div>
       <TrackGutter />
       {scrolls ? <Overview columns={columns} forecasts={forecasts} top={TRACK_HEIGHT} /> : null}
     </section>
