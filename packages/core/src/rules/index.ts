@@ -14,5 +14,12 @@ export {
   type Verdicts,
 } from './judge.ts';
 export { starsFor } from './stars.ts';
-export { amountInWords, causeInWords, conditionInWords, readingInWords, type Names } from './words.ts';
+export {
+  amountInWords,
+  causeInWords,
+  comparisonInWords,
+  conditionInWords,
+  readingInWords,
+  type Names,
+} from './words.ts';
 export { eachCondition, endingOfRule, leaves, type Leaf } from './walk.ts';

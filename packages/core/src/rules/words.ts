@@ -1,4 +1,4 @@
-import type { Amount, Condition, Project, Reading, Rule } from '../model/index.ts';
+import type { Amount, Comparison, Condition, Project, Reading, Rule } from '../model/index.ts';
 import { COMPARISON_WORDS } from './compare.ts';
 import { leaves } from './walk.ts';
 
@@ -37,6 +37,16 @@ export function readingInWords(reading: Reading, names: Names): string {
   }
 }
 
+const isPlural = (reading: Reading): boolean =>
+  reading.reading === 'lives' ||
+  ((reading.reading === 'collected' || reading.reading === 'left') && reading.of === 'any');
+
+/** A comparison as it follows its reading. @example 'are at most', after “lives” */
+export function comparisonInWords(reading: Reading, comparison: Comparison): string {
+  const words = COMPARISON_WORDS[comparison];
+  return isPlural(reading) ? words.replace(/^is/, 'are') : words;
+}
+
 /** An amount as its source, not its value. @example '“Nectar needed” of what is placed' */
 export function amountInWords(amount: Amount, names: Pick<Names, 'parameters'>): string {
   const label = (key: string): string => names.parameters.find((parameter) => parameter.key === key)?.label ?? key;
@@ -69,7 +79,7 @@ export function conditionInWords(condition: Condition, names: Names): string {
   const held = condition.heldSeconds ? ` for ${amountInWords(condition.heldSeconds, names)} s` : '';
   const reading = readingInWords(condition.reading, names);
   if (condition.is === 'onOff') return `${condition.on ? '' : 'not: '}${reading}${held}`;
-  return `${reading} ${COMPARISON_WORDS[condition.comparison]} ${amountInWords(condition.amount, names)}${held}`;
+  return `${reading} ${comparisonInWords(condition.reading, condition.comparison)} ${amountInWords(condition.amount, names)}${held}`;
 }
 
 /** What a rule did to the player, in the two or three words a bar's legend has room for. @example 'hornet' */

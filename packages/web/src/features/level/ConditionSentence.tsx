@@ -1,5 +1,5 @@
-import { MAX_CONDITION_DEPTH, type Condition, type Reading } from '@stadion/core/model';
-import { COMPARISON_WORDS, READINGS, readingInWords } from '@stadion/core/rules';
+import { MAX_CONDITION_DEPTH, type Comparison, type Condition, type Reading } from '@stadion/core/model';
+import { COMPARISON_WORDS, comparisonInWords, READINGS, readingInWords } from '@stadion/core/rules';
 import { X } from 'lucide-react';
 import type { Finding } from '@stadion/core/findings';
 import { addAt, removeAt, replaceAt, setOptional } from '../../app/commands/index.ts';
@@ -25,7 +25,7 @@ interface Props {
 
 const GROUP_WORDS = { all: 'all of', any: 'any of', none: 'none of' } as const;
 const JOINS = { all: 'and', any: 'or', none: 'nor' } as const;
-const COMPARISONS = Object.entries(COMPARISON_WORDS).map(([value, label]) => ({ value, label }));
+const COMPARISONS = Object.keys(COMPARISON_WORDS) as Comparison[];
 
 /** A condition as an indented sentence of chips. */
 export function ConditionSentence(props: Props) {
@@ -182,10 +182,10 @@ function Leaf({ here, condition, path, topic, findings, onRemove }: Props) {
             <ChoiceChip
               label={`${topic}: comparison`}
               value={condition.comparison}
-              choices={COMPARISONS}
+              choices={COMPARISONS.map((value) => ({ value, label: comparisonInWords(reading, value) }))}
               onChoose={(comparison) =>
                 edit({
-                  label: `${topic}: ${words} ${COMPARISON_WORDS[comparison as keyof typeof COMPARISON_WORDS]}`,
+                  label: `${topic}: ${words} ${comparisonInWords(reading, comparison as Comparison)}`,
                   patch: [replaceAt(`${path}/comparison`, comparison)],
                 })
               }

@@ -2,7 +2,7 @@ import type { AttemptState } from '@stadion/core/attempt';
 import type { Condition, Level } from '@stadion/core/model';
 import {
   causeInWords,
-  COMPARISON_WORDS,
+  comparisonInWords,
   endingOfRule,
   READINGS,
   readingInWords,
@@ -71,7 +71,7 @@ function Row({ condition, node, state, names, depth }: RowProps) {
     const reading = readingInWords(condition.reading, names);
     const seconds = READINGS[condition.reading.reading].unit === 'seconds';
     if (node.is === 'compare' && condition.is === 'compare') {
-      words = `${reading} ${COMPARISON_WORDS[condition.comparison]} ${formatNumber(node.amount)}`;
+      words = `${reading} ${comparisonInWords(condition.reading, condition.comparison)} ${formatNumber(node.amount)}`;
       figures = formatNumber(number, seconds ? 1 : 0);
     } else {
       words = condition.is === 'onOff' && !condition.on ? `not: ${reading}` : reading;
