@@ -56,4 +56,27 @@ export default ts.config(
   // Tests break documents in ways that no type allows.
   { files: tests, rules: { '@typescript-eslint/no-explicit-any': 'off' } },
   { files: ['packages/web/src/**/*.{ts,tsx}'], ...hooks.configs.flat.recommended },
+  {
+    files: ['packages/web/src/**/*.{ts,tsx}'],
+    // A prop forgotten in the list would silently be the window's.
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        'name',
+        'open',
+        'close',
+        'top',
+        'left',
+        'length',
+        'event',
+        'status',
+        'parent',
+        'find',
+        'stop',
+        'print',
+        'focus',
+        'blur',
+      ],
+    },
+  },
 );

@@ -21,7 +21,7 @@ describe('the lanes', () => {
     const [column, number] = await at.page.driver.executeScript<[number, number]>(
       `const middle = (e) => { const b = e.getBoundingClientRect(); return b.left + b.width / 2; };
        const column = [...document.querySelectorAll('section[aria-label=Sequence] button')].find((b) => b.getAttribute('aria-label')?.startsWith('12 '));
-       const number = document.querySelector('ul[aria-label^=Lanes] li').querySelectorAll('svg > g > g')[11].querySelector('text');
+       const number = document.querySelector('ul[aria-label^=Lanes] li').querySelectorAll('svg text[text-anchor=middle]')[11];
        return [middle(column), middle(number)];`,
     );
     expect(Math.abs(column - number)).toBeLessThan(1.5);

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useAppDispatch, useAppSelector } from './hooks.ts';
 import { scrolledTo } from './viewSlice.ts';
 
@@ -14,9 +14,11 @@ export interface Columns {
   fitting: number;
   /** Columns left of the first one in sight; may be part of one. */
   first: number;
-  /** The visible columns, as positions from 1. */
-  visible: number[];
-  /** Middle and left edge of a position's column. */
+  /** The columns to draw, as positions from 1: those in sight and a few more, so that the list changes seldom while scrolling. */
+  visible: readonly number[];
+  /** Where the first slot's column begins; what is drawn at `edge` and `middle` is moved by this. */
+  shift: number;
+  /** Middle and left edge of a position's column, from where the first one begins. */
   middle(position: number): number;
   edge(position: number): number;
   /** The position under a place, which may lie between slots. */
@@ -28,6 +30,8 @@ export const GUTTER = 184;
 const RIGHT_MARGIN = 12;
 const NARROWEST = 30;
 const WIDEST = 90;
+/** Columns come and go by so many at a time. */
+const BLOCK = 8;
 
 function useWindowWidth(): number {
   const [width, setWidth] = useState(() => window.innerWidth);
@@ -49,10 +53,13 @@ export function useColumns(): Columns {
   const fitting = width / column;
   const most = Math.max(0, count - fitting);
   const first = Math.min(most, Math.max(0, wanted));
-  const edge = (position: number): number => GUTTER + (position - 1 - first) * column;
-  const visible: number[] = [];
-  for (let position = Math.floor(first) + 1; position <= Math.min(count, Math.ceil(first + fitting)); position++)
-    visible.push(position);
+  const edge = (position: number): number => (position - 1) * column;
+  const from = Math.floor(first / BLOCK) * BLOCK + 1;
+  const to = Math.min(count, Math.ceil((first + fitting) / BLOCK) * BLOCK);
+  const visible = useMemo(
+    () => Array.from({ length: Math.max(0, to - from + 1) }, (_, index) => from + index),
+    [from, to],
+  );
   return {
     left: GUTTER,
     width,
@@ -61,6 +68,7 @@ export function useColumns(): Columns {
     fitting,
     first,
     visible,
+    shift: GUTTER - first * column,
     edge,
     middle: (position) => edge(position) + column / 2,
     positionAt: (x) => (x - GUTTER) / column + first + 0.5,

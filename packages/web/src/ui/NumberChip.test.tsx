@@ -19,7 +19,7 @@ afterEach(() => {
 });
 
 const onCommit = jest.fn<(value: number) => void>();
-beforeEach(() => onCommit.mockClear());
+beforeEach(() => void onCommit.mockClear());
 const chip = (): HTMLElement => screen.getByRole('button', { name: /^Clock:/ });
 const show = (more: Partial<Parameters<typeof NumberChip>[0]> = {}) =>
   render(<NumberChip label="Clock" value={48} step={1} min={1} max={60} unit="s" onCommit={onCommit} {...more} />);
@@ -139,7 +139,7 @@ describe('a number chip', () => {
 
 describe('following a parameter', () => {
   const onBind = jest.fn<(key: string) => void>();
-  beforeEach(() => onBind.mockClear());
+  beforeEach(() => void onBind.mockClear());
   const binding = (bound?: string): Binding => ({
     options: [
       { key: 'clock', label: 'Clock', value: 46 },

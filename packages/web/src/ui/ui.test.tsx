@@ -12,7 +12,7 @@ afterEach(cleanup);
 
 describe('text in place', () => {
   const onCommit = jest.fn<(text: string) => void>();
-  beforeEach(() => onCommit.mockClear());
+  beforeEach(() => void onCommit.mockClear());
   const refuse = (text: string): string | undefined => (text === '' ? 'A level needs a name.' : undefined);
   const edit = (text: string): HTMLElement => {
     render(<TextInPlace label="Name" value="Clover Steps" refuse={refuse} onCommit={onCommit} />);
@@ -64,7 +64,7 @@ describe('one of a few', () => {
 
 describe('a distribution', () => {
   const onMove = jest.fn<(value: number) => void>();
-  beforeEach(() => onMove.mockClear());
+  beforeEach(() => void onMove.mockClear());
   const show = (value: number, movable = true): Promise<void> =>
     act(
       async () =>

@@ -1,8 +1,8 @@
 import type { ForecastEvent } from '@stadion/core/contract';
 import type { Slot } from '@stadion/core/model';
 import { useSortable } from '@dnd-kit/sortable';
-import { useProject } from '../../app/hooks.ts';
-import { formatPercent, Tip } from '../../ui/index.ts';
+import { memo } from 'react';
+import { formatPercent } from '../../ui/index.ts';
 import { BASE } from './geometry.ts';
 
 interface Props {
@@ -14,16 +14,26 @@ interface Props {
   findings: number;
   pinned: boolean;
   forecast: ForecastEvent | undefined;
-  onSelect: () => void;
+  name: string;
+  onSelect: (slotId: string) => void;
 }
 
 /** One slot's column: its chart selects it, its number moves it. */
-export function Column({ slot, position, left, width, selected, findings, pinned, forecast, onSelect }: Props) {
-  const project = useProject();
+export const Column = memo(function Column({
+  slot,
+  position,
+  left,
+  width,
+  selected,
+  findings,
+  pinned,
+  forecast,
+  name,
+  onSelect,
+}: Props) {
   const { listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: slot.id,
   });
-  const name = project.levels[slot.levelId]?.name ?? slot.levelId;
   const summary = forecast?.summary;
   const rate = summary
     ? `clear rate ${formatPercent(summary.clearRate)} (${formatPercent(summary.interval.low)} to ${formatPercent(summary.interval.high)})`
@@ -46,16 +56,15 @@ export function Column({ slot, position, left, width, selected, findings, pinned
         opacity: isDragging ? 0.8 : undefined,
       }}
     >
-      <Tip text={said}>
-        <button
-          type="button"
-          aria-label={said}
-          aria-current={selected ? 'true' : undefined}
-          className="absolute inset-x-0 top-0 rounded-[3px] hover:bg-edit/5"
-          style={{ height: BASE }}
-          onClick={onSelect}
-        />
-      </Tip>
+      <button
+        title={said}
+        type="button"
+        aria-label={said}
+        aria-current={selected ? 'true' : undefined}
+        className="absolute inset-x-0 top-0 rounded-[3px] hover:bg-edit/5"
+        style={{ height: BASE }}
+        onClick={() => onSelect(slot.id)}
+      />
       <button
         type="button"
         ref={setActivatorNodeRef}
@@ -63,7 +72,7 @@ export function Column({ slot, position, left, width, selected, findings, pinned
         aria-label={`Move ${name}, position ${position}: Space picks up, arrows move, Space puts down`}
         className={`absolute inset-x-0 flex h-[22px] cursor-grab touch-none items-center justify-center rounded-[3px] text-[12px] hover:bg-edit-soft ${selected ? 'font-bold text-edit-ink' : 'font-[550]'} ${isDragging ? 'bg-mark-soft ring-1 ring-mark-ink' : ''}`}
         style={{ top: BASE + 1 }}
-        onClick={onSelect}
+        onClick={() => onSelect(slot.id)}
       >
         {position}
       </button>
@@ -94,4 +103,4 @@ export function Column({ slot, position, left, width, selected, findings, pinned
       ) : null}
     </div>
   );
-}
+});

@@ -10,7 +10,7 @@ import {
   type KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortable';
-import { useEffect, useMemo, useRef } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { GUTTER, useColumns } from '../../app/columns.ts';
 import { moveSlot } from '../../app/commands/index.ts';
 import { useGoto, useProject, useSelection, useSequenceEdit } from '../../app/hooks.ts';
@@ -74,10 +74,21 @@ export function Track() {
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
     if (over && over.id !== active.id) change(moveSlot(project, String(active.id), positionOf(over.id)));
   };
-  const visible = columns.visible.flatMap((at) => {
-    const slot = project.slots[at - 1];
-    return slot ? [{ slot, at }] : [];
-  });
+  const { visible: positions } = columns;
+  const visible = useMemo(
+    () =>
+      positions.flatMap((at) => {
+        const slot = project.slots[at - 1];
+        return slot ? [{ slot, at }] : [];
+      }),
+    [positions, project.slots],
+  );
+  const ids = useMemo(() => visible.map(({ slot }) => slot.id), [visible]);
+  const pinned = useMemo(
+    () => new Set(project.parameters.flatMap((parameter) => Object.keys(parameter.pins))),
+    [project.parameters],
+  );
+  const select = useCallback((slotId: string) => goto({ slotId }), [goto]);
   const scrolls = columns.count > columns.fitting;
 
   return (
@@ -96,22 +107,28 @@ export function Track() {
           onDragEnd={onDragEnd}
           accessibility={{ announcements }}
         >
-          <SortableContext items={visible.map(({ slot }) => slot.id)} strategy={horizontalListSortingStrategy}>
-            {visible.map(({ slot, at }) => (
-              <Column
-                key={slot.id}
-                slot={slot}
-                position={at}
-                left={columns.edge(at) - GUTTER}
-                width={columns.column}
-                selected={at === position}
-                findings={bySlot.get(slot.id) ?? 0}
-                pinned={project.parameters.some((parameter) => Object.hasOwn(parameter.pins, slot.id))}
-                forecast={forecasts.get(slot.id)}
-                onSelect={() => goto({ slotId: slot.id })}
-              />
-            ))}
-          </SortableContext>
+          <div
+            className="absolute inset-y-0 left-0 w-0"
+            style={{ transform: `translateX(${columns.shift - GUTTER}px)` }}
+          >
+            <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
+              {visible.map(({ slot, at }) => (
+                <Column
+                  key={slot.id}
+                  slot={slot}
+                  position={at}
+                  left={columns.edge(at)}
+                  width={columns.column}
+                  selected={at === position}
+                  findings={bySlot.get(slot.id) ?? 0}
+                  pinned={pinned.has(slot.id)}
+                  name={project.levels[slot.levelId]?.name ?? slot.levelId}
+                  forecast={forecasts.get(slot.id)}
+                  onSelect={select}
+                />
+              ))}
+            </SortableContext>
+          </div>
         </DndContext>
       </div>
       <TrackGutter />

@@ -10,15 +10,18 @@ interface Props {
 }
 
 /** Bars, intervals, wanted marks and tier bands behind the columns' buttons. */
-export const TrackChart = memo(function TrackChart({ columns, forecasts }: Props) {
+export function TrackChart({ columns, forecasts }: Props) {
   const project = useProject();
-  const { position } = useSelection();
-  const { left, width, column, count, edge, middle, visible } = columns;
-  const right = Math.min(left + width, edge(count + 1));
-  const bar = Math.min(22, column * 0.42);
+  const { left, width, column, count, edge, shift, visible } = columns;
+  const right = Math.min(left + width, edge(count + 1) + shift);
   const tiers = project.tiers.map((tier, index) => {
     const end = project.tiers[index + 1]?.from ?? count + 1;
-    return { ...tier, index, x1: Math.max(left, edge(tier.from)), x2: Math.min(right, edge(Math.min(end, count + 1))) };
+    return {
+      ...tier,
+      index,
+      x1: Math.max(left, edge(tier.from) + shift),
+      x2: Math.min(right, edge(Math.min(end, count + 1)) + shift),
+    };
   });
   return (
     <svg width="100%" height={BASE + 48} className="absolute inset-0" aria-hidden>
@@ -52,56 +55,9 @@ export const TrackChart = memo(function TrackChart({ columns, forecasts }: Props
         </g>
       ))}
       <g clipPath="url(#track-clip)">
-        {visible.map((at) => {
-          const slot = project.slots[at - 1];
-          const entry = slot && forecasts.get(slot.id);
-          const x = middle(at);
-          const summary = entry?.summary;
-          const below = summary ? isBelow(summary.clearRate, slot?.wanted) : false;
-          return (
-            <g key={slot?.id ?? at}>
-              {at === position ? (
-                <>
-                  <rect x={edge(at)} y="2" width={column} height={BASE + 44} fill="var(--edit-soft)" />
-                  <rect x={edge(at)} y="2" width={column} height="3" fill="var(--edit)" />
-                </>
-              ) : null}
-              {summary ? (
-                <g opacity={entry.done ? 1 : 0.45}>
-                  <rect
-                    x={x - bar / 2}
-                    y={Math.min(BASE - 2, yOf(summary.clearRate))}
-                    width={bar}
-                    height={Math.max(2, HEIGHT * summary.clearRate)}
-                    rx="1.5"
-                    fill={below ? 'url(#below)' : 'var(--win)'}
-                  />
-                  <line
-                    x1={x}
-                    x2={x}
-                    y1={yOf(summary.interval.high)}
-                    y2={yOf(summary.interval.low)}
-                    stroke="var(--ink)"
-                    strokeWidth="1.2"
-                  />
-                </g>
-              ) : (
-                <rect x={x - bar / 2} y={BASE - 2} width={bar} height="2" fill="var(--line-strong)" />
-              )}
-              {slot?.wanted === undefined ? null : (
-                <line
-                  x1={edge(at) + 4}
-                  x2={edge(at) + column - 4}
-                  y1={yOf(slot.wanted)}
-                  y2={yOf(slot.wanted)}
-                  stroke="var(--ink)"
-                  strokeWidth="1.5"
-                  strokeDasharray="3 2"
-                />
-              )}
-            </g>
-          );
-        })}
+        <g transform={`translate(${shift})`}>
+          <Bars visible={visible} column={column} forecasts={forecasts} />
+        </g>
         {tiers.map((tier) =>
           tier.x2 - tier.x1 > 8 ? (
             <g key={tier.id}>
@@ -121,5 +77,72 @@ export const TrackChart = memo(function TrackChart({ columns, forecasts }: Props
         )}
       </g>
     </svg>
+  );
+}
+
+interface BarsProps {
+  visible: readonly number[];
+  column: number;
+  forecasts: ReadonlyMap<string, ForecastEvent>;
+}
+
+/** Every slot's bar, interval and wanted mark; drawn anew only when they change, not while scrolling. */
+const Bars = memo(function Bars({ visible, column, forecasts }: BarsProps) {
+  const project = useProject();
+  const { position } = useSelection();
+  const bar = Math.min(22, column * 0.42);
+  return (
+    <>
+      {visible.map((at) => {
+        const slot = project.slots[at - 1];
+        const entry = slot && forecasts.get(slot.id);
+        const x = (at - 0.5) * column;
+        const summary = entry?.summary;
+        const below = summary ? isBelow(summary.clearRate, slot?.wanted) : false;
+        return (
+          <g key={slot?.id ?? at}>
+            {at === position ? (
+              <>
+                <rect x={(at - 1) * column} y="2" width={column} height={BASE + 44} fill="var(--edit-soft)" />
+                <rect x={(at - 1) * column} y="2" width={column} height="3" fill="var(--edit)" />
+              </>
+            ) : null}
+            {summary ? (
+              <g opacity={entry.done ? 1 : 0.45}>
+                <rect
+                  x={x - bar / 2}
+                  y={Math.min(BASE - 2, yOf(summary.clearRate))}
+                  width={bar}
+                  height={Math.max(2, HEIGHT * summary.clearRate)}
+                  rx="1.5"
+                  fill={below ? 'url(#below)' : 'var(--win)'}
+                />
+                <line
+                  x1={x}
+                  x2={x}
+                  y1={yOf(summary.interval.high)}
+                  y2={yOf(summary.interval.low)}
+                  stroke="var(--ink)"
+                  strokeWidth="1.2"
+                />
+              </g>
+            ) : (
+              <rect x={x - bar / 2} y={BASE - 2} width={bar} height="2" fill="var(--line-strong)" />
+            )}
+            {slot?.wanted === undefined ? null : (
+              <line
+                x1={(at - 1) * column + 4}
+                x2={at * column - 4}
+                y1={yOf(slot.wanted)}
+                y2={yOf(slot.wanted)}
+                stroke="var(--ink)"
+                strokeWidth="1.5"
+                strokeDasharray="3 2"
+              />
+            )}
+          </g>
+        );
+      })}
+    </>
   );
 });
