@@ -5,12 +5,7 @@ import { openBrowser, type Page } from './harness/browser.ts';
 
 const at = journey();
 
-const setWarning = async (page: Page, seconds: string): Promise<void> => {
-  await page.clickName('button', 'Warning at');
-  await page.find('[role=dialog] input');
-  await page.typeOver(seconds);
-  await page.keys(Key.ENTER);
-};
+const setWarning = (page: Page, seconds: string): Promise<void> => page.typeInto('Warning at', seconds);
 const warning = (seconds: number) => (project: Awaited<ReturnType<typeof at.document>>) =>
   JSON.stringify(project.levels['clover-steps']!.clock.warnAtSeconds) === `{"from":"number","value":${seconds}}`;
 const undo = (page: Page): Promise<void> => page.chord('z', Key.CONTROL);

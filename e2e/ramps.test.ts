@@ -6,12 +6,7 @@ import { journey } from './harness/journey.ts';
 const at = journey();
 
 const speed = (project: Project): Parameter => project.parameters[0]!;
-const typeInto = async (chip: string | RegExp, text: string): Promise<void> => {
-  await at.page.clickName('button', chip);
-  await at.page.find('[role=dialog] input');
-  await at.page.typeOver(text);
-  await at.page.keys(Key.ENTER);
-};
+const typeInto: typeof at.page.typeInto = (chip, text) => at.page.typeInto(chip, text);
 
 describe('the lanes', () => {
   it('stand under the track, each number below its column', async () => {

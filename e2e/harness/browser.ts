@@ -26,6 +26,10 @@ export interface Page {
   textOf(css: string): Promise<string>;
   /** Types into the focused field, in place of what is there. */
   typeOver(text: string): Promise<void>;
+  /** Opens a number chip, types in place of its number, and presses Enter. */
+  typeInto(chip: string | RegExp, text: string): Promise<void>;
+  /** Presses Tab until the focused element's name begins so. */
+  tabTo(name: string): Promise<void>;
   /** Presses at an element's middle, moves by steps, lets go. */
   drag(element: WebElement, dx: number, dy: number): Promise<void>;
   size(width: number, height: number): Promise<void>;
@@ -120,6 +124,20 @@ export async function openBrowser(): Promise<Page> {
     await element.click();
   };
 
+  const clickName = (role: string, name: string | RegExp): Promise<void> =>
+    // What is found may be drawn anew before the click lands: then it is looked for again.
+    waitFor(`a click on ${role} “${String(name)}”`, async () => {
+      await click(await byName(role, name));
+      return true;
+    });
+  const keys = (...pressed: string[]): Promise<void> =>
+    driver
+      .actions()
+      .sendKeys(...pressed)
+      .perform();
+  const typeOver = (text: string): Promise<void> =>
+    driver.actions().keyDown(Key.CONTROL).sendKeys('a').keyUp(Key.CONTROL).sendKeys(text).perform();
+
   return {
     driver,
     downloads,
@@ -133,24 +151,13 @@ export async function openBrowser(): Promise<Page> {
     find,
     byName,
     click,
-    clickName: async (role, name) => {
-      // What is found may be drawn anew before the click lands: then it is looked for again.
-      await waitFor(`a click on ${role} “${String(name)}”`, async () => {
-        await click(await byName(role, name));
-        return true;
-      });
-    },
+    clickName,
     seeText: (text) =>
       waitFor(`the text ${String(text)}`, async () => {
         const all = await driver.executeScript<string>('return document.body.innerText;');
         return typeof text === 'string' ? all.includes(text) : text.test(all);
       }),
-    keys: async (...keys) => {
-      await driver
-        .actions()
-        .sendKeys(...keys)
-        .perform();
-    },
+    keys,
     chord: async (key, ...modifiers) => {
       const actions = driver.actions();
       for (const modifier of modifiers) actions.keyDown(modifier);
@@ -159,8 +166,22 @@ export async function openBrowser(): Promise<Page> {
       await actions.perform();
     },
     textOf: (css) => driver.executeScript<string>(`return document.querySelector(arguments[0])?.innerText ?? '';`, css),
-    typeOver: async (text) => {
-      await driver.actions().keyDown(Key.CONTROL).sendKeys('a').keyUp(Key.CONTROL).sendKeys(text).perform();
+    typeOver,
+    typeInto: async (chip, text) => {
+      await clickName('button', chip);
+      await find('[role=dialog] input');
+      await typeOver(text);
+      await keys(Key.ENTER);
+    },
+    tabTo: async (name) => {
+      for (let presses = 0; presses < 150; presses++) {
+        await keys(Key.TAB);
+        const said = await driver.executeScript<string>(
+          `return document.activeElement.getAttribute('aria-label') ?? document.activeElement.textContent;`,
+        );
+        if (said.startsWith(name)) return;
+      }
+      throw new Error(`Tab never came to “${name}”.`);
     },
     drag: async (element, dx, dy) => {
       const actions = driver.actions({ async: true }).move({ origin: element }).press();

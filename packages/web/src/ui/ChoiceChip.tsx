@@ -38,7 +38,7 @@ export function ChoiceChip({ label, value, choices, onChoose, extra = [], shown,
           sideOffset={4}
           collisionPadding={8}
         >
-          <DropdownMenu.RadioGroup value={value} onValueChange={onChoose}>
+          <DropdownMenu.RadioGroup value={value} onValueChange={(next) => next !== value && onChoose(next)}>
             {choices.map((choice) => (
               <DropdownMenu.RadioItem key={choice.value} value={choice.value} className="menu-item pl-6">
                 <DropdownMenu.ItemIndicator className="absolute -ml-4">✓</DropdownMenu.ItemIndicator>

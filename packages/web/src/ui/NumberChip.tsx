@@ -61,6 +61,7 @@ export function NumberChip(props: Props) {
   const [open, setOpen] = useState<'typing' | 'binding' | null>(null);
   const [draft, setDraft] = useState<number | null>(null);
   const [hint, setHint] = useState(false);
+  const chip = useRef<HTMLButtonElement>(null);
   const drag = useRef<{ x: number; from: number; moved: boolean } | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const waiting = useRef<number | null>(null);
@@ -146,6 +147,7 @@ export function NumberChip(props: Props) {
     <Popover.Root open={open !== null} onOpenChange={(next) => setOpen(next ? 'typing' : null)}>
       <Popover.Anchor asChild>
         <button
+          ref={chip}
           type="button"
           className={`chip chip-number ${bound ? 'chip-bound' : ''}`}
           aria-label={`${label}: ${text}`}
@@ -170,7 +172,18 @@ export function NumberChip(props: Props) {
         </span>
       ) : null}
       <Popover.Portal>
-        <Popover.Content className="pop w-64" align="start" sideOffset={4} collisionPadding={8} aria-label={label}>
+        <Popover.Content
+          className="pop w-64"
+          align="start"
+          sideOffset={4}
+          collisionPadding={8}
+          aria-label={label}
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            // Back to the chip, unless the focus has gone elsewhere by a click.
+            if (document.activeElement === document.body) chip.current?.focus();
+          }}
+        >
           {open === null ? null : (
             <Editor
               {...props}
