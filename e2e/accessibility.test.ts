@@ -38,6 +38,14 @@ describe('axe finds nothing serious on', () => {
     expect(await violations()).toEqual([]);
   });
 
+  it.each(['level/slot-7', 'ramps/slot-7?lane=hornetSpeed', 'hand-off/slot-7'])('%s in the dark', async (address) => {
+    await at.page.theme('dark');
+    await at.open(address);
+    await at.page.seeText(/clear it|starting at|Download JSON/);
+    expect(await violations()).toEqual([]);
+    await at.page.theme('light');
+  });
+
   it('play', async () => {
     await at.page.driver.get(`${at.server.address}/projects/${at.projectId}/play/slot-7`);
     await at.page.find('canvas');

@@ -33,6 +33,8 @@ export interface Page {
   /** Presses at an element's middle, moves by steps, lets go. */
   drag(element: WebElement, dx: number, dy: number): Promise<void>;
   size(width: number, height: number): Promise<void>;
+  /** As a reader who has asked for dark pages, or for light ones. */
+  theme(theme: 'light' | 'dark'): Promise<void>;
   /** Takes the connection away, or gives it back. */
   cutOff(offline: boolean): Promise<void>;
   /** Where files that the page offers for download arrive. */
@@ -142,6 +144,11 @@ export async function openBrowser(): Promise<Page> {
     driver,
     downloads,
     size,
+    theme: async (theme) => {
+      await driver.sendDevToolsCommand('Emulation.setEmulatedMedia', {
+        features: [{ name: 'prefers-color-scheme', value: theme }],
+      });
+    },
     cutOff: async (offline) => {
       if (offline)
         await driver.setNetworkConditions({ offline: true, latency: 0, download_throughput: 0, upload_throughput: 0 });

@@ -2,7 +2,7 @@ import type { Level, Project } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
 import type { Names, Placed } from '../rules/index.ts';
 
-/** All classes of findings that the document may carry; a check exists for those in `checks`. */
+/** The classes of findings, one per check. */
 export type FindingCode = 'already-true' | 'target-beyond-placed' | 'star-unreachable';
 
 export type Severity = 'stops play' | 'surely wrong' | 'doubtful';
@@ -51,10 +51,6 @@ export interface Check {
   code: FindingCode;
   check(place: Place): Finding[];
 }
-
-/** A JSON pointer from path parts (RFC 6901). */
-export const pointer = (parts: readonly (string | number)[]): string =>
-  parts.map((part) => `/${String(part).replaceAll('~', '~0').replaceAll('/', '~1')}`).join('');
 
 /** A number as people write it. */
 export const say = (value: number): string => String(Math.round(value * 100) / 100);

@@ -2,8 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { homeBeforeDusk } from '../demo/index.ts';
-import { emptyProject, newLevel } from '../model/index.ts';
-import { exportProject, importProject, parameterTable, pointerOf, projectJsonSchema, upgrade } from './index.ts';
+import { emptyProject, newLevel, pointerOf } from '../model/index.ts';
+import { exportProject, importProject, parameterTable, projectJsonSchema, upgrade } from './index.ts';
 
 const throughJson = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
 

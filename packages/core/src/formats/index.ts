@@ -3,4 +3,3 @@ export { exportProject, SCHEMA_FILE_NAME } from './export.ts';
 export { projectJsonSchema } from './schema.ts';
 export { parameterTable, type ParameterTable } from './table.ts';
 export { upgrade, UPGRADES, type Upgrade } from './upgrade.ts';
-export { pointerOf } from './pointer.ts';

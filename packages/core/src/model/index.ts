@@ -13,6 +13,7 @@ export { PROJECT_FORMAT, PROJECT_VERSION, Project } from './project.ts';
 export { Reading, type ReadingName } from './reading.ts';
 export { findReferenceProblems, usesOfParameter, type ParameterUse, type ReferenceProblem } from './references.ts';
 export { Rule } from './rule.ts';
+export { pointerOf } from './pointer.ts';
 export { positionOf } from './positions.ts';
 export { Slot, Tier } from './sequence.ts';
 export { Stars } from './stars.ts';

@@ -1,4 +1,4 @@
-import { pointerOf } from '@stadion/core/formats';
+import { pointerOf } from '@stadion/core/model';
 import type { Request } from 'express';
 import type { z } from 'zod';
 import { StadionError } from './errors.ts';

@@ -12,7 +12,11 @@ export function ShortcutList({ open, shortcuts, onClose }: Props) {
   return (
     <Dialog.Root open={open} modal={false} onOpenChange={(next) => !next && onClose()}>
       <Dialog.Portal>
-        <Dialog.Content className="pop fixed right-4 bottom-4 w-72" aria-describedby={undefined}>
+        <Dialog.Content
+          className="pop fixed right-4 bottom-4 w-72"
+          aria-describedby={undefined}
+          onOpenAutoFocus={(event) => event.preventDefault()}
+        >
           <div className="mb-2 flex items-center">
             <Dialog.Title>Keys on this screen</Dialog.Title>
             <Dialog.Close className="link ml-auto">Close</Dialog.Close>

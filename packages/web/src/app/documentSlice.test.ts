@@ -69,6 +69,15 @@ describe('an edit made here', () => {
     expect(state.refusal).toEqual({ label: 'e1', problem });
   });
 
+  it('that has nothing to stand on is refused, never dropped without a word', () => {
+    const state = run(edited(edit('e1', '/slots/99/wanted', 0.5)));
+    expect(state.open!.pending).toEqual([]);
+    expect(state.refusal).toMatchObject({
+      label: 'e1',
+      problem: { detail: 'What it would change is no longer there.' },
+    });
+  });
+
   it('known to the server from before is not sent again', () => {
     expect(run(edited(edit('e1', WANTED_1, 0.5)), alreadyKnown(['e1'])).open!.pending).toEqual([]);
   });

@@ -45,6 +45,16 @@ export interface DocumentState {
 /** As far back as can be undone. */
 const LOG_LENGTH = 400;
 
+/** Said of an edit made here that has nothing to stand on any more, before it is ever sent. */
+const NO_LONGER_FITS: Problem = {
+  type: 'urn:stadion:problem:bad-patch',
+  title: 'The edit does not fit the project',
+  status: 422,
+  detail: 'What it would change is no longer there.',
+  code: 'bad-patch',
+  kept: 'Nothing was changed.',
+};
+
 const initialState: DocumentState = { phase: 'closed', open: null, connection: 'saved', clash: null, refusal: null };
 
 /** Puts edits on top of a document; those that no longer fit are left out. */
@@ -127,8 +137,9 @@ const slice = createSlice({
     edited(draft, { payload: edit }: PayloadAction<Edit>) {
       const state = original(draft) as DocumentState;
       if (!state.open) return;
-      const { current, pending } = stack(state.open.current, [edit]);
+      const { current, pending, misfits } = stack(state.open.current, [edit]);
       draft.open = { ...state.open, current, pending: [...state.open.pending, ...pending] };
+      if (misfits.length > 0) draft.refusal = { label: edit.label, problem: NO_LONGER_FITS };
     },
     /** Edits of an earlier tab, made on an older revision: what came since is known from the log. */
     adopted(draft, { payload }: PayloadAction<{ edits: Edit[]; since: Revision[] }>) {

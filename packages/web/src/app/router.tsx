@@ -1,19 +1,19 @@
 import { createBrowserRouter, Navigate } from 'react-router';
+import { HandoffScreen } from '../features/handoff/HandoffScreen.tsx';
+import { PlayScreen } from '../features/play/PlayScreen.tsx';
 import { ProjectsScreen } from '../features/projects/ProjectsScreen.tsx';
+import { RampsScreen } from '../features/ramps/RampsScreen.tsx';
 import { Failure } from './Failure.tsx';
-import { HandoffPage } from './screens/HandoffPage.tsx';
 import { LevelPage } from './screens/LevelPage.tsx';
-import { PlayPage } from './screens/PlayPage.tsx';
 import { ProjectGate } from './screens/ProjectGate.tsx';
-import { RampsPage } from './screens/RampsPage.tsx';
 import { WorkLayout } from './screens/WorkLayout.tsx';
 import { useSelection } from './hooks.ts';
 
 /** One route for all screens below the track, so that going from one to another keeps the track as it stands. */
 function WorkScreen() {
   const { screen } = useSelection();
-  if (screen === 'ramps') return <RampsPage />;
-  if (screen === 'hand-off') return <HandoffPage />;
+  if (screen === 'ramps') return <RampsScreen />;
+  if (screen === 'hand-off') return <HandoffScreen />;
   return <LevelPage />;
 }
 
@@ -30,7 +30,7 @@ export const makeRouter = () =>
           element: <ProjectGate />,
           children: [
             { index: true, element: <Navigate to="level" replace /> },
-            { path: 'play/:slotId', element: <PlayPage /> },
+            { path: 'play/:slotId', element: <PlayScreen /> },
             { path: ':screen/:slotId?', element: <WorkLayout />, children: [{ index: true, element: <WorkScreen /> }] },
           ],
         },

@@ -15,9 +15,10 @@ function keysOf(event: KeyboardEvent): string {
 }
 
 function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement && (target.isContentEditable || /^(input|textarea|select)$/i.test(target.tagName))
-  );
+  if (!(target instanceof HTMLElement)) return false;
+  // In an open editor keys belong to it, also while one of its buttons has the focus.
+  const inEditor = target.closest('[role=dialog]') !== null;
+  return inEditor || target.isContentEditable || /^(input|textarea|select)$/i.test(target.tagName);
 }
 
 /** Listens for shortcuts while mounted. Keys typed into a field, or already taken by a part of the screen, are left alone. */

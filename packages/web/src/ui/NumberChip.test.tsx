@@ -78,6 +78,15 @@ describe('a number chip', () => {
     expect(onCommit.mock.calls).toEqual([[0.75]]);
   });
 
+  it('starts typing with the digit that is pressed on it', () => {
+    show();
+    fireEvent.keyDown(chip(), { key: '3' });
+    expect(field().value).toBe('3');
+    fireEvent.change(field(), { target: { value: '35' } });
+    fireEvent.keyDown(field(), { key: 'Enter' });
+    expect(onCommit.mock.calls).toEqual([[35]]);
+  });
+
   it('leaves the number alone when nothing was changed', () => {
     show();
     type('48');

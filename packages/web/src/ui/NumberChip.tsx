@@ -59,6 +59,7 @@ function refusal(value: number, { min, max, whole, scale = 1, unit = '' }: Numbe
 export function NumberChip(props: Props) {
   const { label, value, onCommit, onClear, binding, digits = 2, shown, step, scale = 1, unit = '', min, max } = props;
   const [open, setOpen] = useState<'typing' | 'binding' | null>(null);
+  const [typed, setTyped] = useState<string>();
   const [draft, setDraft] = useState<number | null>(null);
   const [hint, setHint] = useState(false);
   const chip = useRef<HTMLButtonElement>(null);
@@ -103,6 +104,15 @@ export function NumberChip(props: Props) {
       setOpen('binding');
       return;
     }
+    if (/^[\d.,-]$/.test(event.key) && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      // Typing on a chip is typing its number.
+      event.preventDefault();
+      event.stopPropagation();
+      flush();
+      setTyped(event.key);
+      setOpen('typing');
+      return;
+    }
     const direction =
       event.key === 'ArrowUp' || event.key === 'ArrowRight'
         ? 1
@@ -144,7 +154,13 @@ export function NumberChip(props: Props) {
       ? '—'
       : `${shown !== undefined && draft === null ? shown : formatNumber(current * scale, digits)}${unit === '' ? '' : ` ${unit}`}`;
   return (
-    <Popover.Root open={open !== null} onOpenChange={(next) => setOpen(next ? 'typing' : null)}>
+    <Popover.Root
+      open={open !== null}
+      onOpenChange={(next) => {
+        setOpen(next ? 'typing' : null);
+        setTyped(undefined);
+      }}
+    >
       <Popover.Anchor asChild>
         <button
           ref={chip}
@@ -188,7 +204,11 @@ export function NumberChip(props: Props) {
             <Editor
               {...props}
               focusOn={open}
-              onDone={() => setOpen(null)}
+              typed={typed}
+              onDone={() => {
+                setOpen(null);
+                setTyped(undefined);
+              }}
               clear={
                 onClear && value !== null
                   ? () => {
@@ -207,15 +227,17 @@ export function NumberChip(props: Props) {
 
 interface EditorProps extends Props {
   focusOn: 'typing' | 'binding';
+  /** What has been typed already. */
+  typed: string | undefined;
   onDone: () => void;
   clear: (() => void) | undefined;
 }
 
 /** The small editor of a number: type it, or choose what it follows. */
-function Editor({ focusOn, onDone, clear, ...props }: EditorProps) {
+function Editor({ focusOn, typed, onDone, clear, ...props }: EditorProps) {
   const { label, value, onCommit, binding, scale = 1, digits = 2, unit = '' } = props;
   const [text, setText] = useState(
-    value === null ? '' : formatNumber(value * scale, Math.max(digits, 4)).replace('−', '-'),
+    typed ?? (value === null ? '' : formatNumber(value * scale, Math.max(digits, 4)).replace('−', '-')),
   );
   const [reason, setReason] = useState<string>();
   const commit = (): void => {
@@ -240,7 +262,7 @@ function Editor({ focusOn, onDone, clear, ...props }: EditorProps) {
             value={text}
             aria-invalid={reason !== undefined}
             aria-describedby="number-refused"
-            onFocus={(event) => event.target.select()}
+            onFocus={(event) => typed === undefined && event.target.select()}
             onChange={(event) => {
               setText(event.target.value);
               setReason(undefined);

@@ -1,6 +1,6 @@
 import { compare, conditionInWords, endingOfRule, leaves, resolveAmount, type Leaf } from '../../rules/index.ts';
-import type { Condition } from '../../model/index.ts';
-import { pointer, say, type Check, type Mend, type Place } from '../finding.ts';
+import { pointerOf, type Condition } from '../../model/index.ts';
+import { say, type Check, type Mend, type Place } from '../finding.ts';
 
 /** A reading before the player can act. Undefined where it depends on the ground and is best left to play. */
 function atStart(leaf: Leaf, place: Place): number | undefined {
@@ -73,7 +73,7 @@ export const alreadyTrue: Check = {
               patch: [
                 {
                   op: 'replace',
-                  path: pointer([...base, ...only.path, 'amount']),
+                  path: pointerOf([...base, ...only.path, 'amount']),
                   value: { from: 'number', value: ask },
                 },
               ],
@@ -83,7 +83,7 @@ export const alreadyTrue: Check = {
           code: 'already-true' as const,
           severity: 'stops play' as const,
           slotId: place.slotId,
-          path: pointer(base),
+          path: pointerOf(base),
           sentence:
             ending === 'won'
               ? 'The level is won before the player has moved.'

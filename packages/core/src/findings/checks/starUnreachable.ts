@@ -1,5 +1,6 @@
+import { pointerOf } from '../../model/index.ts';
 import { resolveAmount } from '../../rules/index.ts';
-import { pointer, say, type Check, type Finding } from '../finding.ts';
+import { say, type Check, type Finding } from '../finding.ts';
 
 /** A star that asks for at least as much time left as the clock gives. */
 export const starUnreachable: Check = {
@@ -17,7 +18,7 @@ export const starUnreachable: Check = {
         below = asked;
         return;
       }
-      const path = pointer(['levels', id, 'stars', 'thresholds', index]);
+      const path = pointerOf(['levels', id, 'stars', 'thresholds', index]);
       const mended = Math.round((below + limit) / 2);
       const star = '★'.repeat(index + 1);
       found.push({

@@ -1,5 +1,6 @@
+import { pointerOf } from '../../model/index.ts';
 import { endingOfRule, leaves, readingInWords, resolveAmount } from '../../rules/index.ts';
-import { pointer, say, type Check } from '../finding.ts';
+import { say, type Check } from '../finding.ts';
 
 /** A win that asks for more than lies on the ground. */
 export const targetBeyondPlaced: Check = {
@@ -22,7 +23,7 @@ export const targetBeyondPlaced: Check = {
             code: 'target-beyond-placed' as const,
             severity: 'stops play' as const,
             slotId: place.slotId,
-            path: pointer(base),
+            path: pointerOf(base),
             sentence: 'The target is beyond what is placed: nobody can win.',
             reason: `It takes ${comparison === 'moreThan' ? 'more than ' : ''}${say(wanted)} ${readingInWords(reading, place.names)}, and ${say(placed)} are on the ground.`,
             ...(most > 0
@@ -32,7 +33,7 @@ export const targetBeyondPlaced: Check = {
                     patch: [
                       {
                         op: 'replace' as const,
-                        path: pointer([...base, 'amount']),
+                        path: pointerOf([...base, 'amount']),
                         value: { from: 'number', value: most },
                       },
                     ],

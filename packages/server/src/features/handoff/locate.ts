@@ -1,5 +1,5 @@
 import type { FaultyPlace } from '@stadion/core/contract';
-import { pointerOf } from '@stadion/core/formats';
+import { pointerOf } from '@stadion/core/model';
 import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type ParseError } from 'jsonc-parser';
 
 const STRICT = { disallowComments: true, allowTrailingComma: false };

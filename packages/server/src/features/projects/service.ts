@@ -10,8 +10,8 @@ import type {
   RevisionList,
 } from '@stadion/core/contract';
 import { homeBeforeDusk } from '@stadion/core/demo';
-import { importProject, pointerOf } from '@stadion/core/formats';
-import { emptyProject, type Project } from '@stadion/core/model';
+import { importProject } from '@stadion/core/formats';
+import { emptyProject, pointerOf, type Project } from '@stadion/core/model';
 import jsonPatch, { type Operation } from 'fast-json-patch';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';

@@ -1,4 +1,5 @@
 import type { PatchOperation } from '@stadion/core/contract';
+import { pointerOf } from '@stadion/core/model';
 
 /** A named change of the document, as a JSON Patch. */
 export interface Command {
@@ -6,9 +7,8 @@ export interface Command {
   patch: PatchOperation[];
 }
 
-/** A JSON pointer (RFC 6901). @example at('levels', 'clover-steps', 'name') */
-export const at = (...parts: (string | number)[]): string =>
-  parts.map((part) => `/${String(part).replaceAll('~', '~0').replaceAll('/', '~1')}`).join('');
+/** A JSON pointer. @example at('levels', 'clover-steps', 'name') */
+export const at = (...parts: (string | number)[]): string => pointerOf(parts);
 
 export const replaceAt = (path: string, value: unknown): PatchOperation => ({
   op: 'replace',

@@ -1,5 +1,0 @@
-import { HandoffScreen } from '../../features/handoff/HandoffScreen.tsx';
-
-export function HandoffPage() {
-  return <HandoffScreen />;
-}

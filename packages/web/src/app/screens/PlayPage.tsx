@@ -1,5 +1,0 @@
-import { PlayScreen } from '../../features/play/PlayScreen.tsx';
-
-export function PlayPage() {
-  return <PlayScreen />;
-}

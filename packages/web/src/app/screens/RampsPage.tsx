@@ -1,5 +1,0 @@
-import { RampsScreen } from '../../features/ramps/RampsScreen.tsx';
-
-export function RampsPage() {
-  return <RampsScreen />;
-}
