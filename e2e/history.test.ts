@@ -116,8 +116,8 @@ describe('two tabs', () => {
       'the clock from the load, merged',
       (p) => p.levels['clover-steps']!.clock.starts === 'load' && warning(16)(p),
     );
-    await other.seeText('{"from":"number","value":15}');
-    await other.seeText('{"from":"number","value":16}');
+    await other.seeText('Warning at of Clover Steps to 15');
+    await other.seeText('Warning at of Clover Steps to 16');
     await other.clickName('button', 'Use mine');
     await at.saved('15', warning(15));
     await at.page.byName('button', /^Warning at: 15 s/);

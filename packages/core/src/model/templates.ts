@@ -63,7 +63,7 @@ export function newLevel(project: Project, id: string, name: string): Level {
       rows: [...ROWS],
       pieces: [
         { id: 'start', piece: 'start', at: { x: 2.5, y: 5.5 } },
-        { id: 'exit', piece: 'goal', name: 'Exit', at: { x: 17.5, y: 2.5 }, width: 2, height: 2 },
+        { id: 'exit', piece: 'goal', name: 'Exit', at: { x: 17, y: 2 }, width: 2, height: 2 },
         ...(collectable
           ? SPOTS.map(([x, y], index) => ({
               id: `c-${index + 1}`,
@@ -118,7 +118,7 @@ export function newLevel(project: Project, id: string, name: string): Level {
         : []),
     ],
     clock: { limitSeconds: literal(60), starts: 'firstMove', warnAtSeconds: literal(10), atExpiry: 'lose' },
-    stars: { is: 'ladder', reading: 'timeLeft', thresholds: [null, literal(20), literal(35)] },
+    stars: { is: 'ladder', reading: 'timeLeft', thresholds: [null, literal(40), literal(50)] },
     tie: 'win',
   };
 }

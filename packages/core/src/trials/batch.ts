@@ -19,7 +19,9 @@ const ENGINE = 1;
 
 /** @param position from 1 */
 export function trialQuestion(project: Project, position: number, pacer: Pacer, precision: Precision): TrialQuestion {
-  return { engine: ENGINE, level: prepareLevel(project, position), pacer, precision };
+  const { motion, judging } = prepareLevel(project, position);
+  // When the clock warns is told to people; no simulated player heeds it.
+  return { engine: ENGINE, level: { motion, judging: { ...judging, warnAtTicks: 0 } }, pacer, precision };
 }
 
 /** The seed of an attempt by its number: the same before and after an edit, so that both face the same luck. */

@@ -149,6 +149,11 @@ describe('the question', () => {
       (p: ReturnType<typeof homeBeforeDusk>) => (p.levels['clover-steps']!.clock.limitSeconds = null),
       true,
     ],
+    [
+      'another warning of the clock',
+      (p: ReturnType<typeof homeBeforeDusk>) => (p.levels['lavender-bank']!.clock.warnAtSeconds = literal(3)),
+      true,
+    ],
     ['a pin at another slot', (p: ReturnType<typeof homeBeforeDusk>) => (p.parameters[0]!.pins['slot-9'] = 4), true],
     ['a pin here', (p: ReturnType<typeof homeBeforeDusk>) => (p.parameters[0]!.pins['slot-7'] = 4), false],
     [

@@ -151,8 +151,8 @@ describe('following a parameter', () => {
   beforeEach(() => void onBind.mockClear());
   const binding = (bound?: string): Binding => ({
     options: [
-      { key: 'clock', label: 'Clock', value: 46 },
-      { key: 'rest', label: 'Rest', value: 8 },
+      { key: 'clock', label: 'Clock', shown: '46' },
+      { key: 'rest', label: 'Rest', shown: '8' },
     ],
     bound,
     onBind,

@@ -19,7 +19,7 @@ export interface NumberLimits {
 
 /** A parameter that the number can follow in place of its own value. */
 export interface Binding {
-  options: readonly { key: string; label: string; value: number }[];
+  options: readonly { key: string; label: string; shown: string }[];
   /** The key followed now. */
   bound: string | undefined;
   onBind: (key: string) => void;
@@ -332,7 +332,7 @@ function Follow({ binding, focus, onDone }: { binding: Binding; focus: boolean; 
               }}
             >
               <span>{option.label}</span>
-              <span className="text-ink-3">{formatNumber(option.value)}</span>
+              <span className="text-ink-3">{option.shown}</span>
             </button>
           </li>
         ))}

@@ -22,6 +22,8 @@ import * as store from './store.ts';
 const BATCH = 20;
 /** Edits that come closer together than this are answered once. */
 const SETTLE_MS = 150;
+/** The list of what is known goes out before the first event that adds to it. */
+const HEAD_START_MS = 60;
 
 /** One question that somebody waits for. */
 interface Job {
@@ -126,7 +128,7 @@ export function makeTrialService({ storage, queue, log, now, readProject, tell, 
       return { slotId, pacer: pacer.id, key, done: false, summary };
     });
     for (const job of jobs.values()) if (job.wanted.length === 0 && !job.playing) jobs.delete(job.key);
-    pump();
+    setTimeout(pump, HEAD_START_MS);
     return { pacer: pacer.id, entries };
   };
 

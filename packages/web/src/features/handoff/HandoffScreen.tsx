@@ -91,7 +91,7 @@ function File({ title, about, preview, links }: FileProps) {
       <pre
         tabIndex={0}
         aria-label={`Preview of ${title}`}
-        className="h-72 overflow-auto border border-line bg-sheet p-2.5 font-mono text-[12px] leading-[1.4]"
+        className="h-56 overflow-auto border border-line bg-sheet p-2.5 font-mono text-[12px] leading-[1.4]"
       >
         {preview}
       </pre>

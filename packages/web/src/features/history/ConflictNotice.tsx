@@ -4,10 +4,11 @@ import { clashSettled, edited } from '../../app/documentSlice.ts';
 import { useAppDispatch, useDocument } from '../../app/hooks.ts';
 import { Button } from '../../ui/index.ts';
 
+/** A plain value, where the edit's name does not tell it: a text, a number, yes or no. */
 function valueInWords(patch: readonly PatchOperation[]): string {
   return patch
     .flatMap((operation) =>
-      operation.op === 'replace' || operation.op === 'add' ? [JSON.stringify(operation.value)] : [operation.op],
+      'value' in operation && typeof operation.value !== 'object' ? [JSON.stringify(operation.value)] : [],
     )
     .join(', ')
     .slice(0, 120);

@@ -3,7 +3,7 @@ import { resolveAmount } from '@stadion/core/rules';
 import { amountInWords } from '@stadion/core/rules';
 import { replaceAt } from '../../app/commands/index.ts';
 import { useEdit, useGoto } from '../../app/hooks.ts';
-import { formatNumber, NumberChip, type NumberLimits } from '../../ui/index.ts';
+import { formatNumber, formatPercent, NumberChip, type NumberLimits } from '../../ui/index.ts';
 import type { LevelHere } from '../../app/levelHere.ts';
 
 interface Props extends NumberLimits {
@@ -50,11 +50,10 @@ export function AmountChip({ here, label, amount, path, shareOf, onClear, quiet 
         }
         {...(onClear ? { onClear } : {})}
         binding={{
-          options: here.project.parameters.map(({ key, label: name }) => ({
-            key,
-            label: name,
-            value: here.values[key] ?? 0,
-          })),
+          options: here.project.parameters.map(({ key, label: name, number }) => {
+            const now = here.values[key] ?? 0;
+            return { key, label: name, shown: number === 'share' ? formatPercent(now, 1) : formatNumber(now) };
+          }),
           bound,
           onBind: (key) => {
             const name = here.project.parameters.find((parameter) => parameter.key === key)?.label ?? key;
