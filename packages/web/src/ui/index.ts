@@ -2,6 +2,7 @@ export { Button } from './Button.tsx';
 export { ChoiceChip, type Choice } from './ChoiceChip.tsx';
 export { Confirm } from './Confirm.tsx';
 export { formatNumber, formatPercent, formatSeconds } from './format.ts';
+export { Mark } from './Mark.tsx';
 export { Menu, type MenuEntry } from './Menu.tsx';
 export { NumberChip, type Binding, type NumberLimits } from './NumberChip.tsx';
 export { parseNumber, type ParsedNumber } from './parseNumber.ts';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import { useCreateProjectMutation, useProjectsQuery } from '../../api/stadionApi.ts';
 import type { Problem } from '@stadion/core/contract';
-import { Button } from '../../ui/index.ts';
+import { Button, Mark } from '../../ui/index.ts';
 
 /** All projects, and starting one. @param openTheOnly goes straight into the project when there is just one */
 export function ProjectsScreen({ openTheOnly = false }: { openTheOnly?: boolean }) {
@@ -20,7 +20,8 @@ export function ProjectsScreen({ openTheOnly = false }: { openTheOnly?: boolean 
   const problem = (failure ?? error) as Problem | undefined;
   return (
     <div className="h-full overflow-y-auto">
-      <header className="flex h-[46px] items-center bg-bar px-3.5 text-[15px] font-bold text-bar-ink [font-stretch:112%]">
+      <header className="flex h-[46px] items-center gap-2 bg-bar px-3.5 text-[15px] font-bold text-bar-ink [font-stretch:112%]">
+        <Mark />
         Stadion
       </header>
       <main className="mx-auto max-w-3xl px-6 py-8">
