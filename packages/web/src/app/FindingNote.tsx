@@ -19,3 +19,10 @@ export function FindingNote({ finding }: { finding: Finding }) {
     </div>
   );
 }
+
+/** The findings whose place fits, each as a note. */
+export function FindingNotes({ findings, at }: { findings: readonly Finding[]; at: (path: string) => boolean }) {
+  return findings
+    .filter((finding) => at(finding.path))
+    .map((finding) => <FindingNote key={`${finding.path}${finding.code}`} finding={finding} />);
+}

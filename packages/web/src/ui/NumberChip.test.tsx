@@ -1,7 +1,8 @@
 /** @jest-environment jsdom */
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { NumberChip, type Binding } from './NumberChip.tsx';
+import type { Binding } from './number.ts';
+import { NumberChip } from './NumberChip.tsx';
 
 /** jsdom has no layout and no pointer capture; floating parts ask for both. */
 beforeEach(() => {

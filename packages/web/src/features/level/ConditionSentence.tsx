@@ -3,7 +3,7 @@ import { COMPARISON_WORDS, comparisonInWords, READINGS, readingInWords } from '@
 import { X } from 'lucide-react';
 import type { Finding } from '@stadion/core/findings';
 import { addAt, removeAt, replaceAt, setOptional } from '../../app/commands/index.ts';
-import { FindingNote } from '../../app/FindingNote.tsx';
+import { FindingNotes } from '../../app/FindingNote.tsx';
 import { useEdit } from '../../app/hooks.ts';
 import { ChoiceChip, Menu } from '../../ui/index.ts';
 import { AmountChip } from './AmountChip.tsx';
@@ -125,11 +125,7 @@ function Group({ here, condition, path, topic, findings, depth = 0, onRemove }: 
           <RemoveButton what={`${GROUP_WORDS[condition.is]} …`} onRemove={onRemove} />
         </div>
       )}
-      {findings
-        .filter((finding) => finding.path === path)
-        .map((finding) => (
-          <FindingNote key={finding.code} finding={finding} />
-        ))}
+      <FindingNotes findings={findings} at={(place) => place === path} />
     </div>
   );
 }
@@ -243,11 +239,7 @@ function Leaf({ here, condition, path, topic, findings, onRemove }: Props) {
         ) : null}
         <RemoveButton what={words} onRemove={onRemove} />
       </div>
-      {findings
-        .filter((finding) => finding.path === path)
-        .map((finding) => (
-          <FindingNote key={finding.code} finding={finding} />
-        ))}
+      <FindingNotes findings={findings} at={(place) => place === path} />
     </div>
   );
 }

@@ -2,7 +2,7 @@ import { literal } from '@stadion/core/model';
 import type { Finding } from '@stadion/core/findings';
 import { X } from 'lucide-react';
 import { addAt, at, removeAt, replaceAt } from '../../app/commands/index.ts';
-import { FindingNote } from '../../app/FindingNote.tsx';
+import { FindingNotes } from '../../app/FindingNote.tsx';
 import { useEdit } from '../../app/hooks.ts';
 import { AmountChip } from './AmountChip.tsx';
 import type { LevelHere } from '../../app/levelHere.ts';
@@ -87,11 +87,7 @@ export function StarsSentence({ here, findings }: { here: LevelHere; findings: r
           </button>
         ) : null}
       </div>
-      {findings
-        .filter((finding) => finding.path.startsWith(path))
-        .map((finding) => (
-          <FindingNote key={finding.path} finding={finding} />
-        ))}
+      <FindingNotes findings={findings} at={(place) => place.startsWith(path)} />
     </div>
   );
 }

@@ -1,0 +1,51 @@
+import { formatNumber } from './format.ts';
+
+/** What a number may be. */
+export interface NumberLimits {
+  min?: number;
+  max?: number;
+  whole?: boolean;
+  /** What an arrow key or 4 px of dragging change, in the number's own unit. */
+  step: number;
+  /** Shown and typed times this: 100 for a share in percent. */
+  scale?: number;
+  /** Written after the number. */
+  unit?: string;
+}
+
+/** A parameter that the number can follow in place of its own value. */
+export interface Binding {
+  options: readonly { key: string; label: string; shown: string }[];
+  /** The key followed now. */
+  bound: string | undefined;
+  onBind: (key: string) => void;
+  /** Goes to where the parameter itself is edited. */
+  onOpen?: (key: string) => void;
+}
+
+/** A number in a sentence and what can be done with it. */
+export interface NumberChipProps extends NumberLimits {
+  label: string;
+  /** Null where there may be no number. */
+  value: number | null;
+  onCommit: (value: number) => void;
+  /** Makes “none” possible. */
+  onClear?: () => void;
+  binding?: Binding;
+  /** Digits after the point. */
+  digits?: number;
+  /** In place of the number. */
+  shown?: string;
+}
+
+/** Ten significant digits keep what was meant and drop binary noise. */
+export const tidy = (value: number): number => Number(value.toPrecision(10));
+
+/** Why a number cannot be taken, or undefined. */
+export function refusal(value: number, { min, max, whole, scale = 1, unit = '' }: NumberLimits): string | undefined {
+  const say = (limit: number): string => `${formatNumber(limit * scale)}${unit === '' ? '' : ` ${unit}`}`;
+  if (min !== undefined && value < min) return `At least ${say(min)}.`;
+  if (max !== undefined && value > max) return `At most ${say(max)}.`;
+  if (whole && !Number.isInteger(value)) return 'A whole number.';
+  return undefined;
+}
