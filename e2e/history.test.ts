@@ -88,7 +88,7 @@ describe('two tabs', () => {
   let other: Page;
   beforeAll(async () => {
     other = await openBrowser();
-  }, 60_000);
+  }, 90_000);
   afterAll(() => other.quit());
 
   it('follow each other', async () => {

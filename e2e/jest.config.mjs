@@ -5,6 +5,6 @@ export default {
   ...base,
   roots: ['<rootDir>/e2e'],
   testMatch: ['**/*.test.ts'],
-  testTimeout: 90_000,
+  testTimeout: 120_000,
   maxWorkers: 2,
 };

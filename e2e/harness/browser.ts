@@ -4,7 +4,7 @@ import path from 'node:path';
 import { Builder, Browser, By, Key, Origin, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 
-const WAIT_MS = 15_000;
+const WAIT_MS = 30_000;
 
 /** A browser window with the few things that journeys do. */
 export interface Page {

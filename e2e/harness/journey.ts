@@ -33,7 +33,7 @@ export function journey(): Journey {
       return ((await answer.json()) as { document: Project }).document;
     };
     made.saved = (what, check) => made.page.waitFor(what, async () => check(await made.document()));
-  }, 60_000);
+  }, 90_000);
   afterAll(async () => {
     await made.page?.quit();
     await made.server?.stop();
