@@ -4,4 +4,5 @@ export { startAttempt, type AttemptState, type Collectable, type Enemy, type Hap
 export { step, TICK_SECONDS } from './step.ts';
 export { hashState } from './hash.ts';
 export { REST, headingInput } from './input.ts';
+export { startObserved } from './observed.ts';
 export { starReading } from './outcome.ts';

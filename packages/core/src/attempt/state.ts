@@ -1,5 +1,6 @@
 import { cellAt, type Body } from '../ground/index.ts';
-import { emptyObserved, startVerdicts, type Observed, type Verdicts } from '../rules/index.ts';
+import { startVerdicts, type Observed, type Verdicts } from '../rules/index.ts';
+import { startObserved } from './observed.ts';
 import type { World } from './world.ts';
 
 /** One class for all movements with a switch: fast, and readable (measured against one class each). */
@@ -118,13 +119,6 @@ export function startAttempt(world: World, seed: number): AttemptState {
     for (let i = 0; i < source.howMany; i++) enemies.push(makeEnemy(world, source, enemies.length, false));
     return { sent: 0, dueTick: source.firstAfterTicks, firstEnemy };
   });
-  const observed = emptyObserved(motion.kindsOfCollectable, motion.kindsOfEnemy, judging.goals.length);
-  observed.limitTicks = judging.limitTicks;
-  observed.lives = judging.lives;
-  for (const collectable of motion.collectables) {
-    observed.left[collectable.kind] = (observed.left[collectable.kind] as number) + 1;
-    observed.left[motion.kindsOfCollectable] = (observed.left[motion.kindsOfCollectable] as number) + 1;
-  }
   return {
     world,
     seed,
@@ -140,7 +134,7 @@ export function startAttempt(world: World, seed: number): AttemptState {
     collectables: motion.collectables.map((source) => ({ ...source, gathered: false })),
     remaining: motion.collectables.map((_, index) => index),
     remainingCount: motion.collectables.length,
-    observed,
+    observed: startObserved(world.level),
     verdicts: startVerdicts(world.judge),
     lastLifeRule: -2,
     happenings: [],

@@ -3,6 +3,7 @@ import { judgeTick, TICKS_PER_SECOND } from '../rules/index.ts';
 import { applyMilestones } from './effects.ts';
 import { moveEnemies, sendEnemies } from './enemies.ts';
 import { REST } from './input.ts';
+import { seeGoals } from './observed.ts';
 import type { AttemptState, Collectable, Enemy } from './state.ts';
 
 export const TICK_SECONDS = 1 / TICKS_PER_SECOND;
@@ -52,7 +53,7 @@ function gather(state: AttemptState): void {
 
 function touch(state: AttemptState): void {
   const { player, enemies, observed } = state;
-  const { touching, inside } = observed;
+  const { touching } = observed;
   for (let i = 0; i < touching.length; i++) touching[i] = 0;
   if (state.graceTicks > 0) state.graceTicks--;
   else {
@@ -65,13 +66,7 @@ function touch(state: AttemptState): void {
       if (dx * dx + dy * dy < reach * reach) touching[enemy.kind] = 1;
     }
   }
-  const { goals } = state.world.level.judging;
-  for (let i = 0; i < goals.length; i++) {
-    const goal = goals[i] as (typeof goals)[number];
-    const isIn =
-      player.x >= goal.x && player.x <= goal.x + goal.width && player.y >= goal.y && player.y <= goal.y + goal.height;
-    inside[i] = isIn ? 1 : 0;
-  }
+  seeGoals(observed, state.world.level.judging.goals, player);
 }
 
 /** Runs the clock by one tick; says what its running out brings, or null. */

@@ -8,7 +8,7 @@ export { CollectableKind, EnemyKind, Kinds } from './kinds.ts';
 export { Level } from './level.ts';
 export { Limits } from './limits.ts';
 export { NumberKind, Parameter, Ramp, Shape, type ShapeType } from './parameter.ts';
-export { Piece, type PieceOf } from './piece.ts';
+export { Piece } from './piece.ts';
 export { PROJECT_FORMAT, PROJECT_VERSION, Project } from './project.ts';
 export { Reading, type ReadingName } from './reading.ts';
 export { findReferenceProblems, usesOfParameter, type ParameterUse, type ReferenceProblem } from './references.ts';

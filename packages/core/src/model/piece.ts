@@ -42,4 +42,3 @@ export const Piece = z
   ])
   .meta({ title: 'Piece' });
 export type Piece = z.infer<typeof Piece>;
-export type PieceOf<T extends Piece['piece']> = Extract<Piece, { piece: T }>;

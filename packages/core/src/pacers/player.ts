@@ -6,7 +6,7 @@ import type { Player } from './playerState.ts';
 import { chooseHeading } from './roam.ts';
 
 /** A player decides about ten times a second. */
-export const TICKS_BETWEEN_DECISIONS = 6;
+const TICKS_BETWEEN_DECISIONS = 6;
 const DECISIONS_PER_MINUTE = (60 * 60) / TICKS_BETWEEN_DECISIONS;
 const DEGREES_PER_HEADING = 360 / HEADINGS;
 /** Share of the steering error that stays from one decision to the next: it drifts over about a second. */

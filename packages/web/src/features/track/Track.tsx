@@ -21,7 +21,7 @@ import { TrackChart } from './TrackChart.tsx';
 import { TrackGutter } from './TrackGutter.tsx';
 import { Overview } from './Overview.tsx';
 
-export const TRACK_HEIGHT = 138;
+const TRACK_HEIGHT = 138;
 
 /** The sequence, one column per slot, on top of every screen. */
 export function Track() {

@@ -2,8 +2,7 @@
 export const TOP = 12;
 export const BASE = 90;
 export const HEIGHT = BASE - TOP;
-/** Lines of the numbers and of the tiers' names. */
-export const NUMBER_LINE = BASE + 15;
+/** Lines of the tiers' rule and names. */
 export const TIER_RULE = BASE + 24;
 export const TIER_LINE = BASE + 38;
 
