@@ -7,6 +7,7 @@ const coreLayers = [
   'rules',
   'ground',
   'attempt',
+  'run',
   'pacers',
   'trials',
   'tuning',

@@ -24,15 +24,25 @@ export function benchLevel(): PreparedLevel {
   return {
     motion: {
       rows,
-      player: { speed: 4.6, acceleration: 26, radius: 0.3, graceTicks: 60 },
+      player: { speed: 4.6, acceleration: 26, radius: 0.3, graceTicks: 60, health: 100, shooting: null },
       start: { x: 2.5, y: 2.5 },
-      collectables: Array.from({ length: 20 }, (_, i) => ({ kind: 0, worth: 5, ...open(spot(i, 20)) })),
+      checkpoints: [],
+      hazards: [],
+      kindsOfHazard: [],
+      latches: [],
+      gates: [],
+      emitters: [],
+      dials: [],
+      collectables: Array.from({ length: 20 }, (_, i) => ({ kind: 0, worth: 5, hidden: false, ...open(spot(i, 20)) })),
       enemies: Array.from({ length: MOVERS }, (_, i) => ({
         kind: 0,
         movement: 'chase' as const,
         speed: 1.6,
         radius: 0.3,
         sight: 6,
+        damage: 0,
+        health: 0,
+        phases: [],
         path: [],
         ...open(spot(i + 3, 20)),
       })),
@@ -41,7 +51,7 @@ export function benchLevel(): PreparedLevel {
       kindsOfEnemy: 1,
     },
     judging: {
-      goals: [{ x: 20, y: 12, width: 2, height: 2 }],
+      zones: [{ x: 20, y: 12, width: 2, height: 2, goal: true }],
       rules: [
         {
           id: 'won',
@@ -67,7 +77,7 @@ export function benchLevel(): PreparedLevel {
         {
           id: 'touch',
           when: { id: 't', is: 'onOff', reading: 'touching', subject: 0, on: true, heldTicks: 0 },
-          then: [{ effect: 'loseLife', lives: 0, back: 'start' }],
+          then: [{ effect: 'loseLife', lives: 0, back: 'start', resets: [], tallies: [] }],
           fires: 'eachTime',
         },
       ],
@@ -75,9 +85,12 @@ export function benchLevel(): PreparedLevel {
       limitTicks: 1800,
       warnAtTicks: 600,
       clockStarts: 'load',
+      clockStart: null,
+      score: [],
+      tallies: [],
       atExpiry: 'lost',
       lives: 1,
-      stars: [null],
+      stars: { is: 'ladder', reading: 'timeLeft', subject: 0, atMost: false, thresholds: [null] },
     },
   };
 }

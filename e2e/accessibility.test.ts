@@ -30,6 +30,8 @@ async function violations(): Promise<string[]> {
 describe('axe finds nothing serious on', () => {
   it.each([
     ['the level', 'level/slot-7', 'clear it'],
+    ['a level with ten rules', 'level/slot-24', 'clear it'],
+    ['the sequence', 'sequence/slot-5', 'One run’s books'],
     ['the ramps', 'ramps/slot-7?lane=hornetSpeed', 'starting at'],
     ['the hand-off', 'hand-off/slot-7', 'Download JSON'],
   ])('%s', async (_name, address, text) => {
@@ -38,13 +40,16 @@ describe('axe finds nothing serious on', () => {
     expect(await violations()).toEqual([]);
   });
 
-  it.each(['level/slot-7', 'ramps/slot-7?lane=hornetSpeed', 'hand-off/slot-7'])('%s in the dark', async (address) => {
-    await at.page.theme('dark');
-    await at.open(address);
-    await at.page.seeText(/clear it|starting at|Download JSON/);
-    expect(await violations()).toEqual([]);
-    await at.page.theme('light');
-  });
+  it.each(['level/slot-7', 'sequence/slot-7', 'level/slot-24', 'ramps/slot-7?lane=hornetSpeed', 'hand-off/slot-7'])(
+    '%s in the dark',
+    async (address) => {
+      await at.page.theme('dark');
+      await at.open(address);
+      await at.page.seeText(/clear it|starting at|Download JSON|One run’s books/);
+      expect(await violations()).toEqual([]);
+      await at.page.theme('light');
+    },
+  );
 
   it('play', async () => {
     await at.page.driver.get(`${at.server.address}/projects/${at.projectId}/play/slot-7`);

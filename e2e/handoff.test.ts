@@ -35,8 +35,10 @@ describe('the hand-off', () => {
   it('gives every value at every slot as CSV', async () => {
     const lines = (await download('Download CSV', 'home-before-dusk-parameters.csv')).trimEnd().split('\r\n');
     expect(lines).toHaveLength(25);
-    expect(lines[0]).toBe('position,slot,level,hornetSpeed,hornetsSent,nectarNeeded,clock,nestRest,hornetSight');
-    expect(lines[7]).toBe('7,slot-7,Lavender Bank,2.55,1,0.55,46,8,5');
+    expect(lines[0]).toBe(
+      'position,slot,level,hornetSpeed,hornetsSent,nectarNeeded,clock,nestRest,hornetSight,beetles',
+    );
+    expect(lines[7]).toBe('7,slot-7,Lavender Bank,2.55,1,0.55,46,8,5,3');
   });
 
   it('reads the file back as a new project, identical', async () => {
@@ -62,7 +64,7 @@ describe('the hand-off', () => {
       (text: string) => text.replace('"levelId": "two-ponds"', '"levelId": "three-ponds"'),
       /\/slots\/3\/levelId There is no level “three-ponds”/,
     ],
-    ['from a newer Stadion', (text: string) => text.replace('"version": 1', '"version": 2'), /made by a newer Stadion/],
+    ['from a newer Stadion', (text: string) => text.replace('"version": 2', '"version": 3'), /made by a newer Stadion/],
   ])('refuses a file %s, with the place', async (name, spoil, place) => {
     await at.open('hand-off/slot-1');
     const projects = async (): Promise<number> =>

@@ -86,6 +86,7 @@ describe('play', () => {
                   limitSeconds: { from: 'number', value: 1 },
                   starts: 'load',
                   warnAtSeconds: null,
+                  parSeconds: null,
                   atExpiry: 'lose',
                 },
               },

@@ -29,7 +29,9 @@ export function journey(): Journey {
       await made.page.find('section[aria-label=Sequence]');
     };
     made.document = async () => {
-      const answer = await fetch(`${made.server.address}/api/projects/${made.projectId}`);
+      const address = `${made.server.address}/api/projects/${made.projectId}`;
+      // A connection kept open through a long computation may be closed under the request: once more, then.
+      const answer = await fetch(address).catch(() => fetch(address));
       return ((await answer.json()) as { document: Project }).document;
     };
     made.saved = (what, check) => made.page.waitFor(what, async () => check(await made.document()));

@@ -36,6 +36,8 @@ const app = createApp({
   access: allowed,
   ...(fs.existsSync(path.join(webFolder, 'index.html')) ? { webFolder } : {}),
 });
+const upgraded = await app.projects.bringUpToDate();
+if (upgraded.length > 0) log.info({ projects: upgraded }, 'brought up to the present version');
 if ((await app.projects.list()).length === 0) await app.projects.create({ from: 'demo' });
 
 const server = app.express.listen(port, host, (error?: Error) => {

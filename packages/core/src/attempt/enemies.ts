@@ -1,7 +1,7 @@
-import { cellAt, isInSight, moveBody, nextCellTowards, wayIsClear, type Body } from '../ground/index.ts';
+import { cellAt, isInSight, isWall, moveBody, nextCellTowards, wayIsClear, type Body } from '../ground/index.ts';
 import { drawAt } from '../random/index.ts';
 import type { AttemptState, Enemy } from './state.ts';
-import type { World } from './world.ts';
+import type { View, World } from './world.ts';
 
 /** Chasers look and choose their way ten times a second, not all at the same tick. */
 const TICKS_BETWEEN_LOOKS = 6;
@@ -16,20 +16,60 @@ const STILL = 0.0004;
 /** Chasers that come nearer than their two radii push each other apart by this share of the overlap per tick. */
 const PUSH = 0.25;
 
+/** So many places are tried per tick for one to be sent. */
+const PLACES_TRIED = 8;
+/** Draws of places are numbered apart from those of the small offsets. */
+const PLACE_DRAWS = 1000;
+
+type Source = World['level']['motion']['spawners'][number];
+
+const isFarEnough = (state: AttemptState, source: Source, x: number, y: number): boolean => {
+  const dx = state.player.x - x;
+  const dy = state.player.y - y;
+  return dx * dx + dy * dy >= source.safeDistance * source.safeDistance;
+};
+
+/** Puts one that is to be sent somewhere in the spawner's area, far enough from the player; false where no place was found. */
+function findPlace(state: AttemptState, source: Source, enemy: Enemy): boolean {
+  if (source.spreadWidth === 0) {
+    if (!isFarEnough(state, source, source.x, source.y)) return false;
+    // Sent ones leave a little apart, or they would all fly the same line.
+    enemy.x += (drawAt(state.seed, enemy.index, 0) - 0.5) * 0.2;
+    enemy.y += (drawAt(state.seed, enemy.index, 1) - 0.5) * 0.2;
+    return true;
+  }
+  const { grid } = state.view;
+  for (let i = 0; i < PLACES_TRIED; i++) {
+    const counter = PLACE_DRAWS + (state.tick * PLACES_TRIED + i) * 2;
+    const x = source.x + (drawAt(state.seed, enemy.index, counter) - 0.5) * source.spreadWidth;
+    const y = source.y + (drawAt(state.seed, enemy.index, counter + 1) - 0.5) * source.spreadHeight;
+    const { radius } = enemy;
+    const blocked =
+      isWall(grid, Math.floor(x - radius), Math.floor(y - radius)) ||
+      isWall(grid, Math.floor(x + radius), Math.floor(y - radius)) ||
+      isWall(grid, Math.floor(x - radius), Math.floor(y + radius)) ||
+      isWall(grid, Math.floor(x + radius), Math.floor(y + radius));
+    if (blocked || !isFarEnough(state, source, x, y)) continue;
+    enemy.x = x;
+    enemy.y = y;
+    enemy.homeX = x;
+    enemy.homeY = y;
+    enemy.aimX = x;
+    enemy.aimY = y;
+    return true;
+  }
+  return false;
+}
+
 /** Send what the spawners owe at this tick; a spawner waits while the player is too near. */
 export function sendEnemies(state: AttemptState): void {
   const sources = state.world.level.motion.spawners;
   for (let i = 0; i < sources.length; i++) {
-    const source = sources[i] as (typeof sources)[number];
+    const source = sources[i] as Source;
     const spawner = state.spawners[i] as AttemptState['spawners'][number];
-    if (spawner.sent >= source.howMany || state.tick < spawner.dueTick) continue;
-    const dx = state.player.x - source.x;
-    const dy = state.player.y - source.y;
-    if (dx * dx + dy * dy < source.safeDistance * source.safeDistance) continue;
+    if (!spawner.started || spawner.sent >= source.howMany || state.tick < spawner.dueTick) continue;
     const enemy = state.enemies[spawner.firstEnemy + spawner.sent] as Enemy;
-    // Sent ones leave a little apart, or they would all fly the same line.
-    enemy.x += (drawAt(state.seed, enemy.index, 0) - 0.5) * 0.2;
-    enemy.y += (drawAt(state.seed, enemy.index, 1) - 0.5) * 0.2;
+    if (!findPlace(state, source, enemy)) continue;
     enemy.active = true;
     spawner.sent++;
     spawner.dueTick = state.tick + source.everyTicks;
@@ -37,40 +77,40 @@ export function sendEnemies(state: AttemptState): void {
   }
 }
 
-function aimAt(world: World, enemy: Enemy, cell: number): void {
-  const here = cellAt(world.grid, enemy.x, enemy.y);
-  const next = nextCellTowards(world.grid, world.maps.to(cell), here);
-  const column = next % world.grid.width;
+function aimAt({ grid, maps }: View, enemy: Enemy, cell: number): void {
+  const here = cellAt(grid, enemy.x, enemy.y);
+  const next = nextCellTowards(grid, maps.to(cell), here);
+  const column = next % grid.width;
   enemy.aimX = column + 0.5;
-  enemy.aimY = (next - column) / world.grid.width + 0.5;
+  enemy.aimY = (next - column) / grid.width + 0.5;
 }
 
 function look(state: AttemptState, enemy: Enemy, player: Body): void {
-  const { world } = state;
+  const { view } = state;
+  const { grid } = view;
   const dx = player.x - enemy.x;
   const dy = player.y - enemy.y;
   if (state.graceTicks === 0 && dx * dx + dy * dy <= enemy.sight * enemy.sight) {
     // Whoever can fly straight there can see there too.
-    const straight = wayIsClear(world.grid, enemy, player);
-    if (straight || isInSight(world.grid, enemy, player)) {
+    const straight = wayIsClear(grid, enemy, player);
+    if (straight || isInSight(grid, enemy, player)) {
       enemy.memoryTicks = MEMORY_TICKS;
-      enemy.targetCell = cellAt(world.grid, player.x, player.y);
+      enemy.targetCell = cellAt(grid, player.x, player.y);
       if (straight) {
         enemy.aimX = player.x;
         enemy.aimY = player.y;
-      } else aimAt(world, enemy, enemy.targetCell);
+      } else aimAt(view, enemy, enemy.targetCell);
       return;
     }
   }
   enemy.memoryTicks = state.graceTicks > 0 ? 0 : Math.max(0, enemy.memoryTicks - TICKS_BETWEEN_LOOKS);
-  const target = enemy.memoryTicks > 0 ? enemy.targetCell : cellAt(world.grid, enemy.homeX, enemy.homeY);
-  if (cellAt(world.grid, enemy.x, enemy.y) === target) {
+  const target = enemy.memoryTicks > 0 ? enemy.targetCell : cellAt(grid, enemy.homeX, enemy.homeY);
+  if (cellAt(grid, enemy.x, enemy.y) === target) {
     enemy.memoryTicks = 0;
     enemy.aimX = enemy.homeX;
     enemy.aimY = enemy.homeY;
-    if (cellAt(world.grid, enemy.homeX, enemy.homeY) !== target)
-      aimAt(world, enemy, cellAt(world.grid, enemy.homeX, enemy.homeY));
-  } else aimAt(world, enemy, target);
+    if (cellAt(grid, enemy.homeX, enemy.homeY) !== target) aimAt(view, enemy, cellAt(grid, enemy.homeX, enemy.homeY));
+  } else aimAt(view, enemy, target);
 }
 
 /** The next point of a patrol: along the path and back again; its own place is the first. */
@@ -106,7 +146,7 @@ function chase(state: AttemptState, enemy: Enemy, seconds: number): void {
   }
   enemy.vx += (enemy.wantX - enemy.vx) * TURN;
   enemy.vy += (enemy.wantY - enemy.vy) * TURN;
-  moveBody(state.world.grid, enemy, seconds);
+  moveBody(state.view.grid, enemy, seconds);
 }
 
 /** A patrol goes straight from point to point, whatever is in between. */
@@ -133,6 +173,8 @@ export function moveEnemies(state: AttemptState, seconds: number): void {
         break;
       case 'patrol':
         patrol(enemy, seconds);
+        break;
+      case 'still':
         break;
     }
   }

@@ -1,5 +1,7 @@
-import { READINGS } from '../rules/index.ts';
 import type { AttemptState } from './state.ts';
 
-/** The reading that the level's star ladder stands on, as it is now. Seconds left; endless without a limit. */
-export const starReading = (state: AttemptState): number => READINGS.timeLeft.read(state.observed, 0);
+/** The reading that the level's star ladder stands on, as it is now; endless without one, and for time left without a limit. */
+export function starReading(state: AttemptState): number {
+  const { stars } = state.world.judge;
+  return stars.is === 'ladder' ? stars.reading.read(state.observed, stars.subject) : Number.POSITIVE_INFINITY;
+}

@@ -1,23 +1,66 @@
-import type { Amount, EnemyKind, Level, Place, Project } from '../model/index.ts';
+import type { Amount, EnemyKind, Level, Piece, PieceName, Place, Project } from '../model/index.ts';
+import { nearestHeadingOf } from '../ground/index.ts';
 import { valuesAt } from '../ramps/index.ts';
 import {
+  changedParameters,
+  liveAmount,
   placedOn,
   resolveAmount,
+  resolveCondition,
   resolveRules,
+  resolveStars,
+  rulesOf,
   secondsToTicks,
+  subjectOf,
+  subjectsOf,
+  type Expiry,
+  type LiveAmount,
+  type ResolvedCondition,
   type ResolvedRule,
-  type Subjects,
+  type ResolvedStars,
+  type Resolving,
 } from '../rules/index.ts';
+import type { ReadingName } from '../model/index.ts';
 
 interface PreparedEnemy {
   kind: number;
   movement: EnemyKind['movement'];
   speed: number;
+  liveSpeed?: LiveAmount;
   radius: number;
   sight: number;
+  /** Health lost at each touch. */
+  damage: number;
+  /** 0 for one that cannot be beaten. */
+  health: number;
+  phases: number[];
   x: number;
   y: number;
   path: Place[];
+}
+
+interface PreparedSpawner extends PreparedEnemy {
+  howMany: number;
+  firstAfterTicks: number;
+  everyTicks: number;
+  safeDistance: number;
+  waits: boolean;
+  spreadWidth: number;
+  spreadHeight: number;
+}
+
+interface Area {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** How the player or an emitter shoots. */
+interface Shooting {
+  everyTicks: number;
+  speed: number;
+  reach: number;
 }
 
 /**
@@ -29,31 +72,50 @@ export interface PreparedLevel {
   /** What changes how things move. */
   motion: {
     rows: string[];
-    player: { speed: number; acceleration: number; radius: number; graceTicks: number };
+    player: {
+      speed: number;
+      liveSpeed?: LiveAmount;
+      acceleration: number;
+      radius: number;
+      graceTicks: number;
+      health: number;
+      /** Ammunition -1 for without end. */
+      shooting: (Shooting & { aimsAtNearest: boolean; damage: number; ammunition: number }) | null;
+    };
     start: Place;
-    collectables: { kind: number; worth: number; x: number; y: number }[];
+    checkpoints: Place[];
+    collectables: { kind: number; worth: number; x: number; y: number; hidden: boolean }[];
     enemies: PreparedEnemy[];
-    spawners: (PreparedEnemy & {
-      howMany: number;
-      firstAfterTicks: number;
-      everyTicks: number;
-      safeDistance: number;
-    })[];
+    spawners: PreparedSpawner[];
+    hazards: (Area & { kind: number })[];
+    kindsOfHazard: { damage: number; perSecond: boolean }[];
+    latches: { x: number; y: number; opens: number[] }[];
+    gates: (Area & { open: boolean })[];
+    /** Heading -1 aims at the player. */
+    emitters: (Shooting & { kind: number; x: number; y: number; heading: number })[];
     kindsOfCollectable: number;
     kindsOfEnemy: number;
+    /** Values of the parameters that the level's milestones change. */
+    dials: number[];
   };
   /** What only changes how the motion is judged. */
   judging: {
-    goals: { x: number; y: number; width: number; height: number }[];
+    /** Goals and zones. */
+    zones: (Area & { goal: boolean })[];
     rules: ResolvedRule[];
     tie: 'win' | 'loss';
     /** -1 for no limit. */
     limitTicks: number;
+    liveLimit?: LiveAmount;
     warnAtTicks: number;
-    clockStarts: 'load' | 'firstMove';
-    atExpiry: 'won' | 'lost';
+    clockStarts: 'load' | 'firstMove' | 'condition';
+    clockStart: ResolvedCondition | null;
+    atExpiry: Expiry;
     lives: number;
-    stars: (number | null)[];
+    stars: ResolvedStars;
+    score: { reading: ReadingName; subject: number; times: number }[];
+    /** Values at the start. */
+    tallies: number[];
   };
 }
 
@@ -68,22 +130,42 @@ export function prepareLevel(project: Project, position: number): PreparedLevel 
   const slot = project.slots[position - 1];
   const level = slot && project.levels[slot.levelId];
   if (!level) throw new RangeError(`The sequence has no position ${position}.`);
-  return prepare(project, level, position);
+  const resolving = resolvingAt(project, level, position);
+  return { motion: motionOf(project, level, resolving), judging: judgingOf(project, level, resolving) };
 }
 
-function prepare(project: Project, level: Level, position: number): PreparedLevel {
+/** What resolving a level's rules at a position needs to know. */
+export function resolvingAt(project: Project, level: Level, position: number): Resolving {
   const values = valuesAt(project, position);
-  const placed = placedOn(project, level, values);
-  const number = (amount: Amount): number => resolveAmount(amount, values, placed);
-  const { collectables, enemies } = project.kinds;
-  const index = (list: readonly { id: string }[]): Map<string, number> =>
-    new Map(list.map((entry, i) => [entry.id, i]));
-  const goals = level.ground.pieces.filter((piece) => piece.piece === 'goal');
-  const subjects: Subjects = {
-    collectable: index(collectables).set('any', collectables.length),
-    enemy: index(enemies),
-    goal: index(goals),
+  const changed = changedParameters(rulesOf(project, level).map(({ rule }) => rule));
+  return {
+    values,
+    placed: placedOn(project, level, values),
+    subjects: subjectsOf(project, level),
+    dials: new Map(changed.map((key, index) => [key, index])),
   };
+}
+
+type Of<N extends PieceName> = Extract<Piece, { piece: N }>;
+
+function motionOf(project: Project, level: Level, resolving: Resolving): PreparedLevel['motion'] {
+  const { values, placed, subjects, dials } = resolving;
+  const number = (amount: Amount): number => resolveAmount(amount, values, placed);
+  const { collectables, enemies, hazards } = project.kinds;
+  const { pieces } = level.ground;
+  const only = <N extends PieceName>(name: N): Of<N>[] =>
+    pieces.filter((piece): piece is Of<N> => piece.piece === name);
+  const area = ({ at, width, height }: { at: Place; width: number; height: number }): Area => ({
+    x: at.x,
+    y: at.y,
+    width,
+    height,
+  });
+  const following = (amount: Amount): { liveSpeed?: LiveAmount } => {
+    const live = liveAmount(amount, resolving);
+    return live ? { liveSpeed: live } : {};
+  };
+  const hazardIndex = (id: string): number => (subjects.toucher.get(id) as number) - enemies.length;
 
   const enemy = (kindId: string, at: Place, path: Place[]): PreparedEnemy => {
     const kind = subjects.enemy.get(kindId) as number;
@@ -91,62 +173,115 @@ function prepare(project: Project, level: Level, position: number): PreparedLeve
     return {
       kind,
       movement: definition.movement,
-      speed: within(number(definition.speed), 0, 25),
+      speed: definition.movement === 'still' ? 0 : within(number(definition.speed), 0, 25),
+      ...following(definition.speed),
       radius: definition.radius,
       sight: definition.movement === 'chase' ? within(number(definition.sight), 0, 100) : 0,
+      damage: definition.damage ? within(number(definition.damage), 0, 1e6) : 0,
+      health: definition.health ? within(number(definition.health), 0.001, 1e6) : 0,
+      phases: definition.phases ?? [],
       x: at.x,
       y: at.y,
       path,
     };
   };
+  const ticks = (amount: Amount): number => secondsToTicks(within(number(amount), 0, 3600));
+  const shooting = (source: { everySeconds: Amount; speed: Amount; reach: Amount }): Shooting => ({
+    everyTicks: Math.max(1, ticks(source.everySeconds)),
+    speed: within(number(source.speed), 0.1, 25),
+    reach: within(number(source.reach), 0.1, 100),
+  });
 
-  const { pieces } = level.ground;
-  const start = pieces.find((piece) => piece.piece === 'start') as { at: Place };
+  const { player } = project;
+  const [start] = only('start');
   return {
-    motion: {
-      rows: level.ground.rows,
-      player: {
-        speed: within(number(project.player.speed), 0.1, 25),
-        acceleration: within(number(project.player.acceleration), 0.1, 1000),
-        radius: project.player.radius,
-        graceTicks: secondsToTicks(project.player.graceSeconds),
+    rows: level.ground.rows,
+    player: {
+      speed: within(number(player.speed), 0.1, 25),
+      ...following(player.speed),
+      acceleration: within(number(player.acceleration), 0.1, 1000),
+      radius: player.radius,
+      graceTicks: secondsToTicks(player.graceSeconds),
+      health: within(number(player.health), 0, 1e6),
+      shooting: player.shooting && {
+        ...shooting(player.shooting),
+        aimsAtNearest: player.shooting.aim === 'nearest',
+        damage: within(number(player.shooting.damage), 0, 1e6),
+        ammunition:
+          player.shooting.ammunition === null ? -1 : Math.round(within(number(player.shooting.ammunition), 0, 1e6)),
       },
-      start: start.at,
-      collectables: pieces.flatMap((piece) => {
-        if (piece.piece !== 'collectable') return [];
-        const kind = subjects.collectable.get(piece.kind) as number;
-        const worth = collectables[kind]?.worth;
-        return [{ kind, worth: worth ? number(worth) : 0, x: piece.at.x, y: piece.at.y }];
-      }),
-      enemies: pieces.flatMap((piece) =>
-        piece.piece === 'enemy' ? [enemy(piece.kind, piece.at, piece.path ?? [])] : [],
-      ),
-      spawners: pieces.flatMap((piece) =>
-        piece.piece === 'spawner'
-          ? [
-              {
-                ...enemy(piece.kind, piece.at, []),
-                howMany: Math.round(within(number(piece.howMany), 0, MOST_FROM_A_SPAWNER)),
-                firstAfterTicks: secondsToTicks(within(number(piece.firstAfterSeconds), 0, 3600)),
-                everyTicks: Math.max(1, secondsToTicks(within(number(piece.everySeconds), 0, 3600))),
-                safeDistance: piece.safeDistance,
-              },
-            ]
-          : [],
-      ),
-      kindsOfCollectable: collectables.length,
-      kindsOfEnemy: enemies.length,
     },
-    judging: {
-      goals: goals.map((goal) => ({ x: goal.at.x, y: goal.at.y, width: goal.width, height: goal.height })),
-      rules: resolveRules(level.rules, values, placed, subjects),
-      tie: level.tie,
-      limitTicks: level.clock.limitSeconds === null ? -1 : secondsToTicks(number(level.clock.limitSeconds)),
-      warnAtTicks: level.clock.warnAtSeconds === null ? 0 : secondsToTicks(number(level.clock.warnAtSeconds)),
-      clockStarts: level.clock.starts,
-      atExpiry: level.clock.atExpiry === 'win' ? 'won' : 'lost',
-      lives: Math.max(0, Math.round(number(project.run.livesAtStart))),
-      stars: level.stars.thresholds.map((threshold) => (threshold === null ? null : number(threshold))),
-    },
+    start: (start as Of<'start'>).at,
+    checkpoints: only('checkpoint').map((piece) => piece.at),
+    collectables: only('collectable').map((piece) => {
+      const kind = subjects.collectable.get(piece.kind) as number;
+      const worth = collectables[kind]?.worth;
+      return { kind, worth: worth ? number(worth) : 0, x: piece.at.x, y: piece.at.y, hidden: piece.hidden === true };
+    }),
+    enemies: only('enemy').map((piece) => enemy(piece.kind, piece.at, piece.path ?? [])),
+    spawners: only('spawner').map((piece) => ({
+      ...enemy(piece.kind, piece.at, []),
+      howMany: Math.round(within(number(piece.howMany), 0, MOST_FROM_A_SPAWNER)),
+      firstAfterTicks: ticks(piece.firstAfterSeconds),
+      everyTicks: Math.max(1, ticks(piece.everySeconds)),
+      safeDistance: piece.safeDistance,
+      waits: piece.starts === 'milestone',
+      spreadWidth: piece.spread?.width ?? 0,
+      spreadHeight: piece.spread?.height ?? 0,
+    })),
+    hazards: only('hazard').map((piece) => ({ ...area(piece), kind: hazardIndex(piece.kind) })),
+    kindsOfHazard: hazards.map((kind) => ({
+      damage: within(number(kind.damage), 0, 1e6),
+      perSecond: kind.acts === 'perSecond',
+    })),
+    latches: only('latch').map((piece) => ({
+      x: piece.at.x,
+      y: piece.at.y,
+      opens: piece.opens.map((gate) => subjects.gate.get(gate) as number),
+    })),
+    gates: only('gate').map((piece) => ({ ...area(piece), open: piece.open })),
+    emitters: only('emitter').map((piece) => ({
+      ...shooting(piece),
+      kind: hazardIndex(piece.kind),
+      x: piece.at.x,
+      y: piece.at.y,
+      heading: piece.aim === 'player' ? -1 : nearestHeadingOf(piece.aim),
+    })),
+    kindsOfCollectable: collectables.length,
+    kindsOfEnemy: enemies.length,
+    dials: [...dials.keys()].map((key) => values[key] ?? 0),
+  };
+}
+
+function judgingOf(project: Project, level: Level, resolving: Resolving): PreparedLevel['judging'] {
+  const { values, placed, subjects } = resolving;
+  const number = (amount: Amount): number => resolveAmount(amount, values, placed);
+  const { clock } = level;
+  const liveLimit = clock.limitSeconds && liveAmount(clock.limitSeconds, resolving);
+  return {
+    zones: level.ground.pieces.flatMap((piece) =>
+      piece.piece === 'goal' || piece.piece === 'zone'
+        ? [{ x: piece.at.x, y: piece.at.y, width: piece.width, height: piece.height, goal: piece.piece === 'goal' }]
+        : [],
+    ),
+    rules: resolveRules(
+      rulesOf(project, level).map(({ rule }) => rule),
+      resolving,
+    ),
+    tie: level.tie,
+    limitTicks: clock.limitSeconds === null ? -1 : secondsToTicks(number(clock.limitSeconds)),
+    ...(liveLimit ? { liveLimit } : {}),
+    warnAtTicks: clock.warnAtSeconds === null ? 0 : secondsToTicks(number(clock.warnAtSeconds)),
+    clockStarts: clock.starts,
+    clockStart: clock.starts === 'condition' && clock.startsWhen ? resolveCondition(clock.startsWhen, resolving) : null,
+    atExpiry: clock.atExpiry === 'win' ? 'won' : clock.atExpiry === 'lose' ? 'lost' : 'grade',
+    lives: Math.max(0, Math.round(number(project.run.livesAtStart))),
+    stars: resolveStars(level.stars, resolving),
+    score: project.score.map((part) => ({
+      reading: part.reading.reading,
+      subject: subjectOf(part.reading, subjects),
+      times: number(part.times),
+    })),
+    tallies: project.tallies.map((tally) => tally.start),
   };
 }

@@ -1,20 +1,23 @@
-import { cellAt, HEADING_VECTORS, moveBody } from '../ground/index.ts';
-import { judgeTick, TICKS_PER_SECOND } from '../rules/index.ts';
+import { HEADING_VECTORS, moveBody } from '../ground/index.ts';
+import { judgeTick, TICKS_PER_SECOND, type Expiry } from '../rules/index.ts';
+import { makeContacts } from './contacts.ts';
 import { applyMilestones } from './effects.ts';
 import { moveEnemies, sendEnemies } from './enemies.ts';
-import { REST } from './input.ts';
-import { seeGoals } from './observed.ts';
-import type { AttemptState, Collectable, Enemy } from './state.ts';
+import { closeWaiting } from './gates.ts';
+import { FIRE, REST } from './input.ts';
+import { emit, moveShots, playerShoots } from './shots.ts';
+import type { AttemptState } from './state.ts';
 
 export const TICK_SECONDS = 1 / TICKS_PER_SECOND;
 
-function movePlayer(state: AttemptState, input: number): void {
-  const { player, world } = state;
-  const { speed, acceleration } = world.level.motion.player;
+function movePlayer(state: AttemptState, heading: number): void {
+  const { player, world, speed } = state;
+  const { acceleration } = world.level.motion.player;
   let wantX = 0;
   let wantY = 0;
-  if (input !== REST) {
-    const vector = HEADING_VECTORS[input - 1] as readonly [number, number];
+  if (heading !== REST) {
+    state.facing = heading - 1;
+    const vector = HEADING_VECTORS[heading - 1] as readonly [number, number];
     wantX = vector[0] * speed;
     wantY = vector[1] * speed;
   }
@@ -25,85 +28,62 @@ function movePlayer(state: AttemptState, input: number): void {
   const share = change <= most ? 1 : most / change;
   player.vx += dx * share;
   player.vy += dy * share;
-  moveBody(world.grid, player, TICK_SECONDS);
+  const { x, y } = player;
+  moveBody(state.view.grid, player, TICK_SECONDS);
+  const goneX = player.x - x;
+  const goneY = player.y - y;
+  state.observed.distance += Math.sqrt(goneX * goneX + goneY * goneY);
 }
 
-function gather(state: AttemptState): void {
-  const { player, observed, collectables, remaining, world } = state;
-  const near = world.near[cellAt(world.grid, player.x, player.y)];
-  if (!near) return;
-  const any = world.level.motion.kindsOfCollectable;
-  for (let i = 0; i < near.length; i++) {
-    const index = near[i] as number;
-    const piece = collectables[index] as Collectable;
-    if (piece.gathered) continue;
-    const dx = piece.x - player.x;
-    const dy = piece.y - player.y;
-    if (dx * dx + dy * dy > world.gatherReach * world.gatherReach) continue;
-    piece.gathered = true;
-    remaining[remaining.indexOf(index)] = remaining[--state.remainingCount] as number;
-    for (const kind of [piece.kind, any]) {
-      observed.worth[kind] = (observed.worth[kind] as number) + piece.worth;
-      observed.collected[kind] = (observed.collected[kind] as number) + 1;
-      observed.left[kind] = (observed.left[kind] as number) - 1;
-    }
-    state.happenings.push({ tick: state.tick, what: 'gathered', kind: piece.kind, collectable: index });
-  }
-}
-
-function touch(state: AttemptState): void {
-  const { player, enemies, observed } = state;
-  const { touching } = observed;
-  for (let i = 0; i < touching.length; i++) touching[i] = 0;
-  if (state.graceTicks > 0) state.graceTicks--;
-  else {
-    for (let i = 0; i < enemies.length; i++) {
-      const enemy = enemies[i] as Enemy;
-      if (!enemy.active) continue;
-      const dx = enemy.x - player.x;
-      const dy = enemy.y - player.y;
-      const reach = enemy.radius + player.radius;
-      if (dx * dx + dy * dy < reach * reach) touching[enemy.kind] = 1;
-    }
-  }
-  seeGoals(observed, state.world.level.judging.goals, player);
-}
+/** What a clock that stands where it stands brings, or null. A limit reached exactly counts as reached. */
+export const expiryAt = (clockTicks: number, limitTicks: number, atExpiry: Expiry): Expiry | null =>
+  limitTicks >= 0 && clockTicks >= limitTicks ? atExpiry : null;
 
 /** Runs the clock by one tick; says what its running out brings, or null. */
-function runClock(state: AttemptState): 'won' | 'lost' | null {
+function runClock(state: AttemptState): Expiry | null {
   const { observed } = state;
   const { judging } = state.world.level;
   if (!state.clockRuns) return null;
   observed.clockTicks++;
-  if (judging.limitTicks < 0) return null;
-  if (!state.warned && judging.warnAtTicks > 0 && judging.limitTicks - observed.clockTicks <= judging.warnAtTicks) {
+  const { limitTicks, clockTicks } = observed;
+  if (limitTicks < 0) return null;
+  if (!state.warned && judging.warnAtTicks > 0 && limitTicks - clockTicks <= judging.warnAtTicks) {
     state.warned = true;
     state.happenings.push({ tick: state.tick, what: 'warned' });
   }
-  return observed.clockTicks >= judging.limitTicks ? judging.atExpiry : null;
+  return expiryAt(clockTicks, limitTicks, judging.atExpiry);
+}
+
+function startClock(state: AttemptState): void {
+  state.clockRuns = true;
+  state.happenings.push({ tick: state.tick, what: 'clock started' });
 }
 
 /**
  * One tick: movement and sending, contacts, readings, clock, all conditions on the same readings, milestones, ending.
  * An ended attempt is absorbing: a further step changes nothing.
  *
- * @param input REST or headingInput(0–31)
+ * @param input REST or headingInput(0–31), with FIRE added to shoot
  */
 export function step(state: AttemptState, input: number): void {
   if (state.phase !== 'playing') return;
+  const { verdicts, world } = state;
   state.tick++;
-  if (!state.clockRuns && input !== REST) {
-    state.clockRuns = true;
-    state.happenings.push({ tick: state.tick, what: 'clock started' });
+  if (!state.clockRuns && input !== REST && world.level.judging.clockStarts === 'firstMove') startClock(state);
+  movePlayer(state, input % FIRE);
+  if (state.shots.length > 0) {
+    playerShoots(state, input >= FIRE);
+    emit(state);
   }
-  movePlayer(state, input);
   sendEnemies(state);
   moveEnemies(state, TICK_SECONDS);
-  gather(state);
-  touch(state);
+  if (state.shots.length > 0) moveShots(state, TICK_SECONDS);
+  if (state.closing.length > 0) closeWaiting(state);
+  makeContacts(state, TICK_SECONDS);
   const expiry = runClock(state);
-  const { verdicts } = state;
-  judgeTick(state.world.judge, state.observed, verdicts, expiry);
+  judgeTick(world.judge, state.observed, verdicts, expiry);
+  const starts = world.judge.clockStart;
+  if (starts && !state.clockRuns && verdicts.truth[starts.index] === true) startClock(state);
   applyMilestones(state);
   if (!verdicts.ended) return;
   state.phase = verdicts.ending.result;

@@ -1,19 +1,31 @@
-import type { Ground, Piece, Place } from '../model/index.ts';
-import { fromParameter, literal } from '../model/index.ts';
+import { fromParameter, literal, type Ground, type Piece, type Place } from '../model/index.ts';
 import { LAYOUTS, type LayoutName } from './layouts.ts';
 
 export type Turn = 'as drawn' | 'left to right' | 'upside down';
 
-const COLLECTABLES: Readonly<Record<string, string>> = { c: 'clover', l: 'lavender', r: 'royal-bloom' };
+const COLLECTABLES: Readonly<Record<string, string>> = {
+  c: 'clover',
+  l: 'lavender',
+  r: 'royal-bloom',
+  R: 'royal-bloom',
+};
+
+/** Rows of like cells become one piece each. */
+const AREAS: Readonly<Record<string, string>> = { p: 'pond', x: 'web' };
+
+const ZONES: Readonly<Record<string, { id: string; name: string }>> = {
+  A: { id: 'fountain', name: 'the fountain' },
+  B: { id: 'sundial', name: 'the sundial' },
+};
 
 /** A garden from its drawing, perhaps mirrored, with its nest sending hornets as the ramps say. */
 export function drawGround(layout: LayoutName, turn: Turn): Ground {
-  const drawn = LAYOUTS[layout];
-  const width = drawn[0].length;
+  const drawn: readonly string[] = LAYOUTS[layout];
+  const width = drawn[0]?.length ?? 0;
   const height = drawn.length;
-  const place = (column: number, row: number, size: number): Place => ({
-    x: turn === 'left to right' ? width - column - size : column,
-    y: turn === 'upside down' ? height - row - size : row,
+  const place = (column: number, row: number, across: number, down = across): Place => ({
+    x: turn === 'left to right' ? width - column - across : column,
+    y: turn === 'upside down' ? height - row - down : row,
   });
   const middle = (column: number, row: number): Place => {
     const { x, y } = place(column, row, 1);
@@ -32,21 +44,82 @@ export function drawGround(layout: LayoutName, turn: Turn): Ground {
     [...line].forEach((character, column) => {
       const at = middle(column, row);
       const kind = COLLECTABLES[character];
-      if (kind) pieces.push({ id: id(kind), piece: 'collectable', kind, at });
+      const hazard = AREAS[character];
+      const zone = ZONES[character];
+      const startsRun = line[column - 1] !== character;
+      let run = 1;
+      while (line[column + run] === character) run++;
+      if (kind)
+        pieces.push({
+          id: id(kind),
+          piece: 'collectable',
+          kind,
+          at,
+          ...(character === 'R' ? { hidden: true as const } : {}),
+        });
+      else if (hazard) {
+        if (startsRun)
+          pieces.push({
+            id: id(hazard),
+            piece: 'hazard',
+            kind: hazard,
+            at: place(column, row, run, 1),
+            width: run,
+            height: 1,
+          });
+      } else if (zone) pieces.push({ ...zone, piece: 'zone', at: place(column, row, 2), width: 2, height: 2 });
       else if (character === 'S') pieces.push({ id: 'start', piece: 'start', at });
       else if (character === 'H')
         pieces.push({ id: 'hive', piece: 'goal', name: 'Hive mouth', at: place(column, row, 2), width: 2, height: 2 });
       else if (character === 'h') pieces.push({ id: id('hornet'), piece: 'enemy', kind: 'hornet', at });
       else if (character === 'w') pieces.push({ id: id('wasp'), piece: 'enemy', kind: 'wasp', at });
       else if (character >= '1' && character <= '3') rounds.push({ digit: character, at });
-      else if (character === 'N') {
+      else if (character === 'K') pieces.push({ id: id('leaf'), piece: 'checkpoint', name: 'Broad leaf', at });
+      else if (character === 'L')
+        pieces.push({ id: 'latch', piece: 'latch', name: 'the latch', at, opens: ['gate-1', 'gate-2'] });
+      else if (character === 'G' && startsRun)
         pieces.push({
-          id: 'nest',
+          id: id('gate'),
+          piece: 'gate',
+          name: 'the garden gate',
+          at: place(column, row, run, 1),
+          width: run,
+          height: 1,
+          open: false,
+        });
+      else if (character === 'E')
+        pieces.push({
+          id: id('thistle'),
+          piece: 'emitter',
+          kind: 'thorn',
+          aim: 'player',
+          at,
+          everySeconds: literal(2.5),
+          speed: literal(5),
+          reach: literal(7),
+        });
+      else if (character === 'Q')
+        pieces.push({
+          id: 'beetles',
+          piece: 'spawner',
+          kind: 'beetle',
+          at,
+          starts: 'load',
+          howMany: fromParameter('beetles'),
+          firstAfterSeconds: literal(0),
+          everySeconds: literal(0.5),
+          safeDistance: 4,
+          spread: { width: 20, height: 8 },
+        });
+      else if (character === 'N' || character === 'W') {
+        pieces.push({
+          id: character === 'N' ? 'nest' : 'late-nest',
           piece: 'spawner',
           kind: 'hornet',
           at,
-          howMany: fromParameter('hornetsSent'),
-          firstAfterSeconds: literal(4),
+          starts: character === 'N' ? 'load' : 'milestone',
+          howMany: character === 'N' ? fromParameter('hornetsSent') : literal(2),
+          firstAfterSeconds: literal(character === 'N' ? 4 : 0.5),
           everySeconds: fromParameter('nestRest'),
           safeDistance: 3,
         });
@@ -55,12 +128,17 @@ export function drawGround(layout: LayoutName, turn: Turn): Ground {
   });
   const path = rounds.toSorted((a, b) => a.digit.localeCompare(b.digit)).map((round) => round.at);
   const turned = drawn.map((row) => {
-    const walls = [...row].map((character) => (character === '#' ? '#' : '.'));
-    return (turn === 'left to right' ? walls.toReversed() : walls).join('');
+    const cells = [...row].map((character) => (character === '#' || character === '~' ? character : '.'));
+    return (turn === 'left to right' ? cells.toReversed() : cells).join('');
   });
+  const gates = new Set(pieces.flatMap((piece) => (piece.piece === 'gate' ? [piece.id] : [])));
   return {
     kind: 'roam',
     rows: turn === 'upside down' ? turned.toReversed() : turned,
-    pieces: pieces.map((piece) => (piece.id === 'wasp-1' && piece.piece === 'enemy' ? { ...piece, path } : piece)),
+    pieces: pieces.map((piece) => {
+      if (piece.id === 'wasp-1' && piece.piece === 'enemy') return { ...piece, path };
+      // The one latch of a garden opens what gates there are.
+      return piece.piece === 'latch' ? { ...piece, opens: piece.opens.filter((gate) => gates.has(gate)) } : piece;
+    }),
   };
 }

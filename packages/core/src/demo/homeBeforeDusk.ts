@@ -1,115 +1,31 @@
-import { fromParameter, literal, slugOf, type Level, type Parameter, type Project, type Rule } from '../model/index.ts';
-import { drawGround, type Turn } from './ground.ts';
-import type { LayoutName } from './layouts.ts';
-import { gatherAndGoHome, gatherKindAndGoHome, gatherOnly, losses, needed } from './rules.ts';
-
-interface Sketch {
-  name: string;
-  brief: string;
-  layout: LayoutName;
-  turn: Turn;
-  wanted: number;
-  won?: Rule;
-  /** Seconds left for the second and third star. */
-  stars?: [number, number];
-}
-
-const ENOUGH = 'Gather enough nectar and slip back into the hive.';
-
-/** In the order of the sequence. Three hold an honest mistake, one of each class that Stadion finds. */
-const SKETCHES: readonly Sketch[] = [
-  {
-    name: 'Clover Steps',
-    brief: 'The first flowers of the day: gather half and come home.',
-    layout: 'meadow',
-    turn: 'as drawn',
-    wanted: 0.97,
-  },
-  { name: 'Dew on the Beds', brief: ENOUGH, layout: 'beds', turn: 'as drawn', wanted: 0.96 },
-  {
-    name: 'Orchard Round',
-    brief: 'A wasp keeps the middle: go around.',
-    layout: 'orchard',
-    turn: 'as drawn',
-    wanted: 0.95,
-  },
-  { name: 'Two Ponds', brief: ENOUGH, layout: 'ponds', turn: 'as drawn', wanted: 0.94 },
-  { name: 'Garden Walls', brief: 'Three rooms, one way home.', layout: 'walls', turn: 'as drawn', wanted: 0.92 },
-  { name: 'The Old Hedge', brief: ENOUGH, layout: 'hedge', turn: 'as drawn', wanted: 0.9 },
-  {
-    name: 'Lavender Bank',
-    brief: 'Gather enough nectar and slip back into the hive before the hornets wake.',
-    layout: 'bank',
-    turn: 'as drawn',
-    wanted: 0.88,
-    // An honest mistake: nobody can have more time left than the clock gives.
-    stars: [12, 70],
-  },
-  { name: 'Midday Meadow', brief: ENOUGH, layout: 'meadow', turn: 'left to right', wanted: 0.9 },
-  {
-    name: 'Four Lavenders',
-    brief: 'Four lavenders at least, and enough of everything.',
-    layout: 'beds',
-    turn: 'left to right',
-    wanted: 0.87,
-    won: gatherKindAndGoHome('lavender', 4, needed),
-  },
-  {
-    name: 'Snail Shell',
-    brief: 'In to the middle, where the hive hangs.',
-    layout: 'spiral',
-    turn: 'as drawn',
-    wanted: 0.86,
-  },
-  {
-    name: 'Sunlit Ponds',
-    brief: 'No need to come home: gather, that is all.',
-    layout: 'ponds',
-    turn: 'left to right',
-    wanted: 0.85,
-    // An honest mistake: 0 of whatever is placed are gathered before the bee has moved.
-    won: gatherOnly(literal(0)),
-  },
-  { name: 'Orchard at Noon', brief: ENOUGH, layout: 'orchard', turn: 'left to right', wanted: 0.84 },
-  { name: 'Behind the Walls', brief: ENOUGH, layout: 'walls', turn: 'left to right', wanted: 0.83 },
-  { name: 'Hedge and Ditch', brief: ENOUGH, layout: 'hedge', turn: 'left to right', wanted: 0.81 },
-  { name: 'Steep Bank', brief: ENOUGH, layout: 'bank', turn: 'left to right', wanted: 0.8 },
-  { name: 'Long Shadows', brief: ENOUGH, layout: 'meadow', turn: 'upside down', wanted: 0.78 },
-  {
-    name: 'The Greedy Bee',
-    brief: 'Take everything the beds have to give.',
-    layout: 'beds',
-    turn: 'upside down',
-    wanted: 0.75,
-    // An honest mistake: more than is placed.
-    won: gatherAndGoHome(literal(132), 0.5),
-  },
-  {
-    name: 'Tea in the Orchard',
-    brief: 'A breather: the hive is near.',
-    layout: 'orchard',
-    turn: 'upside down',
-    wanted: 0.86,
-  },
-  { name: 'Last Light on the Ponds', brief: ENOUGH, layout: 'ponds', turn: 'upside down', wanted: 0.74 },
-  { name: 'Garden Gate', brief: ENOUGH, layout: 'walls', turn: 'upside down', wanted: 0.72 },
-  { name: 'Hedge by Dusk', brief: ENOUGH, layout: 'hedge', turn: 'upside down', wanted: 0.7 },
-  { name: 'The Far Bank', brief: ENOUGH, layout: 'bank', turn: 'upside down', wanted: 0.68 },
-  { name: 'Snail Shell by Night', brief: ENOUGH, layout: 'spiral', turn: 'left to right', wanted: 0.65 },
-  { name: 'Home Before Dusk', brief: 'The last flight home.', layout: 'spiral', turn: 'upside down', wanted: 0.6 },
-];
+import {
+  fromParameter,
+  literal,
+  PROJECT_FORMAT,
+  PROJECT_VERSION,
+  slugOf,
+  usualFates,
+  type Level,
+  type Parameter,
+  type Project,
+} from '../model/index.ts';
+import { drawGround } from './ground.ts';
+import { plainClock, plainEnding, plainRules, plainStars, SKETCHES, type Sketch } from './levels.ts';
+import { standingRules } from './rules.ts';
 
 function level(sketch: Sketch): Level {
-  const [two, three] = sketch.stars ?? [12, 22];
+  const { name, brief, layout, turn, rules, without, clock, stars, tie, ending } = sketch;
   return {
-    id: slugOf(sketch.name),
-    name: sketch.name,
-    brief: sketch.brief,
-    ground: drawGround(sketch.layout, sketch.turn),
-    rules: [sketch.won ?? gatherAndGoHome(needed, 0.5), ...losses],
-    clock: { limitSeconds: fromParameter('clock'), starts: 'firstMove', warnAtSeconds: literal(12), atExpiry: 'lose' },
-    stars: { is: 'ladder', reading: 'timeLeft', thresholds: [null, literal(two), literal(three)] },
-    tie: 'win',
+    id: slugOf(name),
+    name,
+    brief,
+    ground: drawGround(layout, turn),
+    rules: rules ?? plainRules(),
+    without: without ?? [],
+    clock: { ...plainClock(), ...clock },
+    stars: stars ?? plainStars(),
+    tie: tie ?? 'win',
+    ending: ending ? ending(plainEnding()) : plainEnding(),
   };
 }
 
@@ -174,18 +90,64 @@ const PARAMETERS: readonly Parameter[] = [
     pins: {},
     note: '',
   },
+  {
+    key: 'beetles',
+    label: 'Beetles',
+    unit: 'count',
+    number: 'whole',
+    sane: { min: 0, max: 12 },
+    ramp: { shape: { type: 'steps', from: 2, add: 1, every: 6, startingAt: 1 }, atMost: 8, roundTo: 1 },
+    pins: {},
+    note: 'To be dusted off where there are any.',
+  },
 ];
 
 /** Home Before Dusk, the demo project: 24 levels in four tiers. A new document at every call. */
 export function homeBeforeDusk(): Project {
   const levels = SKETCHES.map(level);
   return {
-    format: 'stadion-project',
-    version: 1,
+    format: PROJECT_FORMAT,
+    version: PROJECT_VERSION,
     name: 'Home Before Dusk',
     words: { player: 'bee', worth: 'nectar' },
-    player: { speed: literal(4.6), acceleration: literal(26), radius: 0.3, graceSeconds: 1.5 },
-    run: { livesAtStart: literal(4) },
+    player: {
+      speed: literal(4.6),
+      acceleration: literal(26),
+      radius: 0.3,
+      graceSeconds: 1.5,
+      health: literal(100),
+      shooting: {
+        aim: 'nearest',
+        everySeconds: literal(0.4),
+        speed: literal(9),
+        reach: literal(6),
+        damage: literal(1),
+        ammunition: null,
+      },
+    },
+    lengths: { metresPerUnit: 0.5, shown: 'metres' },
+    score: [
+      { id: 'nectar', reading: { reading: 'worth', of: 'any' }, times: literal(1) },
+      { id: 'quick', reading: { reading: 'timeLeft' }, times: literal(2) },
+    ],
+    tallies: [{ id: 'stings', name: 'Stings', start: 0 }],
+    standing: standingRules(),
+    run: {
+      livesAtStart: literal(4),
+      livesAtMost: literal(6),
+      lifeEvery: literal(800),
+      order: 'inOrder',
+      afterLast: 'startOver',
+      unlock: { by: 'win' },
+      onGameOver: 'tierFirstSlot',
+      keep: {
+        score: usualFates('score'),
+        lives: usualFates('lives'),
+        collected: usualFates('collected'),
+        stars: usualFates('stars'),
+        stings: { retry: { is: 'reset', to: null }, next: { is: 'keep' }, gameOver: { is: 'reset', to: null } },
+      },
+    },
     kinds: {
       collectables: [
         { id: 'clover', name: 'Clover', worth: literal(4) },
@@ -208,6 +170,21 @@ export function homeBeforeDusk(): Project {
           speed: { from: 'parameter', parameter: 'hornetSpeed', times: 0.8, plus: 0.4 },
           radius: 0.3,
         },
+        {
+          id: 'beetle',
+          name: 'Beetle',
+          movement: 'still',
+          speed: literal(0),
+          radius: 0.4,
+          damage: literal(20),
+          health: literal(3),
+          phases: [0.5],
+        },
+      ],
+      hazards: [
+        { id: 'pond', name: 'Pond', damage: literal(45), acts: 'perSecond' },
+        { id: 'web', name: 'Spider web', damage: literal(0), acts: 'atTouch' },
+        { id: 'thorn', name: 'Thorn', damage: literal(35), acts: 'atTouch' },
       ],
     },
     parameters: PARAMETERS.map((parameter) => structuredCloneOf(parameter)),
@@ -222,7 +199,9 @@ export function homeBeforeDusk(): Project {
       id: `slot-${index + 1}`,
       levelId: slugOf(sketch.name),
       wanted: sketch.wanted,
+      ...(sketch.starGate === undefined ? {} : { starGate: literal(sketch.starGate) }),
     })),
+    expectations: [{ id: 'first-is-easy', is: 'clearRate', slotId: 'slot-1', pacer: 'steady', low: 0.85, high: 1 }],
   };
 }
 

@@ -1,12 +1,13 @@
 import type { Project } from '../model/index.ts';
 import { valuesAt } from '../ramps/index.ts';
-import { placedOn } from '../rules/index.ts';
+import { namesFor, placedOn, rulesOf } from '../rules/index.ts';
 import { alreadyTrue } from './checks/alreadyTrue.ts';
+import { expectationNotMet } from './checks/expectationNotMet.ts';
 import { starUnreachable } from './checks/starUnreachable.ts';
 import { targetBeyondPlaced } from './checks/targetBeyondPlaced.ts';
 import type { Check, Finding } from './finding.ts';
 
-const CHECKS: readonly Check[] = [alreadyTrue, targetBeyondPlaced, starUnreachable];
+const CHECKS: readonly Check[] = [alreadyTrue, targetBeyondPlaced, starUnreachable, expectationNotMet];
 
 /** Everything found at one position. @param position from 1; a position without a level has no findings */
 export function findingsAt(project: Project, position: number): Finding[] {
@@ -15,10 +16,9 @@ export function findingsAt(project: Project, position: number): Finding[] {
   if (!slot || !level) return [];
   const values = valuesAt(project, position);
   const placed = placedOn(project, level, values);
-  const goals: Record<string, string> = {};
-  for (const piece of level.ground.pieces) if (piece.piece === 'goal') goals[piece.id] = piece.name;
-  const names = { words: project.words, kinds: project.kinds, parameters: project.parameters, goals };
-  const place = { project, level, position, slotId: slot.id, values, placed, names };
+  const names = namesFor(project, level);
+  const rules = rulesOf(project, level);
+  const place = { project, level, position, slotId: slot.id, values, placed, names, rules };
   return CHECKS.flatMap((check) => check.check(place));
 }
 

@@ -1,18 +1,55 @@
 import type { Level, Project } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
-import type { Names, Placed } from '../rules/index.ts';
-
-/** The classes of findings, one per check. */
-export type FindingCode = 'already-true' | 'target-beyond-placed' | 'star-unreachable';
+import type { Names, Placed, RuleInForce } from '../rules/index.ts';
 
 export type Severity = 'stops play' | 'surely wrong' | 'doubtful';
 
+/** Every class of findings with its usual severity. Some have no check yet; files and addresses can name them all. */
+export const FINDING_CLASSES = {
+  'already-true': 'stops play',
+  'target-beyond-placed': 'stops play',
+  'exact-jumped-over': 'surely wrong',
+  'never-reachable': 'surely wrong',
+  'no-way-to-win': 'stops play',
+  'no-way-to-lose': 'doubtful',
+  'no-ending': 'stops play',
+  'endings-can-tie': 'doubtful',
+  'clock-never-starts': 'surely wrong',
+  'star-out-of-order': 'surely wrong',
+  'star-unreachable': 'surely wrong',
+  'star-given-to-all': 'doubtful',
+  'bound-at-edge': 'doubtful',
+  'ramp-leaves-sane-range': 'surely wrong',
+  'ramp-crosses-zero': 'doubtful',
+  'ramp-jumps': 'doubtful',
+  'ramp-never-reaches-cap': 'doubtful',
+  'ramp-flat': 'doubtful',
+  'identical-neighbours': 'doubtful',
+  'formula-error': 'surely wrong',
+  'formula-cycle': 'surely wrong',
+  'dangling-reference': 'stops play',
+  unused: 'doubtful',
+  'latch-or-gate-alone': 'surely wrong',
+  'gate-locks-only-way': 'stops play',
+  'spawn-near-start': 'doubtful',
+  'start-in-danger': 'stops play',
+  'goal-unreachable': 'stops play',
+  'hazards-after-ending': 'doubtful',
+  'next-leads-to-itself': 'doubtful',
+  'end-never-reached': 'doubtful',
+  'tally-never-reset': 'doubtful',
+  'duplicated-literal': 'doubtful',
+  'star-gate-beyond-earnable': 'stops play',
+  'forecast-older-than-edit': 'doubtful',
+  'override-left-on': 'doubtful',
+  'expectation-not-met': 'surely wrong',
+} as const satisfies Record<string, Severity>;
+
+/** The classes of findings, one per check. */
+export type FindingCode = keyof typeof FINDING_CLASSES;
+
 /** One operation of RFC 6902, as far as mends need them. */
-export interface MendOperation {
-  op: 'replace';
-  path: string;
-  value: unknown;
-}
+export type MendOperation = { op: 'replace' | 'add'; path: string; value: unknown } | { op: 'remove'; path: string };
 
 /** A change that makes the finding go away. */
 export interface Mend {
@@ -44,6 +81,8 @@ export interface Place {
   values: Values;
   placed: Placed;
   names: Names;
+  /** The rules that hold here, standing ones included. */
+  rules: RuleInForce[];
 }
 
 /** One class of findings. */

@@ -5,7 +5,9 @@ import { findingsAt, findingsOf, type Finding } from './index.ts';
 
 /** Carries out a mend by its pointers. */
 function mended(project: Project, finding: Finding): Project {
-  for (const { path, value } of finding.mend!.patch) {
+  for (const operation of finding.mend!.patch) {
+    if (operation.op === 'remove') throw new Error('no such mend here');
+    const { path, value } = operation;
     const parts = path.slice(1).split('/');
     let at = project as unknown as Record<string, unknown>;
     for (const part of parts.slice(0, -1)) at = at[part] as Record<string, unknown>;
@@ -58,7 +60,8 @@ describe('star unreachable', () => {
     [46, 1],
   ])('asking for %d of 46 s is found %d times', (asked, count) => {
     const project = homeBeforeDusk();
-    project.levels['lavender-bank']!.stars.thresholds[2] = literal(asked);
+    const { stars } = project.levels['lavender-bank']!;
+    if (stars.is === 'ladder') stars.thresholds[2] = literal(asked);
     expect(findingsAt(project, 7)).toHaveLength(count);
   });
 });

@@ -1,3 +1,7 @@
+import { readFileSync } from 'node:fs';
+import { makeWorld, prepareLevel } from '../attempt/index.ts';
+import { PERFECT } from '../pacers/index.ts';
+import { attemptOnce } from '../trials/index.ts';
 import { describe, expect, it } from '@jest/globals';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
@@ -5,6 +9,7 @@ import { homeBeforeDusk } from '../demo/index.ts';
 import { emptyProject, newLevel, pointerOf } from '../model/index.ts';
 import { exportProject, importProject, parameterTable, projectJsonSchema, upgrade } from './index.ts';
 
+const version1: unknown = JSON.parse(readFileSync(new URL('./upgrades/version1.json', import.meta.url), 'utf8'));
 const throughJson = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
 
 /** The demo with one thing changed. */
@@ -91,6 +96,47 @@ describe('upgrade', () => {
   });
 });
 
+describe('a file of version 1', () => {
+  const old = (): Record<string, any> => throughJson(version1) as Record<string, any>;
+
+  it('is read as a whole project, with what it took for granted written down', () => {
+    const result = importProject(old());
+    expect(result.ok ? [] : result.problems).toEqual([]);
+    if (!result.ok) return;
+    const { project } = result;
+    expect(project.version).toBe(2);
+    expect(project.slots.map((slot) => slot.levelId)).toEqual(['clover-steps', 'dew-on-the-beds']);
+    const level = project.levels['clover-steps']!;
+    expect(level.rules.map((rule) => rule.id)).toEqual(['won', 'out-of-lives', 'hornet-touch', 'wasp-touch']);
+    expect(level.rules[2]!.then).toEqual([
+      { effect: 'loseLife', lives: { from: 'number', value: 1 }, back: 'start', resets: [] },
+    ]);
+    expect(level.stars).toMatchObject({ is: 'ladder', reading: 'timeLeft', direction: 'atLeast' });
+    expect(level.ending.won.next).toEqual({ to: 'nextSlot' });
+    expect(project.run).toMatchObject({
+      order: 'inOrder',
+      afterLast: 'end',
+      livesAtStart: { from: 'number', value: 4 },
+    });
+    expect(importProject(throughJson(exportProject(project)))).toEqual({ ok: true, project });
+  });
+
+  it('plays as it did: the same rules at the same places', () => {
+    const result = importProject(old());
+    if (!result.ok) throw new Error('not read');
+    const world = makeWorld(prepareLevel(result.project, 1));
+    expect(attemptOnce(world, PERFECT, 1).won).toBe(true);
+  });
+
+  it('is refused with the place of what is broken in it, however it is broken', () => {
+    for (const part of ['levels', 'kinds', 'run', 'player', 'slots']) {
+      for (const value of [null, 5, 'text', [], [null], { a: null }]) {
+        expect(importProject({ ...old(), [part]: value }).ok).toBe(part === 'slots' && JSON.stringify(value) === '[]');
+      }
+    }
+  });
+});
+
 describe('the JSON Schema', () => {
   const validate = new Ajv2020({ strict: false }).compile(projectJsonSchema());
 
@@ -118,9 +164,10 @@ describe('the table of values', () => {
       'clock',
       'nestRest',
       'hornetSight',
+      'beetles',
     ]);
     expect(rows).toHaveLength(24);
-    // Lavender Bank: speed pinned, 0 + ⌊(7 − 2) / 4⌋ sent, 0.5 + 0.05, 48 − 2, 9 − 0.5 × 2, 5.
-    expect(rows[6]).toEqual([7, 'slot-7', 'Lavender Bank', 2.55, 1, 0.55, 46, 8, 5]);
+    // Lavender Bank: speed pinned, 0 + ⌊(7 − 2) / 4⌋ sent, 0.5 + 0.05, 48 − 2, 9 − 0.5 × 2, 5, 2 + ⌊6 / 6⌋.
+    expect(rows[6]).toEqual([7, 'slot-7', 'Lavender Bank', 2.55, 1, 0.55, 46, 8, 5, 3]);
   });
 });

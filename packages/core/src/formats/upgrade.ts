@@ -1,12 +1,8 @@
-/** Turns a document of one version into the next. Frozen once shipped. */
-export interface Upgrade {
-  from: number;
-  /** @returns a new document; the given one is not changed */
-  up(document: Record<string, unknown>): Record<string, unknown>;
-}
+import { from1 } from './upgrades/from1.ts';
+import type { Upgrade } from './upgrades/types.ts';
 
-/** One entry per version left behind, in order. Version 1 is the first. */
-export const UPGRADES: readonly Upgrade[] = [];
+/** One entry per version left behind, in order. */
+export const UPGRADES: readonly Upgrade[] = [from1];
 
 /**
  * Bring a document up to a version, step by step.

@@ -6,6 +6,28 @@ export interface Grid {
   walls: Uint8Array;
 }
 
+/** The same cells with more walls. @param cells indices of the cells that become wall */
+export function withWalls(grid: Grid, cells: Iterable<number>): Grid {
+  const walls = new Uint8Array(grid.walls);
+  for (const cell of cells) walls[cell] = 1;
+  return { width: grid.width, height: grid.height, walls };
+}
+
+/** Indices of the cells that an area from its upper left corner touches. Units. */
+export function cellsIn(grid: Grid, area: { x: number; y: number; width: number; height: number }): number[] {
+  const cells: number[] = [];
+  const right = Math.min(grid.width, Math.ceil(area.x + area.width));
+  const bottom = Math.min(grid.height, Math.ceil(area.y + area.height));
+  for (let row = Math.max(0, Math.floor(area.y)); row < bottom; row++) {
+    for (let column = Math.max(0, Math.floor(area.x)); column < right; column++) cells.push(row * grid.width + column);
+  }
+  return cells;
+}
+
+/** Indices of the cells without ground under them. @param rows ~ for no ground */
+export const holesIn = (rows: readonly string[]): number[] =>
+  rows.flatMap((row, y) => [...row].flatMap((character, x) => (character === '~' ? [y * row.length + x] : [])));
+
 /** @param rows equally long, # for wall */
 export function makeGrid(rows: readonly string[]): Grid {
   const height = rows.length;

@@ -55,3 +55,6 @@ export function nearestHeading(x: number, y: number): number {
   }
   return best;
 }
+
+/** The heading nearest to an angle. @param degrees 0 to the right, 90 down */
+export const nearestHeadingOf = (degrees: number): number => Math.round((degrees * HEADINGS) / 360) % HEADINGS;

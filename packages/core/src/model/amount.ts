@@ -17,18 +17,23 @@ export type ParameterAmount = z.infer<typeof ParameterAmount>;
 export const ShareSource = z.discriminatedUnion('from', [LiteralAmount, ParameterAmount]);
 export type ShareSource = z.infer<typeof ShareSource>;
 
-/** A number wherever a rule, a kind or a clock needs one: a literal, a parameter (value × times + plus), or a share of what is placed. */
+const Measure = z.enum(['worth', 'count']);
+
+/** A number wherever a rule, a kind or a clock needs one: a literal, a parameter (value × times + plus), all that is placed, or a share of it. */
 export const Amount = z
   .discriminatedUnion('from', [
     LiteralAmount,
     ParameterAmount,
     z.strictObject({
+      from: z.literal('placed'),
+      of: Id.describe('A kind of collectable, or "any".'),
+      measure: Measure.describe('All points placed, or all pieces.'),
+    }),
+    z.strictObject({
       from: z.literal('share'),
       share: ShareSource.describe('0–1'),
       of: Id.describe('A kind of collectable, or "any".'),
-      measure: z
-        .enum(['worth', 'count'])
-        .describe('Share of the points placed, or of the number of pieces; rounded up.'),
+      measure: Measure.describe('Share of the points placed, or of the number of pieces; rounded up.'),
     }),
   ])
   .meta({ title: 'Amount' });

@@ -10,10 +10,16 @@ export type Comparison = z.infer<typeof Comparison>;
 /** Groups inside groups beyond this depth could not be read as a sentence. */
 export const MAX_CONDITION_DEPTH = 6;
 
+/** How the conditions of a group join. */
+export const GroupKind = z.enum(['all', 'any', 'none', 'atLeast', 'inOrder']);
+export type GroupKind = z.infer<typeof GroupKind>;
+
 interface Group {
   id: Id;
-  is: 'all' | 'any' | 'none';
+  is: GroupKind;
   of: Condition[];
+  /** How many of them it takes; only for “at least … of”, 1 when absent. */
+  count?: Amount | undefined;
 }
 
 const Compare = z.strictObject({
@@ -43,10 +49,11 @@ export const Condition: z.ZodType<Condition> = z
       OnOff,
       z.strictObject({
         id: Id,
-        is: z.enum(['all', 'any', 'none']),
+        is: GroupKind.describe('“In order”: each becomes true after the one before it.'),
         of: z
           .array(Condition)
           .max(Limits.conditionsInAGroup, 'At most 20 conditions in a group: put some in a group of their own.'),
+        count: Amount.optional().describe('For “atLeast”: how many of them it takes.'),
       }),
     ]),
   )

@@ -4,7 +4,7 @@ import { Piece, Place } from './piece.ts';
 
 export { Place };
 
-/** A level's playing field: walls as text, one character per cell (# wall, . open), and the pieces on it. */
+/** A level's playing field: its cells as text (# wall, . open, ~ no ground), and the pieces on it. */
 export const Ground = z
   .strictObject({
     kind: z.enum(['roam']),
@@ -12,7 +12,7 @@ export const Ground = z
       .array(
         z
           .string()
-          .regex(/^[#.]+$/, 'A row is made of # (wall) and . (open).')
+          .regex(/^[#.~]+$/, 'A row is made of # (wall), . (open) and ~ (no ground).')
           .min(4, 'A ground is at least 4 cells wide.')
           .max(Limits.groundWidth, 'A ground is at most 64 cells wide.'),
       )

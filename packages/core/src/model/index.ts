@@ -1,20 +1,34 @@
 export { Amount, ShareSource, literal, fromParameter, type ParameterAmount } from './amount.ts';
 export { Clock } from './clock.ts';
-export { Comparison, Condition, MAX_CONDITION_DEPTH } from './condition.ts';
-export { Effect } from './effect.ts';
+export { Comparison, Condition, GroupKind, MAX_CONDITION_DEPTH } from './condition.ts';
+export { Effect, LOSABLE, type EffectName } from './effect.ts';
+export { Ending, GoesOn, type EndingSide } from './ending.ts';
+export { Expectation, ExpectedVerdict } from './expectation.ts';
 export { Ground, Place } from './ground.ts';
 export { Id, freshId, slugOf } from './ids.ts';
-export { CollectableKind, EnemyKind, Kinds } from './kinds.ts';
+export { CollectableKind, EnemyKind, HazardKind, Kinds } from './kinds.ts';
 export { Level } from './level.ts';
 export { Limits } from './limits.ts';
 export { NumberKind, Parameter, Ramp, Shape, type ShapeType } from './parameter.ts';
-export { Piece } from './piece.ts';
+export { Piece, type PieceName } from './piece.ts';
 export { PROJECT_FORMAT, PROJECT_VERSION, Project } from './project.ts';
 export { Reading, type ReadingName } from './reading.ts';
 export { findReferenceProblems, usesOfParameter, type ParameterUse, type ReferenceProblem } from './references.ts';
 export { Rule } from './rule.ts';
+export {
+  Fate,
+  Fates,
+  Run,
+  RUN_EVENTS,
+  RUN_TALLIES,
+  ScorePart,
+  Tally,
+  usualFates,
+  type RunEvent,
+  type RunTally,
+} from './run.ts';
 export { pointerOf } from './pointer.ts';
 export { positionOf } from './positions.ts';
 export { Slot, Tier } from './sequence.ts';
-export { Stars } from './stars.ts';
-export { emptyProject, newLevel } from './templates.ts';
+export { StarReading, Stars } from './stars.ts';
+export { emptyProject, newLevel, usualEnding } from './templates.ts';

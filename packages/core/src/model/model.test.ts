@@ -105,7 +105,11 @@ describe('a ground', () => {
   const start = { id: 'start', piece: 'start', at: { x: 1.5, y: 1.5 } };
   const rows = ['####', '#..#', '#..#', '####'];
   it.each([
-    ['with letters in it', { rows: ['####', '#x.#', '#..#', '####'] }, 'A row is made of # (wall) and . (open).'],
+    [
+      'with letters in it',
+      { rows: ['####', '#x.#', '#..#', '####'] },
+      'A row is made of # (wall), . (open) and ~ (no ground).',
+    ],
     ['too narrow', { rows: ['###', '#.#', '#.#', '###'] }, 'A ground is at least 4 cells wide.'],
     ['too wide', { rows: Array.from({ length: 4 }, () => '.'.repeat(65)) }, 'A ground is at most 64 cells wide.'],
     [
@@ -176,7 +180,7 @@ describe('a new level', () => {
     ['in the demo', homeBeforeDusk()],
     [
       'where there is nothing to gather and nobody to fear',
-      { ...emptyProject('Bare'), kinds: { collectables: [], enemies: [] } },
+      { ...emptyProject('Bare'), kinds: { collectables: [], enemies: [], hazards: [] } },
     ],
   ])('%s is whole', (_case, project) => {
     const level = newLevel(project, 'fresh', 'Fresh');
@@ -212,12 +216,12 @@ describe('references that lead nowhere', () => {
     [
       'a zone',
       (p) => Object.assign(pieceOf(p, 'goal'), { id: 'gate' }),
-      'There is no goal zone “hive” on this ground.',
+      'There is no goal or zone “hive” on this ground.',
     ],
     [
       'a kind in a touch',
-      (p) => Object.assign(clover(p).rules[2]!.when, { reading: { reading: 'touching', kind: 'bear' } }),
-      'There is no enemy “bear”.',
+      (p) => Object.assign(p.standing[1]!.when, { reading: { reading: 'touching', kind: 'bear' } }),
+      'There is no enemy and no hazard “bear”.',
     ],
     [
       'a parameter of a kind',
@@ -229,7 +233,7 @@ describe('references that lead nowhere', () => {
       (p) => (clover(p).id = 'else'),
       'The level under “clover-steps” calls itself “else”.',
     ],
-    ['a condition given twice', (p) => (clover(p).rules[1]!.when.id = 'home'), 'The condition “home” is given twice.'],
+    ['a condition given twice', (p) => (clover(p).rules[0]!.when.id = 'home'), 'The condition “home” is given twice.'],
     ['a parameter given twice', (p) => (p.parameters[1]!.key = 'hornetSpeed'), '“hornetSpeed” is given twice.'],
   ])('%s', (_case, edit, message) => {
     expect(found(edit)).toContain(message);
@@ -248,8 +252,12 @@ describe('references that lead nowhere', () => {
 describe('uses of a parameter', () => {
   it('are found in kinds and levels, with their place', () => {
     const uses = usesOfParameter(homeBeforeDusk(), 'hornetSpeed');
-    expect(uses.map((use) => use.path.slice(0, 3).join('/'))).toEqual(['kinds/enemies/0', 'kinds/enemies/1']);
-    expect(usesOfParameter(homeBeforeDusk(), 'clock')).toHaveLength(24);
+    expect(uses.map((use) => use.path.slice(0, 3).join('/'))).toEqual([
+      'kinds/enemies/0',
+      'kinds/enemies/1',
+      'levels/long-shadows/rules',
+    ]);
+    expect(usesOfParameter(homeBeforeDusk(), 'clock')).toHaveLength(21);
     expect(usesOfParameter(homeBeforeDusk(), 'nectarNeeded').every((use) => use.levelId !== undefined)).toBe(true);
     expect(usesOfParameter(homeBeforeDusk(), 'nothing')).toEqual([]);
   });

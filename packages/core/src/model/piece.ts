@@ -11,19 +11,27 @@ export const Place = z.strictObject({
 export type Place = z.infer<typeof Place>;
 
 const placed = { id: Id, at: Place };
+const name = z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength);
+/** An area from its upper left corner. */
+const area = {
+  width: z.number().min(0.5).max(Limits.groundWidth),
+  height: z.number().min(0.5).max(Limits.groundHeight),
+};
 
 /** A thing placed on a ground. */
 export const Piece = z
   .discriminatedUnion('piece', [
     z.strictObject({ ...placed, piece: z.literal('start') }),
+    z.strictObject({ ...placed, piece: z.literal('checkpoint'), name }),
+    z.strictObject({ ...placed, piece: z.literal('goal'), name, ...area }),
+    z.strictObject({ ...placed, piece: z.literal('zone'), name, ...area }),
     z.strictObject({
       ...placed,
-      piece: z.literal('goal'),
-      name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
-      width: z.number().min(0.5).max(Limits.groundWidth),
-      height: z.number().min(0.5).max(Limits.groundHeight),
+      piece: z.literal('collectable'),
+      kind: Id,
+      hidden: z.literal(true).optional().describe('Neither seen nor gathered until a milestone reveals it.'),
     }),
-    z.strictObject({ ...placed, piece: z.literal('collectable'), kind: Id }),
+    z.strictObject({ ...placed, piece: z.literal('hazard'), kind: Id, ...area }),
     z.strictObject({
       ...placed,
       piece: z.literal('enemy'),
@@ -34,11 +42,42 @@ export const Piece = z
       ...placed,
       piece: z.literal('spawner'),
       kind: Id,
+      starts: z.enum(['load', 'milestone']).describe('By itself, or as a wave that a milestone sends.'),
       howMany: Amount,
       firstAfterSeconds: Amount,
       everySeconds: Amount,
-      safeDistance: z.number().min(0).max(30).describe('Units: it waits while the player is nearer.'),
+      safeDistance: z.number().min(0).max(30).describe('Units: it sends none nearer to the player.'),
+      spread: z
+        .strictObject(area)
+        .optional()
+        .describe('Sends them anywhere in this area around its place; at its place when absent.'),
+    }),
+    z.strictObject({
+      ...placed,
+      piece: z.literal('latch'),
+      name,
+      opens: z.array(Id).max(20).describe('Gates that open when it is first touched.'),
+    }),
+    z.strictObject({
+      ...placed,
+      piece: z.literal('gate'),
+      name,
+      width: z.number().int('A gate covers whole cells.').min(1).max(Limits.groundWidth),
+      height: z.number().int('A gate covers whole cells.').min(1).max(Limits.groundHeight),
+      open: z.boolean().describe('At the start.'),
+    }),
+    z.strictObject({
+      ...placed,
+      piece: z.literal('emitter'),
+      kind: Id.describe('The kind of hazard that its shots are.'),
+      aim: z
+        .union([z.literal('player'), z.number().min(0).max(360)])
+        .describe('At the player, or degrees: 0 right, 90 down.'),
+      everySeconds: Amount,
+      speed: Amount.describe('Units per second.'),
+      reach: Amount.describe('Units until a shot is spent.'),
     }),
   ])
   .meta({ title: 'Piece' });
 export type Piece = z.infer<typeof Piece>;
+export type PieceName = Piece['piece'];

@@ -1,14 +1,17 @@
 import { z } from 'zod';
 import { Amount } from './amount.ts';
+import { Expectation } from './expectation.ts';
 import { Id } from './ids.ts';
 import { Kinds } from './kinds.ts';
 import { Level } from './level.ts';
 import { Limits } from './limits.ts';
 import { Parameter } from './parameter.ts';
+import { Rule } from './rule.ts';
+import { Run, ScorePart, Tally } from './run.ts';
 import { Slot, Tier } from './sequence.ts';
 
 export const PROJECT_FORMAT = 'stadion-project';
-export const PROJECT_VERSION = 1;
+export const PROJECT_VERSION = 2;
 
 /** One game's design. Collections that people edit side by side are keyed by id; those whose order matters are lists. */
 export const Project = z
@@ -31,8 +34,31 @@ export const Project = z
         .min(0)
         .max(10)
         .describe('Nothing touches the player for this long after a life is lost.'),
+      health: Amount.describe('At the start of an attempt and after healing at most.'),
+      shooting: z
+        .strictObject({
+          aim: z
+            .enum(['facing', 'nearest'])
+            .describe('Where it faces, or at the nearest in reach and sight that can be beaten.'),
+          everySeconds: Amount,
+          speed: Amount.describe('Units per second.'),
+          reach: Amount.describe('Units until a shot is spent.'),
+          damage: Amount.describe('Health it takes from an enemy.'),
+          ammunition: Amount.nullable().describe('Shots per attempt; without end when null.'),
+        })
+        .nullable()
+        .describe('What the player shoots; null where it cannot.'),
     }),
-    run: z.strictObject({ livesAtStart: Amount }),
+    lengths: z
+      .strictObject({
+        metresPerUnit: z.number().positive().max(1000),
+        shown: z.enum(['units', 'metres', 'feet']),
+      })
+      .describe('How heights and distances are typed and shown; they are kept in units.'),
+    score: z.array(ScorePart).max(12).describe('What the score is made of, besides what milestones add.'),
+    tallies: z.array(Tally).max(Limits.tallies),
+    standing: z.array(Rule).max(Limits.rules).describe('Standing rules: they hold in every level.'),
+    run: Run,
     kinds: Kinds,
     parameters: z.array(Parameter).max(Limits.parameters, 'At most 120 parameters in a project.'),
     tiers: z
@@ -54,6 +80,7 @@ export const Project = z
         });
       }),
     levels: z.record(Id, Level),
+    expectations: z.array(Expectation).max(Limits.expectations, 'At most 2000 expectations in a project.'),
     slots: z.array(Slot).max(Limits.slots, 'At most 1000 slots in a sequence.'),
   })
   .meta({ title: 'Stadion project' });

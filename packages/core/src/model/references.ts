@@ -1,7 +1,12 @@
-import type { Condition } from './condition.ts';
-import { MAX_CONDITION_DEPTH } from './condition.ts';
+import { MAX_CONDITION_DEPTH, type Condition } from './condition.ts';
+import { LOSABLE, type Effect } from './effect.ts';
 import type { Level } from './level.ts';
+import { Limits } from './limits.ts';
+import type { Piece, PieceName } from './piece.ts';
 import type { Project } from './project.ts';
+import type { Reading } from './reading.ts';
+import type { Rule } from './rule.ts';
+import { RUN_TALLIES } from './run.ts';
 
 /** Something the schema alone cannot see: a name that leads nowhere, or one given twice. */
 export interface ReferenceProblem {
@@ -16,6 +21,9 @@ export interface ParameterUse {
   levelId?: string;
 }
 
+/** The parts of a document that hold amounts. */
+const PARTS = ['player', 'score', 'standing', 'run', 'kinds', 'levels', 'slots'] as const;
+
 type Visit = (path: (string | number)[], key: string) => void;
 
 function eachParameterAmount(value: unknown, path: (string | number)[], visit: Visit): void {
@@ -23,6 +31,7 @@ function eachParameterAmount(value: unknown, path: (string | number)[], visit: V
     value.forEach((item, index) => eachParameterAmount(item, [...path, index], visit));
   } else if (value !== null && typeof value === 'object') {
     const entry = value as Record<string, unknown>;
+    if (entry['effect'] === 'parameter' && typeof entry['parameter'] === 'string') visit(path, entry['parameter']);
     if (entry['from'] === 'parameter' && typeof entry['parameter'] === 'string') visit(path, entry['parameter']);
     else for (const [name, item] of Object.entries(entry)) eachParameterAmount(item, [...path, name], visit);
   }
@@ -35,15 +44,147 @@ export function usesOfParameter(project: Project, key: string): ParameterUse[] {
     if (used !== key) return;
     uses.push(path[0] === 'levels' ? { path, levelId: String(path[1]) } : { path });
   };
-  for (const part of ['player', 'run', 'kinds', 'levels'] as const) eachParameterAmount(project[part], [part], visit);
+  for (const part of PARTS) eachParameterAmount(project[part], [part], visit);
   return uses;
+}
+
+type Path = (string | number)[];
+type Say = (path: Path, message: string) => void;
+
+const idsOf = (items: readonly { id: string }[]): string[] => items.map((item) => item.id);
+
+/** Every name that a rule may use at one place of the document. */
+interface Known {
+  collectables: ReadonlySet<string>;
+  enemies: ReadonlySet<string>;
+  hazards: ReadonlySet<string>;
+  tallies: ReadonlySet<string>;
+  /** Pieces of the level by id; undefined where no level is meant: standing rules and the score. */
+  pieces: ReadonlyMap<string, Piece> | undefined;
+}
+
+function knownIn(project: Project, level: Level | undefined): Known {
+  const { collectables, enemies, hazards } = project.kinds;
+  return {
+    collectables: new Set(idsOf(collectables)),
+    enemies: new Set(idsOf(enemies)),
+    hazards: new Set(idsOf(hazards)),
+    tallies: new Set(idsOf(project.tallies)),
+    pieces: level && new Map(level.ground.pieces.map((piece) => [piece.id, piece])),
+  };
+}
+
+const PIECE_WORDS: Partial<Record<PieceName, string>> = { goal: 'goal or zone', zone: 'goal or zone' };
+
+/** What is wrong with naming a piece here, or undefined. */
+function pieceProblem(known: Known, id: string, ...sorts: PieceName[]): string | undefined {
+  const word = PIECE_WORDS[sorts[0] as PieceName] ?? sorts[0];
+  if (!known.pieces) return `What holds in every level cannot name the ${word} “${id}” of one.`;
+  const piece = known.pieces.get(id);
+  return piece && sorts.includes(piece.piece) ? undefined : `There is no ${word} “${id}” on this ground.`;
+}
+
+function readingProblem(reading: Reading, known: Known): [field: string, message: string] | undefined {
+  const piece = (field: string, id: string, ...sorts: PieceName[]): [string, string] | undefined => {
+    const problem = pieceProblem(known, id, ...sorts);
+    return problem === undefined ? undefined : [field, problem];
+  };
+  switch (reading.reading) {
+    case 'worth':
+    case 'collected':
+    case 'left':
+      if (reading.of === 'any' || known.collectables.has(reading.of)) return undefined;
+      return ['of', `There is no collectable “${reading.of}”.`];
+    case 'enemiesLeft':
+    case 'enemiesBeaten':
+      if (reading.of === 'any' || known.enemies.has(reading.of)) return undefined;
+      return ['of', `There is no enemy “${reading.of}”.`];
+    case 'touching':
+      if (known.enemies.has(reading.kind) || known.hazards.has(reading.kind)) return undefined;
+      return ['kind', `There is no enemy and no hazard “${reading.kind}”.`];
+    case 'tally':
+      if (known.tallies.has(reading.tally)) return undefined;
+      return ['tally', `There is no tally “${reading.tally}”.`];
+    case 'inside':
+      return piece('zone', reading.zone, 'goal', 'zone');
+    case 'latch':
+      return piece('latch', reading.latch, 'latch');
+    case 'gate':
+      return piece('gate', reading.gate, 'gate');
+    case 'phase':
+      return piece('piece', reading.piece, 'enemy');
+    default:
+      return undefined;
+  }
+}
+
+function effectProblem(effect: Effect, known: Known): [field: string, message: string] | undefined {
+  const piece = (field: string, id: string, ...sorts: PieceName[]): [string, string] | undefined => {
+    const problem = pieceProblem(known, id, ...sorts);
+    return problem === undefined ? undefined : [field, problem];
+  };
+  switch (effect.effect) {
+    case 'gate':
+      return piece('gate', effect.gate, 'gate');
+    case 'wave':
+      return piece('spawner', effect.spawner, 'spawner');
+    case 'reveal':
+      return piece('piece', effect.piece, 'collectable');
+    case 'cue':
+      return effect.at === undefined ? undefined : piece('at', effect.at, 'goal', 'zone');
+    case 'tally':
+      return known.tallies.has(effect.tally) ? undefined : ['tally', `There is no tally “${effect.tally}”.`];
+    case 'loseLife': {
+      const wrong = effect.resets.find(
+        (name) => !(LOSABLE as readonly string[]).includes(name) && !known.tallies.has(name),
+      );
+      return wrong === undefined ? undefined : ['resets', `“${wrong}” is nothing that a life can lose.`];
+    }
+    default:
+      return undefined;
+  }
+}
+
+/** Checks the names in a tree of conditions, and that its ids are given once in the level. */
+function conditionProblems(root: Condition, path: Path, known: Known, seen: Set<string>, say: Say): void {
+  const visit = (condition: Condition, here: Path, depth: number): void => {
+    if (seen.has(condition.id)) say([...here, 'id'], `The condition “${condition.id}” is given twice.`);
+    seen.add(condition.id);
+    if ('of' in condition) {
+      if (depth >= MAX_CONDITION_DEPTH)
+        return say(here, `Groups are at most ${MAX_CONDITION_DEPTH} deep: make a rule of its own.`);
+      condition.of.forEach((item, index) => visit(item, [...here, 'of', index], depth + 1));
+      return;
+    }
+    const problem = readingProblem(condition.reading, known);
+    if (problem) say([...here, 'reading', problem[0]], problem[1]);
+    if (condition.is !== 'compare') return;
+    const { amount } = condition;
+    if (
+      (amount.from === 'share' || amount.from === 'placed') &&
+      amount.of !== 'any' &&
+      !known.collectables.has(amount.of)
+    )
+      say([...here, 'amount', 'of'], `There is no collectable “${amount.of}”.`);
+  };
+  visit(root, path, 0);
+}
+
+function ruleProblems(rules: readonly Rule[], base: Path, known: Known, seen: Set<string>, say: Say): void {
+  rules.forEach((rule, index) => {
+    conditionProblems(rule.when, [...base, index, 'when'], known, seen, say);
+    rule.then.forEach((effect, at) => {
+      const problem = effectProblem(effect, known);
+      if (problem) say([...base, index, 'then', at, problem[0]], problem[1]);
+    });
+  });
 }
 
 /** All names that lead nowhere and all ids given twice, each with its place. An empty list means the document is whole. */
 export function findReferenceProblems(project: Project): ReferenceProblem[] {
   const problems: ReferenceProblem[] = [];
-  const say = (path: (string | number)[], message: string): void => void problems.push({ path, message });
-  const unique = (ids: readonly string[], path: (string | number)[], field: string): void => {
+  const say: Say = (path, message) => void problems.push({ path, message });
+  const unique = (ids: readonly string[], path: Path, field: string): void => {
     const seen = new Set<string>();
     ids.forEach((id, index) => {
       if (seen.has(id)) say([...path, index, field], `“${id}” is given twice.`);
@@ -51,71 +192,104 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
     });
   };
 
-  const ids = (items: readonly { id: string }[]): string[] => items.map((item) => item.id);
-  unique(ids(project.slots), ['slots'], 'id');
-  unique(ids(project.tiers), ['tiers'], 'id');
-  unique(ids(project.kinds.collectables), ['kinds', 'collectables'], 'id');
-  unique(ids(project.kinds.enemies), ['kinds', 'enemies'], 'id');
+  unique(idsOf(project.slots), ['slots'], 'id');
+  unique(idsOf(project.tiers), ['tiers'], 'id');
+  unique(idsOf(project.kinds.collectables), ['kinds', 'collectables'], 'id');
+  // A rule names what touches by one id: enemies and hazards share their names.
+  unique(idsOf([...project.kinds.enemies, ...project.kinds.hazards]), ['kinds', 'enemies'], 'id');
+  unique(idsOf(project.tallies), ['tallies'], 'id');
+  unique(idsOf(project.standing), ['standing'], 'id');
+  unique(idsOf(project.expectations), ['expectations'], 'id');
   const keys = project.parameters.map((parameter) => parameter.key);
   unique(keys, ['parameters'], 'key');
 
+  const slots = new Set(idsOf(project.slots));
   project.slots.forEach((slot, index) => {
     if (!Object.hasOwn(project.levels, slot.levelId))
       say(['slots', index, 'levelId'], `There is no level “${slot.levelId}”.`);
   });
+  project.expectations.forEach((expectation, index) => {
+    if (!slots.has(expectation.slotId))
+      say(['expectations', index, 'slotId'], `There is no slot “${expectation.slotId}”.`);
+  });
+  project.tallies.forEach((tally, index) => {
+    if ([...RUN_TALLIES, ...LOSABLE].includes(tally.id as (typeof RUN_TALLIES)[number]))
+      say(['tallies', index, 'id'], `“${tally.id}” is the name of something Stadion counts itself.`);
+  });
+  const counted = new Set<string>([...RUN_TALLIES, ...idsOf(project.tallies)]);
+  for (const name of Object.keys(project.run.keep)) {
+    if (!counted.has(name)) say(['run', 'keep', name], `There is no tally “${name}”.`);
+  }
   const known = new Set(keys);
-  for (const part of ['player', 'run', 'kinds', 'levels'] as const) {
+  for (const part of PARTS) {
     eachParameterAmount(project[part], [part], (path, key) => {
       if (!known.has(key)) say([...path, 'parameter'], `There is no parameter “${key}”.`);
     });
   }
+  const everywhere = knownIn(project, undefined);
+  project.score.forEach((part, index) => {
+    const problem =
+      part.reading.reading === 'score'
+        ? (['reading', 'The score cannot be a part of itself.'] as const)
+        : readingProblem(part.reading, everywhere);
+    if (problem) say(['score', index, 'reading', problem[0]], problem[1]);
+  });
+  const standingConditions = new Set<string>();
+  ruleProblems(project.standing, ['standing'], everywhere, standingConditions, say);
   for (const [id, level] of Object.entries(project.levels)) {
     if (level.id !== id) say(['levels', id, 'id'], `The level under “${id}” calls itself “${level.id}”.`);
-    unique(ids(level.rules), ['levels', id, 'rules'], 'id');
-    unique(ids(level.ground.pieces), ['levels', id, 'ground', 'pieces'], 'id');
-    levelProblems(project, level, say);
+    unique(idsOf(level.rules), ['levels', id, 'rules'], 'id');
+    unique(idsOf(level.ground.pieces), ['levels', id, 'ground', 'pieces'], 'id');
+    levelProblems(project, level, slots, say);
   }
   return problems;
 }
 
-function levelProblems(
-  project: Project,
-  level: Level,
-  say: (path: (string | number)[], message: string) => void,
-): void {
-  const collectables = new Set([...project.kinds.collectables.map((kind) => kind.id), 'any']);
-  const enemies = new Set(project.kinds.enemies.map((kind) => kind.id));
-  const goals = new Set(level.ground.pieces.flatMap((piece) => (piece.piece === 'goal' ? [piece.id] : [])));
+function levelProblems(project: Project, level: Level, slots: ReadonlySet<string>, say: Say): void {
+  const known = knownIn(project, level);
+  const standing = new Set(idsOf(project.standing));
   const base = ['levels', level.id];
-
   level.ground.pieces.forEach((piece, index) => {
-    const place = [...base, 'ground', 'pieces', index, 'kind'];
-    if (piece.piece === 'collectable' && !collectables.has(piece.kind))
-      say(place, `There is no collectable “${piece.kind}”.`);
-    if ((piece.piece === 'enemy' || piece.piece === 'spawner') && !enemies.has(piece.kind))
-      say(place, `There is no enemy “${piece.kind}”.`);
+    const place = [...base, 'ground', 'pieces', index];
+    const kind = (names: ReadonlySet<string>, sort: string): void => {
+      if ('kind' in piece && !names.has(piece.kind)) say([...place, 'kind'], `There is no ${sort} “${piece.kind}”.`);
+    };
+    if (piece.piece === 'collectable') kind(known.collectables, 'collectable');
+    if (piece.piece === 'enemy' || piece.piece === 'spawner') kind(known.enemies, 'enemy');
+    if (piece.piece === 'hazard' || piece.piece === 'emitter') kind(known.hazards, 'hazard');
+    if (piece.piece === 'latch') {
+      piece.opens.forEach((gate, at) => {
+        const problem = pieceProblem(known, gate, 'gate');
+        if (problem !== undefined) say([...place, 'opens', at], problem);
+      });
+    }
   });
+  const gates = level.ground.pieces.filter((piece) => piece.piece === 'gate').length;
+  if (gates > Limits.gates)
+    say([...base, 'ground', 'pieces'], `At most ${Limits.gates} gates on a ground; this has ${gates}.`);
 
   const seen = new Set<string>();
-  const visit = (condition: Condition, path: (string | number)[], depth: number): void => {
-    if (seen.has(condition.id)) say([...path, 'id'], `The condition “${condition.id}” is given twice.`);
-    seen.add(condition.id);
-    if ('of' in condition) {
-      if (depth >= MAX_CONDITION_DEPTH)
-        return say(path, `Groups are at most ${MAX_CONDITION_DEPTH} deep: make a rule of its own.`);
-      condition.of.forEach((item, index) => visit(item, [...path, 'of', index], depth + 1));
-      return;
-    }
-    const { reading } = condition;
-    if ('zone' in reading && !goals.has(reading.zone))
-      say([...path, 'reading', 'zone'], `There is no goal zone “${reading.zone}” on this ground.`);
-    if ('kind' in reading && !enemies.has(reading.kind))
-      say([...path, 'reading', 'kind'], `There is no enemy “${reading.kind}”.`);
-    if ('of' in reading && !collectables.has(reading.of))
-      say([...path, 'reading', 'of'], `There is no collectable “${reading.of}”.`);
-    if (condition.is === 'compare' && condition.amount.from === 'share' && !collectables.has(condition.amount.of)) {
-      say([...path, 'amount', 'of'], `There is no collectable “${condition.amount.of}”.`);
-    }
-  };
-  level.rules.forEach((rule, index) => visit(rule.when, [...base, 'rules', index, 'when'], 0));
+  ruleProblems(level.rules, [...base, 'rules'], known, seen, say);
+  level.rules.forEach((rule, index) => {
+    if (rule.replaces !== undefined && !standing.has(rule.replaces))
+      say([...base, 'rules', index, 'replaces'], `There is no standing rule “${rule.replaces}”.`);
+    if (standing.has(rule.id)) say([...base, 'rules', index, 'id'], `“${rule.id}” is the id of a standing rule.`);
+  });
+  level.without.forEach((id, index) => {
+    if (!standing.has(id)) say([...base, 'without', index], `There is no standing rule “${id}”.`);
+  });
+  const { clock, stars, ending } = level;
+  if (clock.startsWhen) conditionProblems(clock.startsWhen, [...base, 'clock', 'startsWhen'], known, seen, say);
+  else if (clock.starts === 'condition')
+    say([...base, 'clock', 'startsWhen'], 'A clock that starts on a condition needs one.');
+  if (stars.is === 'conditions') {
+    stars.conditions.forEach((condition, index) => {
+      if (condition) conditionProblems(condition, [...base, 'stars', 'conditions', index], known, seen, say);
+    });
+  }
+  for (const side of ['won', 'lost'] as const) {
+    const { next } = ending[side];
+    if (next.to === 'slot' && !slots.has(next.slot))
+      say([...base, 'ending', side, 'next', 'slot'], `There is no slot “${next.slot}”.`);
+  }
 }

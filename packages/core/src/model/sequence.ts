@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
 import { Limits } from './limits.ts';
 
@@ -13,6 +14,7 @@ export const Slot = z
       .max(1, 'A share is at most 100 %.')
       .optional()
       .describe('The clear rate the designer wants here.'),
+    starGate: Amount.optional().describe('Opens only with so many stars gathered, besides what the sequence asks.'),
   })
   .meta({ title: 'Slot' });
 export type Slot = z.infer<typeof Slot>;

@@ -1,6 +1,30 @@
 import { literal } from './amount.ts';
+import type { Ending } from './ending.ts';
 import type { Level } from './level.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './project.ts';
+import { usualFates, type Run } from './run.ts';
+
+/** The plain ending: a breath, then on with it, or once more. */
+export const usualEnding = (): Ending => ({
+  won: { freezeSeconds: literal(0.5), goesOn: [], message: '', holdSeconds: literal(1.5), next: { to: 'nextSlot' } },
+  lost: { freezeSeconds: literal(0.5), goesOn: [], message: '', holdSeconds: literal(1.5), next: { to: 'retry' } },
+});
+
+const usualRun = (): Run => ({
+  livesAtStart: literal(3),
+  livesAtMost: null,
+  lifeEvery: null,
+  order: 'inOrder',
+  afterLast: 'end',
+  unlock: { by: 'win' },
+  onGameOver: 'firstSlot',
+  keep: {
+    score: usualFates('score'),
+    lives: usualFates('lives'),
+    collected: usualFates('collected'),
+    stars: usualFates('stars'),
+  },
+});
 
 /** A project with one kind of everything and no levels yet: enough that the first added level can be played. */
 export function emptyProject(name: string): Project {
@@ -9,17 +33,30 @@ export function emptyProject(name: string): Project {
     version: PROJECT_VERSION,
     name,
     words: { player: 'player', worth: 'points' },
-    player: { speed: literal(5), acceleration: literal(30), radius: 0.32, graceSeconds: 1.5 },
-    run: { livesAtStart: literal(3) },
+    player: {
+      speed: literal(5),
+      acceleration: literal(30),
+      radius: 0.32,
+      graceSeconds: 1.5,
+      health: literal(100),
+      shooting: null,
+    },
+    lengths: { metresPerUnit: 1, shown: 'units' },
+    score: [{ id: 'worth', reading: { reading: 'worth', of: 'any' }, times: literal(1) }],
+    tallies: [],
+    standing: [],
+    run: usualRun(),
     kinds: {
       collectables: [{ id: 'token', name: 'Token', worth: literal(5) }],
       enemies: [
         { id: 'chaser', name: 'Chaser', movement: 'chase', speed: literal(2.5), radius: 0.35, sight: literal(6) },
       ],
+      hazards: [],
     },
     parameters: [],
     tiers: [{ id: 'tier-1', name: 'All levels', from: 1 }],
     levels: {},
+    expectations: [],
     slots: [],
   };
 }
@@ -54,6 +91,10 @@ const SPOTS = [
 export function newLevel(project: Project, id: string, name: string): Level {
   const collectable = project.kinds.collectables[0];
   const enemy = project.kinds.enemies[0];
+  // What standing rules already see to need not be said again.
+  const standing = project.standing.filter((rule) => rule.off !== true);
+  const livesEnd = standing.some((rule) => rule.then.some((effect) => effect.effect === 'lose'));
+  const touchCosts = standing.some((rule) => rule.then.some((effect) => effect.effect === 'loseLife'));
   return {
     id,
     name,
@@ -95,13 +136,23 @@ export function newLevel(project: Project, id: string, name: string): Level {
         then: [{ effect: 'win' }],
         fires: 'once',
       },
-      {
-        id: 'out-of-lives',
-        when: { id: 'l1', is: 'compare', reading: { reading: 'lives' }, comparison: 'atMost', amount: literal(0) },
-        then: [{ effect: 'lose', cause: 'Out of lives' }],
-        fires: 'once',
-      },
-      ...(enemy
+      ...(livesEnd
+        ? []
+        : [
+            {
+              id: 'out-of-lives',
+              when: {
+                id: 'l1',
+                is: 'compare' as const,
+                reading: { reading: 'lives' as const },
+                comparison: 'atMost' as const,
+                amount: literal(0),
+              },
+              then: [{ effect: 'lose' as const, cause: 'Out of lives' }],
+              fires: 'once' as const,
+            },
+          ]),
+      ...(enemy && !touchCosts
         ? [
             {
               id: 'touch',
@@ -111,14 +162,22 @@ export function newLevel(project: Project, id: string, name: string): Level {
                 reading: { reading: 'touching' as const, kind: enemy.id },
                 on: true,
               },
-              then: [{ effect: 'loseLife' as const, lives: literal(1), back: 'start' as const }],
+              then: [{ effect: 'loseLife' as const, lives: literal(1), back: 'start' as const, resets: [] }],
               fires: 'eachTime' as const,
             },
           ]
         : []),
     ],
-    clock: { limitSeconds: literal(60), starts: 'firstMove', warnAtSeconds: literal(10), atExpiry: 'lose' },
-    stars: { is: 'ladder', reading: 'timeLeft', thresholds: [null, literal(40), literal(50)] },
+    without: [],
+    clock: {
+      limitSeconds: literal(60),
+      starts: 'firstMove',
+      warnAtSeconds: literal(10),
+      parSeconds: null,
+      atExpiry: 'lose',
+    },
+    stars: { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null, literal(40), literal(50)] },
     tie: 'win',
+    ending: usualEnding(),
   };
 }

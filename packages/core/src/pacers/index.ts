@@ -2,4 +2,4 @@ export { PACERS, pacerById, PERFECT, type Abilities, type Pacer } from './pacer.
 export { drawPlayer } from './drawPlayer.ts';
 export { makePlayer, playerInput } from './player.ts';
 export type { Player } from './playerState.ts';
-export { pendingNeeds, type Needs } from './needs.ts';
+export { emptyNeeds, pendingNeeds, type Needs } from './needs.ts';

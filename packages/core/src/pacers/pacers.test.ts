@@ -4,6 +4,7 @@ import { homeBeforeDusk } from '../demo/index.ts';
 import { literal, type Condition, type Piece, type Project } from '../model/index.ts';
 import {
   drawPlayer,
+  emptyNeeds,
   makePlayer,
   PACERS,
   pacerById,
@@ -37,7 +38,7 @@ const run = (state: AttemptState, abilities: Abilities, ticks: number): void => 
   for (let i = 0; i < ticks && state.phase === 'playing'; i++) step(state, playerInput(player, state));
 };
 const needs = (state: AttemptState) => {
-  const found = { gather: new Array<boolean>(4).fill(false), anythingToGather: false, goal: -1 };
+  const found = emptyNeeds(3, 3);
   pendingNeeds(state, found);
   return found;
 };
@@ -70,9 +71,9 @@ describe('what a player still needs', () => {
   it('is everything at first, then only the way home, then nothing', () => {
     const state = field([clover('a', 7.5)]);
     step(state, REST);
-    expect(needs(state)).toEqual({ gather: [false, false, false, true], anythingToGather: true, goal: 0 });
+    expect(needs(state)).toMatchObject({ gather: [false, false, false, true], anythingToGather: true, zone: 0 });
     run(state, PERFECT, 60);
-    expect(needs(state)).toMatchObject({ anythingToGather: false, goal: 0 });
+    expect(needs(state)).toMatchObject({ anythingToGather: false, zone: 0 });
   });
 
   const only = (when: Condition) => (project: Project) => (project.levels['clover-steps']!.rules[0]!.when = when);
@@ -86,7 +87,7 @@ describe('what a player still needs', () => {
         comparison: 'atLeast',
         amount: literal(2),
       },
-      { gather: [false, true, false, false], goal: -1 },
+      { gather: [false, true, false, false], zone: -1 },
     ],
     [
       'until few are left',
@@ -109,12 +110,12 @@ describe('what a player still needs', () => {
           },
         ],
       },
-      { anythingToGather: false, goal: 0 },
+      { anythingToGather: false, zone: 0 },
     ],
     [
       'nothing but time',
       { id: 't', is: 'compare', reading: { reading: 'timeElapsed' }, comparison: 'atLeast', amount: literal(9) },
-      { anythingToGather: false, goal: -1 },
+      { anythingToGather: false, zone: -1 },
     ],
   ])('%s', (_case, when, expected) => {
     const state = field([clover('a', 7.5)], only(when));
@@ -154,7 +155,9 @@ describe('a player', () => {
     const first = (planning: number): number => {
       const state = field([clover('near', 3.2), bloom]);
       run(state, { ...PERFECT, planning }, 90);
-      return state.happenings.find((happening) => happening.what === 'gathered')!.collectable;
+      return state.happenings.flatMap((happening) =>
+        happening.what === 'gathered' ? [happening.collectable] : [],
+      )[0]!;
     };
     expect(first(0)).toBe(0);
     expect(first(1)).toBe(1);

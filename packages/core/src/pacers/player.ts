@@ -1,6 +1,7 @@
-import { headingInput, REST, type AttemptState } from '../attempt/index.ts';
+import { FIRE, headingInput, REST, type AttemptState } from '../attempt/index.ts';
 import { HEADINGS } from '../ground/index.ts';
 import { makeStream } from '../random/index.ts';
+import { emptyNeeds } from './needs.ts';
 import type { Abilities } from './pacer.ts';
 import type { Player } from './playerState.ts';
 import { chooseHeading } from './roam.ts';
@@ -21,7 +22,7 @@ const FAULTS = 2;
 
 /** @param seed the attempt's */
 export function makePlayer(state: AttemptState, abilities: Abilities, seed: number): Player {
-  const { kindsOfCollectable } = state.world.level.motion;
+  const { kindsOfCollectable, kindsOfEnemy } = state.world.level.motion;
   return {
     abilities,
     reactionTicks: Math.round((abilities.reactionMs * 60) / 1000),
@@ -33,11 +34,12 @@ export function makePlayer(state: AttemptState, abilities: Abilities, seed: numb
     input: REST,
     drift: 0,
     lapseUntilTick: -1,
-    needs: { gather: new Array<boolean>(kindsOfCollectable + 1).fill(false), anythingToGather: false, goal: -1 },
+    needs: emptyNeeds(kindsOfCollectable, kindsOfEnemy),
+    fires: false,
     target: -1,
     targetTick: 0,
     progressTick: 0,
-    lastRemaining: state.remainingCount,
+    lastRemaining: Number.POSITIVE_INFINITY,
   };
 }
 
@@ -53,9 +55,10 @@ function decide(player: Player, state: AttemptState): number {
     return player.input;
   }
   const heading = chooseHeading(player, state);
-  if (heading < 0) return REST;
+  const fire = player.fires ? FIRE : 0;
+  if (heading < 0) return REST + fire;
   const off = Math.round((player.drift * abilities.aimErrorDegrees) / DEGREES_PER_HEADING);
-  return headingInput((heading + off + HEADINGS * 4) % HEADINGS);
+  return headingInput((heading + off + HEADINGS * 4) % HEADINGS) + fire;
 }
 
 /** The input for the next tick: what was decided a reaction ago. Call it once before every step. */

@@ -17,9 +17,11 @@ export interface Player {
   drift: number;
   lapseUntilTick: number;
   needs: Needs;
+  /** Wants to shoot. */
+  fires: boolean;
   /** Index of the collectable headed for, -1 for none. */
   target: number;
-  /** When the target was last chosen, and when something was last gathered. */
+  /** When the target was last chosen, and when something was last gathered or beaten. */
   targetTick: number;
   progressTick: number;
   lastRemaining: number;

@@ -1,8 +1,9 @@
-import type { AttemptState, Collectable } from '../attempt/index.ts';
+import type { AttemptState, Collectable, Enemy } from '../attempt/index.ts';
 import {
   cellAt,
   HEADING_VECTORS,
   HEADINGS,
+  isInSight,
   isWall,
   nearestHeading,
   nextCellTowards,
@@ -10,7 +11,7 @@ import {
   wayIsClear,
   type Spot,
 } from '../ground/index.ts';
-import { pendingNeeds } from './needs.ts';
+import { needsToOpenTheWay, pendingNeeds } from './needs.ts';
 import type { Player } from './playerState.ts';
 import { horizonOf, IMAGINED, lookForThreats, priceThreats, probe } from './threats.ts';
 
@@ -28,6 +29,12 @@ const STANDING = 1;
 const GOOD_ENOUGH = 1.5;
 /** Price of a way out that ends in a wall. */
 const BLOCKED = 8;
+/** Price of being where it hurts, per moment imagined. */
+const HURTS = 60;
+/** Share of a shot's reach from which a player shoots. */
+const FROM = 0.7;
+/** Cosine of the angle within which a player takes itself to face what it shoots at: 8 degrees. */
+const FACING = 0.99;
 
 /** Scratch of the decision at hand; nothing is kept in them between decisions. */
 const here: Spot & { radius: number } = { x: 0, y: 0, radius: 0 };
@@ -40,7 +47,7 @@ function predictSelf(player: Player, state: AttemptState): void {
   const seconds = player.reactionTicks / 60;
   ahead.x = x + vx * seconds;
   ahead.y = y + vy * seconds;
-  const clear = wayIsClear(state.world.grid, state.player, ahead);
+  const clear = wayIsClear(state.view.wary, state.player, ahead);
   here.radius = state.player.radius;
   here.x = clear ? ahead.x : x;
   here.y = clear ? ahead.y : y;
@@ -60,14 +67,12 @@ function threatenedAt(state: AttemptState, x: number, y: number, within: number)
 /** Chooses the piece to gather: near, paying, and not guarded. Returns its cell, or -1. */
 function chooseTarget(player: Player, state: AttemptState): number {
   const { world, collectables, remaining } = state;
+  const { maps } = state.view;
   const { needs, abilities } = player;
   const any = world.level.motion.kindsOfCollectable;
-  if (state.remainingCount < player.lastRemaining) {
-    player.progressTick = state.tick;
-    player.lastRemaining = state.remainingCount;
-  }
   const current = player.target >= 0 ? (collectables[player.target] as Collectable) : undefined;
-  const stillGood = current && !current.gathered && (needs.gather[any] || needs.gather[current.kind]);
+  const stillGood =
+    current && !current.gathered && !current.hidden && (needs.gather[any] || needs.gather[current.kind]);
   if (current && stillGood && state.tick - player.targetTick < TICKS_BETWEEN_CHOICES)
     return cellAt(world.grid, current.x, current.y);
 
@@ -79,7 +84,7 @@ function chooseTarget(player: Player, state: AttemptState): number {
     const index = remaining[i] as number;
     const piece = collectables[index] as Collectable;
     if (!needs.gather[any] && !needs.gather[piece.kind]) continue;
-    const way = world.maps.to(cellAt(world.grid, piece.x, piece.y))[from] as number;
+    const way = maps.to(cellAt(world.grid, piece.x, piece.y))[from] as number;
     if (way === UNREACHABLE) continue;
     // Worth 9 is taken as usual; a planner goes a longer way for more, on the square root so that it never crosses the map for one.
     const pay = Math.sqrt(Math.max(0.25, piece.worth / 9));
@@ -102,7 +107,7 @@ function chooseTarget(player: Player, state: AttemptState): number {
 
 /** Sets `ahead` to the furthest point of the way that can be steered to in a straight line. */
 function aimAlong(state: AttemptState, distances: Int32Array, target: Spot, targetCell: number): void {
-  const { grid } = state.world;
+  const { grid, wary } = state.view;
   let cell = cellAt(grid, here.x, here.y);
   ahead.x = target.x;
   ahead.y = target.y;
@@ -110,13 +115,15 @@ function aimAlong(state: AttemptState, distances: Int32Array, target: Spot, targ
   let aimX = here.x;
   let aimY = here.y;
   for (let i = 0; i < LOOK_AHEAD_CELLS; i++) {
-    const next = nextCellTowards(grid, distances, cell);
+    let next = nextCellTowards(wary, distances, cell);
+    // Who already stands where it hurts takes the shortest way out.
+    if (next === cell) next = nextCellTowards(grid, distances, cell);
     if (next === cell) break;
     cell = next;
     const column = cell % grid.width;
     ahead.x = cell === targetCell ? target.x : column + 0.5;
     ahead.y = cell === targetCell ? target.y : (cell - column) / grid.width + 0.5;
-    if (i > 0 && !wayIsClear(grid, here, ahead)) break;
+    if (i > 0 && !wayIsClear(wary, here, ahead)) break;
     aimX = ahead.x;
     aimY = ahead.y;
     if (cell === targetCell) break;
@@ -127,8 +134,8 @@ function aimAlong(state: AttemptState, distances: Int32Array, target: Spot, targ
 
 /** The price of the threats met when simply going on along the way. */
 function priceOfWay(player: Player, state: AttemptState, distances: Int32Array, targetCell: number): number {
-  const { grid, level } = state.world;
-  const cellsPerMoment = (level.motion.player.speed * horizonOf(player)) / IMAGINED;
+  const { grid } = state.view;
+  const cellsPerMoment = (state.speed * horizonOf(player)) / IMAGINED;
   let cell = cellAt(grid, here.x, here.y);
   let price = 0;
   let gone = 0;
@@ -147,9 +154,9 @@ function priceOfWay(player: Player, state: AttemptState, distances: Int32Array, 
 
 /** Weighs every second heading and standing still by the way gained and the threats met. Returns a heading, -1 to stand. */
 function wayOut(player: Player, state: AttemptState, distances: Int32Array, wanted: number): number {
-  const { grid } = state.world;
-  const { speed } = state.world.level.motion.player;
-  const wayPerMoment = (speed * horizonOf(player)) / IMAGINED;
+  const { grid } = state.view;
+  const { hasAvoid, avoid } = state.world;
+  const wayPerMoment = (state.speed * horizonOf(player)) / IMAGINED;
   const from = distances[cellAt(grid, here.x, here.y)] as number;
   const along = wanted < 0 ? undefined : HEADING_VECTORS[wanted];
   let best = -1;
@@ -174,7 +181,9 @@ function wayOut(player: Player, state: AttemptState, distances: Int32Array, want
       priceThreats();
       price += probe.price / (moment + 1);
       // The nearest it comes counts, not where it ends: a target close by is run through, not missed.
-      to = distances[cellAt(grid, probe.x, probe.y)] as number;
+      const cell = cellAt(grid, probe.x, probe.y);
+      if (hasAvoid && avoid[cell] === 1) price += HURTS / (moment + 1);
+      to = distances[cell] as number;
       if (to < nearest) nearest = to;
     }
     price += (nearest - from + (to === UNREACHABLE ? 0 : (to - nearest) * 0.2)) / FIFTHS;
@@ -187,50 +196,148 @@ function wayOut(player: Player, state: AttemptState, distances: Int32Array, want
   return best;
 }
 
+/** The nearest enemy to be beaten, or undefined. */
+function chooseEnemy(player: Player, state: AttemptState): Enemy | undefined {
+  const { needs } = player;
+  const any = needs.beat.length - 1;
+  let best: Enemy | undefined;
+  let least = Number.POSITIVE_INFINITY;
+  for (const enemy of state.enemies) {
+    if (!enemy.active || enemy.health === 0 || !(needs.beat[any] || needs.beat[enemy.kind])) continue;
+    const dx = enemy.x - here.x;
+    const dy = enemy.y - here.y;
+    if (dx * dx + dy * dy >= least) continue;
+    least = dx * dx + dy * dy;
+    best = enemy;
+  }
+  return best;
+}
+
+/** Aims at an enemy within reach: the heading that turns to it, or -1 to stand and shoot. Undefined while it must come nearer. */
+function aimAtEnemy(player: Player, state: AttemptState, enemy: Enemy): number | undefined {
+  const { shooting } = state.world.level.motion.player;
+  if (!shooting) return undefined;
+  const seconds = player.reactionTicks / 60;
+  const dx = enemy.x + enemy.vx * seconds - here.x;
+  const dy = enemy.y + enemy.vy * seconds - here.y;
+  const distance = Math.sqrt(dx * dx + dy * dy);
+  if (distance > shooting.reach * FROM || distance === 0 || !isInSight(state.view.grid, here, enemy)) return undefined;
+  player.fires = true;
+  if (shooting.aimsAtNearest) return -1;
+  const vector = HEADING_VECTORS[state.facing] as readonly [number, number];
+  return (vector[0] * dx + vector[1] * dy) / distance >= FACING ? -1 : nearestHeading(dx, dy);
+}
+
+/** Does a piece that is needed lie on the ground, within reach or not? */
+function isAnyNeeded({ needs }: Player, { collectables, remaining, remainingCount }: AttemptState): boolean {
+  const any = needs.gather.length - 1;
+  for (let i = 0; i < remainingCount; i++) {
+    const piece = collectables[remaining[i] as number] as Collectable;
+    if (needs.gather[any] || needs.gather[piece.kind]) return true;
+  }
+  return false;
+}
+
+/** Where the player heads for: sets `target` and returns its cell, or -1 for nowhere. */
+function chooseGoal(player: Player, state: AttemptState): number {
+  const { grid } = state.view;
+  const { needs } = player;
+  const { motion, judging } = state.world.level;
+  const set = (x: number, y: number): number => {
+    target.x = x;
+    target.y = y;
+    return cellAt(grid, x, y);
+  };
+  if (needs.anythingToBeat) {
+    const enemy = chooseEnemy(player, state);
+    if (enemy) return set(enemy.x, enemy.y);
+  }
+  if (needs.anythingToGather) {
+    const cell = chooseTarget(player, state);
+    const piece = state.collectables[player.target];
+    if (cell >= 0 && piece) return set(piece.x, piece.y);
+    if (isAnyNeeded(player, state)) return -1;
+  }
+  const latch = motion.latches[needs.latch];
+  if (latch) return set(latch.x, latch.y);
+  const zone = judging.zones[needs.zone];
+  if (zone) return set(zone.x + zone.width / 2, zone.y + zone.height / 2);
+  if (needs.height >= 0) return set(here.x, Math.max(0.5, grid.height - needs.height - 0.6));
+  return -1;
+}
+
+/** Is the player well inside the zone it heads for? */
+function isInZone(player: Player, state: AttemptState): boolean {
+  const zone = state.world.level.judging.zones[player.needs.zone];
+  if (!zone) return false;
+  const margin = Math.min(zone.width, zone.height) / 4;
+  return (
+    here.x > zone.x + margin &&
+    here.x < zone.x + zone.width - margin &&
+    here.y > zone.y + margin &&
+    here.y < zone.y + zone.height - margin
+  );
+}
+
+/** For a goal in a wall, or with the way to it closed: the nearest open cell above or below that can be reached. */
+function reachableInColumn(state: AttemptState, cell: number, from: number): number {
+  const { grid, maps } = state.view;
+  for (let next = cell % grid.width; next < grid.walls.length; next += grid.width) {
+    if (grid.walls[next] !== 1 && (maps.to(next)[from] as number) !== UNREACHABLE) return next;
+  }
+  return from;
+}
+
 /**
  * What a player of these abilities does on a roam ground, seeing the state as it is now and acting a reaction later.
+ * Sets `player.fires` besides.
  *
  * @returns a heading 0–31, or -1 to let go
  */
 export function chooseHeading(player: Player, state: AttemptState): number {
-  const { world } = state;
-  pendingNeeds(state, player.needs);
+  const { grid, maps } = state.view;
+  const { needs } = player;
+  player.fires = false;
+  pendingNeeds(state, needs);
   predictSelf(player, state);
-  let targetCell = player.needs.anythingToGather ? chooseTarget(player, state) : -1;
-  let targetX = here.x;
-  let targetY = here.y;
-  let arrived = false;
-  if (targetCell >= 0) {
-    const piece = state.collectables[player.target] as Collectable;
-    targetX = piece.x;
-    targetY = piece.y;
-  } else if (player.needs.goal >= 0) {
-    const goal = world.level.judging.goals[player.needs.goal] as {
-      x: number;
-      y: number;
-      width: number;
-      height: number;
-    };
-    targetX = goal.x + goal.width / 2;
-    targetY = goal.y + goal.height / 2;
-    targetCell = cellAt(world.grid, targetX, targetY);
-    const margin = Math.min(goal.width, goal.height) / 4;
-    arrived =
-      here.x > goal.x + margin &&
-      here.x < goal.x + goal.width - margin &&
-      here.y > goal.y + margin &&
-      here.y < goal.y + goal.height - margin;
-  } else targetCell = cellAt(world.grid, here.x, here.y);
+  const left = state.remainingCount + (state.observed.enemiesLeft.at(-1) as number);
+  if (left < player.lastRemaining) {
+    player.progressTick = state.tick;
+    player.lastRemaining = left;
+  }
+  const from = cellAt(grid, here.x, here.y);
+  let targetCell = chooseGoal(player, state);
+  const isClosed = (cell: number): boolean => cell >= 0 && (maps.to(cell)[from] as number) === UNREACHABLE;
+  const isBarred = targetCell < 0 ? needs.anythingToGather : isClosed(targetCell);
+  if (isBarred) {
+    if (needs.height >= 0 && targetCell >= 0) targetCell = reachableInColumn(state, targetCell, from);
+    else if (state.closing.length > 0) {
+      needsToOpenTheWay(state, needs);
+      targetCell = chooseGoal(player, state);
+    }
+  }
+  const inZone = needs.zone >= 0 && !needs.anythingToGather && !needs.anythingToBeat && needs.latch < 0;
+  const arrived = targetCell < 0 || (inZone && isInZone(player, state));
+  if (targetCell < 0) {
+    targetCell = from;
+    target.x = here.x;
+    target.y = here.y;
+  }
 
-  const distances = world.maps.to(targetCell);
-  target.x = targetX;
-  target.y = targetY;
-  aimAlong(state, distances, target, targetCell);
-  const wanted = arrived ? -1 : nearestHeading(ahead.x - here.x, ahead.y - here.y);
+  const distances = maps.to(targetCell);
+  let wanted = -1;
+  const enemy = needs.anythingToBeat ? chooseEnemy(player, state) : undefined;
+  const aim = enemy && aimAtEnemy(player, state, enemy);
+  if (aim !== undefined) wanted = aim;
+  else if (!arrived) {
+    aimAlong(state, distances, target, targetCell);
+    wanted = nearestHeading(ahead.x - here.x, ahead.y - here.y);
+  }
 
   const impatient = state.tick - player.progressTick > IMPATIENT_AFTER_TICKS;
   const caution = player.abilities.cautionUnits * (impatient ? 0.4 : 1);
-  if (lookForThreats(player, state, here, caution) === 0) return wanted;
-  if (priceOfWay(player, state, distances, targetCell) < GOOD_ENOUGH) return wanted;
+  const isHurting = state.world.hasAvoid && state.world.avoid[from] === 1;
+  if (lookForThreats(player, state, here, caution) === 0 && !(isHurting && arrived)) return wanted;
+  if (!(isHurting && arrived) && priceOfWay(player, state, distances, targetCell) < GOOD_ENOUGH) return wanted;
   return wayOut(player, state, distances, wanted);
 }

@@ -1,4 +1,4 @@
-import type { AttemptState, Enemy } from '../attempt/index.ts';
+import type { AttemptState, Enemy, Shot } from '../attempt/index.ts';
 import type { Spot } from '../ground/index.ts';
 import type { Player } from './playerState.ts';
 
@@ -34,7 +34,7 @@ export const horizonOf = (player: Player): number => Math.max(0.3, player.abilit
  * @returns how many there are
  */
 export function lookForThreats(player: Player, state: AttemptState, here: Spot, caution: number): number {
-  const { speed } = state.world.level.motion.player;
+  const { speed } = state;
   const delay = player.reactionTicks / 60;
   const horizon = horizonOf(player);
   const { enemies } = state;
@@ -54,6 +54,23 @@ export function lookForThreats(player: Player, state: AttemptState, here: Spot, 
       threatX[at] = enemy.x + enemy.vx * seconds;
       threatY[at] = enemy.y + enemy.vy * seconds;
       threatReach[at] = enemy.radius + radius + (awake ? enemy.speed * seconds * COMING_ON : 0);
+    }
+    count++;
+  }
+  const { shots } = state;
+  for (let i = 0; i < shots.length && count < MOST; i++) {
+    const shot = shots[i] as Shot;
+    if (!shot.active || shot.kind < 0) continue;
+    const dx = shot.x - here.x;
+    const dy = shot.y - here.y;
+    const near = caution + radius + 6 * (delay + horizon);
+    if (dx * dx + dy * dy >= near * near) continue;
+    for (let moment = 0; moment < IMAGINED; moment++) {
+      const seconds = delay + (horizon * (moment + 1)) / IMAGINED;
+      const at = moment * MOST + count;
+      threatX[at] = shot.x + shot.vx * seconds;
+      threatY[at] = shot.y + shot.vy * seconds;
+      threatReach[at] = radius + 0.12;
     }
     count++;
   }

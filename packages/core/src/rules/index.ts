@@ -1,9 +1,31 @@
-export { emptyObserved, type Observed } from './observed.ts';
-export { READINGS, readingDefinition, type ReadingDefinition } from './readings.ts';
+export { copyObserved, emptyObserved, type Observed, type ObservedSizes, type ScoreTerm } from './observed.ts';
+export { READINGS, readingDefinition, subjectId, type ReadingDefinition } from './readings.ts';
 export { compare, COMPARISON_WORDS } from './compare.ts';
 export { placedOn, type Placed } from './placed.ts';
-export { resolveAmount, resolveRules, secondsToTicks, TICKS_PER_SECOND } from './resolve.ts';
-export type { ResolvedCondition, ResolvedEffect, ResolvedRule, Subjects } from './resolved.ts';
+export { rulesOf, type RuleInForce } from './rulesOf.ts';
+export {
+  changedParameters,
+  liveAmount,
+  resolveAmount,
+  resolveCondition,
+  resolveRules,
+  resolveStars,
+  secondsToTicks,
+  shareOf,
+  subjectOf,
+  subjectsOf,
+  TICKS_PER_SECOND,
+  type Resolving,
+} from './resolve.ts';
+export type {
+  Expiry,
+  LiveAmount,
+  ResolvedCondition,
+  ResolvedEffect,
+  ResolvedRule,
+  ResolvedStars,
+  Subjects,
+} from './resolved.ts';
 export {
   judgeTick,
   makeJudge,
@@ -19,7 +41,22 @@ export {
   causeInWords,
   comparisonInWords,
   conditionInWords,
+  effectInWords,
+  groupInWords,
+  namesFor,
   readingInWords,
   type Names,
 } from './words.ts';
 export { eachCondition, endingOfRule, leaves, type Leaf } from './walk.ts';
+export {
+  edgeCasesOf,
+  judgeFrames,
+  type CasePlace,
+  type CaseVerdict,
+  type Court,
+  type EdgeCase,
+  type Frame,
+  type Setting,
+} from './edgeCases.ts';
+export { clockCasesOf, starCasesOf, type EndCase } from './endCases.ts';
+export { readingAt } from './subjects.ts';

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Comparison } from '../model/index.ts';
 import { compare, emptyObserved, judgeTick, makeJudge, startVerdicts, starsFor } from './index.ts';
-import type { ResolvedCondition, ResolvedRule } from './index.ts';
+import type { ResolvedCondition, ResolvedEffect, ResolvedRule } from './index.ts';
 
 const worthAtLeast = (amount: number, heldTicks = 0): ResolvedCondition => ({
   id: 'worth',
@@ -54,7 +54,7 @@ function play(
 ) {
   const judge = makeJudge(rules, tie);
   const verdicts = startVerdicts(judge);
-  const seen = emptyObserved(1, 1, 1);
+  const seen = emptyObserved({ collectables: 1, enemies: 1, zones: 1 });
   seen.lives = 4;
   const due: number[][] = [];
   for (const tick of ticks) {
@@ -129,7 +129,7 @@ describe('a win and a loss in the same tick', () => {
 });
 
 describe('firing', () => {
-  const life = { effect: 'loseLife', lives: 1, back: 'start' } as const;
+  const life = { effect: 'loseLife', lives: 1, back: 'start', resets: [], tallies: [] } as ResolvedEffect;
   const touches = [{ touching: 1 }, {}, { touching: 0 }, { touching: 1 }];
 
   it('each time acts on the rising edge only', () => {
@@ -157,14 +157,14 @@ describe('the clock', () => {
   ] as const)('running out as %s ends what is %s as %s', (expiry, _before, expected) => {
     const judge = makeJudge([win(worthAtLeast(9))], 'win');
     const verdicts = startVerdicts(judge);
-    judgeTick(judge, emptyObserved(1, 1, 1), verdicts, expiry);
+    judgeTick(judge, emptyObserved({ collectables: 1, enemies: 1, zones: 1 }), verdicts, expiry);
     expect(verdicts.ended && verdicts.ending).toEqual({ result: expected, rule: -1 });
   });
 
   it('gives way to a win in the same tick', () => {
     const judge = makeJudge([win(worthAtLeast(0))], 'win');
     const verdicts = startVerdicts(judge);
-    judgeTick(judge, emptyObserved(1, 1, 1), verdicts, 'lost');
+    judgeTick(judge, emptyObserved({ collectables: 1, enemies: 1, zones: 1 }), verdicts, 'lost');
     expect(verdicts.ending).toEqual({ result: 'won', rule: 0 });
   });
 });

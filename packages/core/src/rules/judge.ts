@@ -2,7 +2,8 @@ import type { Comparison } from '../model/index.ts';
 import { compare } from './compare.ts';
 import type { Observed } from './observed.ts';
 import { READINGS, type ReadingDefinition } from './readings.ts';
-import type { ResolvedCondition, ResolvedRule } from './resolved.ts';
+import type { Expiry, LiveAmount, ResolvedCondition, ResolvedRule, ResolvedStars } from './resolved.ts';
+import { starsFor } from './stars.ts';
 
 /** One condition, made ready for judging. `index` is its place in the verdicts. */
 export type JudgeNode =
@@ -15,6 +16,7 @@ export type JudgeNode =
       comparison: Comparison;
       amount: number;
       heldTicks: number;
+      live?: LiveAmount;
     }
   | {
       is: 'onOff';
@@ -25,22 +27,39 @@ export type JudgeNode =
       on: boolean;
       heldTicks: number;
     }
-  | { is: 'all' | 'any' | 'none'; id: string; index: number; of: JudgeNode[] };
+  | JudgeGroup;
+
+interface JudgeGroup {
+  is: 'all' | 'any' | 'none' | 'inOrder' | 'atLeast';
+  id: string;
+  index: number;
+  of: JudgeNode[];
+  /** How many it takes; only read for “at least”. */
+  count: number;
+}
 
 interface JudgeRule {
   id: string;
   when: JudgeNode;
-  once: boolean;
+  fires: ResolvedRule['fires'];
+  everyTicks: number;
   ending: 'won' | 'lost' | null;
   /** Has effects besides winning and losing. */
   milestone: boolean;
 }
+
+type JudgeStars =
+  | { is: 'ladder'; reading: ReadingDefinition; subject: number; atMost: boolean; thresholds: (number | null)[] }
+  | { is: 'conditions'; nodes: (JudgeNode | null)[] };
 
 /** All rules of a level, ready to judge any number of attempts. */
 export interface Judge {
   rules: JudgeRule[];
   nodes: JudgeNode[];
   tie: 'win' | 'loss';
+  stars: JudgeStars;
+  /** The condition that starts the clock, where one does. */
+  clockStart: JudgeNode | null;
 }
 
 /** What ended an attempt: a rule by its index, or the clock (-1). */
@@ -53,26 +72,33 @@ export interface Ending {
 export interface Verdicts {
   /** Is the condition true at this tick, holding time included? */
   truth: boolean[];
-  /** The reading's value at this tick; for a group, how many of its conditions are true. */
+  /** The reading's value at this tick; for a group, how many of its conditions are true; in order, how many are done. */
   numbers: number[];
   /** For how many ticks it has held. */
   held: number[];
+  /** What each comparison compares with; differs from the judge's own once a milestone has changed a parameter. */
+  amounts: number[];
   /** By rule: was its condition true at the last tick? */
   wasTrue: boolean[];
   /** By rule: ticks at which it fired, as a count. */
   fired: number[];
+  /** By rule: ticks since it last fired. */
+  sinceFired: number[];
   /** Indices of the rules whose milestone effects are due at this tick, in the order written. */
   due: number[];
   dueCount: number;
   /** The ending of this tick, if `ended`. */
   ending: Ending;
   ended: boolean;
+  /** Earned, once won. */
+  stars: number;
 }
 
 function build(condition: ResolvedCondition, nodes: JudgeNode[]): JudgeNode {
   const index = nodes.length;
   if ('of' in condition) {
-    const node: JudgeNode = { is: condition.is, id: condition.id, index, of: [] };
+    const count = condition.is === 'atLeast' ? condition.count : 0;
+    const node: JudgeGroup = { is: condition.is, id: condition.id, index, of: [], count };
     nodes.push(node);
     node.of = condition.of.map((child) => build(child, nodes));
     return node;
@@ -82,8 +108,18 @@ function build(condition: ResolvedCondition, nodes: JudgeNode[]): JudgeNode {
   return node;
 }
 
+/** What a judge knows besides the rules. */
+export interface JudgeMatters {
+  stars?: ResolvedStars;
+  clockStart?: ResolvedCondition | null;
+}
+
 /** Make a level's rules ready. */
-export function makeJudge(rules: readonly ResolvedRule[], tie: 'win' | 'loss'): Judge {
+export function makeJudge(
+  rules: readonly ResolvedRule[],
+  tie: 'win' | 'loss',
+  { stars, clockStart = null }: JudgeMatters = {},
+): Judge {
   const nodes: JudgeNode[] = [];
   return {
     nodes,
@@ -91,7 +127,8 @@ export function makeJudge(rules: readonly ResolvedRule[], tie: 'win' | 'loss'): 
     rules: rules.map((rule) => ({
       id: rule.id,
       when: build(rule.when, nodes),
-      once: rule.fires === 'once',
+      fires: rule.fires,
+      everyTicks: rule.everyTicks ?? 60,
       ending: rule.then.some((effect) => effect.effect === 'win')
         ? 'won'
         : rule.then.some((effect) => effect.effect === 'lose')
@@ -99,6 +136,17 @@ export function makeJudge(rules: readonly ResolvedRule[], tie: 'win' | 'loss'): 
           : null,
       milestone: rule.then.some((effect) => effect.effect !== 'win' && effect.effect !== 'lose'),
     })),
+    stars:
+      stars?.is === 'conditions'
+        ? { is: 'conditions', nodes: stars.conditions.map((condition) => condition && build(condition, nodes)) }
+        : {
+            is: 'ladder',
+            reading: READINGS[stars?.reading ?? 'timeLeft'],
+            subject: stars?.subject ?? 0,
+            atMost: stars?.atMost ?? false,
+            thresholds: stars?.thresholds ?? [],
+          },
+    clockStart: clockStart && build(clockStart, nodes),
   };
 }
 
@@ -110,13 +158,44 @@ export function startVerdicts(judge: Judge): Verdicts {
     truth: new Array<boolean>(conditions).fill(false),
     numbers: new Array<number>(conditions).fill(0),
     held: new Array<number>(conditions).fill(0),
+    amounts: judge.nodes.map((node) => (node.is === 'compare' ? node.amount : 0)),
     wasTrue: new Array<boolean>(rules).fill(false),
     fired: new Array<number>(rules).fill(0),
+    sinceFired: new Array<number>(rules).fill(0),
     due: new Array<number>(rules).fill(0),
     dueCount: 0,
     ending: { result: 'lost', rule: -1 },
     ended: false,
+    stars: 0,
   };
+}
+
+function groupTruth(node: JudgeGroup, seen: Observed, verdicts: Verdicts): boolean {
+  const { index, of } = node;
+  if (node.is === 'inOrder') {
+    // At most one step a tick: each becomes true after the one before it, never at the same moment.
+    const done = verdicts.numbers[index] as number;
+    let now = done;
+    for (let i = 0; i < of.length; i++) {
+      const isTrue = evaluate(of[i] as JudgeNode, seen, verdicts);
+      if (i === done && isTrue) now = done + 1;
+    }
+    verdicts.numbers[index] = now;
+    return now >= of.length;
+  }
+  let count = 0;
+  for (let i = 0; i < of.length; i++) if (evaluate(of[i] as JudgeNode, seen, verdicts)) count++;
+  verdicts.numbers[index] = count;
+  switch (node.is) {
+    case 'all':
+      return count === of.length;
+    case 'any':
+      return count > 0;
+    case 'none':
+      return count === 0;
+    case 'atLeast':
+      return count >= node.count;
+  }
 }
 
 /** Every condition is evaluated at every tick, also inside a group already decided: holding times and the judge panel need them all. */
@@ -126,47 +205,77 @@ function evaluate(node: JudgeNode, seen: Observed, verdicts: Verdicts): boolean 
   if (node.is === 'compare' || node.is === 'onOff') {
     const value = node.reading.read(seen, node.subject);
     verdicts.numbers[index] = value;
-    const now = node.is === 'compare' ? compare(node.comparison, value, node.amount) : (value !== 0) === node.on;
+    const now =
+      node.is === 'compare'
+        ? compare(node.comparison, value, verdicts.amounts[index] as number)
+        : (value !== 0) === node.on;
     const held = now ? (verdicts.held[index] as number) + 1 : 0;
     verdicts.held[index] = held;
     truth = now && held >= node.heldTicks;
-  } else {
-    let count = 0;
-    for (const child of node.of) if (evaluate(child, seen, verdicts)) count++;
-    verdicts.numbers[index] = count;
-    truth = node.is === 'all' ? count === node.of.length : node.is === 'any' ? count > 0 : count === 0;
-  }
+  } else truth = groupTruth(node, seen, verdicts);
   verdicts.truth[index] = truth;
   return truth;
+}
+
+function firesNow(rule: JudgeRule, index: number, isTrue: boolean, verdicts: Verdicts): boolean {
+  const since = (verdicts.sinceFired[index] as number) + 1;
+  verdicts.sinceFired[index] = since;
+  if (!isTrue) return false;
+  switch (rule.fires) {
+    case 'once':
+      return verdicts.fired[index] === 0;
+    case 'eachTime':
+      return !verdicts.wasTrue[index];
+    case 'every':
+      return !verdicts.wasTrue[index] || since >= rule.everyTicks;
+  }
+}
+
+/** The stars that a win at this tick earns. */
+function starsNow(judge: Judge, seen: Observed, verdicts: Verdicts): number {
+  const { stars } = judge;
+  if (stars.is === 'ladder') return starsFor(stars.thresholds, stars.reading.read(seen, stars.subject), stars.atMost);
+  let count = 0;
+  for (const node of stars.nodes) if (!node || verdicts.truth[node.index] === true) count++;
+  return count;
 }
 
 /**
  * Judge one tick: all conditions on the same readings, then which rules fire, then the ending. An empty “all of” is true.
  *
- * @param expiry what the clock's running out brings at this tick, or null
+ * @param expiry what the clock's running out brings at this tick, or null; “grade” wins if the attempt earns a star
  * @returns nothing; `verdicts.due` names the milestones to carry out, `verdicts.ending` the end, if any. When a win and a
  * loss fall together, the level's tie decides.
  */
-export function judgeTick(judge: Judge, seen: Observed, verdicts: Verdicts, expiry: 'won' | 'lost' | null): void {
+export function judgeTick(judge: Judge, seen: Observed, verdicts: Verdicts, expiry: Expiry | null): void {
   let won = -2;
   let lost = -2;
   verdicts.dueCount = 0;
+  if (judge.stars.is === 'conditions') {
+    for (const node of judge.stars.nodes) if (node) evaluate(node, seen, verdicts);
+  }
+  if (judge.clockStart) evaluate(judge.clockStart, seen, verdicts);
   for (let i = 0; i < judge.rules.length; i++) {
     const rule = judge.rules[i] as JudgeRule;
     const isTrue = evaluate(rule.when, seen, verdicts);
-    const fires = isTrue && (rule.once ? verdicts.fired[i] === 0 : !verdicts.wasTrue[i]);
+    const fires = firesNow(rule, i, isTrue, verdicts);
     verdicts.wasTrue[i] = isTrue;
     if (!fires) continue;
+    verdicts.sinceFired[i] = 0;
     verdicts.fired[i] = (verdicts.fired[i] as number) + 1;
     if (rule.milestone) verdicts.due[verdicts.dueCount++] = i;
     if (rule.ending === 'won' && won === -2) won = i;
     if (rule.ending === 'lost' && lost === -2) lost = i;
   }
-  if (expiry === 'won' && won === -2) won = -1;
-  if (expiry === 'lost' && lost === -2) lost = -1;
+  if (expiry !== null) {
+    const passed = expiry === 'won' || (expiry === 'grade' && starsNow(judge, seen, verdicts) > 0);
+    if (passed && won === -2) won = -1;
+    if (!passed && lost === -2) lost = -1;
+  }
   if (won === -2 && lost === -2) return;
   const winStands = won !== -2 && (lost === -2 || judge.tie === 'win');
   verdicts.ended = true;
   verdicts.ending.result = winStands ? 'won' : 'lost';
   verdicts.ending.rule = winStands ? won : lost;
+  verdicts.stars = winStands ? starsNow(judge, seen, verdicts) : 0;
 }

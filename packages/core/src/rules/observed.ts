@@ -1,6 +1,13 @@
+/** One weighted reading of a composed score, ready to be read. */
+export interface ScoreTerm {
+  reading: { read(observed: Observed, subject: number): number };
+  subject: number;
+  times: number;
+}
+
 /**
  * What the world shows the judge at the end of a tick. Lists by kind run in the order of the project's kinds; those
- * of collectables have one entry more, last, for “any”.
+ * of collectables and of enemies have one entry more, last, for “any”. Lists of pieces run in the order of the ground.
  */
 export interface Observed {
   /** Ticks on the level's clock; stands still until the clock starts. */
@@ -8,28 +15,105 @@ export interface Observed {
   /** Ticks at which the clock expires, -1 for no limit. */
   limitTicks: number;
   lives: number;
+  health: number;
+  /** From 1: which try at the level this is. */
+  tries: number;
+  /** Units above the lower edge of the ground. */
+  height: number;
+  /** Units of way gone. */
+  distance: number;
+  /** 1 while there is no ground under the player. */
+  offGround: number;
+  /** Points given by milestones. */
+  bonus: number;
+  /** What the score is made of besides. */
+  scoreTerms: readonly ScoreTerm[];
   /** Points gathered. */
   worth: number[];
   /** Pieces gathered. */
   collected: number[];
   /** Pieces still on the ground. */
   left: number[];
-  /** 1 while the player is inside the goal zone, by goal. */
+  /** Enemies that can be beaten and are not yet, those on their way included. */
+  enemiesLeft: number[];
+  enemiesBeaten: number[];
+  /** 1 while the player is inside, by goal and zone. */
   inside: number[];
-  /** 1 while the player touches one, by kind of enemy. */
+  /** 1 while the player touches one, by kind of enemy, then by kind of hazard. */
   touching: number[];
+  /** 1 once touched, by latch. */
+  latches: number[];
+  /** 1 while open, by gate. */
+  gates: number[];
+  /** From 1, by enemy placed on the ground. */
+  phases: number[];
+  /** By own tally of the project. */
+  tallies: number[];
 }
 
-/** Nothing seen yet. @param collectables @param enemies numbers of kinds @param goals number of zones */
-export function emptyObserved(collectables: number, enemies: number, goals: number): Observed {
+/** How many there are of everything that a list of `Observed` runs over. */
+export interface ObservedSizes {
+  collectables: number;
+  enemies: number;
+  hazards: number;
+  zones: number;
+  latches: number;
+  gates: number;
+  phases: number;
+  tallies: number;
+}
+
+const zeros = (length: number): number[] => new Array<number>(length).fill(0);
+
+/** Nothing seen yet. */
+export function emptyObserved(sizes: Partial<ObservedSizes> = {}): Observed {
+  const {
+    collectables = 0,
+    enemies = 0,
+    hazards = 0,
+    zones = 0,
+    latches = 0,
+    gates = 0,
+    phases = 0,
+    tallies = 0,
+  } = sizes;
   return {
     clockTicks: 0,
     limitTicks: -1,
     lives: 0,
-    worth: new Array<number>(collectables + 1).fill(0),
-    collected: new Array<number>(collectables + 1).fill(0),
-    left: new Array<number>(collectables + 1).fill(0),
-    inside: new Array<number>(goals).fill(0),
-    touching: new Array<number>(enemies).fill(0),
+    health: 0,
+    tries: 1,
+    height: 0,
+    distance: 0,
+    offGround: 0,
+    bonus: 0,
+    scoreTerms: [],
+    worth: zeros(collectables + 1),
+    collected: zeros(collectables + 1),
+    left: zeros(collectables + 1),
+    enemiesLeft: zeros(enemies + 1),
+    enemiesBeaten: zeros(enemies + 1),
+    inside: zeros(zones),
+    touching: zeros(enemies + hazards),
+    latches: zeros(latches),
+    gates: zeros(gates),
+    phases: new Array<number>(phases).fill(1),
+    tallies: zeros(tallies),
   };
 }
+
+/** A copy that shares nothing that changes. */
+export const copyObserved = (seen: Observed): Observed => ({
+  ...seen,
+  worth: [...seen.worth],
+  collected: [...seen.collected],
+  left: [...seen.left],
+  enemiesLeft: [...seen.enemiesLeft],
+  enemiesBeaten: [...seen.enemiesBeaten],
+  inside: [...seen.inside],
+  touching: [...seen.touching],
+  latches: [...seen.latches],
+  gates: [...seen.gates],
+  phases: [...seen.phases],
+  tallies: [...seen.tallies],
+});

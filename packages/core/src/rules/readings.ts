@@ -1,52 +1,127 @@
 import type { Reading, ReadingName } from '../model/index.ts';
 import type { Observed } from './observed.ts';
 
+/** Where a reading's subject is looked up. */
+export type SubjectSort = 'collectable' | 'enemy' | 'toucher' | 'zone' | 'latch' | 'gate' | 'phase' | 'tally' | 'none';
+
 /** Everything Stadion knows of one reading. */
 export interface ReadingDefinition {
-  unit: 'points' | 'count' | 'seconds' | 'lives' | 'on/off';
-  /** Which of the document's lists the reading's subject comes from. */
-  subject: 'collectable' | 'goal' | 'enemy' | 'none';
+  unit: 'points' | 'count' | 'seconds' | 'lives' | 'health' | 'length' | 'on/off';
+  subject: SubjectSort;
   /** The ways it can move during an attempt. */
   direction: 'up' | 'down' | 'both';
-  /** On/off readings give 1 or 0. @param subject index of its kind or zone */
+  /** The smallest difference that an edge case shows. */
+  step: number;
+  /** On/off readings give 1 or 0. @param subject index of its kind, zone, latch … */
   read(observed: Observed, subject: number): number;
+  /** Sets what is seen so that the reading is this, as far as it can be. */
+  write(observed: Observed, subject: number, value: number): void;
 }
 
 const SECONDS_PER_TICK = 1 / 60;
 
+type List = { [K in keyof Observed]: Observed[K] extends number[] ? K : never }[keyof Observed];
+type Single = { [K in keyof Observed]: Observed[K] extends number ? K : never }[keyof Observed];
+
+const fromList = (list: List): Pick<ReadingDefinition, 'read' | 'write'> => ({
+  read: (seen, subject) => seen[list][subject] as number,
+  write: (seen, subject, value) => {
+    seen[list][subject] = value;
+  },
+});
+const single = (name: Single): Pick<ReadingDefinition, 'read' | 'write'> => ({
+  read: (seen) => seen[name],
+  write: (seen, _subject, value) => {
+    seen[name] = value;
+  },
+});
+
 /** Every reading. No limit on the clock reads as endless time left. */
 export const READINGS: { readonly [N in ReadingName]: ReadingDefinition } = {
-  worth: { unit: 'points', subject: 'collectable', direction: 'up', read: (seen, kind) => seen.worth[kind] as number },
-  collected: {
-    unit: 'count',
-    subject: 'collectable',
-    direction: 'up',
-    read: (seen, kind) => seen.collected[kind] as number,
+  score: {
+    unit: 'points',
+    subject: 'none',
+    direction: 'both',
+    step: 1,
+    read: (seen) => {
+      let score = seen.bonus;
+      for (let i = 0; i < seen.scoreTerms.length; i++) {
+        const term = seen.scoreTerms[i] as (typeof seen.scoreTerms)[number];
+        const value = term.reading.read(seen, term.subject);
+        if (value !== Number.POSITIVE_INFINITY) score += term.times * value;
+      }
+      return score;
+    },
+    write: (seen, subject, value) => {
+      seen.bonus += value - READINGS.score.read(seen, subject);
+    },
   },
-  left: { unit: 'count', subject: 'collectable', direction: 'down', read: (seen, kind) => seen.left[kind] as number },
-  lives: { unit: 'lives', subject: 'none', direction: 'down', read: (seen) => seen.lives },
+  worth: { unit: 'points', subject: 'collectable', direction: 'up', step: 1, ...fromList('worth') },
+  collected: { unit: 'count', subject: 'collectable', direction: 'up', step: 1, ...fromList('collected') },
+  left: { unit: 'count', subject: 'collectable', direction: 'both', step: 1, ...fromList('left') },
+  enemiesLeft: { unit: 'count', subject: 'enemy', direction: 'both', step: 1, ...fromList('enemiesLeft') },
+  enemiesBeaten: { unit: 'count', subject: 'enemy', direction: 'up', step: 1, ...fromList('enemiesBeaten') },
+  lives: { unit: 'lives', subject: 'none', direction: 'down', step: 1, ...single('lives') },
+  health: { unit: 'health', subject: 'none', direction: 'both', step: 1, ...single('health') },
+  tries: { unit: 'count', subject: 'none', direction: 'up', step: 1, ...single('tries') },
   timeElapsed: {
     unit: 'seconds',
     subject: 'none',
     direction: 'up',
+    step: SECONDS_PER_TICK,
     read: (seen) => seen.clockTicks * SECONDS_PER_TICK,
+    write: (seen, _subject, value) => {
+      seen.clockTicks = Math.max(0, Math.round(value * 60));
+    },
   },
   timeLeft: {
     unit: 'seconds',
     subject: 'none',
     direction: 'down',
+    step: SECONDS_PER_TICK,
     read: (seen) =>
       seen.limitTicks < 0
         ? Number.POSITIVE_INFINITY
         : Math.max(0, seen.limitTicks - seen.clockTicks) * SECONDS_PER_TICK,
+    write: (seen, _subject, value) => {
+      if (seen.limitTicks >= 0) seen.clockTicks = Math.max(0, seen.limitTicks - Math.round(value * 60));
+    },
   },
-  inside: { unit: 'on/off', subject: 'goal', direction: 'both', read: (seen, goal) => seen.inside[goal] as number },
-  touching: {
-    unit: 'on/off',
-    subject: 'enemy',
-    direction: 'both',
-    read: (seen, kind) => seen.touching[kind] as number,
-  },
+  height: { unit: 'length', subject: 'none', direction: 'both', step: 0.01, ...single('height') },
+  distance: { unit: 'length', subject: 'none', direction: 'up', step: 0.01, ...single('distance') },
+  tally: { unit: 'count', subject: 'tally', direction: 'both', step: 1, ...fromList('tallies') },
+  phase: { unit: 'count', subject: 'phase', direction: 'up', step: 1, ...fromList('phases') },
+  latch: { unit: 'on/off', subject: 'latch', direction: 'up', step: 1, ...fromList('latches') },
+  gate: { unit: 'on/off', subject: 'gate', direction: 'both', step: 1, ...fromList('gates') },
+  inside: { unit: 'on/off', subject: 'zone', direction: 'both', step: 1, ...fromList('inside') },
+  touching: { unit: 'on/off', subject: 'toucher', direction: 'both', step: 1, ...fromList('touching') },
+  offGround: { unit: 'on/off', subject: 'none', direction: 'both', step: 1, ...single('offGround') },
 };
 
 export const readingDefinition = (reading: Reading): ReadingDefinition => READINGS[reading.reading];
+
+/** The id of what a reading is about; empty for those that need none. */
+export function subjectId(reading: Reading): string {
+  switch (reading.reading) {
+    case 'worth':
+    case 'collected':
+    case 'left':
+    case 'enemiesLeft':
+    case 'enemiesBeaten':
+      return reading.of;
+    case 'tally':
+      return reading.tally;
+    case 'phase':
+      return reading.piece;
+    case 'latch':
+      return reading.latch;
+    case 'gate':
+      return reading.gate;
+    case 'inside':
+      return reading.zone;
+    case 'touching':
+      return reading.kind;
+    default:
+      return '';
+  }
+}

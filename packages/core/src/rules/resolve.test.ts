@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import { fromParameter, literal, type Amount, type Condition, type Reading } from '../model/index.ts';
+import { resolvingAt } from '../attempt/index.ts';
+import { fromParameter, literal, type Amount, type Condition, type Reading, type Rule } from '../model/index.ts';
 import { valuesAt } from '../ramps/index.ts';
 import {
   amountInWords,
@@ -9,11 +10,13 @@ import {
   emptyObserved,
   endingOfRule,
   leaves,
+  namesFor,
   placedOn,
   READINGS,
   readingInWords,
   resolveAmount,
   resolveRules,
+  rulesOf,
   secondsToTicks,
   type Names,
 } from './index.ts';
@@ -22,12 +25,8 @@ const project = homeBeforeDusk();
 const level = project.levels['lavender-bank']!;
 const values = valuesAt(project, 7);
 const placed = placedOn(project, level, values);
-const names: Names = {
-  words: project.words,
-  kinds: project.kinds,
-  parameters: project.parameters,
-  goals: { hive: 'Hive mouth' },
-};
+const names: Names = namesFor(project, level);
+const standing = (id: string): Rule => project.standing.find((rule) => rule.id === id)!;
 const share = (
   of: Amount & { from: 'number' | 'parameter' },
   kind = 'any',
@@ -86,15 +85,10 @@ describe('times', () => {
 
 describe('rules resolve', () => {
   it('into plain data with indices for names', () => {
-    const subjects = {
-      collectable: new Map([['any', 3]]),
-      enemy: new Map([
-        ['hornet', 0],
-        ['wasp', 1],
-      ]),
-      goal: new Map([['hive', 0]]),
-    };
-    const [won, , hornet] = resolveRules(level.rules, values, placed, subjects);
+    const rules = rulesOf(project, level).map(({ rule }) => rule);
+    const resolved = resolveRules(rules, resolvingAt(project, level, 7));
+    const won = resolved.find((rule) => rule.id === 'won');
+    const hornet = resolved.find((rule) => rule.id === 'hornet-touch');
     expect(won).toEqual({
       id: 'won',
       when: {
@@ -116,13 +110,13 @@ describe('rules resolve', () => {
       then: [{ effect: 'win' }],
       fires: 'once',
     });
-    expect(hornet!.then).toEqual([{ effect: 'loseLife', lives: 1, back: 'start' }]);
+    expect(hornet!.then).toEqual([{ effect: 'loseLife', lives: 1, back: 'checkpoint', resets: [], tallies: [] }]);
     expect(JSON.parse(JSON.stringify(won))).toEqual(won);
   });
 });
 
 describe('a reading reads', () => {
-  const seen = emptyObserved(2, 1, 1);
+  const seen = emptyObserved({ collectables: 2, enemies: 1, zones: 1 });
   seen.clockTicks = 90;
   seen.limitTicks = 600;
   seen.lives = 3;
@@ -162,6 +156,19 @@ describe('in words', () => {
     [{ reading: 'timeElapsed' }, 'time taken'],
     [{ reading: 'inside', zone: 'hive' }, 'the bee is inside Hive mouth'],
     [{ reading: 'touching', kind: 'hornet' }, 'a hornet touches the bee'],
+    [{ reading: 'touching', kind: 'pond' }, 'a pond touches the bee'],
+    [{ reading: 'score' }, 'score'],
+    [{ reading: 'enemiesLeft', of: 'beetle' }, 'beetle left'],
+    [{ reading: 'enemiesBeaten', of: 'any' }, 'enemies beaten'],
+    [{ reading: 'health' }, 'health'],
+    [{ reading: 'tries' }, 'tries at this level'],
+    [{ reading: 'height' }, 'height of the bee'],
+    [{ reading: 'distance' }, 'way the bee has gone'],
+    [{ reading: 'tally', tally: 'stings' }, '“Stings”'],
+    [{ reading: 'phase', piece: 'hornet-1' }, 'phase of Hornet 1'],
+    [{ reading: 'latch', latch: 'gone' }, 'gone is on'],
+    [{ reading: 'gate', gate: 'gone' }, 'gone is open'],
+    [{ reading: 'offGround' }, 'the bee has left the ground'],
   ])('%j is “%s”', (reading, words) => {
     expect(readingInWords(reading, names)).toBe(words);
   });
@@ -182,7 +189,7 @@ describe('in words', () => {
       level.rules[0]!.when,
       'all of: nectar gathered is at least “Nectar needed” of what is placed; the bee is inside Hive mouth for 0.5 s',
     ],
-    [level.rules[1]!.when, 'lives are at most 0'],
+    [standing('out-of-lives').when, 'lives are at most 0'],
     [
       { id: 'x', is: 'onOff', reading: { reading: 'touching', kind: 'wasp' }, on: false },
       'not: a wasp touches the bee',
@@ -193,11 +200,11 @@ describe('in words', () => {
   });
 
   it.each([
-    [1, 'Out of lives'],
-    [2, 'hornet'],
-    [3, 'wasp'],
-  ])('the cause of rule %d is “%s”', (index, cause) => {
-    expect(causeInWords(level.rules[index]!, names)).toBe(cause);
+    ['out-of-lives', 'Out of lives'],
+    ['hornet-touch', 'hornet'],
+    ['wasp-touch', 'wasp'],
+  ])('the cause of %s is “%s”', (id, cause) => {
+    expect(causeInWords(standing(id), names)).toBe(cause);
   });
 });
 
@@ -210,6 +217,6 @@ describe('a walk through rules', () => {
   });
 
   it('tells endings from milestones', () => {
-    expect(level.rules.map(endingOfRule)).toEqual(['won', 'lost', null, null]);
+    expect([...level.rules, ...project.standing].map(endingOfRule)).toEqual(['won', 'lost', null, null, null]);
   });
 });

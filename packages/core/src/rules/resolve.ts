@@ -1,8 +1,15 @@
-import type { Amount, Condition, Effect, Reading, Rule } from '../model/index.ts';
+import type { Amount, Condition, Effect, Level, Reading, Rule, Stars } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
 import type { Placed } from './placed.ts';
-import { readingDefinition } from './readings.ts';
-import type { ResolvedCondition, ResolvedEffect, ResolvedRule, Subjects } from './resolved.ts';
+import { readingDefinition, subjectId } from './readings.ts';
+import type {
+  LiveAmount,
+  ResolvedCondition,
+  ResolvedEffect,
+  ResolvedRule,
+  ResolvedStars,
+  Subjects,
+} from './resolved.ts';
 
 /** Attempts run at this fixed rate, in play and in trials alike. */
 export const TICKS_PER_SECOND = 60;
@@ -13,6 +20,9 @@ export const secondsToTicks = (seconds: number): number => Math.max(0, Math.roun
 /** Shares this close above a whole number are that number: 0.7 × 10 must need 7 pieces, not 8. */
 const WHOLE = 1e-9;
 
+/** A share of what is placed, rounded up to a whole number. */
+export const shareOf = (share: number, placed: number): number => Math.ceil(share * placed - WHOLE);
+
 /** An amount's number at one slot, in the unit of whatever takes it. Shares of what is placed are rounded up to a whole number. */
 export function resolveAmount(amount: Amount, values: Values, placed: Placed): number {
   switch (amount.from) {
@@ -20,44 +30,173 @@ export function resolveAmount(amount: Amount, values: Values, placed: Placed): n
       return amount.value;
     case 'parameter':
       return (values[amount.parameter] ?? 0) * (amount.times ?? 1) + (amount.plus ?? 0);
+    case 'placed':
+      return placed[amount.measure][amount.of] ?? 0;
     case 'share':
-      return Math.ceil(resolveAmount(amount.share, values, placed) * (placed[amount.measure][amount.of] ?? 0) - WHOLE);
+      return shareOf(resolveAmount(amount.share, values, placed), placed[amount.measure][amount.of] ?? 0);
   }
 }
 
-function subjectOf(reading: Reading, subjects: Subjects): number {
-  const { subject } = readingDefinition(reading);
-  if (subject === 'none') return 0;
-  const name = 'of' in reading ? reading.of : 'zone' in reading ? reading.zone : 'kind' in reading ? reading.kind : '';
-  return subjects[subject].get(name) ?? -1;
+/** What resolving needs to know of one level at one slot. */
+export interface Resolving {
+  values: Values;
+  placed: Placed;
+  subjects: Subjects;
+  /** The parameters that the level's milestones change, by key. */
+  dials: ReadonlyMap<string, number>;
 }
 
-/** All rules of a level with every amount resolved. */
-export function resolveRules(
-  rules: readonly Rule[],
-  values: Values,
-  placed: Placed,
-  subjects: Subjects,
-): ResolvedRule[] {
+/** How an amount follows a parameter that changes during the attempt; undefined for one that does not. */
+export function liveAmount(
+  amount: Amount,
+  { dials, placed }: Pick<Resolving, 'dials' | 'placed'>,
+): LiveAmount | undefined {
+  const source = amount.from === 'share' ? amount.share : amount;
+  if (source.from !== 'parameter') return undefined;
+  const dial = dials.get(source.parameter);
+  if (dial === undefined) return undefined;
+  const { times = 1, plus = 0 } = source;
+  return { dial, times, plus, ...(amount.from === 'share' ? { of: placed[amount.measure][amount.of] ?? 0 } : {}) };
+}
+
+/** The subject's index among its kind, 0 for readings without one, -1 where there is no such thing. */
+export function subjectOf(reading: Reading, subjects: Subjects): number {
+  const { subject } = readingDefinition(reading);
+  return subject === 'none' ? 0 : (subjects[subject].get(subjectId(reading)) ?? -1);
+}
+
+export function resolveCondition(source: Condition, resolving: Resolving): ResolvedCondition {
+  const { values, placed, subjects } = resolving;
   const number = (amount: Amount): number => resolveAmount(amount, values, placed);
-  const condition = (source: Condition): ResolvedCondition => {
-    if ('of' in source) return { id: source.id, is: source.is, of: source.of.map(condition) };
-    const heldTicks = source.heldSeconds ? secondsToTicks(number(source.heldSeconds)) : 0;
-    const subject = subjectOf(source.reading, subjects);
-    const { id } = source;
-    const { reading } = source.reading;
-    return source.is === 'compare'
-      ? { id, is: source.is, reading, subject, comparison: source.comparison, amount: number(source.amount), heldTicks }
-      : { id, is: source.is, reading, subject, on: source.on, heldTicks };
-  };
-  const effect = (source: Effect): ResolvedEffect =>
-    source.effect === 'loseLife'
-      ? { effect: 'loseLife', lives: number(source.lives), back: source.back }
-      : { effect: source.effect };
+  const { id } = source;
+  if ('of' in source) {
+    const of = source.of.map((child) => resolveCondition(child, resolving));
+    return source.is === 'atLeast'
+      ? { id, is: 'atLeast', count: source.count ? number(source.count) : 1, of }
+      : { id, is: source.is, of };
+  }
+  const heldTicks = source.heldSeconds ? secondsToTicks(number(source.heldSeconds)) : 0;
+  const subject = subjectOf(source.reading, subjects);
+  const { reading } = source.reading;
+  if (source.is === 'onOff') return { id, is: 'onOff', reading, subject, on: source.on, heldTicks };
+  const live = liveAmount(source.amount, resolving);
+  const { comparison } = source;
+  const amount = number(source.amount);
+  return { id, is: 'compare', reading, subject, comparison, amount, heldTicks, ...(live ? { live } : {}) };
+}
+
+function resolveEffect(source: Effect, { values, placed, subjects, dials }: Resolving): ResolvedEffect {
+  const number = (amount: Amount): number => resolveAmount(amount, values, placed);
+  const index = (sort: keyof Subjects, id: string): number => subjects[sort].get(id) ?? -1;
+  switch (source.effect) {
+    case 'win':
+    case 'lose':
+      return { effect: source.effect };
+    case 'loseLife':
+      return {
+        effect: 'loseLife',
+        lives: number(source.lives),
+        back: source.back,
+        resets: source.resets.filter((name) => !subjects.tally.has(name)),
+        tallies: source.resets.flatMap((name) => subjects.tally.get(name) ?? []),
+      };
+    case 'gate':
+      return { effect: 'gate', gate: index('gate', source.gate), open: source.open };
+    case 'wave':
+      return { effect: 'wave', spawner: index('spawner', source.spawner) };
+    case 'reveal':
+      return { effect: 'reveal', collectable: index('piece', source.piece) };
+    case 'score':
+      return { effect: 'score', add: number(source.add) };
+    case 'tally':
+      return { effect: 'tally', tally: index('tally', source.tally), add: number(source.add) };
+    case 'heal':
+    case 'hurt':
+      return { effect: source.effect, by: number(source.by) };
+    case 'parameter':
+      return {
+        effect: 'parameter',
+        dial: dials.get(source.parameter) ?? -1,
+        change: source.change,
+        by: number(source.by),
+      };
+    case 'message':
+      return { effect: 'message', seconds: number(source.seconds) };
+    case 'cue':
+      return { effect: 'cue', zone: source.at === undefined ? -1 : index('zone', source.at) };
+  }
+}
+
+/** Rules with every amount resolved. */
+export function resolveRules(rules: readonly Rule[], resolving: Resolving): ResolvedRule[] {
   return rules.map((rule) => ({
     id: rule.id,
-    when: condition(rule.when),
-    then: rule.then.map(effect),
+    when: resolveCondition(rule.when, resolving),
+    then: rule.then.map((effect) => resolveEffect(effect, resolving)),
     fires: rule.fires,
+    ...(rule.fires === 'every'
+      ? {
+          everyTicks: Math.max(
+            1,
+            rule.everySeconds
+              ? secondsToTicks(resolveAmount(rule.everySeconds, resolving.values, resolving.placed))
+              : TICKS_PER_SECOND,
+          ),
+        }
+      : {}),
   }));
+}
+
+export function resolveStars(stars: Stars, resolving: Resolving): ResolvedStars {
+  const { values, placed, subjects } = resolving;
+  if (stars.is === 'conditions') {
+    return {
+      is: 'conditions',
+      conditions: stars.conditions.map((condition) => condition && resolveCondition(condition, resolving)),
+    };
+  }
+  const { reading } = stars;
+  return {
+    is: 'ladder',
+    reading,
+    subject: reading === 'worth' || reading === 'collected' ? (subjects.collectable.get('any') ?? 0) : 0,
+    atMost: stars.direction === 'atMost',
+    thresholds: stars.thresholds.map((threshold) => threshold && resolveAmount(threshold, values, placed)),
+  };
+}
+
+/** The keys of the parameters that a level's rules change during an attempt, in the order met. */
+export function changedParameters(rules: readonly Rule[]): string[] {
+  const keys = rules.flatMap((rule) =>
+    rule.then.flatMap((effect) => (effect.effect === 'parameter' ? [effect.parameter] : [])),
+  );
+  return [...new Set(keys)];
+}
+
+/** Every subject that the rules of a level can name. */
+export function subjectsOf(
+  project: {
+    kinds: { collectables: { id: string }[]; enemies: { id: string }[]; hazards: { id: string }[] };
+    tallies: { id: string }[];
+  },
+  level: Pick<Level, 'ground'>,
+): Subjects {
+  const { collectables, enemies, hazards } = project.kinds;
+  const index = (list: readonly { id: string }[]): Map<string, number> =>
+    new Map(list.map((entry, i) => [entry.id, i]));
+  const { pieces } = level.ground;
+  const only = (...sorts: string[]): Map<string, number> =>
+    index(pieces.filter((piece) => sorts.includes(piece.piece)));
+  return {
+    collectable: index(collectables).set('any', collectables.length),
+    enemy: index(enemies).set('any', enemies.length),
+    toucher: index([...enemies, ...hazards]),
+    zone: only('goal', 'zone'),
+    latch: only('latch'),
+    gate: only('gate'),
+    phase: only('enemy'),
+    tally: index(project.tallies),
+    spawner: only('spawner'),
+    piece: only('collectable'),
+  };
 }

@@ -1,45 +1,96 @@
-import type { Amount, Comparison, Condition, Project, Reading, Rule } from '../model/index.ts';
+import type { Amount, Comparison, Condition, Effect, Level, Project, Reading, Rule } from '../model/index.ts';
 import { COMPARISON_WORDS } from './compare.ts';
 import { leaves } from './walk.ts';
 
 /** The names a sentence needs. */
-export type Names = Pick<Project, 'words' | 'kinds' | 'parameters'> & {
-  /** Names of the level's goal zones, by id. */
-  goals: Readonly<Record<string, string>>;
+export type Names = Pick<Project, 'words' | 'kinds' | 'parameters' | 'tallies' | 'lengths'> & {
+  /** Names of the level's pieces that have one, by id. */
+  pieces: Readonly<Record<string, string>>;
 };
+
+/** The names that the sentences of a level need; of no level for what holds in all. */
+export function namesFor(project: Project, level: Level | undefined): Names {
+  const { words, kinds, parameters, tallies, lengths } = project;
+  const pieces: Record<string, string> = {};
+  const numbers = new Map<string, number>();
+  for (const piece of level?.ground.pieces ?? []) {
+    if ('name' in piece) pieces[piece.id] = piece.name;
+    else if ('kind' in piece) {
+      // Pieces without a name of their own are told apart by number: “hornet 2”.
+      const sort = piece.piece === 'spawner' ? 'nest' : piece.piece;
+      const kind = [...kinds.collectables, ...kinds.enemies, ...kinds.hazards].find((entry) => entry.id === piece.kind);
+      const name = `${kind?.name ?? piece.kind}${sort === 'nest' || sort === 'emitter' ? ` ${sort}` : ''}`;
+      const number = (numbers.get(name) ?? 0) + 1;
+      numbers.set(name, number);
+      pieces[piece.id] = `${name} ${number}`;
+    }
+  }
+  return { words, kinds, parameters, tallies, lengths, pieces };
+}
 
 const collectable = (names: Names, kind: string): string =>
   names.kinds.collectables.find((entry) => entry.id === kind)?.name.toLowerCase() ?? kind;
-const enemy = (names: Names, kind: string): string =>
-  names.kinds.enemies.find((entry) => entry.id === kind)?.name.toLowerCase() ?? kind;
+const toucher = (names: Names, kind: string): string =>
+  [...names.kinds.enemies, ...names.kinds.hazards].find((entry) => entry.id === kind)?.name.toLowerCase() ?? kind;
+const tallyName = (names: Names, id: string): string => names.tallies.find((tally) => tally.id === id)?.name ?? id;
+const pieceName = (names: Names, id: string): string => names.pieces[id] ?? id;
+const article = (word: string): string => (/^[aeiou]/.test(word) ? `an ${word}` : `a ${word}`);
 
 /** A reading as it stands in a sentence. @example 'nectar gathered' */
 export function readingInWords(reading: Reading, names: Names): string {
+  const { player, worth } = names.words;
   switch (reading.reading) {
+    case 'score':
+      return 'score';
     case 'worth':
-      return reading.of === 'any'
-        ? `${names.words.worth} gathered`
-        : `${names.words.worth} from ${collectable(names, reading.of)}`;
+      return reading.of === 'any' ? `${worth} gathered` : `${worth} from ${collectable(names, reading.of)}`;
     case 'collected':
       return reading.of === 'any' ? 'pieces gathered' : `${collectable(names, reading.of)} gathered`;
     case 'left':
       return reading.of === 'any' ? 'pieces left' : `${collectable(names, reading.of)} left`;
+    case 'enemiesLeft':
+      return reading.of === 'any' ? 'enemies left' : `${toucher(names, reading.of)} left`;
+    case 'enemiesBeaten':
+      return reading.of === 'any' ? 'enemies beaten' : `${toucher(names, reading.of)} beaten`;
     case 'lives':
       return 'lives';
+    case 'health':
+      return 'health';
+    case 'tries':
+      return 'tries at this level';
     case 'timeElapsed':
       return 'time taken';
     case 'timeLeft':
       return 'time left';
+    case 'height':
+      return `height of the ${player}`;
+    case 'distance':
+      return `way the ${player} has gone`;
+    case 'tally':
+      return `“${tallyName(names, reading.tally)}”`;
+    case 'phase':
+      return `phase of ${pieceName(names, reading.piece)}`;
+    case 'latch':
+      return `${pieceName(names, reading.latch)} is on`;
+    case 'gate':
+      return `${pieceName(names, reading.gate)} is open`;
     case 'inside':
-      return `the ${names.words.player} is inside ${names.goals[reading.zone] ?? reading.zone}`;
+      return `the ${player} is inside ${pieceName(names, reading.zone)}`;
     case 'touching':
-      return `a ${enemy(names, reading.kind)} touches the ${names.words.player}`;
+      return `${article(toucher(names, reading.kind))} touches the ${player}`;
+    case 'offGround':
+      return `the ${player} has left the ground`;
   }
 }
 
 const isPlural = (reading: Reading): boolean =>
   reading.reading === 'lives' ||
-  ((reading.reading === 'collected' || reading.reading === 'left') && reading.of === 'any');
+  reading.reading === 'tries' ||
+  ((reading.reading === 'collected' ||
+    reading.reading === 'left' ||
+    reading.reading === 'enemiesLeft' ||
+    reading.reading === 'enemiesBeaten') &&
+    reading.of === 'any');
 
 /** A comparison as it follows its reading. @example 'are at most', after “lives” */
 export function comparisonInWords(reading: Reading, comparison: Comparison): string {
@@ -63,6 +114,8 @@ export function amountInWords(amount: Amount, names: Pick<Names, 'parameters'>):
             : ` − ${-amount.plus}`;
       return `“${label(amount.parameter)}”${times}${plus}`;
     }
+    case 'placed':
+      return 'all that is placed';
     case 'share':
       return amount.share.from === 'number'
         ? `${Number((amount.share.value * 100).toPrecision(6))} % of what is placed`
@@ -70,11 +123,23 @@ export function amountInWords(amount: Amount, names: Pick<Names, 'parameters'>):
   }
 }
 
+/** How the conditions of a group join, before them. */
+export function groupInWords(condition: Extract<Condition, { of: unknown }>, names: Pick<Names, 'parameters'>): string {
+  switch (condition.is) {
+    case 'inOrder':
+      return 'one after the other';
+    case 'atLeast':
+      return `at least ${condition.count ? amountInWords(condition.count, names) : '1'} of`;
+    default:
+      return `${condition.is} of`;
+  }
+}
+
 /** A condition in one line. @example 'all of: nectar gathered is at least 104; the bee is inside Hive mouth for 0.5 s' */
 export function conditionInWords(condition: Condition, names: Names): string {
   if ('of' in condition) {
     const parts = condition.of.map((child) => conditionInWords(child, names)).join('; ');
-    return `${condition.is} of: ${parts === '' ? 'nothing' : parts}`;
+    return `${groupInWords(condition, names)}: ${parts === '' ? 'nothing' : parts}`;
   }
   const held = condition.heldSeconds ? ` for ${amountInWords(condition.heldSeconds, names)} s` : '';
   const reading = readingInWords(condition.reading, names);
@@ -87,5 +152,42 @@ export function causeInWords(rule: Rule, names: Names): string {
   const lose = rule.then.find((effect) => effect.effect === 'lose');
   if (lose) return lose.cause;
   const touching = leaves(rule.when).find(({ leaf }) => leaf.reading.reading === 'touching')?.leaf.reading;
-  return touching && 'kind' in touching ? enemy(names, touching.kind) : conditionInWords(rule.when, names);
+  return touching && 'kind' in touching ? toucher(names, touching.kind) : conditionInWords(rule.when, names);
+}
+
+/** What follows from a rule, in a few words. @example 'opens Garden gate' */
+export function effectInWords(effect: Effect, names: Names): string {
+  switch (effect.effect) {
+    case 'win':
+      return 'it is won';
+    case 'lose':
+      return `it is lost: ${effect.cause}`;
+    case 'loseLife':
+      return `costs ${amountInWords(effect.lives, names)} lives`;
+    case 'gate':
+      return `${effect.open ? 'opens' : 'closes'} ${pieceName(names, effect.gate)}`;
+    case 'wave':
+      return `sends the wave of ${pieceName(names, effect.spawner)}`;
+    case 'reveal':
+      return `reveals ${pieceName(names, effect.piece)}`;
+    case 'score':
+      return `adds ${amountInWords(effect.add, names)} to the score`;
+    case 'tally':
+      return `adds ${amountInWords(effect.add, names)} to “${tallyName(names, effect.tally)}”`;
+    case 'heal':
+      return `heals ${amountInWords(effect.by, names)}`;
+    case 'hurt':
+      return `hurts by ${amountInWords(effect.by, names)}`;
+    case 'parameter': {
+      const label = amountInWords({ from: 'parameter', parameter: effect.parameter }, names);
+      const by = amountInWords(effect.by, names);
+      return effect.change === 'set'
+        ? `sets ${label} to ${by}`
+        : `${label} ${effect.change === 'times' ? '×' : '+'} ${by}`;
+    }
+    case 'message':
+      return `says “${effect.text}”`;
+    case 'cue':
+      return `cues “${effect.name}”${effect.at === undefined ? '' : ` at ${pieceName(names, effect.at)}`}`;
+  }
 }

@@ -1,6 +1,6 @@
 import { startAttempt, starReading, step, type AttemptState, type World } from '../attempt/index.ts';
 import { drawPlayer, makePlayer, playerInput, type Abilities, type Pacer } from '../pacers/index.ts';
-import { starsFor } from '../rules/index.ts';
+import { READINGS } from '../rules/index.ts';
 
 /** A simulated player gives up after so long, so that a level without an end still has a forecast. */
 export const LONGEST_ATTEMPT_SECONDS = 240;
@@ -11,14 +11,15 @@ export interface AttemptResult {
   stars: number;
   /** From load to end. */
   seconds: number;
-  /** On the clock at the end; endless without a limit. */
-  timeLeftSeconds: number;
+  /** What the ladder of stars stands on, at the end; endless without one. */
+  starReading: number;
   /** Index of the rule that ended it, -1 for the clock, -2 for giving up. */
   endingRule: number;
   /** Index of the rule that took the last life, -2 if none was lost. */
   lifeRule: number;
   livesLeft: number;
   worth: number;
+  score: number;
   /** Where it ended, units; out of lives, where the last one was lost. */
   x: number;
   y: number;
@@ -43,17 +44,17 @@ export function attemptOnce(world: World, who: Pacer | Abilities, seed: number):
   const most = LONGEST_ATTEMPT_SECONDS * 60;
   while (state.phase === 'playing' && state.tick < most) step(state, playerInput(player, state));
   const won = state.phase === 'won';
-  const timeLeftSeconds = starReading(state);
   const end = placeOfEnd(state);
   return {
     won,
-    stars: won ? starsFor(world.level.judging.stars, timeLeftSeconds) : 0,
+    stars: state.verdicts.stars,
     seconds: state.tick / 60,
-    timeLeftSeconds,
+    starReading: starReading(state),
     endingRule: state.phase === 'playing' ? -2 : state.verdicts.ending.rule,
     lifeRule: state.lastLifeRule,
     livesLeft: state.observed.lives,
     worth: state.observed.worth[world.level.motion.kindsOfCollectable] as number,
+    score: READINGS.score.read(state.observed, 0),
     x: end.x,
     y: end.y,
   };

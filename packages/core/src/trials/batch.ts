@@ -15,7 +15,7 @@ export interface TrialQuestion {
   precision: Precision;
 }
 
-const ENGINE = 1;
+const ENGINE = 2;
 
 /** @param position from 1 */
 export function trialQuestion(project: Project, position: number, pacer: Pacer, precision: Precision): TrialQuestion {

@@ -16,8 +16,8 @@ export interface Forecast {
   /** Tries to clear for a player who keeps trying without learning: 1 / clear rate; null when none cleared. */
   triesToClear: number | null;
   medianSeconds: number | null;
-  /** Ascending, seconds, of cleared attempts; empty without a clock. */
-  timesLeft: number[];
+  /** What the ladder of stars stands on, ascending, of cleared attempts; empty without a ladder, or for time left without a limit. */
+  starReadings: number[];
   /** Attempts by number of stars earned, 0 to 5; losses are not among them. */
   stars: number[];
   /** Of the lost attempts, most frequent first. */
@@ -38,7 +38,7 @@ export function forecastOf(tally: Tally): Forecast {
     interval: wilson(tally.cleared, tally.attempts),
     triesToClear: tally.cleared === 0 ? null : tally.attempts / tally.cleared,
     medianSeconds: Number.isNaN(median) ? null : median,
-    timesLeft: ascending(tally.timesLeft),
+    starReadings: ascending(tally.starReadings),
     stars: tally.stars,
     endings: Object.entries(tally.endings)
       .map(([key, count]) => {

@@ -9,7 +9,8 @@ export interface Tally {
   cleared: number;
   /** Of the cleared ones, in seconds. */
   times: number[];
-  timesLeft: number[];
+  /** What the ladder of stars stands on. */
+  starReadings: number[];
   /** By number of stars, 0 to 5. */
   stars: number[];
   /** By ending: `rule/lifeRule`, indices as in AttemptResult. */
@@ -22,7 +23,7 @@ export const emptyTally = (): Tally => ({
   attempts: 0,
   cleared: 0,
   times: [],
-  timesLeft: [],
+  starReadings: [],
   stars: [0, 0, 0, 0, 0, 0],
   endings: {},
   lostAt: [],
@@ -37,7 +38,7 @@ export function addResult(tally: Tally, result: AttemptResult): void {
   if (result.won) {
     tally.cleared++;
     tally.times.push(hundredths(result.seconds));
-    if (Number.isFinite(result.timeLeftSeconds)) tally.timesLeft.push(hundredths(result.timeLeftSeconds));
+    if (Number.isFinite(result.starReading)) tally.starReadings.push(hundredths(result.starReading));
     tally.stars[result.stars] = (tally.stars[result.stars] ?? 0) + 1;
     return;
   }
@@ -51,7 +52,7 @@ export function addTally(tally: Tally, batch: Tally): void {
   tally.attempts += batch.attempts;
   tally.cleared += batch.cleared;
   tally.times.push(...batch.times);
-  tally.timesLeft.push(...batch.timesLeft);
+  tally.starReadings.push(...batch.starReadings);
   batch.stars.forEach((count, stars) => (tally.stars[stars] = (tally.stars[stars] ?? 0) + count));
   for (const [key, count] of Object.entries(batch.endings)) tally.endings[key] = (tally.endings[key] ?? 0) + count;
   tally.lostAt.push(...batch.lostAt.slice(0, Math.max(0, MOST_PLACES * 2 - tally.lostAt.length)));

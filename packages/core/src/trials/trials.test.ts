@@ -21,11 +21,12 @@ const result = (change: Partial<AttemptResult>): AttemptResult => ({
   won: true,
   stars: 2,
   seconds: 20,
-  timeLeftSeconds: 26,
+  starReading: 26,
   endingRule: 0,
   lifeRule: -2,
   livesLeft: 4,
   worth: 80,
+  score: 80,
   x: 1,
   y: 1,
   ...change,
@@ -47,7 +48,7 @@ describe('a perfect player', () => {
 
 describe('the pacers', () => {
   it('clear a hard level the more often the abler they are', () => {
-    const world = worldAt(16);
+    const world = worldAt(21);
     const rates = PACERS.map((pacer) => {
       const tally = emptyTally();
       playBatch(world, pacer, 0, 120, tally);
@@ -62,7 +63,7 @@ describe('the pacers', () => {
       const project = homeBeforeDusk();
       project.kinds.enemies[0]!.speed = literal(speed);
       const tally = emptyTally();
-      playBatch(makeWorld(prepareLevel(project, 16)), steady, 0, 120, tally);
+      playBatch(makeWorld(prepareLevel(project, 21)), steady, 0, 120, tally);
       return tally.cleared;
     };
     expect(rate(3.6)).toBeLessThan(rate(2) - 10);
@@ -86,14 +87,14 @@ describe('the pacers', () => {
 describe('a forecast', () => {
   it('reads a tally', () => {
     const tally = emptyTally();
-    for (const seconds of [10, 20, 40]) addResult(tally, result({ seconds, timeLeftSeconds: 50 - seconds }));
+    for (const seconds of [10, 20, 40]) addResult(tally, result({ seconds, starReading: 50 - seconds }));
     addResult(tally, result({ won: false, endingRule: 1, lifeRule: 2 }));
     const forecast = forecastOf(tally);
     expect(forecast).toMatchObject({
       attempts: 4,
       clearRate: 0.75,
       medianSeconds: 20,
-      timesLeft: [10, 30, 40],
+      starReadings: [10, 30, 40],
       endings: [{ rule: 1, lifeRule: 2, count: 1 }],
     });
     expect(forecast.stars).toEqual([0, 0, 3, 0, 0, 0]);
@@ -111,8 +112,8 @@ describe('a forecast', () => {
 
   it('stays finite without a clock', () => {
     const tally = emptyTally();
-    addResult(tally, result({ timeLeftSeconds: Number.POSITIVE_INFINITY }));
-    expect(forecastOf(tally).timesLeft).toEqual([]);
+    addResult(tally, result({ starReading: Number.POSITIVE_INFINITY }));
+    expect(forecastOf(tally).starReadings).toEqual([]);
   });
 });
 
@@ -158,7 +159,13 @@ describe('the question', () => {
     ['a pin here', (p: ReturnType<typeof homeBeforeDusk>) => (p.parameters[0]!.pins['slot-7'] = 4), false],
     [
       'a threshold here',
-      (p: ReturnType<typeof homeBeforeDusk>) => (p.levels['lavender-bank']!.stars.thresholds[1] = literal(3)),
+      (p: ReturnType<typeof homeBeforeDusk>) =>
+        (p.levels['lavender-bank']!.stars = {
+          is: 'ladder',
+          reading: 'timeLeft',
+          direction: 'atLeast',
+          thresholds: [literal(3)],
+        }),
       false,
     ],
   ])('after %s is the same: %s', (_case, change, same) => {

@@ -13,12 +13,14 @@ import {
   useSelection,
   type Screen,
 } from './hooks.ts';
+import { useExpectations } from './useExpectations.ts';
 import { useFindings } from './useFindings.ts';
 import { findingsToggled } from './viewSlice.ts';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 
 const TABS: readonly { screen: Screen; label: string }[] = [
+  { screen: 'sequence', label: 'Sequence' },
   { screen: 'level', label: 'Level' },
   { screen: 'ramps', label: 'Ramps' },
   { screen: 'hand-off', label: 'Hand-off' },
@@ -57,7 +59,9 @@ export function Header({ onListShortcuts }: { onListShortcuts: () => void }) {
   const dispatch = useAppDispatch();
   const findingsOpen = useAppSelector((state) => state.view.findingsOpen);
   const { undo, redo, undoLast, redoLast } = useHistory();
-  const count = useFindings().length;
+  // An expected clear rate that is not met counts as a finding; expected verdicts are among the findings themselves.
+  const unmet = useExpectations().filter(({ expectation, met }) => expectation.is === 'clearRate' && met === false);
+  const count = useFindings().length + unmet.length;
   const [renaming, setRenaming] = useState(false);
   return (
     <header className="flex h-[46px] shrink-0 items-center gap-3 bg-bar px-3.5 text-bar-ink">

@@ -31,7 +31,7 @@ export function useEdit(): (command: Command | undefined) => void {
   );
 }
 
-export type Screen = 'level' | 'ramps' | 'hand-off' | 'play';
+export type Screen = 'sequence' | 'level' | 'ramps' | 'hand-off' | 'play';
 
 export interface Selection {
   projectId: string;
@@ -43,7 +43,7 @@ export interface Selection {
   lane: string | undefined;
 }
 
-const SCREENS: readonly Screen[] = ['level', 'ramps', 'hand-off', 'play'];
+const SCREENS: readonly Screen[] = ['sequence', 'level', 'ramps', 'hand-off', 'play'];
 
 /** What the address says is looked at. A slot that is gone gives way to the first. */
 export function useSelection(): Selection {

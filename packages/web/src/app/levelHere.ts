@@ -1,5 +1,5 @@
 import type { Level, Project } from '@stadion/core/model';
-import { placedOn, type Names, type Placed } from '@stadion/core/rules';
+import { namesFor, placedOn, rulesOf, type Names, type Placed, type RuleInForce } from '@stadion/core/rules';
 import { valuesAt, type Values } from '@stadion/core/ramps';
 
 /** The level at a slot with everything that its sentences need. */
@@ -11,6 +11,8 @@ export interface LevelHere {
   values: Values;
   placed: Placed;
   names: Names;
+  /** The rules that hold here, in the order in which they act: indices of attempts and forecasts are into these. */
+  rules: RuleInForce[];
 }
 
 /** @returns undefined where the sequence has no such position */
@@ -19,9 +21,6 @@ export function levelHere(project: Project, position: number): LevelHere | undef
   const level = slot && project.levels[slot.levelId];
   if (!slot || !level) return undefined;
   const values = valuesAt(project, position);
-  const goals: Record<string, string> = {};
-  for (const piece of level.ground.pieces) if (piece.piece === 'goal') goals[piece.id] = piece.name;
-  const { words, kinds, parameters } = project;
   return {
     project,
     level,
@@ -29,6 +28,7 @@ export function levelHere(project: Project, position: number): LevelHere | undef
     position,
     values,
     placed: placedOn(project, level, values),
-    names: { words, kinds, parameters, goals },
+    names: namesFor(project, level),
+    rules: rulesOf(project, level),
   };
 }

@@ -3,6 +3,7 @@ import { HandoffScreen } from '../features/handoff/HandoffScreen.tsx';
 import { PlayScreen } from '../features/play/PlayScreen.tsx';
 import { ProjectsScreen } from '../features/projects/ProjectsScreen.tsx';
 import { RampsScreen } from '../features/ramps/RampsScreen.tsx';
+import { SequenceScreen } from '../features/sequence/SequenceScreen.tsx';
 import { Failure } from './Failure.tsx';
 import { LevelPage } from './screens/LevelPage.tsx';
 import { ProjectGate } from './screens/ProjectGate.tsx';
@@ -12,6 +13,7 @@ import { useSelection } from './hooks.ts';
 /** One route for all screens below the track, so that going from one to another keeps the track as it stands. */
 function WorkScreen() {
   const { screen } = useSelection();
+  if (screen === 'sequence') return <SequenceScreen />;
   if (screen === 'ramps') return <RampsScreen />;
   if (screen === 'hand-off') return <HandoffScreen />;
   return <LevelPage />;

@@ -162,6 +162,16 @@ export function startSync(store: Store, projectId: string): () => void {
     });
   };
 
+  // A page that the browser keeps for “back” must not keep its connection: six of them, and nothing goes out any more.
+  window.addEventListener('pagehide', () => events?.close(), { signal: ended.signal });
+  window.addEventListener(
+    'pageshow',
+    (event) => {
+      if (event.persisted) listen();
+    },
+    { signal: ended.signal },
+  );
+
   /** Puts another tab's edits on top; those that meet what came since are a clash. */
   const adopt = async ({ revision, edits }: Unsent): Promise<void> => {
     const list = await fetchJson<RevisionList>(`${address}/revisions?after=${revision}`);

@@ -7,6 +7,11 @@ import { useProject } from './hooks.ts';
 interface Known {
   kinds: Project['kinds'];
   run: Project['run'];
+  standing: Project['standing'];
+  expectations: Project['expectations'];
+  player: Project['player'];
+  tallies: Project['tallies'];
+  score: Project['score'];
   words: Project['words'];
   values: string;
   slotId: string;
@@ -21,20 +26,40 @@ function findingsHere(project: Project, position: number): Finding[] {
   const level = slot && project.levels[slot.levelId];
   if (!slot || !level) return [];
   const values = JSON.stringify(valuesAt(project, position));
-  const { kinds, run, words } = project;
+  const { kinds, run, words, standing, expectations, player, tallies, score } = project;
   const byPosition = known.get(level) ?? new Map<number, Known>();
   const before = byPosition.get(position);
   if (
     before?.kinds === kinds &&
     before.run === run &&
     before.words === words &&
+    before.standing === standing &&
+    before.expectations === expectations &&
+    before.player === player &&
+    before.tallies === tallies &&
+    before.score === score &&
     before.values === values &&
     before.slotId === slot.id
   ) {
     return before.findings;
   }
   const findings = findingsAt(project, position);
-  known.set(level, byPosition.set(position, { kinds, run, words, values, slotId: slot.id, findings }));
+  known.set(
+    level,
+    byPosition.set(position, {
+      kinds,
+      run,
+      words,
+      standing,
+      expectations,
+      player,
+      tallies,
+      score,
+      values,
+      slotId: slot.id,
+      findings,
+    }),
+  );
   return findings;
 }
 

@@ -14,13 +14,13 @@ interface Props extends NumberChipProps {
 
 /** The small editor of a number: type it, or choose what it follows. */
 export function NumberEditor({ focusOn, typed, onDone, clear, ...props }: Props) {
-  const { label, value, onCommit, binding, scale = 1, digits = 2, unit = '' } = props;
+  const { label, value, onCommit, binding, scale = 1, digits = 2, unit = '', units } = props;
   const [text, setText] = useState(
     typed ?? (value === null ? '' : formatNumber(value * scale, Math.max(digits, 4)).replace('−', '-')),
   );
   const [reason, setReason] = useState<string>();
   const commit = (): void => {
-    const parsed = parseNumber(text);
+    const parsed = parseNumber(text, units);
     const next = parsed.ok ? tidy(parsed.value / scale) : 0;
     const why = parsed.ok ? refusal(next, props) : parsed.reason;
     if (why !== undefined)
@@ -52,7 +52,14 @@ export function NumberEditor({ focusOn, typed, onDone, clear, ...props }: Props)
               if (event.key === 'Escape') onDone();
             }}
           />
-          <span className="text-ink-3">{unit}</span>
+          <span className="text-ink-3">
+            {unit}
+            {units
+              ? ` (or ${Object.keys(units)
+                  .filter((name) => name !== unit)
+                  .join(', ')})`
+              : ''}
+          </span>
           <Button className="ml-auto" onClick={commit}>
             Set
           </Button>

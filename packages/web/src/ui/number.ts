@@ -11,6 +11,8 @@ export interface NumberLimits {
   scale?: number;
   /** Written after the number. */
   unit?: string;
+  /** Other units that may be typed after the number, each with its size in the unit shown. */
+  units?: Readonly<Record<string, number>>;
 }
 
 /** A parameter that the number can follow in place of its own value. */

@@ -41,3 +41,21 @@ describe('a number shown', () => {
 
   it('a share as a percentage', () => expect(formatPercent(0.786)).toBe('79 %'));
 });
+
+describe('a number with a unit', () => {
+  const units = { m: 1, ft: 0.3048, units: 0.5 };
+  it.each([
+    ['12', 12],
+    ['12 m', 12],
+    ['40ft', 12.192],
+    ['10*4 ft', 12.192],
+    ['3 units', 1.5],
+    ['2,5 m', 2.5],
+  ])('%s is %d of the unit shown', (text, expected) => {
+    expect(parseNumber(text, units)).toEqual({ ok: true, value: expected });
+  });
+
+  it('that is not known is refused', () => {
+    expect(parseNumber('3 yards', units).ok).toBe(false);
+  });
+});

@@ -46,12 +46,15 @@ function evaluate(node: Node | undefined): number {
 
 /**
  * Read what was typed into a number field: a number with a point or a comma, or plain arithmetic. A unit after it is
- * forgiven (s, %).
+ * forgiven (s, %); one of the given units is converted.
  *
+ * @param units by name, the size of each in the unit that is meant
  * @example parseNumber('48*1.25') // { ok: true, value: 60 }
  */
-export function parseNumber(text: string): ParsedNumber {
-  const cleaned = text
+export function parseNumber(text: string, units: Readonly<Record<string, number>> = {}): ParsedNumber {
+  const named = Object.entries(units).find(([unit]) => new RegExp(`[\\d) ]${unit}$`).test(text.trim()));
+  const number = named ? text.trim().slice(0, -named[0].length) : text;
+  const cleaned = number
     .trim()
     .replaceAll('−', '-')
     .replaceAll(/(\d),(\d)/g, '$1.$2')
@@ -66,5 +69,5 @@ export function parseNumber(text: string): ParsedNumber {
   if (Number.isNaN(value))
     return { ok: false, reason: `“${text.trim().slice(0, 30)}” is not a number; arithmetic such as 48*1.25 is.` };
   if (!Number.isFinite(value)) return { ok: false, reason: 'This divides by zero.' };
-  return { ok: true, value: Number(value.toPrecision(12)) };
+  return { ok: true, value: Number((value * (named?.[1] ?? 1)).toPrecision(12)) };
 }

@@ -27,16 +27,16 @@ export const alreadyTrue: Check = {
   check: (place) => {
     // The judge itself says what holds before anybody has moved.
     const level = prepareLevel(place.project, place.position);
-    const judge = makeJudge(level.judging.rules, level.judging.tie);
+    const judge = makeJudge(level.judging.rules, level.judging.tie, level.judging);
     const verdicts = startVerdicts(judge);
     judgeTick(judge, startObserved(level), verdicts, null);
-    return place.level.rules.flatMap((rule, index) => {
+    return place.rules.flatMap(({ rule, path }, index) => {
       const ending = endingOfRule(rule);
       const judged = judge.rules[index];
       if (!ending || !judged || verdicts.truth[judged.when.index] !== true) return [];
       const parts = leaves(rule.when);
       const [only] = parts;
-      const base = ['levels', place.level.id, 'rules', index, 'when'];
+      const base = [...path, 'when'];
       const ask = parts.length === 1 && only ? leastToAsk(only.leaf, place) : undefined;
       const mend: Mend | undefined =
         ask === undefined || !only

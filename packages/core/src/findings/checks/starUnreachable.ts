@@ -7,7 +7,7 @@ export const starUnreachable: Check = {
   code: 'star-unreachable',
   check: (place) => {
     const { clock, stars, id } = place.level;
-    if (clock.limitSeconds === null) return [];
+    if (clock.limitSeconds === null || stars.is !== 'ladder' || stars.reading !== 'timeLeft') return [];
     const limit = resolveAmount(clock.limitSeconds, place.values, place.placed);
     const found: Finding[] = [];
     let below = 0;

@@ -6,7 +6,7 @@ import { say, type Check } from '../finding.ts';
 export const targetBeyondPlaced: Check = {
   code: 'target-beyond-placed',
   check: (place) =>
-    place.level.rules.flatMap((rule, index) => {
+    place.rules.flatMap(({ rule, path: rulePath }) => {
       if (endingOfRule(rule) !== 'won') return [];
       return leaves(rule.when).flatMap(({ leaf, path }) => {
         if (leaf.is !== 'compare') return [];
@@ -16,7 +16,7 @@ export const targetBeyondPlaced: Check = {
         const placed = place.placed[reading.reading === 'worth' ? 'worth' : 'count'][reading.of] ?? 0;
         const wanted = resolveAmount(leaf.amount, place.values, place.placed);
         if (comparison === 'moreThan' ? wanted < placed : wanted <= placed) return [];
-        const base = ['levels', place.level.id, 'rules', index, 'when', ...path];
+        const base = [...rulePath, 'when', ...path];
         const most = comparison === 'moreThan' ? placed - 1 : placed;
         return [
           {

@@ -54,7 +54,7 @@ describe('the CSV of values', () => {
   it('keeps a name that looks like a formula as text', () => {
     const project = homeBeforeDusk();
     project.levels['clover-steps']!.name = '=1+1, "now"';
-    expect(parameterFile(project).split('\r\n')[1]).toBe(`1,slot-1,"'=1+1, ""now""",2,0,0.5,48,9,5`);
+    expect(parameterFile(project).split('\r\n')[1]).toBe(`1,slot-1,"'=1+1, ""now""",2,0,0.5,48,9,5,2`);
   });
 });
 

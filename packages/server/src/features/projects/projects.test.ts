@@ -1,7 +1,10 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
 import type { Edit, OpenProject, PatchOperation } from '@stadion/core/contract';
 import { homeBeforeDusk } from '@stadion/core/demo';
+import type { Project } from '@stadion/core/model';
+import { createClient } from '@libsql/client';
 import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
 import request from 'supertest';
 import { testApp } from '../../testing/testApp.ts';
 
@@ -191,5 +194,27 @@ describe('many writers at once', () => {
     expect(made).toHaveLength(1);
     expect(tries.filter((answer) => answer.status === 412)).toHaveLength(19);
     expect((await read()).revision).toBe(1);
+  });
+});
+
+describe('a project stored by an earlier version', () => {
+  it('is brought up to this one when the server starts, as an edit of its own, once', async () => {
+    const old = JSON.parse(
+      readFileSync(new URL('../../../../core/src/formats/upgrades/version1.json', import.meta.url), 'utf8'),
+    ) as { name: string };
+    const { id: stored } = await app.projects.add(old as unknown as Project);
+    // As the earlier version left it, behind the back of the one that is tested.
+    const client = createClient({ url: `file:${app.file}` });
+    await client.execute({ sql: 'update projects set document = ? where id = ?', args: [JSON.stringify(old), stored] });
+    client.close();
+    expect(await app.projects.bringUpToDate()).toEqual([stored]);
+    const { document, revision } = await app.projects.read(stored);
+    expect([document.version, revision, document.slots.length]).toEqual([2, 1, 2]);
+    expect(await app.projects.bringUpToDate()).toEqual([]);
+    const answer = await request(app.express)
+      .patch(`/api/projects/${stored}`)
+      .set('If-Match', '"1"')
+      .send({ edits: [rename('Up To Date')] });
+    expect(answer.status).toBe(200);
   });
 });

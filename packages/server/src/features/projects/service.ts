@@ -11,7 +11,7 @@ import type {
 } from '@stadion/core/contract';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { importProject } from '@stadion/core/formats';
-import { emptyProject, pointerOf, type Project } from '@stadion/core/model';
+import { emptyProject, pointerOf, PROJECT_VERSION, type Project } from '@stadion/core/model';
 import jsonPatch, { type Operation } from 'fast-json-patch';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
@@ -88,6 +88,27 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
     /** Store a document that has been checked. */
     async add(document: Project): Promise<ImportedProject> {
       return { id: await insert(document), name: document.name, slots: document.slots.length };
+    },
+
+    /** Brings every stored document of an earlier version up to this one, each as an edit of its own. */
+    async bringUpToDate(): Promise<string[]> {
+      const upgraded: string[] = [];
+      for (const { id } of await store.listProjects(storage.db)) {
+        await storage.write(async (transaction) => {
+          const project = await store.readProject(transaction, id);
+          if (!project || project.document.version === PROJECT_VERSION) return;
+          const before: unknown = project.document;
+          const checked = importProject(before);
+          if (!checked.ok) throw new StadionError('bad-document', checked.problems[0]?.message ?? '');
+          const patch = jsonPatch.compare(before as object, checked.project) as PatchOperation[];
+          const inverse = jsonPatch.compare(checked.project, before as object) as PatchOperation[];
+          const edit: Edit = { id: nanoid(), label: `Bring the project up to version ${PROJECT_VERSION}`, patch };
+          const revision: Revision = { revision: project.revision + 1, edit, inverse, at: now().toISOString() };
+          await store.appendRevisions(transaction, id, checked.project, [revision]);
+          upgraded.push(id);
+        });
+      }
+      return upgraded;
     },
 
     async read(id: string): Promise<store.StoredProject> {

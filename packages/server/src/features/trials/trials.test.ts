@@ -16,7 +16,9 @@ beforeAll(async () => {
   const patch = document.slots
     .flatMap((slot, index) => (keep.has(slot.id) ? [] : [{ op: 'remove' as const, path: `/slots/${index}` }]))
     .toReversed();
-  await app.projects.edit(id, 0, [{ id: 'two-slots-only', label: 'Two slots', patch }]);
+  // What is expected of other slots goes with them.
+  const alone = [{ op: 'replace' as const, path: '/expectations', value: [] }, ...patch];
+  await app.projects.edit(id, 0, [{ id: 'two-slots-only', label: 'Two slots', patch: alone }]);
 });
 afterAll(() => app.end());
 

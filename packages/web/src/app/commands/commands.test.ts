@@ -108,10 +108,10 @@ describe('parameters', () => {
   });
 
   it('in use cannot go, others can', () => {
-    expect(removeParameter(demo, 'clock')).toEqual({ usedIn: 24 });
+    expect(removeParameter(demo, 'clock')).toEqual({ usedIn: 21 });
     const project = after(addParameter(demo, 'Wind'));
     const command = removeParameter(project, 'wind');
-    expect('patch' in command && after(command, project).parameters).toHaveLength(6);
+    expect('patch' in command && after(command, project).parameters).toHaveLength(demo.parameters.length);
   });
 
   it('are pinned and let go', () => {

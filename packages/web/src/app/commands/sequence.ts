@@ -21,7 +21,7 @@ function freshName(project: Project, wanted: string): string {
 }
 
 /** Tiers begin at positions: what is put in front of them moves them on, as long as they stay in order. */
-function shiftTiers(project: Project, position: number, by: 1 | -1): PatchOperation[] {
+export function shiftTiers(project: Project, position: number, by: 1 | -1): PatchOperation[] {
   const froms = project.tiers.map((tier) => (tier.from > position ? tier.from + by : tier.from));
   const ordered = froms.every((from, index) => (index === 0 ? from === 1 : from > (froms[index - 1] as number)));
   if (!ordered) return [];
@@ -93,8 +93,30 @@ export function removeSlot(project: Project, slotId: string): SequenceCommand | 
         Object.hasOwn(parameter.pins, slotId) ? [removeAt(at('parameters', index, 'pins', slotId))] : [],
       ),
       ...shiftTiers(project, position, -1),
+      ...forgetSlot(project, slotId),
     ],
   };
+}
+
+/** Endings that lead to a slot and expectations of it go with the slot. */
+function forgetSlot(project: Project, slotId: string): PatchOperation[] {
+  const expectations = project.expectations.filter((expectation) => expectation.slotId !== slotId);
+  const removed = project.slots.find((slot) => slot.id === slotId)?.levelId;
+  const isGone = (levelId: string): boolean =>
+    levelId === removed && !project.slots.some((slot) => slot.id !== slotId && slot.levelId === levelId);
+  return [
+    ...(expectations.length < project.expectations.length ? [replaceAt(at('expectations'), expectations)] : []),
+    ...Object.values(project.levels).flatMap((level) =>
+      isGone(level.id)
+        ? []
+        : (['won', 'lost'] as const).flatMap((side) => {
+            const { next } = level.ending[side];
+            return next.to === 'slot' && next.slot === slotId
+              ? [replaceAt(at('levels', level.id, 'ending', side, 'next'), { to: 'levelChoice' })]
+              : [];
+          }),
+    ),
+  ];
 }
 
 /** Moves a slot to another position; positions outside the sequence mean its ends. */

@@ -2,6 +2,7 @@ import { useAppDispatch, useGoto, useProject } from '../../app/hooks.ts';
 import { useFindings } from '../../app/useFindings.ts';
 import { findingsToggled } from '../../app/viewSlice.ts';
 import { FindingNote } from '../../app/FindingNote.tsx';
+import { Expectations } from './Expectations.tsx';
 
 /** Everything found, in the order of the sequence, each with the way to its place. */
 export function FindingsDrawer() {
@@ -34,6 +35,7 @@ export function FindingsDrawer() {
             </li>
           );
         })}
+        <Expectations />
       </ul>
     </aside>
   );

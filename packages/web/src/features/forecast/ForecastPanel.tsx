@@ -1,28 +1,20 @@
 import { PACERS, type Pacer } from '@stadion/core/pacers';
-import { causeInWords, resolveAmount } from '@stadion/core/rules';
+import { causeInWords } from '@stadion/core/rules';
 import type { EndingCount, Forecast } from '@stadion/core/trials';
 import { useMemo } from 'react';
-import { at, replaceAt, setWanted } from '../../app/commands/index.ts';
+import { setWanted } from '../../app/commands/index.ts';
 import { useAppDispatch, useAppSelector, useEdit, useProject, useSelection } from '../../app/hooks.ts';
 import { levelHere, type LevelHere } from '../../app/levelHere.ts';
 import { pacerChosen } from '../../app/viewSlice.ts';
-import {
-  Distribution,
-  formatNumber,
-  formatPercent,
-  formatSeconds,
-  NumberChip,
-  Segmented,
-  type Threshold,
-} from '../../ui/index.ts';
+import { formatNumber, formatPercent, formatSeconds, NumberChip, Segmented } from '../../ui/index.ts';
+import { STAR_SHADES, LOSS_SHADES } from './shades.ts';
+import { StarDistribution } from './StarDistribution.tsx';
 import { Endings, type EndingPart } from './Endings.tsx';
+import { ExpectRate } from './ExpectRate.tsx';
 import { LossMap } from './LossMap.tsx';
 import { useForecast } from './useForecast.ts';
 
 const MAIN = PACERS[1] as Pacer;
-const STAR_SHADES = ['var(--win-3)', 'var(--win-3)', 'var(--win-2)', 'var(--win)', 'var(--win)', 'var(--win)'];
-const LOSS_SHADES = ['var(--loss)', 'var(--loss-2)', 'var(--ink-3)'];
-
 /** Beside the level: what trials predict of it, always live. */
 export function ForecastPanel() {
   const project = useProject();
@@ -49,7 +41,7 @@ export function ForecastPanel() {
       </div>
       {forecast ? (
         <div aria-busy={stale || !done} className={stale ? 'opacity-45 transition-opacity duration-150' : ''}>
-          <Report here={here} forecast={forecast} />
+          <Report here={here} forecast={forecast} pacer={pacer} />
           <p role="status" className="mt-2 text-[11.5px] text-ink-3">
             {stale
               ? 'Trying the edit…'
@@ -68,8 +60,8 @@ export function ForecastPanel() {
 function endingName(here: LevelHere, { rule, lifeRule }: EndingCount): string {
   if (rule === -1) return 'Out of time';
   if (rule === -2) return 'Gave up';
-  const ended = here.level.rules[rule];
-  const life = here.level.rules[lifeRule];
+  const ended = here.rules[rule]?.rule;
+  const life = here.rules[lifeRule]?.rule;
   if (!ended) return 'Lost';
   const cause = causeInWords(ended, here.names);
   return life && life !== ended ? `${cause}: ${causeInWords(life, here.names)}` : cause;
@@ -99,51 +91,13 @@ function endingParts(here: LevelHere, forecast: Forecast): EndingPart[] {
   ];
 }
 
-function Report({ here, forecast }: { here: LevelHere; forecast: Forecast }) {
+function Report({ here, forecast, pacer }: { here: LevelHere; forecast: Forecast; pacer: Pacer }) {
   const edit = useEdit();
-  const { project, level, slotId, position } = here;
+  const { project, slotId, position } = here;
   const { interval, clearRate } = forecast;
   const wanted = project.slots[position - 1]?.wanted;
   const half = ((interval.high - interval.low) / 2) * 100;
   const below = wanted !== undefined && interval.high < wanted;
-  const limit =
-    level.clock.limitSeconds === null ? undefined : resolveAmount(level.clock.limitSeconds, here.values, here.placed);
-  const stars = level.stars.thresholds.map((threshold) =>
-    threshold === null ? null : resolveAmount(threshold, here.values, here.placed),
-  );
-  const starsAt = (left: number): number => {
-    let count = 0;
-    for (const threshold of stars) {
-      if (threshold !== null && left < threshold) break;
-      count++;
-    }
-    return count;
-  };
-  const thresholds = stars.flatMap((value, index): Threshold[] =>
-    value === null
-      ? []
-      : [
-          {
-            label: '★'.repeat(index + 1),
-            name: `${index + 1} stars: time left at least`,
-            value,
-            ...(level.stars.thresholds[index]?.from === 'number'
-              ? {
-                  onMove: (next: number) =>
-                    edit({
-                      label: `${'★'.repeat(index + 1)} of ${level.name} to ${formatNumber(next)} s`,
-                      patch: [
-                        replaceAt(at('levels', level.id, 'stars', 'thresholds', index), {
-                          from: 'number',
-                          value: next,
-                        }),
-                      ],
-                    }),
-                }
-              : {}),
-          },
-        ],
-  );
   return (
     <>
       <div className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-1.5">
@@ -193,24 +147,8 @@ function Report({ here, forecast }: { here: LevelHere; forecast: Forecast }) {
           </div>
         </div>
       </div>
-      <h3 className="mt-3.5 mb-1 text-[12.5px]">Time left when cleared</h3>
-      {limit === undefined ? (
-        <p className="text-ink-3">Without a limit on the clock there is no time left.</p>
-      ) : (
-        <Distribution
-          values={forecast.timesLeft}
-          high={Math.max(1, Math.ceil(limit))}
-          unit="s"
-          label={`Time left when cleared: ${forecast.timesLeft.length} attempts, median ${forecast.timesLeft.length === 0 ? 'none' : formatSeconds(forecast.timesLeft[Math.floor(forecast.timesLeft.length / 2)] ?? 0)}. ${forecast.stars
-            .map((count, index) =>
-              index > 0 && count > 0 ? `${index} stars ${formatPercent(count / forecast.attempts)}` : '',
-            )
-            .filter(Boolean)
-            .join(', ')}`}
-          thresholds={thresholds}
-          colourAt={(left) => STAR_SHADES[Math.min(5, starsAt(left))] as string}
-        />
-      )}
+      <ExpectRate here={here} forecast={forecast} pacer={pacer} />
+      <StarDistribution here={here} forecast={forecast} />
       <h3 className="mt-3.5 mb-1 text-[12.5px]">How attempts end</h3>
       <Endings parts={endingParts(here, forecast)} total={forecast.attempts} />
       <h3 className="mt-3.5 mb-1 text-[12.5px]">Where they are lost</h3>

@@ -9,7 +9,14 @@ export function LossMap({ here, lostAt }: { here: LevelHere; lostAt: readonly nu
   const width = rows[0]?.length ?? 1;
   const height = rows.length;
   const walls = useMemo(
-    () => rows.map((row, y) => [...row].map((cell, x) => (cell === '#' ? `M${x} ${y}h1v1h-1z` : '')).join('')).join(''),
+    () =>
+      rows
+        .map((row, y) =>
+          [...row]
+            .map((cell, x) => (cell === '#' ? `M${x} ${y}h1v1h-1z` : cell === '~' ? `M${x} ${y}h1v.3h-1z` : ''))
+            .join(''),
+        )
+        .join(''),
     [rows],
   );
   const places: [number, number][] = [];
@@ -26,6 +33,18 @@ export function LossMap({ here, lostAt }: { here: LevelHere; lostAt: readonly nu
         if (piece.piece === 'collectable')
           return (
             <circle key={piece.id} cx={piece.at.x} cy={piece.at.y} r=".17" fill={colourOfKind(project, piece.kind)} />
+          );
+        if (piece.piece === 'hazard' || piece.piece === 'gate')
+          return (
+            <rect
+              key={piece.id}
+              x={piece.at.x}
+              y={piece.at.y}
+              width={piece.width}
+              height={piece.height}
+              fill={piece.piece === 'gate' ? 'var(--edit)' : 'var(--loss-soft)'}
+              fillOpacity={piece.piece === 'gate' ? 0.55 : 1}
+            />
           );
         if (piece.piece === 'goal')
           return (

@@ -1,17 +1,16 @@
-import { endingOfRule } from '@stadion/core/rules';
-import { freshId, literal } from '@stadion/core/model';
-import { useMemo } from 'react';
-import { addAt, at, renameLevel, replaceAt } from '../../app/commands/index.ts';
+import { useMemo, useState } from 'react';
+import { at, renameLevel, replaceAt } from '../../app/commands/index.ts';
 import { useAppDispatch, useAppSelector, useEdit, useProject, useSelection } from '../../app/hooks.ts';
 import { useFindings } from '../../app/useFindings.ts';
 import { renamingStarted } from '../../app/viewSlice.ts';
 import { ChoiceChip, TextInPlace } from '../../ui/index.ts';
 import { ClockSentence } from './ClockSentence.tsx';
-import { ConditionSentence } from './ConditionSentence.tsx';
-import { LossRules } from './LossRules.tsx';
+import { CopyRulesPanel } from './CopyRulesPanel.tsx';
+import { EndingSentence } from './EndingSentence.tsx';
+import { RuleList } from './RuleList.tsx';
 import { levelHere, type LevelHere } from '../../app/levelHere.ts';
 import { NumbersHere } from './NumbersHere.tsx';
-import { Section } from './Section.tsx';
+import { Section } from '../../app/Section.tsx';
 import { StarsSentence } from './StarsSentence.tsx';
 import { ToCollect } from './ToCollect.tsx';
 
@@ -37,7 +36,7 @@ function Sheet({ here }: { here: LevelHere }) {
   const all = useFindings();
   const findings = all.filter((finding) => finding.slotId === slotId);
   const base = at('levels', level.id);
-  const wins = level.rules.map((rule, index) => ({ rule, index })).filter(({ rule }) => endingOfRule(rule) === 'won');
+  const [copying, setCopying] = useState(false);
   return (
     <div className="min-w-0 grow overflow-y-auto px-[22px] pt-3.5 pb-8">
       <div className="flex items-start gap-3">
@@ -55,6 +54,14 @@ function Sheet({ here }: { here: LevelHere }) {
             onCommit={(name) => edit(renameLevel(level, name))}
           />
         </h1>
+        <button
+          type="button"
+          className="link mt-1.5 whitespace-nowrap"
+          aria-expanded={copying}
+          onClick={() => setCopying(!copying)}
+        >
+          Copy rules to…
+        </button>
         <span className="mt-1.5 whitespace-nowrap text-ink-3">
           Roam ground · {level.ground.rows[0]?.length ?? 0} × {level.ground.rows.length}
         </span>
@@ -68,21 +75,12 @@ function Sheet({ here }: { here: LevelHere }) {
           onCommit={(brief) => edit({ label: `Brief of ${level.name}`, patch: [replaceAt(`${base}/brief`, brief)] })}
         />
       </div>
+      {copying ? <CopyRulesPanel here={here} onDone={() => setCopying(false)} /> : null}
       <Section title="Won when">
-        {wins.map(({ rule, index }) => (
-          <ConditionSentence
-            key={rule.id}
-            here={here}
-            condition={rule.when}
-            path={`${base}/rules/${index}/when`}
-            topic="Won when"
-            findings={findings}
-          />
-        ))}
-        {wins.length === 0 ? <AddWin here={here} /> : null}
+        <RuleList here={here} topic="won" findings={findings} />
       </Section>
       <Section title="Lost when">
-        <LossRules here={here} findings={findings} />
+        <RuleList here={here} topic="lost" findings={findings} />
         <div className="say">
           <span className="join">A win and a loss in the same tick:</span>
           <ChoiceChip
@@ -94,7 +92,7 @@ function Sheet({ here }: { here: LevelHere }) {
         </div>
       </Section>
       <Section title="Clock">
-        <ClockSentence here={here} />
+        <ClockSentence here={here} findings={findings} />
       </Section>
       <Section title="To collect">
         <ToCollect here={here} />
@@ -102,48 +100,15 @@ function Sheet({ here }: { here: LevelHere }) {
       <Section title="Stars">
         <StarsSentence here={here} findings={findings} />
       </Section>
+      <Section title="Milestones">
+        <RuleList here={here} topic="milestone" findings={findings} />
+      </Section>
+      <Section title="Ending">
+        <EndingSentence here={here} />
+      </Section>
       <Section title="Numbers here">
         <NumbersHere here={here} />
       </Section>
-    </div>
-  );
-}
-
-/** A level without a win can have one again. */
-function AddWin({ here }: { here: LevelHere }) {
-  const edit = useEdit();
-  const { level } = here;
-  const goal = level.ground.pieces.find((piece) => piece.piece === 'goal');
-  const add = (): void => {
-    const id = freshId('won', new Set(level.rules.map((rule) => rule.id)));
-    const rule = {
-      id,
-      when: {
-        id: `${id}-when`,
-        is: 'all',
-        of: goal
-          ? [{ id: `${id}-inside`, is: 'onOff', reading: { reading: 'inside', zone: goal.id }, on: true }]
-          : [
-              {
-                id: `${id}-worth`,
-                is: 'compare',
-                reading: { reading: 'worth', of: 'any' },
-                comparison: 'atLeast',
-                amount: literal(1),
-              },
-            ],
-      },
-      then: [{ effect: 'win' }],
-      fires: 'once',
-    };
-    edit({ label: `A way to win ${level.name}`, patch: [addAt(at('levels', level.id, 'rules', '-'), rule)] });
-  };
-  return (
-    <div className="say">
-      <span className="text-ink-3">nothing: it cannot be won</span>
-      <button type="button" className="link" onClick={add}>
-        + way to win
-      </button>
     </div>
   );
 }

@@ -1,93 +1,258 @@
-import { literal } from '@stadion/core/model';
 import type { Finding } from '@stadion/core/findings';
+import { literal, type StarReading, type Stars } from '@stadion/core/model';
 import { X } from 'lucide-react';
 import { addAt, at, removeAt, replaceAt } from '../../app/commands/index.ts';
 import { FindingNotes } from '../../app/FindingNote.tsx';
 import { useEdit } from '../../app/hooks.ts';
-import { AmountChip } from './AmountChip.tsx';
 import type { LevelHere } from '../../app/levelHere.ts';
+import { AmountChip, conditionOn, ConditionSentence } from '../../app/sentences/index.ts';
+import { STAR_READINGS } from '../../app/starReadings.ts';
+import { ChoiceChip } from '../../ui/index.ts';
+import { EndTable } from './EndTables.tsx';
 
 const MOST_STARS = 5;
+const OWN = 'conditions';
+const stars = (count: number): string => '★'.repeat(count);
 
-/** The ladder of stars on the time left. */
-export function StarsSentence({ here, findings }: { here: LevelHere; findings: readonly Finding[] }) {
+interface Props {
+  here: LevelHere;
+  findings: readonly Finding[];
+}
+
+/** What earns the stars: a ladder on one reading, or a condition each. */
+export function StarsSentence({ here, findings }: Props) {
   const edit = useEdit();
   const { level } = here;
-  const { thresholds } = level.stars;
-  const path = at('levels', level.id, 'stars', 'thresholds');
+  const path = at('levels', level.id, 'stars');
+  const chosen = level.stars.is === 'ladder' ? level.stars.reading : OWN;
+  const choose = (value: string): void => {
+    const next = value === OWN ? eachItsOwn(here) : ladderOn(value as StarReading, level.stars);
+    edit({
+      label: `Stars of ${level.name}: by ${value === OWN ? 'a condition each' : STAR_READINGS[value as StarReading].label}`,
+      patch: [replaceAt(path, next)],
+    });
+  };
   return (
     <div>
       <div className="say">
-        {thresholds.map((threshold, index) => {
-          const stars = '★'.repeat(index + 1);
-          return (
-            <span key={index} className="say mr-2 inline-flex">
-              <span className="text-mark-ink" aria-label={`${index + 1} star${index === 0 ? '' : 's'}`}>
-                {stars}
-              </span>
-              {threshold === null ? (
-                <>
-                  <span className="join">cleared</span>
-                  {index === 0 ? (
-                    <button
-                      type="button"
-                      className="link text-[12px]"
-                      onClick={() =>
-                        edit({ label: `${stars} at 1 s left`, patch: [replaceAt(`${path}/0`, literal(1))] })
-                      }
-                    >
-                      + time
-                    </button>
-                  ) : null}
-                </>
-              ) : (
-                <>
-                  <span className="join">
-                    {index === 0 || thresholds[index - 1] === null ? 'time left at least' : 'at least'}
-                  </span>
-                  <AmountChip
-                    here={here}
-                    label={`${index + 1} stars: time left`}
-                    amount={threshold}
-                    path={`${path}/${index}`}
-                    step={1}
-                    min={0}
-                    max={3600}
-                    unit="s"
-                    {...(index === 0
-                      ? { onClear: () => edit({ label: '★ for clearing', patch: [replaceAt(`${path}/0`, null)] }) }
-                      : {})}
-                  />
-                </>
-              )}
-              {index === thresholds.length - 1 && index > 0 ? (
+        <span className="join">by</span>
+        <ChoiceChip
+          label="What stars stand on"
+          value={chosen}
+          choices={[
+            ...Object.entries(STAR_READINGS).map(([value, { label }]) => ({ value, label })),
+            { value: OWN, label: 'a condition each' },
+          ]}
+          onChoose={choose}
+        />
+        {level.stars.is === 'ladder' ? <Ladder here={here} ladder={level.stars} path={path} /> : null}
+      </div>
+      {level.stars.is === 'conditions' ? (
+        <Conditions here={here} conditions={level.stars.conditions} path={path} findings={findings} />
+      ) : null}
+      <FindingNotes findings={findings} at={(place) => place.startsWith(path)} />
+      <EndTable here={here} of="stars" />
+    </div>
+  );
+}
+
+/** The same number of stars on another reading, with thresholds to start from. */
+function ladderOn(reading: StarReading, before: Stars): Stars {
+  const count = before.is === 'ladder' ? before.thresholds.length : before.conditions.length;
+  const { better, step } = STAR_READINGS[reading];
+  const from = { timeLeft: 10, timeElapsed: 40, score: 50, worth: 40, collected: 5, lives: 2, health: 40, tries: 3 }[
+    reading
+  ];
+  const by =
+    reading === 'lives' || reading === 'tries'
+      ? 1
+      : step === 5
+        ? 25
+        : reading === 'worth' || reading === 'health'
+          ? 20
+          : 5;
+  const thresholds = Array.from({ length: count }, (_, index) =>
+    index === 0 ? null : literal(Math.max(0, better === 'atLeast' ? from + by * (index - 1) : from - by * (index - 1))),
+  );
+  return { is: 'ladder', reading, direction: better, thresholds };
+}
+
+/** A condition for each star, from what the ladder asked where it can be said. */
+function eachItsOwn(here: LevelHere): Stars {
+  const { stars: before } = here.level;
+  if (before.is === 'conditions') return before;
+  const conditions = before.thresholds.map((threshold, index) => {
+    if (threshold === null) return null;
+    const { reading } = before;
+    const named = reading === 'worth' || reading === 'collected' ? { reading, of: 'any' } : { reading };
+    return {
+      id: `star-${index + 1}`,
+      is: 'compare' as const,
+      reading: named,
+      comparison: before.direction,
+      amount: threshold,
+    };
+  });
+  return { is: 'conditions', conditions };
+}
+
+function Remove({ count, level, path }: { count: number; level: string; path: string }) {
+  const edit = useEdit();
+  return (
+    <button
+      type="button"
+      className="rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
+      aria-label={`Remove the star ${count}`}
+      onClick={() => edit({ label: `${level}: ${count - 1} stars`, patch: [removeAt(path)] })}
+    >
+      <X size={13} />
+    </button>
+  );
+}
+
+function Ladder({ here, ladder, path }: { here: LevelHere; ladder: Extract<Stars, { is: 'ladder' }>; path: string }) {
+  const edit = useEdit();
+  const { level } = here;
+  const { thresholds, reading, direction } = ladder;
+  const { label, unit, step } = STAR_READINGS[reading];
+  const words = direction === 'atLeast' ? 'at least' : 'at most';
+  const base = `${path}/thresholds`;
+  const last = thresholds.length - 1;
+  return (
+    <>
+      {thresholds.map((threshold, index) => (
+        <span key={index} className="say mr-2 inline-flex">
+          <span className="text-mark-ink" aria-label={`${index + 1} star${index === 0 ? '' : 's'}`}>
+            {stars(index + 1)}
+          </span>
+          {threshold === null ? (
+            <>
+              <span className="join">cleared</span>
+              {index === 0 ? (
                 <button
                   type="button"
-                  className="rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
-                  aria-label={`Remove the star ${index + 1}`}
+                  className="link text-[12px]"
                   onClick={() =>
-                    edit({ label: `${level.name}: ${index} stars`, patch: [removeAt(`${path}/${index}`)] })
+                    edit({
+                      label: `${stars(1)} takes ${label}`,
+                      patch: [replaceAt(`${base}/0`, literal(direction === 'atLeast' ? 1 : 60))],
+                    })
                   }
                 >
-                  <X size={13} />
+                  + number
                 </button>
               ) : null}
-            </span>
-          );
-        })}
-        {thresholds.length < MOST_STARS ? (
-          <button
-            type="button"
-            className="link"
-            onClick={() =>
-              edit({ label: `${level.name}: ${thresholds.length + 1} stars`, patch: [addAt(`${path}/-`, literal(30))] })
-            }
-          >
-            + star
-          </button>
-        ) : null}
-      </div>
-      <FindingNotes findings={findings} at={(place) => place.startsWith(path)} />
+            </>
+          ) : (
+            <>
+              <span className="join">{words}</span>
+              <AmountChip
+                here={here}
+                label={`${index + 1} stars: ${label}`}
+                amount={threshold}
+                path={`${base}/${index}`}
+                step={step}
+                min={0}
+                {...(unit === '' ? {} : { unit })}
+                {...(index === 0
+                  ? { onClear: () => edit({ label: '★ for clearing', patch: [replaceAt(`${base}/0`, null)] }) }
+                  : {})}
+              />
+            </>
+          )}
+          {index === last && index > 0 ? (
+            <Remove count={index + 1} level={level.name} path={`${base}/${index}`} />
+          ) : null}
+        </span>
+      ))}
+      {thresholds.length < MOST_STARS ? (
+        <button
+          type="button"
+          className="link"
+          onClick={() => {
+            const before = thresholds[last];
+            const value = before?.from === 'number' ? before.value : direction === 'atLeast' ? 20 : 40;
+            edit({
+              label: `${level.name}: ${thresholds.length + 1} stars`,
+              patch: [addAt(`${base}/-`, literal(Math.max(0, value + (direction === 'atLeast' ? step : -step))))],
+            });
+          }}
+        >
+          + star
+        </button>
+      ) : null}
+    </>
+  );
+}
+
+function Conditions({
+  here,
+  conditions,
+  path,
+  findings,
+}: {
+  here: LevelHere;
+  conditions: Extract<Stars, { is: 'conditions' }>['conditions'];
+  path: string;
+  findings: readonly Finding[];
+}) {
+  const edit = useEdit();
+  const { level } = here;
+  const base = `${path}/conditions`;
+  return (
+    <div>
+      {conditions.map((condition, index) => (
+        <div key={index} className="say items-start">
+          <span className="leading-6 text-mark-ink" aria-label={`Star ${index + 1}`}>
+            ★{index + 1}
+          </span>
+          {condition ? (
+            <ConditionSentence
+              here={here}
+              condition={condition}
+              path={`${base}/${index}`}
+              topic={`Star ${index + 1}`}
+              findings={findings}
+              onRemove={() =>
+                edit({ label: `Star ${index + 1} for clearing`, patch: [replaceAt(`${base}/${index}`, null)] })
+              }
+            />
+          ) : (
+            <>
+              <span className="join leading-6">cleared</span>
+              <button
+                type="button"
+                className="link text-[12px] leading-6"
+                onClick={() =>
+                  edit({
+                    label: `A condition for star ${index + 1}`,
+                    patch: [replaceAt(`${base}/${index}`, conditionOn({ reading: 'lives' }, here))],
+                  })
+                }
+              >
+                + condition
+              </button>
+            </>
+          )}
+          {index === conditions.length - 1 && index > 0 ? (
+            <Remove count={index + 1} level={level.name} path={`${base}/${index}`} />
+          ) : null}
+        </div>
+      ))}
+      {conditions.length < MOST_STARS ? (
+        <button
+          type="button"
+          className="link"
+          onClick={() =>
+            edit({
+              label: `${level.name}: ${conditions.length + 1} stars`,
+              patch: [addAt(`${base}/-`, conditionOn({ reading: 'timeLeft' }, here))],
+            })
+          }
+        >
+          + star
+        </button>
+      ) : null}
     </div>
   );
 }

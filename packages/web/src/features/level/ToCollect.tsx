@@ -1,7 +1,7 @@
 import { endingOfRule, leaves, resolveAmount } from '@stadion/core/rules';
 import { at } from '../../app/commands/index.ts';
 import { formatNumber } from '../../ui/index.ts';
-import { AmountChip } from './AmountChip.tsx';
+import { AmountChip } from '../../app/sentences/index.ts';
 import type { LevelHere } from '../../app/levelHere.ts';
 
 const SHADES = ['var(--win-3)', 'var(--win-2)', 'var(--mark)', 'var(--lavender)', 'var(--ink-3)'];
@@ -9,7 +9,7 @@ const WIDTH = 560;
 
 /** The worth that the win asks for, if it asks for any. */
 function neededWorth(here: LevelHere): number | undefined {
-  for (const rule of here.level.rules) {
+  for (const { rule } of here.rules) {
     if (endingOfRule(rule) !== 'won') continue;
     for (const { leaf } of leaves(rule.when)) {
       if (leaf.is === 'compare' && leaf.reading.reading === 'worth' && leaf.reading.of === 'any')

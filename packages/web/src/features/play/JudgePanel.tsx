@@ -1,28 +1,31 @@
 import type { AttemptState } from '@stadion/core/attempt';
-import type { Condition, Level } from '@stadion/core/model';
+import type { Condition } from '@stadion/core/model';
+import type { LevelHere } from '../../app/levelHere.ts';
+import { lengthLimits } from '../../app/lengths.ts';
 import {
   causeInWords,
   comparisonInWords,
+  effectInWords,
   endingOfRule,
+  groupInWords,
   READINGS,
   readingInWords,
   type JudgeNode,
-  type Names,
 } from '@stadion/core/rules';
 import { formatNumber } from '../../ui/index.ts';
 
 interface Props {
   state: AttemptState;
-  level: Level;
-  names: Names;
+  here: LevelHere;
 }
 
 /** Every condition with its live truth and numbers. */
-export function JudgePanel({ state, level, names }: Props) {
+export function JudgePanel({ state, here }: Props) {
   const { judge } = state.world;
+  const { names } = here;
   return (
     <section aria-label="Judge">
-      {level.rules.map((rule, index) => {
+      {here.rules.map(({ rule, standing }, index) => {
         const judged = judge.rules[index];
         if (!judged) return null;
         const ending = endingOfRule(rule);
@@ -34,15 +37,15 @@ export function JudgePanel({ state, level, names }: Props) {
               ? `Lost when (${causeInWords(rule, names)})`
               : life
                 ? 'A life is lost when'
-                : 'When';
+                : `Then it ${rule.then.map((effect) => effectInWords(effect, names)).join(', ')} when`;
         const fired = state.verdicts.fired[index] ?? 0;
         return (
-          <div key={rule.id} className="border-t border-line py-2">
+          <div key={`${standing}-${rule.id}`} className="border-t border-line py-2">
             <h3 className="mb-1 flex text-[12.5px]">
               <span className="grow">{title}</span>
               {fired > 0 ? <span className="font-normal text-ink-2">fired {fired}×</span> : null}
             </h3>
-            <Row condition={rule.when} node={judged.when} state={state} names={names} depth={0} />
+            <Row condition={rule.when} node={judged.when} state={state} here={here} depth={0} />
           </div>
         );
       })}
@@ -54,25 +57,28 @@ interface RowProps {
   condition: Condition;
   node: JudgeNode;
   state: AttemptState;
-  names: Names;
+  here: LevelHere;
   depth: number;
 }
 
-function Row({ condition, node, state, names, depth }: RowProps) {
+function Row({ condition, node, state, here, depth }: RowProps) {
+  const { names } = here;
   const truth = state.verdicts.truth[node.index] === true;
   const number = state.verdicts.numbers[node.index] ?? 0;
   const held = state.verdicts.held[node.index] ?? 0;
   let words: string;
   let figures: string;
   if ('of' in condition) {
-    words = `${condition.is} of`;
+    words = groupInWords(condition, names);
     figures = `${number} of ${condition.of.length}`;
   } else {
     const reading = readingInWords(condition.reading, names);
-    const seconds = READINGS[condition.reading.reading].unit === 'seconds';
+    const { unit } = READINGS[condition.reading.reading];
+    const length = unit === 'length' ? lengthLimits(here.project) : { scale: 1, unit: '' };
+    const after = length.unit === '' ? '' : ` ${length.unit}`;
     if (node.is === 'compare' && condition.is === 'compare') {
-      words = `${reading} ${comparisonInWords(condition.reading, condition.comparison)} ${formatNumber(node.amount)}`;
-      figures = formatNumber(number, seconds ? 1 : 0);
+      words = `${reading} ${comparisonInWords(condition.reading, condition.comparison)} ${formatNumber((state.verdicts.amounts[node.index] ?? node.amount) * length.scale)}${after}`;
+      figures = `${formatNumber(number * length.scale, unit === 'seconds' || unit === 'length' ? 1 : 0)}${after}`;
     } else {
       words = condition.is === 'onOff' && !condition.on ? `not: ${reading}` : reading;
       figures = number === 0 ? 'no' : 'yes';
@@ -98,7 +104,7 @@ function Row({ condition, node, state, names, depth }: RowProps) {
         ? condition.of.map((child, index) => {
             const childNode = node.of[index];
             return childNode ? (
-              <Row key={child.id} condition={child} node={childNode} state={state} names={names} depth={depth + 1} />
+              <Row key={child.id} condition={child} node={childNode} state={state} here={here} depth={depth + 1} />
             ) : null;
           })
         : null}

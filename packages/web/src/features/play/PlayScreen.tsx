@@ -1,5 +1,6 @@
-import { prepareLevel, starReading, type AttemptState, type PreparedLevel } from '@stadion/core/attempt';
-import { causeInWords, conditionInWords, starsFor } from '@stadion/core/rules';
+import { prepareLevel, type AttemptState, type PreparedLevel, type StartFrom } from '@stadion/core/attempt';
+import type { EndingSide } from '@stadion/core/model';
+import { READINGS, resolveAmount, secondsToTicks } from '@stadion/core/rules';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addressOf, useProject, useSelection } from '../../app/hooks.ts';
 import { useNavigate } from 'react-router';
@@ -8,7 +9,11 @@ import { colourOfKind } from '../../app/groundColours.ts';
 import { useShortcuts, type Shortcut } from '../../app/shortcuts.ts';
 import { Button, formatNumber } from '../../ui/index.ts';
 import { drawGround, type Paint } from './drawGround.ts';
+import { End } from './End.tsx';
+import { happeningInWords } from './happeningWords.ts';
 import { JudgePanel } from './JudgePanel.tsx';
+import { StartFromPanel } from './StartFromPanel.tsx';
+import { TimelinePanel } from './TimelinePanel.tsx';
 import { useAttempt } from './useAttempt.ts';
 
 /** Play one level with the keys, every rule's truth beside it. */
@@ -33,12 +38,21 @@ function readPaint(here: LevelHere): Paint {
     win: token('--win'),
     winSoft: token('--win-soft'),
     loss: token('--loss'),
+    lossSoft: token('--loss-soft'),
+    edit: token('--edit'),
     sheet: token('--sheet'),
     collectables: here.project.kinds.collectables.map((kind) =>
       token(colourOfKind(here.project, kind.id).slice(4, -1)),
     ),
   };
 }
+
+/** What moves on after an end, and when. */
+const afterEnd = (here: LevelHere, side: EndingSide) => ({
+  freezeTicks: secondsToTicks(resolveAmount(side.freezeSeconds, here.values, here.placed)),
+  enemies: side.goesOn.includes('enemies'),
+  emitters: side.goesOn.includes('emitters'),
+});
 
 function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) {
   const { position, level, slotId } = here;
@@ -50,8 +64,15 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
   const paint = useRef<Paint>(undefined);
   const drawNow = useRef<() => void>(() => undefined);
   const draw = useCallback(() => drawNow.current(), []);
-  const attempt = useAttempt(prepared, draw);
-  const { state, before, between, restart, paused, setPaused, stepOnce } = attempt;
+  const after = useMemo(
+    () => ({ won: afterEnd(here, level.ending.won), lost: afterEnd(here, level.ending.lost) }),
+    [here, level.ending],
+  );
+  const attempt = useAttempt(prepared, after, draw);
+  const { state, before, between, recording, restart, paused, setPaused, stepOnce, lookAt, stepBack, lastTick } =
+    attempt;
+  const [from, setFrom] = useState<StartFrom>({});
+  const [setting, setSetting] = useState(false);
 
   const columns = level.ground.rows[0]?.length ?? 1;
   const rows = level.ground.rows.length;
@@ -77,12 +98,18 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
   const leave = useCallback(() => void navigate(addressOf(projectId, 'level', slotId)), [navigate, projectId, slotId]);
   const shortcuts = useMemo(
     (): Shortcut[] => [
-      { keys: 'R', does: 'Restart', run: restart },
+      { keys: 'R', does: 'Restart', run: () => restart() },
       { keys: 'Escape', does: 'Back to the level', run: leave },
       { keys: ' ', does: 'Pause', run: () => setPaused(!paused) },
       { keys: '.', does: 'One tick, while paused', run: () => paused && stepOnce() },
+      {
+        keys: ',',
+        does: 'One tick back, while paused',
+        run: () => paused && stepBack(),
+      },
+      { keys: 'B', does: 'Set the state to begin from', run: () => setSetting((now) => !now) },
     ],
-    [restart, leave, paused, setPaused, stepOnce],
+    [restart, leave, paused, setPaused, stepOnce, stepBack],
   );
   useShortcuts(shortcuts);
 
@@ -90,18 +117,23 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
   return (
     <div className="flex h-full flex-col">
       <header className="flex h-[46px] shrink-0 items-center gap-4 bg-bar px-3.5 text-bar-ink">
-        <h1 className="text-[15px]">
+        <h1 className="min-w-24 truncate text-[15px]">
           {position}&ensp;{level.name}
         </h1>
         <Counters here={here} state={now} />
         <div className="grow" />
-        <span className="text-[12px] text-bar-ink-2 max-[1150px]:hidden">
-          <kbd>← ↑ ↓ →</kbd> or <kbd>W A S D</kbd> move
+        <span className="text-[12px] whitespace-nowrap text-bar-ink-2 max-[1500px]:hidden">
+          <kbd>← ↑ ↓ →</kbd> or <kbd>W A S D</kbd> move{prepared.motion.player.shooting ? ', ' : ''}
+          {prepared.motion.player.shooting ? <kbd>F</kbd> : null}
+          {prepared.motion.player.shooting ? ' shoots' : ''}
         </span>
+        <Button look="bar" aria-pressed={setting} onClick={() => setSetting(!setting)}>
+          Begin from… <kbd>B</kbd>
+        </Button>
         <Button look="bar" aria-pressed={paused} onClick={() => setPaused(!paused)}>
           {paused ? 'Go on' : 'Pause'} <kbd>Space</kbd>
         </Button>
-        <Button look="bar" onClick={restart}>
+        <Button look="bar" onClick={() => restart()}>
           Restart <kbd>R</kbd>
         </Button>
         <Button look="bar" onClick={leave}>
@@ -121,9 +153,25 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
             width={columns * scale * window.devicePixelRatio}
             height={rows * scale * window.devicePixelRatio}
             style={{ width: columns * scale, height: rows * scale }}
+            onClick={(event) => {
+              if (!setting) return;
+              const bounds = event.currentTarget.getBoundingClientRect();
+              const half = (value: number): number => Math.round((value / scale) * 2) / 2;
+              setFrom({ ...from, at: { x: half(event.clientX - bounds.left), y: half(event.clientY - bounds.top) } });
+            }}
             className="absolute top-1/2 left-1/2 -translate-x-1/2 -translate-y-1/2"
           />
-          {now.phase === 'playing' ? null : <End here={here} state={now} onRestart={restart} onLeave={leave} />}
+          <Said here={here} state={now} />
+          {now.phase === 'playing' || paused ? null : (
+            <End
+              here={here}
+              state={now}
+              onRestart={() => restart()}
+              onLeave={leave}
+              onLookBack={() => lookAt(now.tick)}
+              onGo={(next) => void navigate(addressOf(projectId, 'play', next))}
+            />
+          )}
         </div>
         <aside
           aria-label="Judge and happenings"
@@ -135,26 +183,72 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
               tick {now.tick} · {formatNumber(now.tick / 60, 1)} s
             </span>
           </div>
-          <JudgePanel state={now} level={level} names={here.names} />
+          {setting ? (
+            <StartFromPanel
+              here={here}
+              prepared={prepared}
+              from={from}
+              onChange={setFrom}
+              onStart={() => restart(from)}
+              onReset={() => {
+                setFrom({});
+                restart({});
+              }}
+            />
+          ) : null}
+          <JudgePanel state={now} here={here} />
           <Happenings here={here} state={now} />
         </aside>
       </main>
+      {paused ? (
+        <TimelinePanel
+          here={here}
+          state={now}
+          recording={recording.current}
+          ticks={lastTick()}
+          onLookAt={lookAt}
+          onPlayOn={() => setPaused(false)}
+        />
+      ) : null}
     </div>
   );
 }
 
+/** What a milestone says, for as long as it is shown. */
+function Said({ here, state }: { here: LevelHere; state: AttemptState }) {
+  const { rule, effect, untilTick } = state.message;
+  const said = here.rules[rule]?.rule.then[effect];
+  if (said?.effect !== 'message' || state.tick > untilTick) return null;
+  return (
+    <p role="status" className="pop absolute top-4 left-1/2 -translate-x-1/2 px-4 py-1.5 text-[15px] font-semibold">
+      {said.text}
+    </p>
+  );
+}
+
 function Counters({ here, state }: { here: LevelHere; state: AttemptState }) {
-  const { observed, clockRuns, warned } = state;
+  const { observed, clockRuns, warned, world } = state;
+  const { motion } = world.level;
   const worth = observed.worth.at(-1) ?? 0;
-  const left = starReading(state);
+  const left = READINGS.timeLeft.read(observed, 0);
+  const score = READINGS.score.read(observed, 0);
+  const hurts =
+    motion.hazards.length > 0 ||
+    motion.emitters.length > 0 ||
+    [...motion.enemies, ...motion.spawners].some((enemy) => enemy.damage > 0);
+  const beatable = (observed.enemiesLeft.at(-1) ?? 0) + (observed.enemiesBeaten.at(-1) ?? 0);
+  const counters: [string, string][] = [
+    [here.names.words.worth, formatNumber(worth)],
+    ['lives', String(observed.lives)],
+    ...(hurts ? [['health', formatNumber(observed.health, 0)] as [string, string]] : []),
+    ...(beatable > 0 ? [['beaten', `${observed.enemiesBeaten.at(-1) ?? 0} of ${beatable}`] as [string, string]] : []),
+    ...(score === worth ? [] : [['score', formatNumber(score, 0)] as [string, string]]),
+    ['time left', Number.isFinite(left) ? `${left.toFixed(1)} s${clockRuns ? '' : ' (waits)'}` : 'no limit'],
+  ];
   return (
     <dl className="flex gap-4">
-      {[
-        [here.names.words.worth, formatNumber(worth)],
-        ['lives', String(observed.lives)],
-        ['time left', Number.isFinite(left) ? `${left.toFixed(1)} s${clockRuns ? '' : ' (waits)'}` : 'no limit'],
-      ].map(([name, value]) => (
-        <div key={name} className="flex items-baseline gap-1.5">
+      {counters.map(([name, value]) => (
+        <div key={name} className="flex items-baseline gap-1.5 whitespace-nowrap">
           <dt className="text-[12px] text-bar-ink-2">{name}</dt>
           <dd className={`text-[15px] font-semibold ${name === 'time left' && warned ? 'text-mark' : ''}`}>{value}</dd>
         </div>
@@ -163,84 +257,9 @@ function Counters({ here, state }: { here: LevelHere; state: AttemptState }) {
   );
 }
 
-/** Why it ended, in a sentence. */
-function whyInWords(here: LevelHere, state: AttemptState): string {
-  const { rule } = state.verdicts.ending;
-  if (rule === -1) return state.phase === 'won' ? 'The clock ran out: survived.' : 'The clock ran out.';
-  const ended = here.level.rules[rule];
-  if (!ended) return '';
-  if (state.phase === 'won') return `It holds: ${conditionInWords(ended.when, here.names)}.`;
-  const life = here.level.rules[state.lastLifeRule];
-  return `${causeInWords(ended, here.names)}${life ? `, the last to a ${causeInWords(life, here.names)}` : ''}.`;
-}
-
-function End({
-  here,
-  state,
-  onRestart,
-  onLeave,
-}: {
-  here: LevelHere;
-  state: AttemptState;
-  onRestart: () => void;
-  onLeave: () => void;
-}) {
-  const won = state.phase === 'won';
-  const stars = won ? starsFor(state.world.level.judging.stars, starReading(state)) : 0;
-  return (
-    <div
-      role="alert"
-      className={`pop absolute top-1/2 left-1/2 w-96 -translate-x-1/2 -translate-y-1/2 border-t-4 p-4 ${won ? 'border-t-win' : 'border-t-loss'}`}
-    >
-      <p className="text-[21px] font-[680] [font-stretch:106%]">
-        {won ? 'Won' : 'Lost'}{' '}
-        <span className="text-mark-ink" aria-label={won ? `${stars} stars` : undefined}>
-          {'★'.repeat(stars)}
-        </span>
-      </p>
-      <p className="my-1.5 text-ink-2">{whyInWords(here, state)}</p>
-      <p className="mb-3 text-ink-2">
-        At tick <b>{state.tick}</b>, {formatNumber(state.tick / 60, 2)} s after the load, with {state.observed.lives}{' '}
-        lives.
-      </p>
-      <div className="flex gap-2">
-        <Button look="main" onClick={onRestart}>
-          Play again <kbd>R</kbd>
-        </Button>
-        <Button onClick={onLeave}>
-          Back to the level <kbd>Esc</kbd>
-        </Button>
-      </div>
-    </div>
-  );
-}
-
 const SHOWN_HAPPENINGS = 8;
 
 function Happenings({ here, state }: { here: LevelHere; state: AttemptState }) {
-  const { project, level, names } = here;
-  const words = (happening: AttemptState['happenings'][number]): string => {
-    switch (happening.what) {
-      case 'gathered':
-        return `${project.kinds.collectables[happening.kind]?.name ?? 'A piece'} gathered`;
-      case 'sent': {
-        const kind = state.enemies[happening.enemy]?.kind ?? -1;
-        return `${project.kinds.enemies[kind]?.name ?? 'An enemy'} sent`;
-      }
-      case 'life lost': {
-        const rule = level.rules[happening.rule];
-        return `Life lost: ${rule ? causeInWords(rule, names) : ''}`;
-      }
-      case 'clock started':
-        return 'The clock starts';
-      case 'warned':
-        return 'The clock warns';
-      case 'won':
-        return 'Won';
-      case 'lost':
-        return 'Lost';
-    }
-  };
   const latest = state.happenings.slice(-SHOWN_HAPPENINGS).toReversed();
   return (
     <section aria-label="Happenings" className="border-t border-line pt-2">
@@ -250,7 +269,7 @@ function Happenings({ here, state }: { here: LevelHere; state: AttemptState }) {
         {latest.map((happening, index) => (
           <li key={state.happenings.length - index} className="flex gap-2">
             <span className="w-12 text-right text-ink-3">{(happening.tick / 60).toFixed(1)} s</span>
-            {words(happening)}
+            {happeningInWords(happening, here, state)}
           </li>
         ))}
       </ul>

@@ -1,12 +1,22 @@
 import {
+  coast,
+  cutAt,
+  emptyRecording,
+  FIRE,
+  headingInput,
   makeWorld,
+  record,
+  recordedTicks,
+  replay,
   REST,
-  startAttempt,
+  startAttemptFrom,
   step,
   TICK_SECONDS,
-  headingInput,
+  type AfterEnd,
   type AttemptState,
   type PreparedLevel,
+  type Recording,
+  type StartFrom,
 } from '@stadion/core/attempt';
 import { nearestHeading } from '@stadion/core/ground';
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
@@ -21,6 +31,7 @@ const KEYS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowDown: [0, 1],
   KeyS: [0, 1],
 };
+const SHOOT = 'KeyF';
 
 /** A picture later than this after the last one does not catch up: a tab in the background must not rush through an attempt. */
 const LONGEST_CATCH_UP_SECONDS = 0.1;
@@ -35,18 +46,27 @@ export interface Before {
 }
 
 export interface PlayedAttempt {
-  /** The attempt under way; the same object until it is restarted. */
+  /** The attempt under way; another object once it is restarted or looked back at. */
   state: RefObject<AttemptState>;
   before: RefObject<Before>;
   /** How far the picture is between the last tick and the present one, 0–1. */
   between: RefObject<number>;
+  /** What has been played so far. */
+  recording: RefObject<Recording>;
   /** Changes when there is something new to read. */
   told: number;
-  restart: () => void;
+  /** Begins anew, from where this attempt began or from another state. */
+  restart: (from?: StartFrom) => void;
   paused: boolean;
   setPaused: (paused: boolean) => void;
   /** One tick, while paused. */
   stepOnce: () => void;
+  /** Shows the attempt as it was after a tick, paused; played on from there, what came later is dropped. */
+  lookAt: (tick: number) => void;
+  /** One tick back, while paused. */
+  stepBack: () => void;
+  /** The last tick played, also while an earlier one is looked at. */
+  lastTick: () => number;
 }
 
 const placesOf = (state: AttemptState): Before => {
@@ -64,50 +84,30 @@ function remember(before: Before, state: AttemptState): void {
   });
 }
 
-/** Plays a level with the keys, at the fixed step that trials use. The level is taken once: mount anew for another. */
-export function useAttempt(level: PreparedLevel, draw: () => void): PlayedAttempt {
-  const [world] = useState(() => makeWorld(level));
-  const [first] = useState(() => startAttempt(world, 1));
-  const state = useRef<AttemptState>(first);
-  const before = useRef<Before>(placesOf(first));
-  const between = useRef(0);
-  const held = useRef(new Set<string>());
-  const tries = useRef(1);
-  const [told, setTold] = useState(0);
-  const [paused, setPaused] = useState(false);
-  const pausedNow = useRef(false);
-  useEffect(() => {
-    pausedNow.current = paused;
-  }, [paused]);
-
-  const restart = useCallback(() => {
-    tries.current++;
-    state.current = startAttempt(world, tries.current);
-    remember(before.current, state.current);
-    between.current = 0;
-    setPaused(false);
-    setTold((count) => count + 1);
-  }, [world]);
-
-  const tick = useCallback(() => {
-    let x = 0;
-    let y = 0;
-    for (const code of held.current) {
-      const direction = KEYS[code];
-      if (direction) {
-        x += direction[0];
-        y += direction[1];
-      }
+/** The input that the held keys make. */
+function inputOf(held: ReadonlySet<string>): number {
+  let x = 0;
+  let y = 0;
+  for (const code of held) {
+    const direction = KEYS[code];
+    if (direction) {
+      x += direction[0];
+      y += direction[1];
     }
-    const heading = nearestHeading(x, y);
-    remember(before.current, state.current);
-    step(state.current, heading < 0 ? REST : headingInput(heading));
-  }, []);
+  }
+  const heading = nearestHeading(x, y);
+  return (heading < 0 ? REST : headingInput(heading)) + (held.has(SHOOT) ? FIRE : 0);
+}
 
+/** Which keys are held down right now. */
+function useHeldKeys(): RefObject<Set<string>> {
+  const held = useRef(new Set<string>());
   useEffect(() => {
     const keys = held.current;
     const down = (event: KeyboardEvent): void => {
-      if (!(event.code in KEYS) || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (!(event.code in KEYS || event.code === SHOOT) || event.ctrlKey || event.metaKey || event.altKey) return;
+      // Fields, sliders and menus keep their own keys.
+      if (event.target instanceof Element && event.target.closest('input, [role=menu], [role=dialog]')) return;
       event.preventDefault();
       keys.add(event.code);
     };
@@ -122,6 +122,75 @@ export function useAttempt(level: PreparedLevel, draw: () => void): PlayedAttemp
       window.removeEventListener('blur', letGo);
     };
   }, []);
+  return held;
+}
+
+/** Plays a level with the keys, at the fixed step that trials use. The level is taken once: mount anew for another. */
+export function useAttempt(
+  level: PreparedLevel,
+  after: Readonly<Record<'won' | 'lost', AfterEnd>>,
+  draw: () => void,
+): PlayedAttempt {
+  const [world] = useState(() => makeWorld(level));
+  const [first] = useState(() => startAttemptFrom(world, 1, {}));
+  const state = useRef<AttemptState>(first);
+  const recording = useRef<Recording>(emptyRecording(1));
+  const before = useRef<Before>(placesOf(first));
+  const between = useRef(0);
+  const held = useHeldKeys();
+  const tries = useRef(1);
+  const [told, setTold] = useState(0);
+  const [paused, setPaused] = useState(false);
+  const pausedNow = useRef(false);
+  const afterNow = useRef(after);
+  useEffect(() => {
+    pausedNow.current = paused;
+    afterNow.current = after;
+  }, [paused, after]);
+  const tell = useCallback(() => setTold((count) => count + 1), []);
+
+  const show = useCallback(
+    (next: AttemptState) => {
+      state.current = next;
+      remember(before.current, next);
+      between.current = 1;
+      tell();
+    },
+    [tell],
+  );
+
+  const restart = useCallback(
+    (from: StartFrom = recording.current.from) => {
+      tries.current++;
+      // Another luck, but the same try at the level unless the designer says otherwise.
+      recording.current = emptyRecording(tries.current, from);
+      show(startAttemptFrom(world, tries.current, from));
+      setPaused(false);
+    },
+    [world, show],
+  );
+
+  const tick = useCallback(() => {
+    const now = state.current;
+    remember(before.current, now);
+    if (now.phase !== 'playing') {
+      coast(now, afterNow.current[now.phase]);
+      return;
+    }
+    // Whoever plays on from an earlier tick drops what came after it.
+    if (recordedTicks(recording.current) > now.tick) recording.current = cutAt(recording.current, now.tick);
+    const input = inputOf(held.current);
+    record(recording.current, input);
+    step(now, input);
+  }, [held]);
+
+  const lookAt = useCallback(
+    (at: number) => {
+      setPaused(true);
+      show(replay(world, recording.current, at));
+    },
+    [world, show],
+  );
 
   useEffect(() => {
     let frame = 0;
@@ -145,19 +214,23 @@ export function useAttempt(level: PreparedLevel, draw: () => void): PlayedAttemp
       if (now - toldAt > TOLD_EVERY_MS || playing !== wasPlaying) {
         toldAt = now;
         wasPlaying = playing;
-        setTold((count) => count + 1);
+        tell();
       }
       frame = requestAnimationFrame(onFrame);
     };
     frame = requestAnimationFrame(onFrame);
     return () => cancelAnimationFrame(frame);
-  }, [tick, draw]);
+  }, [tick, draw, tell]);
 
   const stepOnce = useCallback(() => {
     tick();
     between.current = 1;
-    setTold((count) => count + 1);
-  }, [tick]);
+    tell();
+  }, [tick, tell]);
 
-  return { state, before, between, told, restart, paused, setPaused, stepOnce };
+  const stepBack = useCallback(() => lookAt(Math.max(0, state.current.tick - 1)), [lookAt]);
+
+  const lastTick = useCallback(() => recordedTicks(recording.current), []);
+
+  return { state, before, between, recording, told, restart, paused, setPaused, stepOnce, lookAt, stepBack, lastTick };
 }

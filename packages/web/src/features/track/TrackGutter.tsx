@@ -1,6 +1,6 @@
 import { PACERS } from '@stadion/core/pacers';
 import { useState } from 'react';
-import { addLevel, duplicateLevel, moveSlot, removeSlot } from '../../app/commands/index.ts';
+import { addLevel, duplicateLevel, moveSlot, removeSlot, repeatSlot } from '../../app/commands/index.ts';
 import { useAppDispatch, useAppSelector, useGoto, useProject, useSelection, useSequenceEdit } from '../../app/hooks.ts';
 import { pacerChosen, renamingStarted } from '../../app/viewSlice.ts';
 import { ChoiceChip, Confirm, Menu } from '../../ui/index.ts';
@@ -42,6 +42,11 @@ export function TrackGutter() {
             keys: 'D',
             disabled: none,
             onSelect: withSlot((id) => change(duplicateLevel(project, id))),
+          },
+          {
+            label: 'Repeat: the same level once more',
+            disabled: none,
+            onSelect: withSlot((id) => change(repeatSlot(project, id))),
           },
           { label: 'Rename', keys: 'F2', disabled: none, onSelect: rename },
           'line',

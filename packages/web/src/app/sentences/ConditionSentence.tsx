@@ -1,14 +1,23 @@
-import { MAX_CONDITION_DEPTH, type Comparison, type Condition, type Reading } from '@stadion/core/model';
+import {
+  literal,
+  MAX_CONDITION_DEPTH,
+  type Comparison,
+  type Condition,
+  type GroupKind,
+  type Reading,
+} from '@stadion/core/model';
 import { COMPARISON_WORDS, comparisonInWords, READINGS, readingInWords } from '@stadion/core/rules';
 import { X } from 'lucide-react';
+import type { ReactNode } from 'react';
 import type { Finding } from '@stadion/core/findings';
-import { addAt, removeAt, replaceAt, setOptional } from '../../app/commands/index.ts';
-import { FindingNotes } from '../../app/FindingNote.tsx';
-import { useEdit } from '../../app/hooks.ts';
+import { addAt, removeAt, replaceAt, setOptional } from '../commands/index.ts';
+import { FindingNotes } from '../FindingNote.tsx';
+import { useEdit } from '../hooks.ts';
 import { ChoiceChip, Menu } from '../../ui/index.ts';
+import { lengthLimits } from '../lengths.ts';
 import { AmountChip } from './AmountChip.tsx';
 import { choiceOf, conditionOn, groupOn, readingChoices } from './conditions.ts';
-import type { LevelHere } from '../../app/levelHere.ts';
+import type { LevelHere } from '../levelHere.ts';
 
 interface Props {
   here: LevelHere;
@@ -23,12 +32,19 @@ interface Props {
   onRemove?: () => void;
 }
 
-const GROUP_WORDS = { all: 'all of', any: 'any of', none: 'none of' } as const;
-const JOINS = { all: 'and', any: 'or', none: 'nor' } as const;
+const GROUP_WORDS: Readonly<Record<GroupKind, string>> = {
+  all: 'all of',
+  any: 'any of',
+  none: 'none of',
+  atLeast: 'at least',
+  inOrder: 'in order:',
+};
+/** What stands between the conditions of a group; in order, their numbers do. */
+const JOINS: Readonly<Record<GroupKind, string>> = { all: 'and', any: 'or', none: 'nor', atLeast: 'or', inOrder: '' };
 const COMPARISONS = Object.keys(COMPARISON_WORDS) as Comparison[];
 
 /** A condition as an indented sentence of chips. */
-export function ConditionSentence(props: Props) {
+export function ConditionSentence(props: Props): ReactNode {
   return props.condition.is === 'compare' || props.condition.is === 'onOff' ? (
     <Leaf {...props} />
   ) : (
@@ -79,27 +95,59 @@ function AddCondition({ here, path, topic, depth }: { here: LevelHere; path: str
 function Group({ here, condition, path, topic, findings, depth = 0, onRemove }: Props) {
   const edit = useEdit();
   if (!('of' in condition)) return null;
-  const joinChip = (
-    <ChoiceChip
-      label={`${topic}: how the conditions join`}
-      value={condition.is}
-      choices={Object.entries(GROUP_WORDS).map(([value, label]) => ({ value, label }))}
-      onChoose={(is) =>
-        edit({
-          label: `${topic}: ${GROUP_WORDS[is as keyof typeof GROUP_WORDS]}`,
-          patch: [replaceAt(`${path}/is`, is)],
-        })
-      }
-    />
+  const { is } = condition;
+  const choose = (next: string): void =>
+    edit({
+      label: `${topic}: ${GROUP_WORDS[next as GroupKind]}`,
+      patch: [
+        replaceAt(`${path}/is`, next),
+        ...(next === 'atLeast' && !condition.count ? [addAt(`${path}/count`, literal(2))] : []),
+      ],
+    });
+  const join = (
+    <span className="inline-flex items-center gap-1 self-start">
+      <ChoiceChip
+        label={`${topic}: how the conditions join`}
+        value={is}
+        shown={GROUP_WORDS[is]}
+        choices={Object.entries(GROUP_WORDS).map(([value, label]) => ({
+          value,
+          label: value === 'atLeast' ? 'at least … of' : label,
+        }))}
+        onChoose={choose}
+      />
+      {is === 'atLeast' ? (
+        <>
+          <AmountChip
+            here={here}
+            label={`${topic}: how many it takes`}
+            amount={condition.count ?? literal(1)}
+            path={`${path}/count`}
+            step={1}
+            min={0}
+            max={condition.of.length}
+            whole
+            quiet
+          />
+          <span className="join">of</span>
+        </>
+      ) : null}
+    </span>
   );
   const last = condition.of.length - 1;
+  const remove = <RemoveButton what={`${GROUP_WORDS[is]} …`} onRemove={onRemove} />;
   return (
-    <div>
+    <div className={depth > 0 ? 'my-0.5 border-l-2 border-edit-line pl-2' : ''}>
       <div className="grid grid-cols-[auto_1fr] gap-x-1.5 gap-y-1">
         {condition.of.map((child, index) => (
           <div key={child.id} className="contents">
-            {index === 0 ? joinChip : <span className="join text-right leading-6">{JOINS[condition.is]}</span>}
+            {index === 0 ? (
+              join
+            ) : (
+              <span className="join text-right leading-6">{is === 'inOrder' ? 'then' : JOINS[is]}</span>
+            )}
             <div className="flex min-w-0 flex-wrap items-center gap-x-1.5">
+              {is === 'inOrder' ? <span className="join self-start leading-6">{index + 1}.</span> : null}
               <ConditionSentence
                 here={here}
                 condition={child}
@@ -112,17 +160,17 @@ function Group({ here, condition, path, topic, findings, depth = 0, onRemove }: 
                 }
               />
               {index === last ? <AddCondition here={here} path={path} topic={topic} depth={depth} /> : null}
-              {index === last ? <RemoveButton what={`${GROUP_WORDS[condition.is]} …`} onRemove={onRemove} /> : null}
+              {index === last ? remove : null}
             </div>
           </div>
         ))}
       </div>
       {last >= 0 ? null : (
         <div className="say">
-          {joinChip}
+          {join}
           <span className="text-ink-3">nothing yet</span>
           <AddCondition here={here} path={path} topic={topic} depth={depth} />
-          <RemoveButton what={`${GROUP_WORDS[condition.is]} …`} onRemove={onRemove} />
+          {remove}
         </div>
       )}
       <FindingNotes findings={findings} at={(place) => place === path} />
@@ -195,6 +243,7 @@ function Leaf({ here, condition, path, topic, findings, onRemove }: Props) {
               min={0}
               whole={unit === 'count' || unit === 'lives'}
               {...(unit === 'seconds' ? { unit: 's' } : {})}
+              {...(unit === 'length' ? { ...lengthLimits(here.project), step: 0.5 } : {})}
               {...(shareOf ? { shareOf } : {})}
             />
           </>

@@ -1,8 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { Condition } from '@stadion/core/model';
-import { levelHere, type LevelHere } from '../../app/levelHere.ts';
-import { choiceOf, conditionOn, groupOn, readingChoices, takenIds } from './conditions.ts';
+import { levelHere, type LevelHere } from '../levelHere.ts';
+import { takenConditions } from '../commands/index.ts';
+import { choiceOf, conditionOn, groupOn, readingChoices } from './conditions.ts';
 
 const here = levelHere(homeBeforeDusk(), 7) as LevelHere;
 
@@ -26,7 +27,7 @@ describe('what can be read at a level', () => {
   });
 
   it('makes a condition that the document takes, with an id of its own', () => {
-    const taken = takenIds(here.level);
+    const taken = takenConditions(here.level);
     for (const { value } of choices) {
       const condition = conditionOn(readingOf(value), here);
       expect(Condition.safeParse(condition).error).toBeUndefined();
@@ -57,7 +58,7 @@ describe('the level at a position', () => {
   it('comes with its values and what is placed', () => {
     expect(here.values['clock']).toBe(46);
     expect(here.placed.worth['any']).toBe(138);
-    expect(here.names.goals).toEqual({ hive: 'Hive mouth' });
+    expect(here.names.pieces['hive']).toBe('Hive mouth');
   });
 
   it('is missing beyond the sequence', () => {

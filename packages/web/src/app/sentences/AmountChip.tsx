@@ -1,10 +1,9 @@
 import type { Amount } from '@stadion/core/model';
-import { resolveAmount } from '@stadion/core/rules';
-import { amountInWords } from '@stadion/core/rules';
-import { replaceAt } from '../../app/commands/index.ts';
-import { useEdit, useGoto } from '../../app/hooks.ts';
+import { amountInWords, resolveAmount } from '@stadion/core/rules';
+import { replaceAt } from '../commands/index.ts';
+import { useEdit, useGoto } from '../hooks.ts';
 import { formatNumber, formatPercent, NumberChip, type NumberLimits } from '../../ui/index.ts';
-import type { LevelHere } from '../../app/levelHere.ts';
+import type { LevelHere } from '../levelHere.ts';
 
 interface Props extends NumberLimits {
   here: LevelHere;
@@ -68,6 +67,7 @@ export function AmountChip({ here, label, amount, path, shareOf, onClear, quiet 
 }
 
 function Source({ here, amount }: { here: LevelHere; amount: Amount }) {
+  if (amount.from === 'placed') return <span className="text-ink-3">= all that is placed</span>;
   if (amount.from !== 'share') return <span className="text-ink-3">= {amountInWords(amount, here.names)}</span>;
   const share = resolveAmount(amount.share, here.values, here.placed);
   const placed = here.placed[amount.measure][amount.of] ?? 0;

@@ -1,0 +1,429 @@
+import {
+  fromParameter,
+  literal,
+  usualEnding,
+  type Clock,
+  type Ending,
+  type Rule,
+  type StarReading,
+  type Stars,
+} from '../model/index.ts';
+import type { Turn } from './ground.ts';
+import type { LayoutName } from './layouts.ts';
+import {
+  atLeastOf,
+  compare,
+  eachTime,
+  gathered,
+  group,
+  home,
+  lost,
+  nectarAtLeast,
+  needed,
+  on,
+  once,
+  shareOfNectar,
+  won,
+} from './rules.ts';
+
+/** One level as it is told from the usual one. */
+export interface Sketch {
+  name: string;
+  brief: string;
+  layout: LayoutName;
+  turn: Turn;
+  wanted: number;
+  rules?: Rule[];
+  without?: string[];
+  clock?: Partial<Clock>;
+  stars?: Stars;
+  tie?: 'win' | 'loss';
+  ending?: (usual: Ending) => Ending;
+  starGate?: number;
+}
+
+export const ladder = (
+  reading: StarReading,
+  thresholds: (number | null)[],
+  direction: 'atLeast' | 'atMost' = 'atLeast',
+): Stars => ({
+  is: 'ladder',
+  reading,
+  direction,
+  thresholds: thresholds.map((threshold) => (threshold === null ? null : literal(threshold))),
+});
+
+const usual = won(nectarAtLeast(needed), home(0.5));
+const shows = (text: string, seconds = 3) => ({ effect: 'message' as const, text, seconds: literal(seconds) });
+
+/** In the order of the sequence. Three hold an honest mistake, one of each class that Stadion finds. */
+export const SKETCHES: readonly Sketch[] = [
+  {
+    name: 'Clover Steps',
+    brief: 'The first flowers of the day: gather half and come home.',
+    layout: 'meadow',
+    turn: 'as drawn',
+    wanted: 0.97,
+  },
+  {
+    name: 'Dew on the Beds',
+    brief: 'Ten flowers, whichever, before the dew is gone.',
+    layout: 'beds',
+    turn: 'as drawn',
+    wanted: 0.96,
+    rules: [won(gathered('any', 10, 'ten'), home(0.5))],
+    stars: ladder('collected', [null, 11, 13]),
+  },
+  {
+    name: 'Orchard Round',
+    brief: 'A wasp keeps the middle: go around.',
+    layout: 'orchard',
+    turn: 'as drawn',
+    wanted: 0.95,
+    stars: ladder('lives', [null, 3, 4]),
+  },
+  {
+    name: 'Two Ponds',
+    brief: 'Water wears the wings out: cross it quickly or not at all.',
+    layout: 'pools',
+    turn: 'as drawn',
+    wanted: 0.94,
+    stars: ladder('health', [null, 40, 90]),
+  },
+  {
+    name: 'Garden Walls',
+    brief: 'Three rooms, one way home. Who is stung drops what it carries.',
+    layout: 'walls',
+    turn: 'as drawn',
+    wanted: 0.92,
+    rules: [
+      usual,
+      {
+        ...eachTime('hornet-robs', on('robbed', { reading: 'touching', kind: 'hornet' }), {
+          effect: 'loseLife',
+          lives: literal(1),
+          back: 'start',
+          resets: ['gathered'],
+        }),
+        replaces: 'hornet-touch',
+      },
+      eachTime('stung', on('wasp-again', { reading: 'touching', kind: 'wasp' }), {
+        effect: 'tally',
+        tally: 'stings',
+        add: literal(1),
+      }),
+      lost('stung-thrice', 'Stung three times', compare('stings', { reading: 'tally', tally: 'stings' }, 'atLeast', 3)),
+    ],
+  },
+  {
+    name: 'The Old Hedge',
+    brief: 'All the lavender, and home.',
+    layout: 'hedge',
+    turn: 'as drawn',
+    wanted: 0.9,
+    rules: [won(gathered('lavender', { from: 'placed', of: 'lavender', measure: 'count' }), home(0.5))],
+  },
+  {
+    name: 'Lavender Bank',
+    brief: 'Gather enough nectar and slip back into the hive before the hornets wake.',
+    layout: 'bank',
+    turn: 'as drawn',
+    wanted: 0.88,
+    // An honest mistake: nobody can have more time left than the clock gives.
+    stars: ladder('timeLeft', [null, 12, 70]),
+  },
+  {
+    name: 'Midday Meadow',
+    brief: 'The clock runs from the start: be quick.',
+    layout: 'meadow',
+    turn: 'left to right',
+    wanted: 0.9,
+    clock: { starts: 'load', parSeconds: literal(24) },
+    stars: ladder('timeElapsed', [null, 28, 20], 'atMost'),
+  },
+  {
+    name: 'Four Lavenders',
+    brief: 'Four lavenders at least, and enough of everything.',
+    layout: 'beds',
+    turn: 'left to right',
+    wanted: 0.87,
+    rules: [won(gathered('lavender', 4, 'enough-of-one'), nectarAtLeast(needed), home(0.5))],
+  },
+  {
+    name: 'Snail Shell',
+    brief: 'One of each flower; then the hive in the middle calls.',
+    layout: 'spiral',
+    turn: 'as drawn',
+    wanted: 0.86,
+    rules: [
+      won(
+        gathered('clover', 1, 'a-clover'),
+        gathered('lavender', 1, 'a-lavender'),
+        gathered('royal-bloom', 1, 'a-bloom'),
+        home(0.5),
+      ),
+      once(
+        'calls',
+        group(
+          'one-each',
+          'all',
+          gathered('clover', 1, 'c1'),
+          gathered('lavender', 1, 'l1'),
+          gathered('royal-bloom', 1, 'r1'),
+        ),
+        { effect: 'cue', name: 'The hive hums', at: 'hive' },
+        shows('The hive calls!'),
+      ),
+    ],
+  },
+  {
+    name: 'Sunlit Ponds',
+    brief: 'No need to come home: gather, that is all.',
+    layout: 'ponds',
+    turn: 'left to right',
+    wanted: 0.85,
+    // An honest mistake: 0 of whatever is placed are gathered before the bee has moved.
+    rules: [won(nectarAtLeast(0))],
+  },
+  {
+    name: 'Orchard at Noon',
+    brief: 'Beetles sit on the blossoms: dust them off with pollen, every one.',
+    layout: 'grove',
+    turn: 'left to right',
+    wanted: 0.84,
+    rules: [
+      won(
+        compare('beetles-gone', { reading: 'enemiesLeft', of: 'beetle' }, 'atMost', 0),
+        compare('as-many', { reading: 'enemiesBeaten', of: 'beetle' }, 'atLeast', fromParameter('beetles')),
+      ),
+    ],
+    stars: ladder('timeElapsed', [null, 12, 8], 'atMost'),
+  },
+  {
+    name: 'Behind the Walls',
+    brief: 'The gate is shut: touch the latch, then bring the nectar home.',
+    layout: 'gated',
+    turn: 'as drawn',
+    wanted: 0.83,
+    rules: [
+      won(nectarAtLeast(shareOfNectar(0.45)), on('gate-is-open', { reading: 'gate', gate: 'gate-1' }), home(0.5)),
+      once('gate-told', on('latched', { reading: 'latch', latch: 'latch' }), shows('The garden gate swings open.')),
+    ],
+  },
+  {
+    name: 'Hedge and Ditch',
+    brief: 'One bridge over the ditch; who misses it is gone.',
+    layout: 'ditch',
+    turn: 'left to right',
+    wanted: 0.81,
+    rules: [usual, lost('ditch', 'Fell into the ditch', on('fell', { reading: 'offGround' }))],
+  },
+  {
+    name: 'Steep Bank',
+    brief: 'Carry some nectar high up the bank before the light goes.',
+    layout: 'bank',
+    turn: 'left to right',
+    wanted: 0.8,
+    rules: [won(nectarAtLeast(shareOfNectar(0.6)), compare('high-up', { reading: 'height' }, 'atLeast', 11.5, 0.5))],
+  },
+  {
+    name: 'Long Shadows',
+    brief: 'Stay out of their reach until the clock ends.',
+    layout: 'meadow',
+    turn: 'upside down',
+    wanted: 0.78,
+    rules: [
+      once(
+        'they-wake',
+        compare('half-time', { reading: 'timeElapsed' }, 'atLeast', 12),
+        { effect: 'parameter', parameter: 'hornetSpeed', change: 'times', by: literal(1.25) },
+        shows('The hornets grow restless.'),
+      ),
+    ],
+    without: ['wasp-touch'],
+    clock: { limitSeconds: literal(25), starts: 'load', atExpiry: 'win' },
+    stars: ladder('lives', [null, 3, 4]),
+    tie: 'loss',
+  },
+  {
+    name: 'The Greedy Bee',
+    brief: 'Take everything the beds have to give.',
+    layout: 'beds',
+    turn: 'upside down',
+    wanted: 0.75,
+    // An honest mistake: more than is placed.
+    rules: [won(nectarAtLeast(132), home(0.5))],
+  },
+  {
+    name: 'Tea in the Orchard',
+    brief: 'A breather: the hive is near, and every drop counts.',
+    layout: 'orchard',
+    turn: 'upside down',
+    wanted: 0.86,
+    rules: [
+      usual,
+      once(
+        'half-way',
+        nectarAtLeast(shareOfNectar(0.3), 'a-third'),
+        { effect: 'score', add: literal(20) },
+        shows('Tea time!', 2),
+      ),
+    ],
+    stars: ladder('score', [null, 120, 150]),
+  },
+  {
+    name: 'Last Light on the Ponds',
+    brief: 'Bring what you can; it is weighed when the light goes.',
+    layout: 'ponds',
+    turn: 'upside down',
+    wanted: 0.74,
+    rules: [],
+    clock: { atExpiry: 'grade', limitSeconds: literal(30) },
+    stars: ladder('worth', [40, 70, 100]),
+  },
+  {
+    name: 'Garden Gate',
+    brief: 'Thistles guard the latch. A broad leaf gives shelter.',
+    layout: 'thistles',
+    turn: 'upside down',
+    wanted: 0.72,
+    rules: [
+      won(nectarAtLeast(needed), home(0.5)),
+      once('told', on('latch-on', { reading: 'latch', latch: 'latch' }), shows('The gate is open.')),
+    ],
+    starGate: 20,
+  },
+  {
+    name: 'Hedge by Dusk',
+    brief: 'Three ways to shine.',
+    layout: 'hedge',
+    turn: 'upside down',
+    wanted: 0.7,
+    stars: {
+      is: 'conditions',
+      conditions: [
+        null,
+        compare('star-lives', { reading: 'lives' }, 'atLeast', 4),
+        group(
+          'star-bloom',
+          'all',
+          gathered('royal-bloom', 1, 'star-royal'),
+          compare('star-quick', { reading: 'timeLeft' }, 'atLeast', 8),
+        ),
+      ],
+    },
+  },
+  {
+    name: 'The Far Bank',
+    brief: 'To the fountain, then to the sundial, then home.',
+    layout: 'sights',
+    turn: 'as drawn',
+    wanted: 0.68,
+    rules: [
+      won(
+        group(
+          'round',
+          'inOrder',
+          on('at-fountain', { reading: 'inside', zone: 'fountain' }),
+          on('at-sundial', { reading: 'inside', zone: 'sundial' }),
+          home(0.5),
+        ),
+        atLeastOf(
+          'two-of-three',
+          2,
+          gathered('clover', 3, 'three-clovers'),
+          gathered('lavender', 2, 'two-lavenders'),
+          gathered('royal-bloom', 1, 'the-bloom'),
+        ),
+      ),
+    ],
+  },
+  {
+    name: 'Snail Shell by Night',
+    brief: 'A web is the end. The clock waits for the first flower.',
+    layout: 'webs',
+    turn: 'left to right',
+    wanted: 0.65,
+    rules: [usual, lost('caught', 'Caught in a web', on('in-web', { reading: 'touching', kind: 'web' }))],
+    clock: { starts: 'condition', startsWhen: gathered('any', 1, 'first-flower') },
+    ending: (plain) => ({
+      ...plain,
+      lost: { ...plain.lost, freezeSeconds: literal(1), goesOn: ['enemies'], message: 'The night has eight legs.' },
+    }),
+  },
+  {
+    name: 'Home Before Dusk',
+    brief: 'The last flight home: latch, gate, bloom, hive.',
+    layout: 'dusk',
+    turn: 'as drawn',
+    wanted: 0.6,
+    rules: [
+      won(
+        nectarAtLeast(shareOfNectar(0.75)),
+        group(
+          'safe',
+          'none',
+          compare('too-worn', { reading: 'health' }, 'lessThan', 10),
+          compare('too-late', { reading: 'timeLeft' }, 'lessThan', 1),
+        ),
+        home(0.5),
+      ),
+      once(
+        'bloom-opens',
+        nectarAtLeast(shareOfNectar(0.3), 'a-third'),
+        { effect: 'reveal', piece: 'royal-bloom-1' },
+        shows('A royal bloom opens near the hive.'),
+      ),
+      once(
+        'last-wave',
+        group(
+          'late',
+          'any',
+          compare('last-light', { reading: 'timeLeft' }, 'atMost', 15),
+          group(
+            'rich',
+            'all',
+            nectarAtLeast(shareOfNectar(0.6), 'much'),
+            on('gate-up', { reading: 'gate', gate: 'gate-1' }),
+          ),
+        ),
+        { effect: 'wave', spawner: 'late-nest' },
+        shows('They are coming!'),
+      ),
+      {
+        ...once('nectar-heals', on('resting', { reading: 'inside', zone: 'hive' }), {
+          effect: 'heal',
+          by: literal(10),
+        }),
+        fires: 'every',
+        everySeconds: literal(1),
+      },
+      once('hurry', compare('dusk-near', { reading: 'timeLeft' }, 'atMost', 10), { effect: 'cue', name: 'Dusk falls' }),
+      lost('caught', 'Caught in a web', on('in-web', { reading: 'touching', kind: 'web' })),
+      {
+        ...once('too-far', compare('far', { reading: 'distance' }, 'atLeast', 400), {
+          effect: 'lose',
+          cause: 'Worn out',
+        }),
+        off: true,
+      },
+    ],
+    clock: { limitSeconds: literal(60) },
+    ending: (plain) => ({
+      won: { ...plain.won, message: 'Home before dusk.', holdSeconds: literal(3), next: { to: 'endOfRun' } },
+      lost: { ...plain.lost, message: 'Night has come.' },
+    }),
+  },
+];
+
+/** What a sketch leaves out. */
+export const plainRules = (): Rule[] => [usual];
+export const plainClock = (): Clock => ({
+  limitSeconds: fromParameter('clock'),
+  starts: 'firstMove',
+  warnAtSeconds: literal(12),
+  parSeconds: null,
+  atExpiry: 'lose',
+});
+export const plainStars = (): Stars => ladder('timeLeft', [null, 12, 22]);
+export { usualEnding as plainEnding };

@@ -1,0 +1,30 @@
+import { pointerOf } from '../../model/index.ts';
+import { checkExpectation } from '../expectations.ts';
+import type { Check } from '../finding.ts';
+
+const EXPECTED = { won: 'a win', lost: 'a loss', goesOn: 'that it goes on' } as const;
+
+/** A verdict that a designer holds the judge to and that is another now. */
+export const expectationNotMet: Check = {
+  code: 'expectation-not-met',
+  check: ({ project, slotId, level }) =>
+    project.expectations.flatMap((expectation, index) => {
+      if (expectation.slotId !== slotId || expectation.is !== 'verdict') return [];
+      const { met, said } = checkExpectation(project, expectation, undefined);
+      if (met !== false) return [];
+      return [
+        {
+          code: 'expectation-not-met' as const,
+          severity: 'surely wrong' as const,
+          slotId,
+          path: pointerOf(['levels', level.id, 'rules']),
+          sentence: `An expectation is not met: ${expectation.words}.`,
+          reason: `Expected is ${EXPECTED[expectation.verdict]}; the judge says: ${said}.`,
+          mend: {
+            label: 'Drop the expectation',
+            patch: [{ op: 'remove' as const, path: pointerOf(['expectations', index]) }],
+          },
+        },
+      ];
+    }),
+};

@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { Id } from './ids.ts';
+import { Limits } from './limits.ts';
+import { Reading } from './reading.ts';
+
+/** A verdict that a designer can hold the judge to. */
+export const ExpectedVerdict = z.enum(['won', 'lost', 'goesOn']);
+export type ExpectedVerdict = z.infer<typeof ExpectedVerdict>;
+
+/** A saved assertion, checked again at every edit. */
+export const Expectation = z
+  .discriminatedUnion('is', [
+    z.strictObject({
+      id: Id,
+      is: z.literal('verdict'),
+      slotId: Id,
+      words: z.string().max(Limits.textLength).describe('The case, as it was kept.'),
+      frames: z
+        .array(
+          z.strictObject({
+            set: z.array(z.strictObject({ reading: Reading, value: z.number() })).max(60),
+            seconds: z.number().min(0).max(600).describe('For how long they stand; one tick at least.'),
+          }),
+        )
+        .min(1)
+        .max(40)
+        .describe('Readings over those of the start, one set after the other.'),
+      verdict: ExpectedVerdict,
+    }),
+    z.strictObject({
+      id: Id,
+      is: z.literal('clearRate'),
+      slotId: Id,
+      pacer: Id,
+      low: z.number().min(0).max(1),
+      high: z.number().min(0).max(1),
+    }),
+  ])
+  .meta({ title: 'Expectation' });
+export type Expectation = z.infer<typeof Expectation>;

@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { Amount } from './amount.ts';
+import { Id } from './ids.ts';
+import { Limits } from './limits.ts';
+import { Reading } from './reading.ts';
+
+/** A counter of the designer's own, moved by milestones. */
+export const Tally = z.strictObject({
+  id: Id,
+  name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
+  start: z.number().describe('Its value when a run starts.'),
+});
+export type Tally = z.infer<typeof Tally>;
+
+/** Counted over a run besides the project's own tallies. */
+export const RUN_TALLIES = ['score', 'lives', 'collected', 'stars'] as const;
+export type RunTally = (typeof RUN_TALLIES)[number];
+
+/** What becomes of a tally at an event: kept, or set to a value; to its value at the start of a run when null. */
+export const Fate = z.discriminatedUnion('is', [
+  z.strictObject({ is: z.literal('keep') }),
+  z.strictObject({ is: z.literal('reset'), to: Amount.nullable() }),
+]);
+export type Fate = z.infer<typeof Fate>;
+
+/** The events at which tallies are kept or reset. */
+export const RUN_EVENTS = ['retry', 'next', 'gameOver'] as const;
+export type RunEvent = (typeof RUN_EVENTS)[number];
+
+export const Fates = z.strictObject({ retry: Fate, next: Fate, gameOver: Fate });
+export type Fates = z.infer<typeof Fates>;
+
+/** One weighted reading of a composed score. */
+export const ScorePart = z.strictObject({
+  id: Id,
+  reading: Reading,
+  times: Amount.describe('Points per unit of the reading.'),
+});
+export type ScorePart = z.infer<typeof ScorePart>;
+
+/** How a play through the sequence goes. */
+export const Run = z
+  .strictObject({
+    livesAtStart: Amount,
+    livesAtMost: Amount.nullable().describe('No limit when null.'),
+    lifeEvery: Amount.nullable().describe('A life for every so many points of the run’s score; never when null.'),
+    order: z.enum(['inOrder', 'shuffled', 'inOrderThenShuffled', 'loop']),
+    afterLast: z.enum(['end', 'startOver', 'goOn']).describe('Go on: the ramps continue past the last position.'),
+    unlock: z
+      .discriminatedUnion('by', [
+        z.strictObject({ by: z.literal('win') }),
+        z.strictObject({ by: z.literal('stars'), perSlot: Amount.describe('Stars gathered per slot before it.') }),
+        z.strictObject({ by: z.literal('open') }),
+      ])
+      .describe('What opens a slot.'),
+    onGameOver: z.enum(['firstSlot', 'tierFirstSlot', 'sameSlot']),
+    keep: z.record(Id, Fates).describe('By tally: score, lives, collected, stars, or an own one by id.'),
+  })
+  .meta({ title: 'Run' });
+export type Run = z.infer<typeof Run>;
+
+const kept: Fate = { is: 'keep' };
+const reset: Fate = { is: 'reset', to: null };
+
+/** The usual fates: a retry gives back what the attempt gathered, a game over starts anew, stars stay for good. */
+export const usualFates = (tally: string): Fates =>
+  tally === 'stars'
+    ? { retry: kept, next: kept, gameOver: kept }
+    : tally === 'lives'
+      ? { retry: kept, next: kept, gameOver: reset }
+      : tally === 'collected'
+        ? { retry: reset, next: reset, gameOver: reset }
+        : { retry: kept, next: kept, gameOver: reset };

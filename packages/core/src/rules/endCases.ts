@@ -1,0 +1,83 @@
+import {
+  framesFor,
+  framesOf,
+  judgeFrames,
+  longestHold,
+  type CaseVerdict,
+  type Court,
+  type Frame,
+} from './edgeCases.ts';
+import { READINGS } from './readings.ts';
+
+/** A case at the edge of the clock, or at a star's threshold. */
+export interface EndCase {
+  /** In the unit of the reading; seconds on the clock. */
+  value: number;
+  place: 'below' | 'at' | 'above';
+  /** Index of the star; -1 for the clock. */
+  star: number;
+  /** Is everything gathered that lies on the ground? */
+  withEverything: boolean;
+  frames: Frame[];
+  outcome: CaseVerdict;
+}
+
+const STEPS = [
+  ['below', -1],
+  ['at', 0],
+  ['above', 1],
+] as const;
+
+/** Sets what can be gathered to all that there is, kind by kind. */
+function everything({ start }: Court, placed: { worth: number[] }): Frame['set'] {
+  return start.left.flatMap((left, subject) => [
+    { reading: READINGS.worth, subject, value: placed.worth[subject] ?? 0 },
+    { reading: READINGS.collected, subject, value: left },
+    { reading: READINGS.left, subject, value: 0 },
+  ]);
+}
+
+/** The verdict one tick before, at and one tick after the limit, with nothing done, and at it with everything gathered. */
+export function clockCasesOf(court: Court, placed: { worth: number[] }): EndCase[] {
+  const { start } = court;
+  if (start.limitTicks < 0) return [];
+  const at = (ticks: number) => ({ reading: READINGS.timeElapsed, subject: 0, value: ticks / 60 });
+  const one = (place: EndCase['place'], ticks: number, all: boolean): EndCase => {
+    const frames = framesOf([[...(all ? everything(court, placed) : []), at(ticks)]], 1);
+    return {
+      value: ticks / 60,
+      place,
+      star: -1,
+      withEverything: all,
+      frames,
+      outcome: judgeFrames(court, frames),
+    };
+  };
+  return [
+    ...STEPS.map(([place, step]) => one(place, start.limitTicks + step, false)),
+    one('at', start.limitTicks, true),
+  ];
+}
+
+/** The stars earned just below, at and just above every threshold of a ladder, at the first way to win there is. */
+export function starCasesOf(court: Court): EndCase[] {
+  const { judge, start, atExpiry } = court;
+  const { stars } = judge;
+  const win = judge.rules.find((rule) => rule.ending === 'won');
+  const byClock = !win && start.limitTicks >= 0 && atExpiry !== 'lost';
+  if (stars.is !== 'ladder' || (!win && !byClock)) return [];
+  const won = win ? framesFor(win.when, true) : [[{ reading: READINGS.timeLeft, subject: 0, value: 0 }]];
+  const ticks = win ? longestHold(win.when) : 1;
+  return stars.thresholds.flatMap((threshold, star) => {
+    if (threshold === null) return [];
+    return STEPS.map(([place, step]): EndCase => {
+      const value = threshold + step * stars.reading.step;
+      const set = { reading: stars.reading, subject: stars.subject, value };
+      const frames = framesOf(
+        won.map((frame) => [...frame, set]),
+        ticks,
+      );
+      return { value, place, star, withEverything: false, frames, outcome: judgeFrames(court, frames) };
+    });
+  });
+}

@@ -1,0 +1,43 @@
+import type { Project } from '../model/index.ts';
+import { drawAt } from '../random/index.ts';
+
+/** Draws for a shuffle are addressed by round, apart from all other draws. */
+const SHUFFLE = 0x5f1e;
+
+/** A shuffle of 1 … count that the seed and the round decide. Source: R. A. Fisher and F. Yates, in R. Durstenfeld's form (1964). */
+function shuffled(count: number, seed: number, round: number): number[] {
+  const positions = Array.from({ length: count }, (_, index) => index + 1);
+  for (let i = count - 1; i > 0; i--) {
+    const j = Math.floor(drawAt(seed, SHUFFLE + round, i) * (i + 1));
+    [positions[i], positions[j]] = [positions[j] as number, positions[i] as number];
+  }
+  return positions;
+}
+
+/** Does the order of play ever come to an end? */
+export const isEndless = ({ order, afterLast }: Project['run']): boolean =>
+  order === 'loop' || order === 'inOrderThenShuffled' || afterLast !== 'end';
+
+/**
+ * The position played as the n-th of a run, when nothing sends the player elsewhere.
+ *
+ * @param turn from 1
+ * @returns a position from 1; past the last one where the ramps go on; undefined once the run is over
+ */
+export function positionAtTurn(
+  project: Pick<Project, 'run' | 'slots'>,
+  turn: number,
+  seed: number,
+): number | undefined {
+  const count = project.slots.length;
+  if (count === 0) return undefined;
+  const { order, afterLast } = project.run;
+  const round = Math.floor((turn - 1) / count);
+  const place = (turn - 1) % count;
+  if (round > 0 && order !== 'loop' && order !== 'inOrderThenShuffled') {
+    if (afterLast === 'end') return undefined;
+    if (afterLast === 'goOn') return turn;
+  }
+  const isShuffled = order === 'shuffled' || (order === 'inOrderThenShuffled' && round > 0);
+  return isShuffled ? shuffled(count, seed, round)[place] : place + 1;
+}

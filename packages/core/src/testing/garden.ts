@@ -1,0 +1,71 @@
+import { makeWorld, prepareLevel, startAttempt, step, type AttemptState } from '../attempt/index.ts';
+import { homeBeforeDusk } from '../demo/index.ts';
+import type { Condition, Effect, Level, Piece, Project, Reading, Rule } from '../model/index.ts';
+import { literal } from '../model/index.ts';
+
+const EMPTY = [
+  '####################',
+  ...Array.from({ length: 10 }, () => '#..................#'),
+  '####################',
+];
+
+/** What a test changes in the garden. */
+export interface Garden {
+  rows?: string[];
+  pieces?: Piece[];
+  rules?: Rule[];
+  change?: (project: Project, level: Level) => void;
+}
+
+/** The demo with its first level laid bare: an empty field, the start at 2.5, 5.5, no rules but those given, no clock. */
+export function garden({ rows = EMPTY, pieces = [], rules = [], change }: Garden): Project {
+  const project = homeBeforeDusk();
+  const level = project.levels['clover-steps']!;
+  level.ground = { kind: 'roam', rows, pieces: [{ id: 'start', piece: 'start', at: { x: 2.5, y: 5.5 } }, ...pieces] };
+  level.rules = rules;
+  level.clock = { limitSeconds: null, starts: 'load', warnAtSeconds: null, parSeconds: null, atExpiry: 'lose' };
+  level.stars = { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null] };
+  project.standing = [];
+  for (const other of Object.values(project.levels)) {
+    other.without = [];
+    for (const rule of other.rules) delete rule.replaces;
+  }
+  change?.(project, level);
+  return project;
+}
+
+/** An attempt at the garden, before its first tick. */
+export const inGarden = (made: Garden): AttemptState => startAttempt(makeWorld(prepareLevel(garden(made), 1)), 1);
+
+export function run(state: AttemptState, input: number, ticks: number): AttemptState {
+  for (let i = 0; i < ticks && state.phase === 'playing'; i++) step(state, input);
+  return state;
+}
+
+export const is = (id: string, reading: Reading, on = true): Condition => ({ id, is: 'onOff', reading, on });
+export const atLeast = (id: string, reading: Reading, value: number): Condition => ({
+  id,
+  is: 'compare',
+  reading,
+  comparison: 'atLeast',
+  amount: literal(value),
+});
+export const atMost = (id: string, reading: Reading, value: number): Condition => ({
+  id,
+  is: 'compare',
+  reading,
+  comparison: 'atMost',
+  amount: literal(value),
+});
+export const rule = (id: string, when: Condition, then: Effect[], fires: Rule['fires'] = 'once'): Rule => ({
+  id,
+  when,
+  then,
+  fires,
+});
+export const clover = (id: string, x: number, y = 5.5): Piece => ({
+  id,
+  piece: 'collectable',
+  kind: 'clover',
+  at: { x, y },
+});

@@ -1,0 +1,52 @@
+import type { Level, Project, Rule } from '@stadion/core/model';
+import { conditionInWords, effectInWords, type Names } from '@stadion/core/rules';
+
+/** Under which heading a rule stands. */
+export type Topic = 'won' | 'lost' | 'milestone';
+
+export function topicOf(rule: Rule): Topic {
+  if (rule.then.some((effect) => effect.effect === 'win')) return 'won';
+  return rule.then.some((effect) => effect.effect === 'lose' || effect.effect === 'loseLife') ? 'lost' : 'milestone';
+}
+
+/** A rule as a level shows it. */
+export interface ShownRule {
+  rule: Rule;
+  path: (string | number)[];
+  standing: boolean;
+  /** In force, switched off where it is written, or a standing one switched off here. */
+  state: 'in force' | 'off' | 'off here';
+  /** The standing rule whose place it takes. */
+  insteadOf?: Rule;
+}
+
+/** Every rule that a level shows, in the order in which they act: standing ones, then its own. */
+export function shownRules(project: Pick<Project, 'standing'>, level: Level): ShownRule[] {
+  const own = level.rules.map((rule, index): ShownRule => {
+    const instead = project.standing.find((other) => other.id === rule.replaces);
+    return {
+      rule,
+      path: ['levels', level.id, 'rules', index],
+      standing: false,
+      state: rule.off ? 'off' : 'in force',
+      ...(instead ? { insteadOf: instead } : {}),
+    };
+  });
+  return [
+    ...project.standing.flatMap((rule, index): ShownRule[] => {
+      const other = own.find((entry) => entry.insteadOf?.id === rule.id);
+      if (other) return [other];
+      const state = rule.off ? 'off' : level.without.includes(rule.id) ? 'off here' : 'in force';
+      return [{ rule, path: ['standing', index], standing: true, state }];
+    }),
+    ...own.filter((entry) => !entry.insteadOf),
+  ];
+}
+
+const SHORT = 70;
+
+/** A rule in one short line, for labels. @example 'a hornet touches the bee → costs 1 lives' */
+export function ruleInWords(rule: Rule, names: Names): string {
+  const words = `${conditionInWords(rule.when, names)} → ${rule.then.map((effect) => effectInWords(effect, names)).join(', ')}`;
+  return words.length > SHORT ? `${words.slice(0, SHORT)}…` : words;
+}

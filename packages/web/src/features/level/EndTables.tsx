@@ -1,0 +1,60 @@
+import { courtOf, placedWorth, prepareLevel } from '@stadion/core/attempt';
+import { clockCasesOf, starCasesOf, type EndCase } from '@stadion/core/rules';
+import { useMemo, useState } from 'react';
+import type { LevelHere } from '../../app/levelHere.ts';
+import { CaseTable, valueInWords, verdictInWords, type EdgeRow } from '../../app/sentences/index.ts';
+import { STAR_READINGS } from '../../app/starReadings.ts';
+
+const PLACES = { below: 'just below', at: 'at', above: 'just above' } as const;
+
+function rowsOf(here: LevelHere, cases: readonly EndCase[]): EdgeRow[] {
+  const { stars } = here.level;
+  return cases.map((entry, index) => {
+    const isClock = entry.star < 0;
+    const reading = isClock ? 'timeElapsed' : stars.is === 'ladder' ? stars.reading : 'score';
+    return {
+      key: `${index}`,
+      what: isClock
+        ? `time taken, with ${entry.withEverything ? 'everything' : 'nothing'} gathered`
+        : `${STAR_READINGS[stars.is === 'ladder' ? stars.reading : 'score'].label} at the win`,
+      value: valueInWords(reading, entry.value, here),
+      place: `${PLACES[entry.place]} ${isClock ? 'the limit' : '★'.repeat(entry.star + 1)}`,
+      verdict: verdictInWords(entry.outcome, undefined, here),
+      tone: entry.outcome.verdict,
+      outcome: entry.outcome,
+      frames: entry.frames,
+    };
+  });
+}
+
+/** Edge cases of the clock or of the stars, on demand. */
+export function EndTable({ here, of }: { here: LevelHere; of: 'clock' | 'stars' }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <div>
+      <button
+        type="button"
+        className="link text-[12px]"
+        aria-expanded={open}
+        aria-label={`Edge cases of the ${of}`}
+        onClick={() => setOpen(!open)}
+      >
+        edge cases
+      </button>
+      {open ? <Cases here={here} of={of} /> : null}
+    </div>
+  );
+}
+
+function Cases({ here, of }: { here: LevelHere; of: 'clock' | 'stars' }) {
+  const rows = useMemo(() => {
+    const prepared = prepareLevel(here.project, here.position);
+    const court = courtOf(prepared);
+    return rowsOf(here, of === 'clock' ? clockCasesOf(court, placedWorth(prepared)) : starCasesOf(court));
+  }, [here, of]);
+  return rows.length === 0 ? (
+    <p className="text-ink-3">There is no number here that could be met or missed.</p>
+  ) : (
+    <CaseTable here={here} rows={rows} label={`Edge cases of the ${of}`} />
+  );
+}

@@ -1,0 +1,32 @@
+import type { Finding } from '@stadion/core/findings';
+import { AddRule, RuleSentence, shownRules, topicOf, type Topic } from '../../app/sentences/index.ts';
+import type { LevelHere } from '../../app/levelHere.ts';
+
+const NOTHING: Readonly<Record<Topic, string>> = {
+  won: 'nothing: no rule wins it',
+  lost: 'nothing: no rule loses it',
+  milestone: 'nothing happens on the way',
+};
+
+/** Every rule under one heading, standing ones in their place. */
+export function RuleList({ here, topic, findings }: { here: LevelHere; topic: Topic; findings: readonly Finding[] }) {
+  const { project, level } = here;
+  const rules = shownRules(project, level).filter(({ rule }) => topicOf(rule) === topic);
+  return (
+    <div className="flex flex-col gap-1">
+      {rules.map((shown) => (
+        <RuleSentence
+          key={`${shown.standing ? 's' : 'o'}-${shown.rule.id}`}
+          here={here}
+          shown={shown}
+          count={shown.standing ? project.standing.length : level.rules.length}
+          findings={findings}
+        />
+      ))}
+      <div className="say">
+        {rules.length === 0 ? <span className="text-ink-3">{NOTHING[topic]}</span> : null}
+        <AddRule here={here} topic={topic} />
+      </div>
+    </div>
+  );
+}

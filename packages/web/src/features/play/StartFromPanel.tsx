@@ -1,0 +1,127 @@
+import type { PreparedLevel, StartFrom } from '@stadion/core/attempt';
+import { resolveAmount } from '@stadion/core/rules';
+import type { LevelHere } from '../../app/levelHere.ts';
+import { Button, formatNumber, NumberChip } from '../../ui/index.ts';
+
+interface Props {
+  here: LevelHere;
+  prepared: PreparedLevel;
+  from: StartFrom;
+  onChange: (from: StartFrom) => void;
+  onStart: () => void;
+  onReset: () => void;
+}
+
+/** Sets the state that an attempt begins from: place, readings, pieces gathered, clock, latches, tallies. */
+export function StartFromPanel({ here, prepared, from, onChange, onStart, onReset }: Props) {
+  const { project, values, placed } = here;
+  const { motion } = prepared;
+  const set = (change: Partial<StartFrom>): void => onChange({ ...from, ...change });
+  const at = from.at ?? motion.start;
+  const width = motion.rows[0]?.length ?? 0;
+  const gathered = new Set(from.gathered ?? []);
+  const ofKind = (kind: number): number[] =>
+    motion.collectables.flatMap((piece, index) => (piece.kind === kind ? [index] : []));
+  const latches = here.level.ground.pieces.filter((piece) => piece.piece === 'latch');
+  const chip = (label: string, value: number, onCommit: (value: number) => void, most: number, unit = '') => (
+    <NumberChip label={label} value={value} step={1} min={0} max={most} unit={unit} onCommit={onCommit} />
+  );
+  const row = 'flex items-center justify-between gap-2';
+  return (
+    <section aria-label="Start from a state" className="mb-2 border-b border-line pb-2">
+      <p className="mb-1 text-[12px] text-ink-3">Click the ground to set the place.</p>
+      <div className={row}>
+        place, across and down
+        <span className="say">
+          <NumberChip
+            label="Place across"
+            value={at.x}
+            step={0.5}
+            min={0.5}
+            max={width - 0.5}
+            onCommit={(x) => set({ at: { ...at, x } })}
+          />
+          <NumberChip
+            label="Place down"
+            value={at.y}
+            step={0.5}
+            min={0.5}
+            max={motion.rows.length - 0.5}
+            onCommit={(y) => set({ at: { ...at, y } })}
+          />
+        </span>
+      </div>
+      <div className={row}>
+        time gone {chip('Time gone', from.clockSeconds ?? 0, (clockSeconds) => set({ clockSeconds }), 3600, 's')}
+      </div>
+      <div className={row}>
+        lives {chip('Lives', from.lives ?? prepared.judging.lives, (lives) => set({ lives }), 99)}
+      </div>
+      <div className={row}>
+        health{' '}
+        {chip(
+          'Health',
+          from.health ?? motion.player.health,
+          (health) => set({ health }),
+          resolveAmount(project.player.health, values, placed),
+        )}
+      </div>
+      <div className={row}>tries {chip('Tries', from.tries ?? 1, (tries) => set({ tries }), 999)}</div>
+      {project.kinds.collectables.map((kind, index) => {
+        const pieces = ofKind(index);
+        if (pieces.length === 0) return null;
+        const count = pieces.filter((piece) => gathered.has(piece)).length;
+        return (
+          <div key={kind.id} className={row}>
+            {kind.name} gathered, of {formatNumber(pieces.length)}{' '}
+            {chip(
+              `${kind.name} gathered`,
+              count,
+              (next) => {
+                const others = [...gathered].filter((piece) => !pieces.includes(piece));
+                set({ gathered: [...others, ...pieces.slice(0, next)] });
+              },
+              pieces.length,
+            )}
+          </div>
+        );
+      })}
+      {latches.map((latch, index) => {
+        const isOn = from.latches?.includes(index) === true;
+        return (
+          <label key={latch.id} className={row}>
+            {here.names.pieces[latch.id]} is on
+            <input
+              type="checkbox"
+              checked={isOn}
+              onChange={() =>
+                set({
+                  latches: isOn
+                    ? (from.latches ?? []).filter((other) => other !== index)
+                    : [...(from.latches ?? []), index],
+                })
+              }
+            />
+          </label>
+        );
+      })}
+      {project.tallies.map((tally, index) => (
+        <div key={tally.id} className={row}>
+          “{tally.name}”
+          <NumberChip
+            label={tally.name}
+            value={from.tallies?.[index] ?? tally.start}
+            step={1}
+            onCommit={(value) => set({ tallies: { ...from.tallies, [index]: value } })}
+          />
+        </div>
+      ))}
+      <div className="mt-1.5 flex gap-2">
+        <Button look="main" onClick={onStart}>
+          Start from this
+        </Button>
+        <Button onClick={onReset}>As the level starts</Button>
+      </div>
+    </section>
+  );
+}

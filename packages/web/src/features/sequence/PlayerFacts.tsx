@@ -1,0 +1,182 @@
+import { literal, type Project } from '@stadion/core/model';
+import { at, replaceAt } from '../../app/commands/index.ts';
+import { useEdit } from '../../app/hooks.ts';
+import type { LevelHere } from '../../app/levelHere.ts';
+import { AmountChip } from '../../app/sentences/index.ts';
+import { ChoiceChip, NumberChip } from '../../ui/index.ts';
+
+const LENGTHS = [
+  { value: 'units', label: 'units' },
+  { value: 'metres', label: 'metres' },
+  { value: 'feet', label: 'feet' },
+];
+const AIMS = [
+  { value: 'nearest', label: 'at the nearest it can beat' },
+  { value: 'facing', label: 'where it faces' },
+];
+
+type Shooting = NonNullable<Project['player']['shooting']>;
+
+const usualShooting = (): Shooting => ({
+  aim: 'nearest',
+  everySeconds: literal(0.5),
+  speed: literal(9),
+  reach: literal(6),
+  damage: literal(1),
+  ammunition: null,
+});
+
+/** What the player can do in every level, and how lengths are typed and shown. */
+export function PlayerFacts({ here }: { here: LevelHere }) {
+  const edit = useEdit();
+  const { player, lengths, words } = here.project;
+  const set = (label: string, path: string, value: unknown): void => edit({ label, patch: [replaceAt(path, value)] });
+  return (
+    <div>
+      <div className="say">
+        <span className="join">The {words.player} flies or walks</span>
+        <AmountChip
+          here={here}
+          label="Speed of the player"
+          amount={player.speed}
+          path={at('player', 'speed')}
+          step={0.1}
+          min={0.1}
+          max={25}
+        />
+        <span className="join">units a second, has health</span>
+        <AmountChip
+          here={here}
+          label="Health of the player"
+          amount={player.health}
+          path={at('player', 'health')}
+          step={5}
+          min={0}
+          max={1000000}
+        />
+        <span className="join">, and nothing touches it for</span>
+        <NumberChip
+          label="Grace after a lost life"
+          value={player.graceSeconds}
+          unit="s"
+          step={0.1}
+          min={0}
+          max={10}
+          onCommit={(value) => set(`Grace of ${value} s`, at('player', 'graceSeconds'), value)}
+        />
+        <span className="join">after a lost life</span>
+      </div>
+      <Shoots here={here} shooting={player.shooting} />
+      <div className="say">
+        <span className="join">Lengths are shown in</span>
+        <ChoiceChip
+          label="Lengths are shown in"
+          value={lengths.shown}
+          choices={LENGTHS}
+          onChoose={(shown) => set(`Lengths in ${shown}`, at('lengths', 'shown'), shown)}
+        />
+        <span className="join">; a unit is</span>
+        <NumberChip
+          label="Metres in a unit"
+          value={lengths.metresPerUnit}
+          unit="m"
+          units={{ m: 1, ft: 0.3048 }}
+          step={0.1}
+          min={0.001}
+          max={1000}
+          digits={4}
+          onCommit={(value) => set(`A unit is ${value} m`, at('lengths', 'metresPerUnit'), value)}
+        />
+      </div>
+    </div>
+  );
+}
+
+function Shoots({ here, shooting }: { here: LevelHere; shooting: Shooting | null }) {
+  const edit = useEdit();
+  const path = at('player', 'shooting');
+  if (!shooting) {
+    return (
+      <div className="say">
+        <span className="text-ink-3">It does not shoot.</span>
+        <button
+          type="button"
+          className="link"
+          onClick={() => edit({ label: 'The player shoots', patch: [replaceAt(path, usualShooting())] })}
+        >
+          + shooting
+        </button>
+      </div>
+    );
+  }
+  const amount = (label: string, field: 'everySeconds' | 'speed' | 'reach' | 'damage', min: number, unit = '') => (
+    <AmountChip
+      here={here}
+      label={label}
+      amount={shooting[field]}
+      path={`${path}/${field}`}
+      step={0.1}
+      min={min}
+      unit={unit}
+      quiet
+    />
+  );
+  return (
+    <div className="say">
+      <span className="join">It shoots</span>
+      <ChoiceChip
+        label="How it aims"
+        value={shooting.aim}
+        choices={AIMS}
+        onChoose={(aim) =>
+          edit({
+            label: `It shoots ${AIMS.find((entry) => entry.value === aim)?.label ?? aim}`,
+            patch: [replaceAt(`${path}/aim`, aim)],
+          })
+        }
+      />
+      <span className="join">every</span>
+      {amount('Shoots every', 'everySeconds', 0.02, 's')}
+      <span className="join">, at</span>
+      {amount('Speed of a shot', 'speed', 0.1)}
+      <span className="join">units a second as far as</span>
+      {amount('Reach of a shot', 'reach', 0.1)}
+      <span className="join">units, for damage</span>
+      {amount('Damage of a shot', 'damage', 0)}
+      {shooting.ammunition ? (
+        <>
+          <span className="join">, with</span>
+          <AmountChip
+            here={here}
+            label="Shots in an attempt"
+            amount={shooting.ammunition}
+            path={`${path}/ammunition`}
+            step={1}
+            min={0}
+            max={100000}
+            whole
+            onClear={() => edit({ label: 'Shots without end', patch: [replaceAt(`${path}/ammunition`, null)] })}
+          />
+          <span className="join">shots</span>
+        </>
+      ) : (
+        <button
+          type="button"
+          className="link"
+          onClick={() =>
+            edit({ label: '30 shots in an attempt', patch: [replaceAt(`${path}/ammunition`, literal(30))] })
+          }
+        >
+          + ammunition
+        </button>
+      )}
+      <button
+        type="button"
+        className="link"
+        onClick={() => edit({ label: 'The player does not shoot', patch: [replaceAt(path, null)] })}
+      >
+        no shooting
+      </button>
+    </div>
+  );
+}

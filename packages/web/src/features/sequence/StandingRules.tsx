@@ -1,0 +1,30 @@
+import type { LevelHere } from '../../app/levelHere.ts';
+import { AddRule, RuleSentence } from '../../app/sentences/index.ts';
+
+/** Rules that hold in every level unless it switches them off or replaces them. Numbers are those of the selected slot. */
+export function StandingRules({ here }: { here: LevelHere }) {
+  const { project, position } = here;
+  return (
+    <div className="flex flex-col gap-1">
+      {project.standing.map((rule, index) => (
+        <RuleSentence
+          key={rule.id}
+          here={here}
+          shown={{ rule, path: ['standing', index], standing: true, state: rule.off ? 'off' : 'in force' }}
+          count={project.standing.length}
+          findings={[]}
+          everywhere
+        />
+      ))}
+      <div className="say">
+        {project.standing.length === 0 ? <span className="text-ink-3">none yet</span> : null}
+        <AddRule here={here} topic="lost" standing />
+        <AddRule here={here} topic="milestone" standing />
+        <AddRule here={here} topic="won" standing />
+      </div>
+      {project.standing.length === 0 ? null : (
+        <p className="text-[12px] text-ink-3">Numbers and edge cases are those of slot {position}.</p>
+      )}
+    </div>
+  );
+}

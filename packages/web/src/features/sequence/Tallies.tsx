@@ -1,0 +1,76 @@
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import { addTally, at, removeTally, replaceAt } from '../../app/commands/index.ts';
+import { useEdit, useProject } from '../../app/hooks.ts';
+import { NumberChip, TextInPlace } from '../../ui/index.ts';
+
+/** Counters of the designer's own. */
+export function Tallies() {
+  const project = useProject();
+  const edit = useEdit();
+  const [refused, setRefused] = useState<string>();
+  return (
+    <div>
+      {project.tallies.map((tally, index) => (
+        <div key={tally.id} className="say">
+          <TextInPlace
+            label="Name of the tally"
+            className="chip"
+            value={tally.name}
+            refuse={(text) =>
+              text === '' ? 'This needs a name.' : text.length > 80 ? 'At most 80 characters.' : undefined
+            }
+            onCommit={(name) =>
+              edit({
+                label: `Rename the tally ${tally.name} to ${name}`,
+                patch: [replaceAt(at('tallies', index, 'name'), name)],
+              })
+            }
+          />
+          <span className="join">starts a run at</span>
+          <NumberChip
+            label={`${tally.name} at the start`}
+            value={tally.start}
+            step={1}
+            onCommit={(start) =>
+              edit({
+                label: `${tally.name} starts at ${start}`,
+                patch: [replaceAt(at('tallies', index, 'start'), start)],
+              })
+            }
+          />
+          <button
+            type="button"
+            className="rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
+            aria-label={`Remove the tally ${tally.name}`}
+            onClick={() => {
+              const command = removeTally(project, tally.id);
+              if ('used' in command)
+                setRefused(`“${tally.name}” is still read or counted by a rule: change that first.`);
+              else edit(command);
+            }}
+          >
+            <X size={13} />
+          </button>
+        </div>
+      ))}
+      {refused === undefined ? null : (
+        <p role="alert" className="text-[12px] text-loss">
+          {refused}
+        </p>
+      )}
+      <div className="say">
+        {project.tallies.length === 0 ? <span className="text-ink-3">none of your own</span> : null}
+        <button
+          type="button"
+          className="link"
+          onClick={() =>
+            edit(addTally(project, project.tallies.length === 0 ? 'Tally' : `Tally ${project.tallies.length + 1}`))
+          }
+        >
+          + tally
+        </button>
+      </div>
+    </div>
+  );
+}

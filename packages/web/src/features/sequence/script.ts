@@ -1,0 +1,68 @@
+import type { Project } from '@stadion/core/model';
+import { valuesAt } from '@stadion/core/ramps';
+import { enterAttempt, startBooks, type AttemptEntry, type RunBooks } from '@stadion/core/run';
+import { placedOn } from '@stadion/core/rules';
+
+/** Longer runs are not read line by line. */
+export const MOST_ENTRIES = 60;
+export const SEED = 1;
+
+/** What a usual attempt at a position brings: two thirds of the worth that is placed, and two stars. */
+export function usualEntry(project: Project, position: number, change: Partial<AttemptEntry> = {}): AttemptEntry {
+  const level = project.levels[project.slots[(position - 1) % Math.max(1, project.slots.length)]?.levelId ?? ''];
+  const placed = level ? placedOn(project, level, valuesAt(project, position)) : undefined;
+  return {
+    result: 'won',
+    stars: 2,
+    score: Math.round(((placed?.worth['any'] ?? 0) * 2) / 3),
+    collected: Math.round(((placed?.count['any'] ?? 0) * 2) / 3),
+    livesLost: 0,
+    tallies: {},
+    ...change,
+  };
+}
+
+/** Attempts written down one after the other, each at the slot that the books have come to. */
+function write(project: Project, next: (books: RunBooks, index: number) => AttemptEntry | undefined): AttemptEntry[] {
+  const entries: AttemptEntry[] = [];
+  let books = startBooks(project, SEED);
+  while (!books.over && entries.length < MOST_ENTRIES) {
+    const entry = next(books, entries.length);
+    if (!entry) break;
+    entries.push(entry);
+    books = enterAttempt(project, books, entry, SEED).after;
+  }
+  return entries;
+}
+
+/** Runs to begin from. */
+export const SCRIPTS: readonly { label: string; entries: (project: Project) => AttemptEntry[] }[] = [
+  {
+    label: 'wins everything',
+    entries: (project) =>
+      write(project, ({ position }, index) =>
+        index < Math.min(project.slots.length + 2, 30) ? usualEntry(project, position) : undefined,
+      ),
+  },
+  {
+    label: 'loses a life at every third',
+    entries: (project) =>
+      write(project, ({ position }, index) =>
+        index < 24
+          ? usualEntry(project, position, index % 3 === 2 ? { result: 'lost', stars: 0, livesLost: 1 } : {})
+          : undefined,
+      ),
+  },
+  {
+    label: 'a game over at slot 5',
+    entries: (project) => {
+      let isLost = false;
+      return write(project, ({ position, tallies }, index) => {
+        if (index > 9) return undefined;
+        if (position < 5 || isLost) return usualEntry(project, position);
+        isLost = true;
+        return usualEntry(project, position, { result: 'lost', stars: 0, livesLost: tallies['lives'] ?? 1 });
+      });
+    },
+  },
+];
