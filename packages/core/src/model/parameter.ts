@@ -20,15 +20,70 @@ export const Shape = z
         .max(1000),
       startingAt: z.number().int('Levels are counted in whole numbers.').min(1, 'The first level is 1.').max(1000),
     }),
+    z.strictObject({
+      type: z.literal('growth'),
+      from: z.number(),
+      rate: z.number().gt(-1, 'It cannot shrink by all of itself.').max(10).describe('Share added at every step.'),
+      every: z.number().int('A step comes every whole number of levels.').min(1).max(1000),
+      startingAt: z.number().int('Levels are counted in whole numbers.').min(1, 'The first level is 1.').max(1000),
+    }),
+    z.strictObject({
+      type: z.literal('ease'),
+      from: z.number(),
+      to: z.number(),
+      halfway: z.number().positive('It takes some levels to come half the way.').max(1000),
+    }),
+    z.strictObject({
+      type: z.literal('sCurve'),
+      from: z.number(),
+      to: z.number(),
+      middle: z.number().min(-1000).max(2000).describe('The position at which it is half the way.'),
+      width: z.number().positive('It takes some levels.').max(1000).describe('Levels it would take at its steepest.'),
+    }),
+    z.strictObject({
+      type: z.literal('points'),
+      between: z.enum(['hold', 'straight', 'smooth']),
+      points: z
+        .array(z.strictObject({ position: z.number().int().min(1).max(2000), value: z.number() }))
+        .min(1, 'A ramp through points has one at least.')
+        .max(200, 'At most 200 points in a ramp.')
+        .superRefine((points, context) => {
+          points.forEach((point, index) => {
+            const before = points[index - 1];
+            if (before && point.position <= before.position)
+              context.addIssue({
+                code: 'custom',
+                path: [index, 'position'],
+                message: `The point at ${point.position} must come after the one at ${before.position}.`,
+              });
+          });
+        }),
+    }),
   ])
   .meta({ title: 'Shape' });
 export type Shape = z.infer<typeof Shape>;
 export type ShapeType = Shape['type'];
 
-/** Shape, then at most / at least, then rounding. */
+/** Levels made easier, or harder, on purpose: every so many, from one on. */
+export const Breather = z
+  .strictObject({
+    every: z.number().int().min(2, 'A breather comes every second level at the soonest.').max(1000),
+    startingAt: z.number().int().min(1, 'The first level is 1.').max(1000),
+    takes: z
+      .discriminatedUnion('is', [
+        z.strictObject({ is: z.literal('times'), factor: z.number() }),
+        z.strictObject({ is: z.literal('earlier'), levels: z.number().int().min(1).max(1000) }),
+      ])
+      .describe('The value times a factor, or the value of so many positions earlier.'),
+  })
+  .meta({ title: 'Breather' });
+export type Breather = z.infer<typeof Breather>;
+
+/** Shape, then breather, then at most / at least, then rounding. */
 export const Ramp = z
   .strictObject({
     shape: Shape,
+    breather: Breather.optional(),
     atMost: z.number().optional(),
     atLeast: z.number().optional(),
     roundTo: z.number().positive('Rounding is to a multiple above 0.').optional(),

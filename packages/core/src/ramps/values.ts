@@ -12,9 +12,24 @@ export interface RampTable {
   rows: Map<string, Float64Array>;
 }
 
-/** The ramp's own value at a position, without pins: shape → at most / at least → rounding. */
+/** Does the ramp's breather fall on this position? */
+export const isBreather = ({ breather }: Parameter['ramp'], position: number): boolean =>
+  breather !== undefined && position >= breather.startingAt && (position - breather.startingAt) % breather.every === 0;
+
+/** Shape and breather, without any other modifier. Nothing lies before position 1: “earlier” stops there. */
+export function shapedValue(ramp: Parameter['ramp'], position: number): number {
+  const { shape, breather } = ramp;
+  const definition = shapeDefinition(shape);
+  if (!breather || !isBreather(ramp, position)) return definition.valueAt(shape, position);
+  const { takes } = breather;
+  return takes.is === 'times'
+    ? definition.valueAt(shape, position) * takes.factor
+    : definition.valueAt(shape, Math.max(1, position - takes.levels));
+}
+
+/** The ramp's own value at a position, without pins: shape → breather → at most / at least → rounding. */
 export function rampValue(ramp: Parameter['ramp'], position: number): number {
-  let value = shapeDefinition(ramp.shape).valueAt(ramp.shape, position);
+  let value = shapedValue(ramp, position);
   if (ramp.atMost !== undefined && value > ramp.atMost) value = ramp.atMost;
   if (ramp.atLeast !== undefined && value < ramp.atLeast) value = ramp.atLeast;
   return ramp.roundTo === undefined ? value : roundToMultiple(value, ramp.roundTo);

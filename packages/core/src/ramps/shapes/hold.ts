@@ -5,7 +5,7 @@ export const hold: ShapeDefinition<'hold'> = {
   type: 'hold',
   label: 'Hold',
   fields: [{ name: 'value', before: 'at', measure: 'value' }],
-  handles: [
+  handles: () => [
     {
       name: 'value',
       label: 'Value',
@@ -14,6 +14,6 @@ export const hold: ShapeDefinition<'hold'> = {
     },
   ],
   valueAt: (shape) => shape.value,
-  fromValues: (first) => ({ type: 'hold', value: first }),
+  fromValues: (values) => ({ type: 'hold', value: values[0] as number }),
   inWords: (shape, say) => `holds ${say(shape.value)}`,
 };

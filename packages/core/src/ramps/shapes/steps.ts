@@ -10,7 +10,7 @@ export const steps: ShapeDefinition<'steps'> = {
     { name: 'every', before: 'every', after: 'levels', measure: 'levels' },
     { name: 'startingAt', before: 'from level', measure: 'position' },
   ],
-  handles: [
+  handles: () => [
     {
       name: 'from',
       label: 'Start',
@@ -30,13 +30,12 @@ export const steps: ShapeDefinition<'steps'> = {
   ],
   valueAt: (shape, position) =>
     shape.from + shape.add * Math.floor(Math.max(0, position - shape.startingAt) / shape.every),
-  fromValues: (first, last, positions) => ({
-    type: 'steps',
-    from: first,
-    add: positions > 1 ? (last - first) / (positions - 1) : 0,
-    every: 1,
-    startingAt: 1,
-  }),
+  fromValues: (values) => {
+    const first = values[0] as number;
+    const steps = values.length - 1;
+    const add = steps > 0 ? ((values[steps] as number) - first) / steps : 0;
+    return { type: 'steps', from: first, add, every: 1, startingAt: 1 };
+  },
   inWords: (shape, say) =>
     `from ${say(shape.from)}, ${shape.add < 0 ? '−' : '+'}${say(Math.abs(shape.add))} every ${shape.every === 1 ? 'level' : `${shape.every} levels`}${shape.startingAt > 1 ? ` from level ${shape.startingAt}` : ''}`,
 };

@@ -7,8 +7,16 @@ export interface ShapeField {
   before: string;
   /** The words after it: “levels”. */
   after?: string;
-  /** In the parameter's unit, or a whole number of levels, or a position. */
-  measure: 'value' | 'levels' | 'position';
+  /** In the parameter's unit, a whole number of levels, any number of levels, a position, or a share. */
+  measure: 'value' | 'levels' | 'span' | 'position' | 'share';
+}
+
+/** A word of a shape that can be another. */
+export interface ShapeChoice {
+  name: string;
+  before: string;
+  after?: string;
+  options: readonly { value: string; label: string }[];
 }
 
 /** A point on the line that can be dragged. */
@@ -19,18 +27,25 @@ export interface Handle<S> {
   at(shape: S): { position: number; value: number };
   /** The shape after dragging the handle there. */
   moveTo(shape: S, position: number, value: number): S;
+  /** The shape without it, where it can be taken away. */
+  remove?(shape: S): S;
 }
+
+type Of<T extends ShapeType> = Extract<Shape, { type: T }>;
 
 /** Everything Stadion knows of one shape. */
 export interface ShapeDefinition<T extends ShapeType = ShapeType> {
   type: T;
   label: string;
   fields: readonly ShapeField[];
-  handles: readonly Handle<Extract<Shape, { type: T }>>[];
+  choices?: readonly ShapeChoice[];
+  handles(shape: Of<T>): readonly Handle<Of<T>>[];
+  /** The shape with a handle more, where it can have as many as one likes. */
+  addHandle?(shape: Of<T>, position: number, value: number): Of<T>;
   /** Value before the modifiers. @param position from 1 */
-  valueAt(shape: Extract<Shape, { type: T }>, position: number): number;
-  /** The shape of this type that keeps what carries over from another. @param first value at position 1 @param last value at the last position */
-  fromValues(first: number, last: number, positions: number): Extract<Shape, { type: T }>;
+  valueAt(shape: Of<T>, position: number): number;
+  /** The shape of this type that keeps what carries over from another. @param values of the other, from position 1 on; one at least */
+  fromValues(values: readonly number[]): Of<T>;
   /** In words, values written by `say`. */
-  inWords(shape: Extract<Shape, { type: T }>, say: (value: number) => string): string;
+  inWords(shape: Of<T>, say: (value: number) => string): string;
 }

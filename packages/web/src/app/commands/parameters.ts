@@ -48,19 +48,22 @@ export function setRamp(project: Project, key: string, ramp: Ramp, what: string)
     ...(JSON.stringify(before.ramp.shape) === JSON.stringify(ramp.shape)
       ? []
       : [replaceAt(`${base}/shape`, ramp.shape)]),
-    ...(['atMost', 'atLeast', 'roundTo'] as const).flatMap((name) =>
-      before.ramp[name] === ramp[name] ? [] : setOptional(`${base}/${name}`, before.ramp[name], ramp[name]),
+    ...(['breather', 'atMost', 'atLeast', 'roundTo'] as const).flatMap((name) =>
+      JSON.stringify(before.ramp[name]) === JSON.stringify(ramp[name])
+        ? []
+        : setOptional(`${base}/${name}`, before.ramp[name], ramp[name]),
     ),
   ];
   return { label: `${before.label}: ${what}`, patch };
 }
 
-/** Another shape through the first and last value of the one there is. */
+/** Another shape with what carries over from the values of the one there is. */
 export function setShape(project: Project, key: string, type: ShapeType): Command {
   const { ramp } = project.parameters[indexOf(project, key)] as Parameter;
   const positions = Math.max(1, project.slots.length);
   const bare: Ramp = { shape: ramp.shape };
-  const shape = SHAPES[type].fromValues(rampValue(bare, 1), rampValue(bare, positions), positions);
+  const values = Array.from({ length: positions }, (_, index) => rampValue(bare, index + 1));
+  const shape = SHAPES[type].fromValues(values);
   return setRamp(project, key, { ...ramp, shape }, `shape ${SHAPES[type].label.toLowerCase()}`);
 }
 

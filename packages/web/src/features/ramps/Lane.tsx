@@ -9,7 +9,8 @@ import { LaneChart } from './LaneChart.tsx';
 import { LaneSentence } from './LaneSentence.tsx';
 import { laneInWords, rampInWords } from './words.ts';
 
-export const OPEN_HEIGHT = 196;
+/** Room for the line, its numbers and a sentence of two lines. */
+export const OPEN_HEIGHT = 228;
 export const CLOSED_HEIGHT = 84;
 
 interface Props {

@@ -19,7 +19,7 @@ interface Props {
 /** Room above the line and, below it, for the numbers and the open lane's sentence. Px. */
 const TOP = 14;
 const BELOW_CLOSED = 24;
-const BELOW_OPEN = 62;
+const BELOW_OPEN = 94;
 
 /** The picture of a lane: selected column, tiers, cap and floor, and the line itself. */
 export function LaneChart({ parameter, columns, position, open, height }: Props) {

@@ -110,7 +110,7 @@ export function OpenLane({ parameter, columns, position, scale, height }: Props)
           />
         </g>
       ))}
-      {definition.handles.map((handle) => {
+      {definition.handles(shown.ramp.shape).map((handle) => {
         const at = handle.at(shown.ramp.shape);
         if (at.position > count + 1) return null;
         const x = middle(at.position);
@@ -121,7 +121,7 @@ export function OpenLane({ parameter, columns, position, scale, height }: Props)
             key={handle.name}
             role="slider"
             tabIndex={0}
-            aria-label={`${handle.label} of ${parameter.label}: up and down change the value, left and right the level`}
+            aria-label={`${handle.label} of ${parameter.label}: up and down change the value, left and right the level${handle.remove ? ', Delete removes it' : ''}`}
             aria-valuenow={Number(at.value.toPrecision(6))}
             aria-valuetext={`${sayValue(parameter, at.value)} at level ${at.position}`}
             className="cursor-move touch-none"
@@ -135,6 +135,12 @@ export function OpenLane({ parameter, columns, position, scale, height }: Props)
               setDrag(null);
             }}
             onKeyDown={(event: KeyboardEvent) => {
+              if ((event.key === 'Delete' || event.key === 'Backspace') && handle.remove) {
+                event.preventDefault();
+                const shape = handle.remove(parameter.ramp.shape);
+                edit(setRamp(project, parameter.key, { ...parameter.ramp, shape }, `${said} removed`));
+                return;
+              }
               const up = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
               const along = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
               if (up === 0 && along === 0) return;

@@ -10,10 +10,11 @@ export const sayValue = (parameter: Parameter, value: number, digits = 2): strin
 
 /** The ramp in words. @example 'from 2, +0.1 every 2 levels, at most 2.7' */
 export function rampInWords(parameter: Parameter): string {
-  const { shape, atMost, atLeast } = parameter.ramp;
+  const { shape, breather, atMost, atLeast } = parameter.ramp;
   const say = (value: number): string => sayValue(parameter, value);
   return [
     shapeDefinition(shape).inWords(shape, say),
+    breather === undefined ? '' : `a breather every ${breather.every} levels`,
     atMost === undefined ? '' : `at most ${say(atMost)}`,
     atLeast === undefined ? '' : `at least ${say(atLeast)}`,
   ]

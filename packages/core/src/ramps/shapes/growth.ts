@@ -1,0 +1,44 @@
+import { powerOf, rootOf } from '../exponential.ts';
+import type { ShapeDefinition } from './types.ts';
+
+/** from × (1 + rate)^⌊max(0, n − startingAt) / every⌋ */
+export const growth: ShapeDefinition<'growth'> = {
+  type: 'growth',
+  label: 'Growth',
+  fields: [
+    { name: 'from', before: 'starting at', measure: 'value' },
+    { name: 'rate', before: 'growing by', measure: 'share' },
+    { name: 'every', before: 'every', after: 'levels', measure: 'levels' },
+    { name: 'startingAt', before: 'from level', measure: 'position' },
+  ],
+  handles: () => [
+    {
+      name: 'from',
+      label: 'Start',
+      at: (shape) => ({ position: shape.startingAt, value: shape.from }),
+      moveTo: (shape, position, value) => ({ ...shape, from: value, startingAt: Math.max(1, Math.round(position)) }),
+    },
+    {
+      name: 'rate',
+      label: 'First step',
+      at: (shape) => ({ position: shape.startingAt + shape.every, value: shape.from * (1 + shape.rate) }),
+      moveTo: (shape, position, value) => ({
+        ...shape,
+        // Nothing grows from 0, and nothing to 0.
+        rate: shape.from === 0 ? shape.rate : Math.min(10, Math.max(-0.99, value / shape.from - 1)),
+        every: Math.max(1, Math.round(position) - shape.startingAt),
+      }),
+    },
+  ],
+  valueAt: (shape, position) =>
+    shape.from * powerOf(1 + shape.rate, Math.floor(Math.max(0, position - shape.startingAt) / shape.every)),
+  fromValues: (values) => {
+    const first = values[0] as number;
+    const steps = values.length - 1;
+    const ratio = steps > 0 && first !== 0 ? (values[steps] as number) / first : 1;
+    const rate = ratio > 0 && steps > 0 ? Math.min(10, rootOf(ratio, steps) - 1) : 0;
+    return { type: 'growth', from: first, rate: Math.max(-0.99, rate), every: 1, startingAt: 1 };
+  },
+  inWords: (shape, say) =>
+    `from ${say(shape.from)}, ${shape.rate < 0 ? '−' : '+'}${Number(Math.abs(shape.rate * 100).toPrecision(4))} % every ${shape.every === 1 ? 'level' : `${shape.every} levels`}${shape.startingAt > 1 ? ` from level ${shape.startingAt}` : ''}`,
+};
