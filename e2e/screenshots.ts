@@ -31,62 +31,68 @@ async function trackIsDone(): Promise<void> {
   }, 300_000);
 }
 
-fs.mkdirSync(FOLDER, { recursive: true });
-await show(`/projects/${id}/level/slot-7`, 'clear it');
-await trackIsDone();
-await show(`/projects/${id}/level/slot-7`, /attempts in [\d.]+ s ·/);
-await take('level');
-await show(`/projects/${id}/level/slot-21`, /attempts in [\d.]+ s ·/);
-await take('level-below-wanted');
-await page.keys('f');
-await page.find('aside[aria-label=Findings]');
-await take('findings');
-await page.keys('f');
-await show(`/projects/${id}/level/slot-24`, /attempts in [\d.]+ s ·/);
-await take('level-many-rules');
-await show(`/projects/${id}/level/slot-13`, /attempts in [\d.]+ s ·/);
-await page.clickName('button', /^Edge cases: all of/);
-await page.seeText('just below');
-await take('edge-cases');
-await show(`/projects/${id}/sequence/slot-5`, 'One run’s books');
-await take('sequence');
-await show(`/projects/${id}/ramps/slot-7?lane=hornetSpeed`, 'starting at');
-await take('ramps');
-await show(`/projects/${id}/hand-off/slot-7`, 'Download JSON');
-await take('hand-off');
-await show(`/projects/${id}/play/slot-7`, 'Judge');
-await page.driver.actions().keyDown(Key.ARROW_DOWN).perform();
-await page.waitFor('some way flown', async () =>
-  page.driver.executeScript<boolean>(`return Number(document.querySelector('canvas').dataset.y) > 7;`),
-);
-await page.driver.actions().keyUp(Key.ARROW_DOWN).keyDown(Key.ARROW_RIGHT).perform();
-await page.waitFor('a hornet awake', async () =>
-  page.driver.executeScript<boolean>(`return Number(document.querySelector('canvas').dataset.x) > 5.5;`),
-);
-await page.keys(' ');
-await page.driver.actions().keyUp(Key.ARROW_RIGHT).perform();
-await page.seeText('Go on');
-await take('play');
-await show(`/projects/${id}/play/slot-13`, 'Judge');
-await page.keys('b');
-await page.typeInto('Clover gathered', '9');
-await page.typeInto('Lavender gathered', '7');
-await page.typeInto('Place across', '21');
-await page.clickName('button', 'Start from this');
-await page.driver.actions().keyDown(Key.ARROW_DOWN).perform();
-await page.waitFor('some way flown', async () =>
-  page.driver.executeScript<boolean>(`return Number(document.querySelector('canvas').dataset.y) > 5;`),
-);
-await page.driver.actions().keyUp(Key.ARROW_DOWN).keyDown(Key.ARROW_UP).perform();
-await page.waitFor('a win', async () =>
-  page.driver.executeScript<boolean>(`return document.querySelector('canvas').dataset.phase === 'won';`),
-);
-await page.driver.actions().keyUp(Key.ARROW_UP).perform();
-await page.clickName('button', 'Look back');
-await page.keys('b');
-await page.seeText('the deciding tick');
-await take('timeline');
-await show('/projects', 'Home Before Dusk');
-await take('projects');
-await page.quit();
-await server.stop();
+async function takeAll(): Promise<void> {
+  fs.mkdirSync(FOLDER, { recursive: true });
+  await show(`/projects/${id}/level/slot-7`, 'clear it');
+  await trackIsDone();
+  await show(`/projects/${id}/level/slot-7`, /attempts in [\d.]+ s ·/);
+  await take('level');
+  await show(`/projects/${id}/level/slot-21`, /attempts in [\d.]+ s ·/);
+  await take('level-below-wanted');
+  await page.keys('f');
+  await page.find('aside[aria-label=Findings]');
+  await take('findings');
+  await page.keys('f');
+  await show(`/projects/${id}/level/slot-24`, /attempts in [\d.]+ s ·/);
+  await take('level-many-rules');
+  await show(`/projects/${id}/level/slot-13`, /attempts in [\d.]+ s ·/);
+  await page.clickName('button', /^Edge cases: all of/);
+  await page.seeText('just below');
+  await take('edge-cases');
+  await show(`/projects/${id}/sequence/slot-5`, 'One run’s books');
+  await take('sequence');
+  await show(`/projects/${id}/ramps/slot-7?lane=hornetSpeed`, 'starting at');
+  await take('ramps');
+  await show(`/projects/${id}/hand-off/slot-7`, 'Download JSON');
+  await take('hand-off');
+  await show(`/projects/${id}/play/slot-7`, 'Judge');
+  await page.driver.actions().keyDown(Key.ARROW_DOWN).perform();
+  await page.waitFor('some way flown', async () =>
+    page.driver.executeScript<boolean>(`return Number(document.querySelector('canvas').dataset.y) > 7;`),
+  );
+  await page.driver.actions().keyUp(Key.ARROW_DOWN).keyDown(Key.ARROW_RIGHT).perform();
+  await page.waitFor('a hornet awake', async () =>
+    page.driver.executeScript<boolean>(`return Number(document.querySelector('canvas').dataset.x) > 5.5;`),
+  );
+  await page.keys(' ');
+  await page.driver.actions().keyUp(Key.ARROW_RIGHT).perform();
+  await page.seeText('Go on');
+  await take('play');
+  await show(`/projects/${id}/play/slot-13`, 'Judge');
+  await page.keys('b');
+  await page.typeInto('Clover gathered', '9');
+  await page.typeInto('Lavender gathered', '7');
+  await page.typeInto('Place across', '18');
+  await page.driver.executeScript(
+    `document.querySelector('section[aria-label="Start from a state"] input[type=checkbox]').click()`,
+  );
+  await page.clickName('button', 'Start from this');
+  await page.driver.actions().keyDown(Key.ARROW_RIGHT).perform();
+  await page.waitFor('a win', async () =>
+    page.driver.executeScript<boolean>(`return document.querySelector('canvas').dataset.phase === 'won';`),
+  );
+  await page.driver.actions().keyUp(Key.ARROW_RIGHT).perform();
+  await page.clickName('button', 'Look back');
+  await page.keys('b');
+  await page.seeText('the deciding tick');
+  await take('timeline');
+  await show('/projects', 'Home Before Dusk');
+  await take('projects');
+}
+
+try {
+  await takeAll();
+} finally {
+  await page.quit();
+  await server.stop();
+}

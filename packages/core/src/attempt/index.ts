@@ -1,4 +1,4 @@
-export { prepareLevel, resolvingAt, type PreparedLevel } from './prepare.ts';
+export { prepareLevel, prepareWith, resolvingAt, type PreparedLevel } from './prepare.ts';
 export { makeWorld, viewOf, type View, type World } from './world.ts';
 export { startAttempt, type AttemptState, type Collectable, type Enemy, type Happening, type Shot } from './state.ts';
 export { startAttemptFrom, type StartFrom } from './startFrom.ts';

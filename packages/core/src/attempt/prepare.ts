@@ -130,9 +130,14 @@ export function prepareLevel(project: Project, position: number): PreparedLevel 
   const slot = project.slots[position - 1];
   const level = slot && project.levels[slot.levelId];
   if (!level) throw new RangeError(`The sequence has no position ${position}.`);
-  const resolving = resolvingAt(project, level, position);
-  return { motion: motionOf(project, level, resolving), judging: judgingOf(project, level, resolving) };
+  return prepareWith(project, level, resolvingAt(project, level, position));
 }
+
+/** Resolve a level of which it is known already what its names and parameters stand for. */
+export const prepareWith = (project: Project, level: Level, resolving: Resolving): PreparedLevel => ({
+  motion: motionOf(project, level, resolving),
+  judging: judgingOf(project, level, resolving),
+});
 
 /** What resolving a level's rules at a position needs to know. */
 export function resolvingAt(project: Project, level: Level, position: number): Resolving {
@@ -153,8 +158,13 @@ function motionOf(project: Project, level: Level, resolving: Resolving): Prepare
   const number = (amount: Amount): number => resolveAmount(amount, values, placed);
   const { collectables, enemies, hazards } = project.kinds;
   const { pieces } = level.ground;
-  const only = <N extends PieceName>(name: N): Of<N>[] =>
-    pieces.filter((piece): piece is Of<N> => piece.piece === name);
+  const sorted = new Map<PieceName, Piece[]>();
+  for (const piece of pieces) {
+    const list = sorted.get(piece.piece);
+    if (list) list.push(piece);
+    else sorted.set(piece.piece, [piece]);
+  }
+  const only = <N extends PieceName>(name: N): Of<N>[] => (sorted.get(name) ?? []) as Of<N>[];
   const area = ({ at, width, height }: { at: Place; width: number; height: number }): Area => ({
     x: at.x,
     y: at.y,

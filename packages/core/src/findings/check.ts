@@ -1,6 +1,6 @@
+import { resolvingAt } from '../attempt/index.ts';
 import type { Project } from '../model/index.ts';
-import { valuesAt } from '../ramps/index.ts';
-import { namesFor, placedOn, rulesOf } from '../rules/index.ts';
+import { namesFor, rulesOf } from '../rules/index.ts';
 import { alreadyTrue } from './checks/alreadyTrue.ts';
 import { expectationNotMet } from './checks/expectationNotMet.ts';
 import { starUnreachable } from './checks/starUnreachable.ts';
@@ -14,11 +14,11 @@ export function findingsAt(project: Project, position: number): Finding[] {
   const slot = project.slots[position - 1];
   const level = slot && project.levels[slot.levelId];
   if (!slot || !level) return [];
-  const values = valuesAt(project, position);
-  const placed = placedOn(project, level, values);
+  const resolving = resolvingAt(project, level, position);
+  const { values, placed } = resolving;
   const names = namesFor(project, level);
   const rules = rulesOf(project, level);
-  const place = { project, level, position, slotId: slot.id, values, placed, names, rules };
+  const place = { project, level, position, slotId: slot.id, values, placed, names, rules, resolving };
   return CHECKS.flatMap((check) => check.check(place));
 }
 

@@ -1,6 +1,6 @@
 import type { Level, Project } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
-import type { Names, Placed, RuleInForce } from '../rules/index.ts';
+import type { Names, Placed, Resolving, RuleInForce } from '../rules/index.ts';
 
 export type Severity = 'stops play' | 'surely wrong' | 'doubtful';
 
@@ -83,6 +83,8 @@ export interface Place {
   names: Names;
   /** The rules that hold here, standing ones included. */
   rules: RuleInForce[];
+  /** What the level's names and parameters stand for here. */
+  resolving: Resolving;
 }
 
 /** One class of findings. */

@@ -184,19 +184,40 @@ export function subjectsOf(
   const { collectables, enemies, hazards } = project.kinds;
   const index = (list: readonly { id: string }[]): Map<string, number> =>
     new Map(list.map((entry, i) => [entry.id, i]));
-  const { pieces } = level.ground;
-  const only = (...sorts: string[]): Map<string, number> =>
-    index(pieces.filter((piece) => sorts.includes(piece.piece)));
+  const sorts = {
+    zone: new Map(),
+    latch: new Map(),
+    gate: new Map(),
+    phase: new Map(),
+    spawner: new Map(),
+    piece: new Map(),
+  };
+  const add = (sort: Map<string, number>, id: string): void => void sort.set(id, sort.size);
+  for (const piece of level.ground.pieces) {
+    switch (piece.piece) {
+      case 'goal':
+      case 'zone':
+        add(sorts.zone, piece.id);
+        break;
+      case 'latch':
+      case 'gate':
+      case 'spawner':
+        add(sorts[piece.piece], piece.id);
+        break;
+      case 'enemy':
+        add(sorts.phase, piece.id);
+        break;
+      case 'collectable':
+        add(sorts.piece, piece.id);
+        break;
+      default:
+    }
+  }
   return {
     collectable: index(collectables).set('any', collectables.length),
     enemy: index(enemies).set('any', enemies.length),
     toucher: index([...enemies, ...hazards]),
-    zone: only('goal', 'zone'),
-    latch: only('latch'),
-    gate: only('gate'),
-    phase: only('enemy'),
     tally: index(project.tallies),
-    spawner: only('spawner'),
-    piece: only('collectable'),
+    ...sorts,
   };
 }

@@ -1,4 +1,4 @@
-import { prepareLevel, startObserved } from '../../attempt/index.ts';
+import { prepareWith, startObserved } from '../../attempt/index.ts';
 import { pointerOf } from '../../model/index.ts';
 import {
   conditionInWords,
@@ -26,7 +26,7 @@ export const alreadyTrue: Check = {
   code: 'already-true',
   check: (place) => {
     // The judge itself says what holds before anybody has moved.
-    const level = prepareLevel(place.project, place.position);
+    const level = prepareWith(place.project, place.level, place.resolving);
     const judge = makeJudge(level.judging.rules, level.judging.tie, level.judging);
     const verdicts = startVerdicts(judge);
     judgeTick(judge, startObserved(level), verdicts, null);
