@@ -1,4 +1,5 @@
 export { deriveValue, type Derivation, type DerivationStep } from './derive.ts';
+export { changeOf, laneMarks, type LaneMarks } from './marks.ts';
 export { readRamp, type RampReading } from './read.ts';
 export { roundToMultiple } from './round.ts';
 export {

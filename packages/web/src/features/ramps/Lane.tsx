@@ -7,7 +7,7 @@ import { useEdit, useProject } from '../../app/hooks.ts';
 import { Menu, TextInPlace } from '../../ui/index.ts';
 import { LaneChart } from './LaneChart.tsx';
 import { LaneSentence } from './LaneSentence.tsx';
-import { laneInWords, rampInWords } from './words.ts';
+import { laneInWords, marksInWords, marksOf, rampInWords } from './words.ts';
 
 /** Room for the line, its numbers and a sentence of two lines. */
 export const OPEN_HEIGHT = 228;
@@ -91,6 +91,11 @@ function LaneFacts({ parameter, pinned }: { parameter: Parameter; pinned: readon
           {pinned.length > 5 ? ' …' : ''}
         </span>
       )}
+      {marksInWords(parameter, marksOf(project, parameter)).map((line) => (
+        <span key={line} className={line.startsWith('outside') ? 'font-semibold text-loss' : 'text-ink-2'}>
+          {line}
+        </span>
+      ))}
       <span className="line-clamp-2 text-ink-2">{words === '' ? 'Used by nothing yet' : `Used by: ${words}`}</span>
       <span className="flex items-center gap-2">
         <TextInPlace

@@ -6,7 +6,7 @@ import { useProject } from '../../app/hooks.ts';
 import { LaneLine } from './LaneLine.tsx';
 import { OpenLane } from './OpenLane.tsx';
 import { laneScale } from './scale.ts';
-import { sayValue } from './words.ts';
+import { marksOf, sayValue } from './words.ts';
 
 interface Props {
   parameter: Parameter;
@@ -23,7 +23,8 @@ const BELOW_OPEN = 94;
 
 /** The picture of a lane: selected column, tiers, cap and floor, and the line itself. */
 export function LaneChart({ parameter, columns, position, open, height }: Props) {
-  const { tiers } = useProject();
+  const project = useProject();
+  const { tiers } = project;
   const { left, width, column, count, edge, shift, visible } = columns;
   const bottom = height - (open ? BELOW_OPEN : BELOW_CLOSED);
   const reading = useMemo(() => readRamp(parameter, count), [parameter, count]);
@@ -31,6 +32,7 @@ export function LaneChart({ parameter, columns, position, open, height }: Props)
     () => laneScale([reading.lowest, reading.highest], parameter.ramp, TOP, bottom),
     [reading, parameter.ramp, bottom],
   );
+  const marks = useMemo(() => marksOf(project, parameter), [project, parameter]);
   const bound = { parameter, scale, left, width };
   return (
     <svg width="100%" height={height} className="absolute inset-0">
@@ -43,6 +45,16 @@ export function LaneChart({ parameter, columns, position, open, height }: Props)
         <g transform={`translate(${shift})`}>
           {position > 0 ? (
             <rect x={edge(position)} y="0" width={column} height={height} fill="var(--edit-soft)" fillOpacity=".75" />
+          ) : null}
+          {marks.outside.map((at) => (
+            <rect key={at} x={edge(at)} y="0" width={column} height={bottom} fill="var(--loss-soft)" fillOpacity=".7" />
+          ))}
+          {open && marks.largestJump ? (
+            <path
+              d={`M${edge(marks.largestJump.position) - 4} ${TOP - 9}h8l-4 6z`}
+              fill="var(--mark-ink)"
+              aria-hidden
+            />
           ) : null}
           {tiers.map((tier) =>
             tier.from > 1 && tier.from <= count ? (

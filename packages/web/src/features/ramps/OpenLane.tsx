@@ -1,11 +1,11 @@
-import type { Parameter, Ramp } from '@stadion/core/model';
+import type { Parameter, Project, Ramp } from '@stadion/core/model';
 import { shapeDefinition, type Handle } from '@stadion/core/ramps';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Columns } from '../../app/columns.ts';
 import { removePin, setPin, setRamp } from '../../app/commands/index.ts';
 import { useEdit, useProject } from '../../app/hooks.ts';
 import { linePath, Mark, PointNumber } from './LaneLine.tsx';
-import { derivationInWords, handyValue, lanePoint, type LanePoint, type LaneScale } from './scale.ts';
+import { changeInWords, derivationInWords, handyValue, lanePoint, type LanePoint, type LaneScale } from './scale.ts';
 import { sayValue } from './words.ts';
 
 interface Props {
@@ -19,6 +19,13 @@ interface Props {
 
 /** What is being dragged: a handle of the shape, or a slot's point. */
 type Drag = { what: 'handle'; name: string; ramp: Ramp } | { what: 'point'; position: number; value: number };
+
+/** A point's derivation and its change, as one hovers it. */
+function pointInWords(project: Project, parameter: Parameter, position: number): string {
+  const say = (value: number): string => sayValue(parameter, value, 3);
+  const change = changeInWords(project, parameter, position, say);
+  return `Level ${position}: ${derivationInWords(project, parameter, position, say)}${change === '' ? '' : `; ${change}`}`;
+}
 
 const tidy = (value: number): number => Number(value.toPrecision(10));
 
@@ -91,7 +98,7 @@ export function OpenLane({ parameter, columns, position, scale, height }: Props)
                 edit(removePin(project, parameter.key, point.slotId));
             }}
           >
-            <title>{`Level ${point.position}: ${derivationInWords(project, shown, point.position, (value) => sayValue(parameter, value, 3))}`}</title>
+            <title>{pointInWords(project, shown, point.position)}</title>
             <rect
               x={(point.position - 1) * column}
               y={Math.max(0, scale.y(point.value) - 12)}

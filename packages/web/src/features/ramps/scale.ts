@@ -1,4 +1,4 @@
-import { deriveValue, rampValue } from '@stadion/core/ramps';
+import { deriveValue, rampValue, changeOf } from '@stadion/core/ramps';
 import type { Parameter, Project } from '@stadion/core/model';
 
 /** How a lane's values stand between its top and bottom, px. */
@@ -69,6 +69,25 @@ export function lanePoint(project: Project, parameter: Parameter, position: numb
 }
 
 /** How a value came to be, in one line. */
+/** How a position's value differs from the one before it. @example '+0.15 (+7 %) on the level before' */
+export function changeInWords(
+  project: Project,
+  parameter: Parameter,
+  position: number,
+  say: (value: number) => string,
+): string {
+  if (position < 2) return '';
+  const { by, share } = changeOf(
+    lanePoint(project, parameter, position - 1).value,
+    lanePoint(project, parameter, position).value,
+  );
+  if (by === 0) return 'as the level before';
+  const sign = by > 0 ? '+' : '−';
+  const percent = share === null ? '' : ` (${sign}${Math.round(Math.abs(share) * 100)} %)`;
+  return `${sign}${say(Math.abs(by))}${percent} on the level before`;
+}
+
+/** A value's derivation, step by step, in a line. */
 export function derivationInWords(
   project: Project,
   parameter: Parameter,

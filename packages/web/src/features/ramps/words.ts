@@ -1,5 +1,5 @@
-import type { Parameter } from '@stadion/core/model';
-import { readRamp, shapeDefinition } from '@stadion/core/ramps';
+import type { Parameter, Project } from '@stadion/core/model';
+import { laneMarks, rampValue, readRamp, shapeDefinition, type LaneMarks } from '@stadion/core/ramps';
 import { formatNumber } from '../../ui/index.ts';
 
 /** Shown values are times this: shares are read as percent. */
@@ -20,6 +20,30 @@ export function rampInWords(parameter: Parameter): string {
   ]
     .filter((part) => part !== '')
     .join(', ');
+}
+
+/** What stands out along a lane, pins included. */
+export const marksOf = (project: Pick<Project, 'slots' | 'parameters'>, parameter: Parameter): LaneMarks =>
+  laneMarks(
+    project.slots.map((slot, index) => parameter.pins[slot.id] ?? rampValue(parameter.ramp, index + 1)),
+    parameter.sane,
+  );
+
+const MOST_NAMED = 5;
+
+/** What stands out, each as a short line. */
+export function marksInWords(parameter: Parameter, { largestJump, outside, flat }: LaneMarks): string[] {
+  const { min, max } = parameter.sane;
+  const more = outside.length > MOST_NAMED ? ' …' : '';
+  return [
+    largestJump === null
+      ? ''
+      : `▾ largest jump ${largestJump.by > 0 ? '+' : '−'}${sayValue(parameter, Math.abs(largestJump.by))} at ${largestJump.position}`,
+    flat === null ? '' : `flat from ${flat.from} to ${flat.to}`,
+    outside.length === 0
+      ? ''
+      : `outside ${sayValue(parameter, min)}–${sayValue(parameter, max)} at ${outside.slice(0, MOST_NAMED).join(', ')}${more}`,
+  ].filter((line) => line !== '');
 }
 
 /** What a lane shows, in a sentence for those who do not see it. */
