@@ -90,6 +90,29 @@ describe('every shape', () => {
   });
 });
 
+describe('what follows a parameter', () => {
+  it('can be made of it: times and plus', async () => {
+    await at.open('level/slot-3');
+    await at.page.clickName('button', '× and + on what Clock follows');
+    await at.page.typeInto('Clock: times', '0.5');
+    await at.page.typeInto('Clock: plus', '6');
+    // 48 s at slot 3: 48 × 0.5 + 6.
+    await at.page.byName('button', /^Clock: 30 s/);
+    await at.saved('written down', (p) =>
+      JSON.stringify(p.levels['orchard-round']!.clock.limitSeconds).includes('"times":0.5,"plus":6'),
+    );
+  });
+
+  it('has a range in which it makes sense, marked where it is left', async () => {
+    await at.open('ramps/slot-5?lane=hornetSpeed');
+    await at.page.typeInto('Hornet speed makes sense up to', '2.5');
+    await at.page.seeText(/outside 0\.5–2\.5 at 7/);
+    await at.page.typeInto('Hornet speed makes sense from', '9');
+    await at.page.seeText('At most 2.4.');
+    await at.page.keys(Key.ESCAPE);
+  });
+});
+
 describe('a breather', () => {
   it('makes every so many levels easier, and says so in the derivation', async () => {
     await at.open('ramps/slot-6?lane=hornetSight');

@@ -8,7 +8,16 @@ export {
   setWanted,
   type SequenceCommand,
 } from './sequence.ts';
-export { addParameter, removeParameter, removePin, setParameterFact, setPin, setRamp, setShape } from './parameters.ts';
+export {
+  addParameter,
+  removeParameter,
+  removePin,
+  setParameterFact,
+  setPin,
+  setSane,
+  setRamp,
+  setShape,
+} from './parameters.ts';
 export {
   addRules,
   addStanding,

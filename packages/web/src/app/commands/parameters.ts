@@ -88,6 +88,16 @@ export function removePin(project: Project, key: string, slotId: string): Comman
   };
 }
 
+/** Sets an end of the range in which a parameter's values make sense; the other end gives way, never passes it. */
+export function setSane(project: Project, key: string, end: 'min' | 'max', value: number): Command {
+  const index = indexOf(project, key);
+  const parameter = project.parameters[index] as Parameter;
+  return {
+    label: `${parameter.label}: sensible ${end === 'min' ? 'from' : 'up to'} ${Number(value.toPrecision(6))}`,
+    patch: [replaceAt(at('parameters', index, 'sane', end), value)],
+  };
+}
+
 /** Sets one of a parameter's own facts. */
 export function setParameterFact(project: Project, key: string, fact: 'label' | 'unit', value: string): Command {
   const index = indexOf(project, key);

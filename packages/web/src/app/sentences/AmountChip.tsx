@@ -1,4 +1,4 @@
-import type { Amount } from '@stadion/core/model';
+import type { Amount, ParameterAmount } from '@stadion/core/model';
 import { amountInWords, resolveAmount } from '@stadion/core/rules';
 import { replaceAt } from '../commands/index.ts';
 import { useEdit, useGoto } from '../hooks.ts';
@@ -62,13 +62,83 @@ export function AmountChip({ here, label, amount, path, shareOf, onClear, quiet 
         }}
       />
       {amount.from === 'number' || quiet ? null : <Source here={here} amount={amount} />}
+      {amount.from === 'parameter' && !quiet ? (
+        <Transform label={label} amount={amount} path={path} what={what} />
+      ) : null}
     </>
+  );
+}
+
+/** What is made of the parameter's value before it is used: × times + plus, so that several numbers follow one. */
+function Transform({
+  label,
+  amount,
+  path,
+  what,
+}: {
+  label: string;
+  amount: ParameterAmount;
+  path: string;
+  what: string;
+}) {
+  const edit = useEdit();
+  const { times, plus } = amount;
+  const set = (next: Partial<Pick<ParameterAmount, 'times' | 'plus'>>): void => {
+    const { times: _times, plus: _plus, ...bare } = amount;
+    const whole = { times, plus, ...next };
+    // What changes nothing is not written down.
+    const kept = {
+      ...(whole.times === undefined || whole.times === 1 ? {} : { times: whole.times }),
+      ...(whole.plus === undefined || whole.plus === 0 ? {} : { plus: whole.plus }),
+    };
+    edit({
+      label: `${what}: × ${whole.times ?? 1} + ${whole.plus ?? 0}`,
+      patch: [replaceAt(path, { ...bare, ...kept })],
+    });
+  };
+  if (times === undefined && plus === undefined) {
+    return (
+      <button
+        type="button"
+        className="link text-[12px]"
+        aria-label={`× and + on what ${label} follows`}
+        onClick={() => set({ times: 1.1 })}
+      >
+        × and +
+      </button>
+    );
+  }
+  return (
+    <span className="say inline-flex">
+      <span className="join">×</span>
+      <NumberChip
+        label={`${label}: times`}
+        value={times ?? 1}
+        step={0.05}
+        digits={4}
+        onCommit={(value) => set({ times: value })}
+      />
+      <span className="join">+</span>
+      <NumberChip
+        label={`${label}: plus`}
+        value={plus ?? 0}
+        step={0.1}
+        digits={4}
+        onCommit={(value) => set({ plus: value })}
+      />
+    </span>
   );
 }
 
 function Source({ here, amount }: { here: LevelHere; amount: Amount }) {
   if (amount.from === 'placed') return <span className="text-ink-3">= all that is placed</span>;
-  if (amount.from !== 'share') return <span className="text-ink-3">= {amountInWords(amount, here.names)}</span>;
+  if (amount.from === 'parameter')
+    return (
+      <span className="text-ink-3">
+        = {amountInWords({ from: 'parameter', parameter: amount.parameter }, here.names)}
+      </span>
+    );
+  if (amount.from !== 'share') return null;
   const share = resolveAmount(amount.share, here.values, here.placed);
   const placed = here.placed[amount.measure][amount.of] ?? 0;
   const name = amount.share.from === 'parameter' ? `${amountInWords(amount.share, here.names)}, ` : '';

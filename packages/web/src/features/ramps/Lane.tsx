@@ -2,9 +2,9 @@ import { usesOfParameter, type Parameter } from '@stadion/core/model';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
 import type { Columns } from '../../app/columns.ts';
-import { removeParameter, setParameterFact } from '../../app/commands/index.ts';
+import { removeParameter, setParameterFact, setSane } from '../../app/commands/index.ts';
 import { useEdit, useProject } from '../../app/hooks.ts';
-import { Menu, TextInPlace } from '../../ui/index.ts';
+import { Menu, NumberChip, TextInPlace } from '../../ui/index.ts';
 import { LaneChart } from './LaneChart.tsx';
 import { LaneSentence } from './LaneSentence.tsx';
 import { laneInWords, marksInWords, marksOf, rampInWords } from './words.ts';
@@ -62,6 +62,30 @@ export function Lane({ parameter, columns, position, open, top, onToggle }: Prop
   );
 }
 
+/** The range in which the values make sense: outside it they are marked, not refused. */
+function Sane({ parameter }: { parameter: Parameter }) {
+  const project = useProject();
+  const edit = useEdit();
+  const { min, max } = parameter.sane;
+  const share = parameter.number === 'share';
+  const step = share ? 0.01 : parameter.number === 'real' ? 0.1 : 1;
+  const end = (name: 'min' | 'max', limits: { min?: number; max?: number }) => (
+    <NumberChip
+      {...limits}
+      label={`${parameter.label} makes sense ${name === 'min' ? 'from' : 'up to'}`}
+      value={parameter.sane[name]}
+      step={step}
+      {...(share ? { scale: 100, unit: '%' } : {})}
+      onCommit={(value) => edit(setSane(project, parameter.key, name, value))}
+    />
+  );
+  return (
+    <span className="say text-ink-2">
+      sane {end('min', { max: max - step })} to {end('max', { min: min + step })}
+    </span>
+  );
+}
+
 /** What the open lane says besides its line: pins, uses, and its own facts. */
 function LaneFacts({ parameter, pinned }: { parameter: Parameter; pinned: readonly number[] }) {
   const project = useProject();
@@ -96,6 +120,7 @@ function LaneFacts({ parameter, pinned }: { parameter: Parameter; pinned: readon
           {line}
         </span>
       ))}
+      <Sane parameter={parameter} />
       <span className="line-clamp-2 text-ink-2">{words === '' ? 'Used by nothing yet' : `Used by: ${words}`}</span>
       <span className="flex items-center gap-2">
         <TextInPlace
