@@ -1,20 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
+import { holdKey, readPlay } from './harness/playing.ts';
 
 const at = journey();
 
-const read = async (): Promise<{ phase: string; tick: number; x: number; y: number }> => {
-  const data = await at.page.driver.executeScript<Record<string, string>>(
-    `return { ...document.querySelector('canvas').dataset };`,
-  );
-  return { phase: data['phase']!, tick: Number(data['tick']), x: Number(data['x']), y: Number(data['y']) };
-};
-const hold = async (key: string, until: string, check: () => Promise<boolean>): Promise<void> => {
-  await at.page.driver.actions().keyDown(key).perform();
-  await at.page.waitFor(until, check);
-  await at.page.driver.actions().keyUp(key).perform();
-};
+const read = () => readPlay(at);
+const hold = (key: string, until: string, check: () => Promise<boolean>) => holdKey(at, key, until, check);
 
 describe('looking back', () => {
   it('goes tick by tick, to before the first move, and plays on from there', async () => {

@@ -139,22 +139,14 @@ function add(node: JudgeNode, state: AttemptState, needs: Needs, depth: number):
   const { truth, numbers } = state.verdicts;
   if (depth > DEEPEST || truth[node.index] === true) return;
   switch (node.is) {
+    // Of “at least k” too, all are pursued: which are the easiest is not foreseen, and whatever comes first counts.
     case 'all':
+    case 'atLeast':
       for (const child of node.of) add(child, state, needs, depth);
       return;
     case 'any': {
       const [first] = node.of;
       if (first) add(first, state, needs, depth);
-      return;
-    }
-    case 'atLeast': {
-      let missing = node.count - (numbers[node.index] as number);
-      for (const child of node.of) {
-        if (missing <= 0) return;
-        if (truth[child.index] === true) continue;
-        add(child, state, needs, depth);
-        missing--;
-      }
       return;
     }
     case 'inOrder': {

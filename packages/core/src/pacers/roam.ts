@@ -152,6 +152,19 @@ function priceOfWay(player: Player, state: AttemptState, distances: Int32Array, 
   return price;
 }
 
+/** Would something touch a player that stands and shoots, within its foresight? */
+function isThreatenedHere(player: Player, state: AttemptState, caution: number): boolean {
+  if (lookForThreats(player, state, here, caution) === 0) return false;
+  probe.x = here.x;
+  probe.y = here.y;
+  for (let moment = 0; moment < IMAGINED; moment++) {
+    probe.moment = moment;
+    priceThreats();
+    if (probe.price > GOOD_ENOUGH) return true;
+  }
+  return false;
+}
+
 /** Weighs every second heading and standing still by the way gained and the threats met. Returns a heading, -1 to stand. */
 function wayOut(player: Player, state: AttemptState, distances: Int32Array, wanted: number): number {
   const { grid } = state.view;
@@ -336,6 +349,7 @@ export function chooseHeading(player: Player, state: AttemptState): number {
 
   const impatient = state.tick - player.progressTick > IMPATIENT_AFTER_TICKS;
   const caution = player.abilities.cautionUnits * (impatient ? 0.4 : 1);
+  if (aim !== undefined && !isThreatenedHere(player, state, caution)) return aim;
   const isHurting = state.world.hasAvoid && state.world.avoid[from] === 1;
   if (lookForThreats(player, state, here, caution) === 0 && !(isHurting && arrived)) return wanted;
   if (!(isHurting && arrived) && priceOfWay(player, state, distances, targetCell) < GOOD_ENOUGH) return wanted;

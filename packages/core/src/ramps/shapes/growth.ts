@@ -1,4 +1,5 @@
 import { powerOf, rootOf } from '../exponential.ts';
+import { everyUpTo, startHandle, STEP_FIELDS, stepsAt, stepsInWords } from './stepwise.ts';
 import type { ShapeDefinition } from './types.ts';
 
 /** from × (1 + rate)^⌊max(0, n − startingAt) / every⌋ */
@@ -8,16 +9,10 @@ export const growth: ShapeDefinition<'growth'> = {
   fields: [
     { name: 'from', before: 'starting at', measure: 'value' },
     { name: 'rate', before: 'growing by', measure: 'share' },
-    { name: 'every', before: 'every', after: 'levels', measure: 'levels' },
-    { name: 'startingAt', before: 'from level', measure: 'position' },
+    ...STEP_FIELDS,
   ],
   handles: () => [
-    {
-      name: 'from',
-      label: 'Start',
-      at: (shape) => ({ position: shape.startingAt, value: shape.from }),
-      moveTo: (shape, position, value) => ({ ...shape, from: value, startingAt: Math.max(1, Math.round(position)) }),
-    },
+    startHandle(),
     {
       name: 'rate',
       label: 'First step',
@@ -26,12 +21,11 @@ export const growth: ShapeDefinition<'growth'> = {
         ...shape,
         // Nothing grows from 0, and nothing to 0.
         rate: shape.from === 0 ? shape.rate : Math.min(10, Math.max(-0.99, value / shape.from - 1)),
-        every: Math.max(1, Math.round(position) - shape.startingAt),
+        every: everyUpTo(shape, position),
       }),
     },
   ],
-  valueAt: (shape, position) =>
-    shape.from * powerOf(1 + shape.rate, Math.floor(Math.max(0, position - shape.startingAt) / shape.every)),
+  valueAt: (shape, position) => shape.from * powerOf(1 + shape.rate, stepsAt(shape, position)),
   fromValues: (values) => {
     const first = values[0] as number;
     const steps = values.length - 1;
@@ -40,5 +34,5 @@ export const growth: ShapeDefinition<'growth'> = {
     return { type: 'growth', from: first, rate: Math.max(-0.99, rate), every: 1, startingAt: 1 };
   },
   inWords: (shape, say) =>
-    `from ${say(shape.from)}, ${shape.rate < 0 ? '−' : '+'}${Number(Math.abs(shape.rate * 100).toPrecision(4))} % every ${shape.every === 1 ? 'level' : `${shape.every} levels`}${shape.startingAt > 1 ? ` from level ${shape.startingAt}` : ''}`,
+    `from ${say(shape.from)}, ${shape.rate < 0 ? '−' : '+'}${Number(Math.abs(shape.rate * 100).toPrecision(4))} % ${stepsInWords(shape)}`,
 };

@@ -1,3 +1,4 @@
+import { everyUpTo, startHandle, STEP_FIELDS, stepsAt, stepsInWords } from './stepwise.ts';
 import type { ShapeDefinition } from './types.ts';
 
 /** from + add × ⌊max(0, n − startingAt) / every⌋ */
@@ -7,35 +8,24 @@ export const steps: ShapeDefinition<'steps'> = {
   fields: [
     { name: 'from', before: 'starting at', measure: 'value' },
     { name: 'add', before: 'adding', measure: 'value' },
-    { name: 'every', before: 'every', after: 'levels', measure: 'levels' },
-    { name: 'startingAt', before: 'from level', measure: 'position' },
+    ...STEP_FIELDS,
   ],
   handles: () => [
-    {
-      name: 'from',
-      label: 'Start',
-      at: (shape) => ({ position: shape.startingAt, value: shape.from }),
-      moveTo: (shape, position, value) => ({ ...shape, from: value, startingAt: Math.max(1, Math.round(position)) }),
-    },
+    startHandle(),
     {
       name: 'add',
       label: 'First step',
       at: (shape) => ({ position: shape.startingAt + shape.every, value: shape.from + shape.add }),
-      moveTo: (shape, position, value) => ({
-        ...shape,
-        add: value - shape.from,
-        every: Math.max(1, Math.round(position) - shape.startingAt),
-      }),
+      moveTo: (shape, position, value) => ({ ...shape, add: value - shape.from, every: everyUpTo(shape, position) }),
     },
   ],
-  valueAt: (shape, position) =>
-    shape.from + shape.add * Math.floor(Math.max(0, position - shape.startingAt) / shape.every),
+  valueAt: (shape, position) => shape.from + shape.add * stepsAt(shape, position),
   fromValues: (values) => {
     const first = values[0] as number;
-    const steps = values.length - 1;
-    const add = steps > 0 ? ((values[steps] as number) - first) / steps : 0;
+    const count = values.length - 1;
+    const add = count > 0 ? ((values[count] as number) - first) / count : 0;
     return { type: 'steps', from: first, add, every: 1, startingAt: 1 };
   },
   inWords: (shape, say) =>
-    `from ${say(shape.from)}, ${shape.add < 0 ? '−' : '+'}${say(Math.abs(shape.add))} every ${shape.every === 1 ? 'level' : `${shape.every} levels`}${shape.startingAt > 1 ? ` from level ${shape.startingAt}` : ''}`,
+    `from ${say(shape.from)}, ${shape.add < 0 ? '−' : '+'}${say(Math.abs(shape.add))} ${stepsInWords(shape)}`,
 };

@@ -1,0 +1,34 @@
+import type { Handle, ShapeField } from './types.ts';
+
+/** A shape that goes by steps: every so many levels, from one on. */
+interface Stepwise {
+  from: number;
+  every: number;
+  startingAt: number;
+}
+
+/** Steps done before a position. */
+export const stepsAt = ({ every, startingAt }: Stepwise, position: number): number =>
+  Math.floor(Math.max(0, position - startingAt) / every);
+
+/** The numbers that say when its steps come. */
+export const STEP_FIELDS: readonly ShapeField[] = [
+  { name: 'every', before: 'every', after: 'levels', measure: 'levels' },
+  { name: 'startingAt', before: 'from level', measure: 'position' },
+];
+
+/** Where it starts, and with what. */
+export const startHandle = <S extends Stepwise>(): Handle<S> => ({
+  name: 'from',
+  label: 'Start',
+  at: (shape) => ({ position: shape.startingAt, value: shape.from }),
+  moveTo: (shape, position, value) => ({ ...shape, from: value, startingAt: Math.max(1, Math.round(position)) }),
+});
+
+/** Levels per step when the first step is dragged to a position. */
+export const everyUpTo = ({ startingAt }: Stepwise, position: number): number =>
+  Math.max(1, Math.round(position) - startingAt);
+
+/** When the steps come, in words. */
+export const stepsInWords = ({ every, startingAt }: Stepwise): string =>
+  `every ${every === 1 ? 'level' : `${every} levels`}${startingAt > 1 ? ` from level ${startingAt}` : ''}`;
