@@ -18,6 +18,15 @@ export function take(state: AttemptState, index: number): void {
   }
 }
 
+/** Lets a piece lie on the ground, to be gathered, and counts it as left. */
+export function putDown(state: AttemptState, index: number): void {
+  const { collectables, remaining } = state;
+  const { left } = state.observed;
+  remaining[state.remainingCount++] = index;
+  for (const kind of [(collectables[index] as Collectable).kind, left.length - 1])
+    left[kind] = (left[kind] as number) + 1;
+}
+
 function gather(state: AttemptState): void {
   const { player, collectables, world } = state;
   const near = world.near[cellAt(world.grid, player.x, player.y)];

@@ -1,4 +1,5 @@
 import { shareOf, type LiveAmount, type ResolvedEffect } from '../rules/index.ts';
+import { putDown } from './contacts.ts';
 import { setGate } from './gates.ts';
 import { countEnemies } from './observed.ts';
 import { placeOfReturn, type AttemptState, type Collectable } from './state.ts';
@@ -10,7 +11,7 @@ type Apply<E> = (state: AttemptState, effect: E, rule: number, at: number) => vo
 /** Sets a part of the attempt back to how it was at its start. */
 const RESETS: Readonly<Record<string, (state: AttemptState) => void>> = {
   gathered: (state) => {
-    const { observed, collectables, remaining } = state;
+    const { observed, collectables } = state;
     observed.worth.fill(0);
     observed.collected.fill(0);
     observed.left.fill(0);
@@ -18,9 +19,7 @@ const RESETS: Readonly<Record<string, (state: AttemptState) => void>> = {
     collectables.forEach((piece, index) => {
       piece.gathered = false;
       if (piece.hidden) return;
-      remaining[state.remainingCount++] = index;
-      for (const kind of [piece.kind, observed.left.length - 1])
-        observed.left[kind] = (observed.left[kind] as number) + 1;
+      putDown(state, index);
     });
   },
   score: (state) => {
@@ -93,9 +92,7 @@ const EFFECTS: { [N in Milestone['effect']]: Apply<Extract<Milestone, { effect: 
     const piece = state.collectables[effect.collectable] as Collectable | undefined;
     if (!piece?.hidden) return;
     piece.hidden = false;
-    state.remaining[state.remainingCount++] = effect.collectable;
-    const { left } = state.observed;
-    for (const kind of [piece.kind, left.length - 1]) left[kind] = (left[kind] as number) + 1;
+    putDown(state, effect.collectable);
     state.happenings.push({ tick: state.tick, what: 'revealed', kind: piece.kind, collectable: effect.collectable });
   },
   score: (state, effect, rule, at) => {

@@ -1,6 +1,6 @@
 import type { ReadingName } from '../model/index.ts';
 import { READINGS } from '../rules/index.ts';
-import { take } from './contacts.ts';
+import { putDown, take } from './contacts.ts';
 import { setGate } from './gates.ts';
 import { seeZones } from './observed.ts';
 import { startAttempt, type AttemptState } from './state.ts';
@@ -47,9 +47,7 @@ export function startAttemptFrom(world: World, seed: number, from: StartFrom): A
     if (!piece || piece.gathered) continue;
     if (piece.hidden) {
       piece.hidden = false;
-      state.remaining[state.remainingCount++] = index;
-      for (const kind of [piece.kind, observed.left.length - 1])
-        observed.left[kind] = (observed.left[kind] as number) + 1;
+      putDown(state, index);
     }
     take(state, index);
   }

@@ -94,11 +94,14 @@ export function edgeRows(cases: readonly EdgeCase[], when: Condition, ending: bo
 const nameOf = (definition: unknown): ReadingName =>
   (Object.entries(READINGS).find(([, entry]) => entry === definition)?.[0] ?? 'score') as ReadingName;
 
+/** A line's case, as it is kept and found again. */
+const caseInWords = ({ what, value, place }: EdgeRow): string => `${what}${value === '' ? '' : ` ${value}`}, ${place}`;
+
 /** Keeps a line as something the judge is held to from now on. */
 export function keepExpectation(here: LevelHere, row: EdgeRow): Command {
   const { project, level, slotId } = here;
   const subjects = subjectsOf(project, level);
-  const words = `${row.what}${row.value === '' ? '' : ` ${row.value}`}, ${row.place}`;
+  const words = caseInWords(row);
   const expectation: Expectation = {
     id: freshId(`kept-${slotId}`, new Set(project.expectations.map((entry) => entry.id))),
     is: 'verdict',
@@ -118,7 +121,7 @@ export function keepExpectation(here: LevelHere, row: EdgeRow): Command {
 
 /** Is this line already kept? */
 export const isKept = (here: LevelHere, row: EdgeRow): boolean => {
-  const words = `${row.what}${row.value === '' ? '' : ` ${row.value}`}, ${row.place}`;
+  const words = caseInWords(row);
   return here.project.expectations.some(
     (entry) => entry.is === 'verdict' && entry.slotId === here.slotId && entry.words === words,
   );
