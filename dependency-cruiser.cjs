@@ -12,6 +12,7 @@ const coreLayers = [
   'trials',
   'tuning',
   'findings',
+  'changes',
   'formats',
   'contract',
   'demo',

@@ -7,6 +7,8 @@ import type { Storage } from './db/client.ts';
 import { handoffRoutes } from './features/handoff/routes.ts';
 import { projectRoutes } from './features/projects/routes.ts';
 import { makeProjectService } from './features/projects/service.ts';
+import { snapshotRoutes } from './features/snapshots/routes.ts';
+import { makeSnapshotService } from './features/snapshots/service.ts';
 import { trialRoutes } from './features/trials/routes.ts';
 import { makeTrialService } from './features/trials/service.ts';
 import { ProjectEvents } from './http/events.ts';
@@ -45,12 +47,14 @@ export function createApp({ storage, queue, log, now, access, webFolder }: AppDe
       trials.changed(projectId);
     },
   });
+  const snapshots = makeSnapshotService({ storage, now, projects });
   const trials = makeTrialService({
     storage,
     queue,
     log,
     now,
     readProject: (id) => projects.read(id),
+    readSnapshot: (projectId, snapshotId) => snapshots.read(projectId, snapshotId),
     tell: (projectId, entries) => events.tell(projectId, 'forecasts', entries),
     isHeard: (projectId) => events.isHeard(projectId),
   });
@@ -68,6 +72,7 @@ export function createApp({ storage, queue, log, now, access, webFolder }: AppDe
   });
   api.use(handoffRoutes(projects));
   api.use(projectRoutes(projects, events));
+  api.use(snapshotRoutes(snapshots));
   api.use(trialRoutes(trials));
   api.use(answerUnknown);
 

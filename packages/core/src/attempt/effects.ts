@@ -1,8 +1,8 @@
-import { shareOf, type LiveAmount, type ResolvedEffect } from '../rules/index.ts';
+import { liveRampAt, READINGS, shareOf, type LiveAmount, type LiveRamp, type ResolvedEffect } from '../rules/index.ts';
 import { putDown } from './contacts.ts';
 import { setGate } from './gates.ts';
 import { countEnemies } from './observed.ts';
-import { placeOfReturn, type AttemptState, type Collectable } from './state.ts';
+import { placeOfReturn, type AttemptState, type Collectable, type Followed } from './state.ts';
 
 type Milestone = Exclude<ResolvedEffect, { effect: 'win' | 'lose' }>;
 /** @param rule index of the rule @param at index of the effect in it */
@@ -55,6 +55,37 @@ function turnDials(state: AttemptState): void {
   for (const node of world.judge.nodes)
     if (node.is === 'compare' && node.live) verdicts.amounts[node.index] = follow(node.live, dials);
   if (judging.liveLimit) observed.limitTicks = Math.max(0, Math.round(follow(judging.liveLimit, dials) * 60));
+}
+
+/** Ramps along readings take the value that their reading has come to. */
+export function followReadings(state: AttemptState): void {
+  const { followed, world, observed, dials } = state;
+  const ramps = world.level.motion.liveRamps ?? [];
+  let turned = false;
+  for (let i = 0; i < followed.length; i++) {
+    const mine = followed[i] as Followed;
+    const ramp = ramps[i] as LiveRamp;
+    const { collected } = observed;
+    // Of all kinds together for what is counted by kind.
+    const reading = READINGS[ramp.axis].read(observed, ramp.axis === 'collected' ? collected.length - 1 : 0);
+    if (reading === mine.reading) continue;
+    mine.reading = reading;
+    const value = liveRampAt(ramp, reading) * mine.times + mine.plus;
+    if (value === dials[ramp.dial]) continue;
+    dials[ramp.dial] = value;
+    turned = true;
+  }
+  if (turned) turnDials(state);
+}
+
+/** A milestone's change of a live ramp stays for the rest of the attempt, wherever its reading goes. */
+function turnFollowed(state: AttemptState, { dial, change, by }: Extract<Milestone, { effect: 'parameter' }>): void {
+  (state.world.level.motion.liveRamps ?? []).forEach((ramp, index) => {
+    if (ramp.dial !== dial) return;
+    const mine = state.followed[index] as Followed;
+    if (change !== 'plus') mine.times = change === 'times' ? mine.times * by : 0;
+    mine.plus = change === 'times' ? mine.plus * by : change === 'plus' ? mine.plus + by : by;
+  });
 }
 
 const tell = (state: AttemptState, rule: number, effect: number): void =>
@@ -120,6 +151,7 @@ const EFFECTS: { [N in Milestone['effect']]: Apply<Extract<Milestone, { effect: 
     const now = dials[effect.dial] as number;
     dials[effect.dial] =
       effect.change === 'times' ? now * effect.by : effect.change === 'plus' ? now + effect.by : effect.by;
+    turnFollowed(state, effect);
     turnDials(state);
     tell(state, rule, at);
   },

@@ -1,9 +1,11 @@
 import type { Amount, EnemyKind, Level, Piece, PieceName, Place, Project } from '../model/index.ts';
 import { nearestHeadingOf } from '../ground/index.ts';
-import { valuesAt } from '../ramps/index.ts';
+import { valuesAt, type Values } from '../ramps/index.ts';
 import {
   changedParameters,
   liveAmount,
+  liveParameters,
+  liveRampsOf,
   placedOn,
   resolveAmount,
   resolveCondition,
@@ -15,6 +17,7 @@ import {
   subjectsOf,
   type Expiry,
   type LiveAmount,
+  type LiveRamp,
   type ResolvedCondition,
   type ResolvedRule,
   type ResolvedStars,
@@ -95,8 +98,10 @@ export interface PreparedLevel {
     emitters: (Shooting & { kind: number; x: number; y: number; heading: number })[];
     kindsOfCollectable: number;
     kindsOfEnemy: number;
-    /** Values of the parameters that the level's milestones change. */
+    /** Values of the parameters that change during the attempt. */
     dials: number[];
+    /** Those of them that follow a reading; absent where none does. */
+    liveRamps?: LiveRamp[];
   };
   /** What only changes how the motion is judged. */
   judging: {
@@ -139,15 +144,18 @@ export const prepareWith = (project: Project, level: Level, resolving: Resolving
   judging: judgingOf(project, level, resolving),
 });
 
-/** What resolving a level's rules at a position needs to know. */
-export function resolvingAt(project: Project, level: Level, position: number): Resolving {
-  const values = valuesAt(project, position);
+/** What resolving a level's rules at a position needs to know. @param given values of all parameters, where they are not the ramps' own */
+export function resolvingAt(project: Project, level: Level, position: number, given?: Values): Resolving {
+  const values = given ?? valuesAt(project, position);
   const changed = changedParameters(rulesOf(project, level).map(({ rule }) => rule));
+  const live = liveParameters(project, project.slots[position - 1]?.id);
+  const dials = new Map([...new Set([...changed, ...live])].map((key, index) => [key, index]));
   return {
     values,
     placed: placedOn(project, level, values),
     subjects: subjectsOf(project, level),
-    dials: new Map(changed.map((key, index) => [key, index])),
+    dials,
+    liveRamps: liveRampsOf(project, position, values, dials),
   };
 }
 
@@ -260,6 +268,7 @@ function motionOf(project: Project, level: Level, resolving: Resolving): Prepare
     kindsOfCollectable: collectables.length,
     kindsOfEnemy: enemies.length,
     dials: [...dials.keys()].map((key) => values[key] ?? 0),
+    ...(resolving.liveRamps.length > 0 ? { liveRamps: resolving.liveRamps } : {}),
   };
 }
 

@@ -83,6 +83,13 @@ interface Message {
   untilTick: number;
 }
 
+/** A live ramp as milestones have turned it: its value × times + plus. */
+export interface Followed {
+  reading: number;
+  times: number;
+  plus: number;
+}
+
 /** One attempt under way: plain mutable objects, all made at the start, none in a step. */
 export interface AttemptState {
   world: World;
@@ -119,8 +126,10 @@ export interface AttemptState {
   stoodIn: number[];
   /** By enemy: did it touch the player at the last tick? */
   wasTouching: boolean[];
-  /** Values of the parameters that milestones change. */
+  /** Values of the parameters that change during the attempt. */
   dials: number[];
+  /** By live ramp: where its reading stood when it was last read, and what milestones have made of it since the start. */
+  followed: Followed[];
   speed: number;
   message: Message;
   /** By zone: tick of its last cue, -1 for none. */
@@ -212,6 +221,7 @@ export function startAttempt(world: World, seed: number): AttemptState {
     stoodIn: motion.kindsOfHazard.map(() => 0),
     wasTouching: enemies.map(() => false),
     dials: [...motion.dials],
+    followed: (motion.liveRamps ?? []).map(() => ({ reading: Number.NaN, times: 1, plus: 0 })),
     speed: motion.player.speed,
     message: { rule: -1, effect: 0, untilTick: 0 },
     cuedTick: judging.zones.map(() => -1),

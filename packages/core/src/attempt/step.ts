@@ -1,7 +1,7 @@
 import { HEADING_VECTORS, moveBody } from '../ground/index.ts';
 import { judgeTick, TICKS_PER_SECOND, type Expiry } from '../rules/index.ts';
 import { makeContacts } from './contacts.ts';
-import { applyMilestones } from './effects.ts';
+import { applyMilestones, followReadings } from './effects.ts';
 import { moveEnemies, sendEnemies } from './enemies.ts';
 import { closeWaiting } from './gates.ts';
 import { FIRE, REST } from './input.ts';
@@ -60,7 +60,7 @@ function startClock(state: AttemptState): void {
 }
 
 /**
- * One tick: movement and sending, contacts, readings, clock, all conditions on the same readings, milestones, ending.
+ * One tick: movement and sending, contacts, readings, clock, ramps along readings, all conditions on the same readings, milestones, ending.
  * An ended attempt is absorbing: a further step changes nothing.
  *
  * @param input REST or headingInput(0–31), with FIRE added to shoot
@@ -81,6 +81,7 @@ export function step(state: AttemptState, input: number): void {
   if (state.closing.length > 0) closeWaiting(state);
   makeContacts(state, TICK_SECONDS);
   const expiry = runClock(state);
+  if (state.followed.length > 0) followReadings(state);
   judgeTick(world.judge, state.observed, verdicts, expiry);
   const starts = world.judge.clockStart;
   if (starts && !state.clockRuns && verdicts.truth[starts.index] === true) startClock(state);

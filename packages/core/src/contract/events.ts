@@ -27,6 +27,7 @@ export const summarize = ({ attempts, clearRate, interval, medianSeconds, stars 
 /** One slot's forecast as it comes: `key` names the question it answers. */
 export const ForecastEvent = z
   .strictObject({
+    snapshot: z.string().optional().describe('The snapshot whose slot it is; the project as it is when absent.'),
     slotId: z.string(),
     pacer: z.string(),
     key: z.string(),

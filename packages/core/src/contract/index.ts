@@ -4,3 +4,4 @@ export { FaultyPlace, Problem } from './problem.ts';
 export { CreateProject, ImportedProject, OpenProject, ProjectList, ProjectSummary } from './projects.ts';
 export { PatchRequest, PatchResponse, RevisionList } from './revisions.ts';
 export { ForecastEvent, ForecastList, ForecastSummary, RevisionEvent, ServerEventName, summarize } from './events.ts';
+export { CreateSnapshot, Snapshot, SnapshotList, SnapshotSummary } from './snapshots.ts';

@@ -2,12 +2,21 @@ import { resolvingAt } from '../attempt/index.ts';
 import type { Project } from '../model/index.ts';
 import { namesFor, rulesOf } from '../rules/index.ts';
 import { alreadyTrue } from './checks/alreadyTrue.ts';
+import { formulaCycle } from './checks/formulaCycle.ts';
+import { formulaWrong } from './checks/formulaError.ts';
 import { expectationNotMet } from './checks/expectationNotMet.ts';
 import { starUnreachable } from './checks/starUnreachable.ts';
 import { targetBeyondPlaced } from './checks/targetBeyondPlaced.ts';
 import type { Check, Finding } from './finding.ts';
 
-const CHECKS: readonly Check[] = [alreadyTrue, targetBeyondPlaced, starUnreachable, expectationNotMet];
+const CHECKS: readonly Check[] = [
+  alreadyTrue,
+  targetBeyondPlaced,
+  starUnreachable,
+  formulaWrong,
+  formulaCycle,
+  expectationNotMet,
+];
 
 /** Everything found at one position. @param position from 1; a position without a level has no findings */
 export function findingsAt(project: Project, position: number): Finding[] {

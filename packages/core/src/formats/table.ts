@@ -8,7 +8,7 @@ export interface ParameterTable {
 }
 
 /** Ten significant digits keep every designed number and drop binary noise. */
-const clean = (value: number): number => Number(value.toPrecision(10));
+export const clean = (value: number): number => Number(value.toPrecision(10));
 
 /** One row per slot in the order of the sequence: position, slot, level, then one column per parameter key. */
 export function parameterTable(project: Project): ParameterTable {
@@ -18,7 +18,7 @@ export function parameterTable(project: Project): ParameterTable {
     header: ['position', 'slot', 'level', ...keys],
     rows: slotIds.map((slotId, index) => {
       const level = project.levels[project.slots[index]?.levelId ?? ''];
-      return [index + 1, slotId, level?.name ?? '', ...keys.map((key) => clean(rows.get(key)?.[index] ?? 0))];
+      return [index + 1, slotId, level?.name ?? '', ...keys.map((key) => clean(rows.get(key)?.values[index] ?? 0))];
     }),
   };
 }

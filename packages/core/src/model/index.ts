@@ -9,7 +9,7 @@ export { Id, freshId, slugOf } from './ids.ts';
 export { CollectableKind, EnemyKind, HazardKind, Kinds } from './kinds.ts';
 export { Level } from './level.ts';
 export { Limits } from './limits.ts';
-export { Breather, NumberKind, Parameter, Ramp, Shape, type ShapeType } from './parameter.ts';
+export { Breather, LiveAxis, NumberKind, Parameter, Ramp, Shape, type ShapeType } from './parameter.ts';
 export { Piece, type PieceName } from './piece.ts';
 export { PROJECT_FORMAT, PROJECT_VERSION, Project } from './project.ts';
 export { Reading, type ReadingName } from './reading.ts';
@@ -29,6 +29,6 @@ export {
 } from './run.ts';
 export { pointerOf } from './pointer.ts';
 export { positionOf } from './positions.ts';
-export { Slot, Tier } from './sequence.ts';
+export { LiveTier, Slot, Tier } from './sequence.ts';
 export { StarReading, Stars } from './stars.ts';
 export { emptyProject, newLevel, usualEnding } from './templates.ts';

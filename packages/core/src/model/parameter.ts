@@ -5,6 +5,19 @@ import { Limits } from './limits.ts';
 export const NumberKind = z.enum(['real', 'whole', 'seconds', 'share']);
 export type NumberKind = z.infer<typeof NumberKind>;
 
+/** What a ramp can go along within the attempt instead of along the sequence. */
+export const LiveAxis = z.enum(['score', 'collected', 'timeElapsed', 'distance']);
+export type LiveAxis = z.infer<typeof LiveAxis>;
+
+/** Along the sequence one counts levels; along a reading, whatever it is measured in. */
+const FURTHEST = 1_000_000;
+const stepEvery = z
+  .number()
+  .int('A step comes every whole number of levels.')
+  .min(1, 'A step comes every 1 level at the soonest.')
+  .max(FURTHEST);
+const stepStart = z.number().int('Levels are counted in whole numbers.').min(0).max(FURTHEST);
+
 /** A ramp's course over the sequence before its modifiers; what each means exactly: ramps/shapes. */
 export const Shape = z
   .discriminatedUnion('type', [
@@ -13,38 +26,38 @@ export const Shape = z
       type: z.literal('steps'),
       from: z.number(),
       add: z.number(),
-      every: z
-        .number()
-        .int('A step comes every whole number of levels.')
-        .min(1, 'A step comes every 1 level at the soonest.')
-        .max(1000),
-      startingAt: z.number().int('Levels are counted in whole numbers.').min(1, 'The first level is 1.').max(1000),
+      every: stepEvery,
+      startingAt: stepStart,
     }),
     z.strictObject({
       type: z.literal('growth'),
       from: z.number(),
       rate: z.number().gt(-1, 'It cannot shrink by all of itself.').max(10).describe('Share added at every step.'),
-      every: z.number().int('A step comes every whole number of levels.').min(1).max(1000),
-      startingAt: z.number().int('Levels are counted in whole numbers.').min(1, 'The first level is 1.').max(1000),
+      every: stepEvery,
+      startingAt: stepStart,
     }),
     z.strictObject({
       type: z.literal('ease'),
       from: z.number(),
       to: z.number(),
-      halfway: z.number().positive('It takes some levels to come half the way.').max(1000),
+      halfway: z.number().positive('It takes some levels to come half the way.').max(FURTHEST),
     }),
     z.strictObject({
       type: z.literal('sCurve'),
       from: z.number(),
       to: z.number(),
-      middle: z.number().min(-1000).max(2000).describe('The position at which it is half the way.'),
-      width: z.number().positive('It takes some levels.').max(1000).describe('Levels it would take at its steepest.'),
+      middle: z.number().min(-FURTHEST).max(FURTHEST).describe('The position at which it is half the way.'),
+      width: z
+        .number()
+        .positive('It takes some levels.')
+        .max(FURTHEST)
+        .describe('Levels it would take at its steepest.'),
     }),
     z.strictObject({
       type: z.literal('points'),
       between: z.enum(['hold', 'straight', 'smooth']),
       points: z
-        .array(z.strictObject({ position: z.number().int().min(1).max(2000), value: z.number() }))
+        .array(z.strictObject({ position: z.number().int().min(0).max(FURTHEST), value: z.number() }))
         .min(1, 'A ramp through points has one at least.')
         .max(200, 'At most 200 points in a ramp.')
         .superRefine((points, context) => {
@@ -58,6 +71,15 @@ export const Shape = z
               });
           });
         }),
+    }),
+    z.strictObject({
+      type: z.literal('tiers'),
+      first: z.number().describe('The value until a tier has one of its own.'),
+      values: z.record(Id, z.number()).describe('By tier id; a tier without one goes on with the one before it.'),
+    }),
+    z.strictObject({
+      type: z.literal('formula'),
+      text: z.string().regex(/\S/, 'A formula says something.').max(500, 'A formula has at most 500 characters.'),
     }),
   ])
   .meta({ title: 'Shape' });
@@ -82,6 +104,7 @@ export type Breather = z.infer<typeof Breather>;
 /** Shape, then breather, then at most / at least, then rounding. */
 export const Ramp = z
   .strictObject({
+    axis: LiveAxis.optional().describe('A reading of the attempt; the position in the sequence when absent.'),
     shape: Shape,
     breather: Breather.optional(),
     atMost: z.number().optional(),
@@ -91,6 +114,18 @@ export const Ramp = z
   .refine((ramp) => ramp.atMost === undefined || ramp.atLeast === undefined || ramp.atLeast <= ramp.atMost, {
     path: ['atLeast'],
     message: '“At least” must not be above “at most”.',
+  })
+  .refine((ramp) => ramp.axis === undefined || ramp.breather === undefined, {
+    path: ['breather'],
+    message: 'Breathers go by levels: a ramp along a reading has none.',
+  })
+  .refine((ramp) => ramp.axis !== undefined || !('startingAt' in ramp.shape) || ramp.shape.startingAt >= 1, {
+    path: ['shape', 'startingAt'],
+    message: 'The first level is 1.',
+  })
+  .refine(({ axis, shape }) => axis !== undefined || shape.type !== 'points' || shape.points[0]?.position !== 0, {
+    path: ['shape', 'points', 0, 'position'],
+    message: 'The first level is 1.',
   })
   .meta({ title: 'Ramp' });
 export type Ramp = z.infer<typeof Ramp>;

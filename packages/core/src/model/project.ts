@@ -5,13 +5,31 @@ import { Id } from './ids.ts';
 import { Kinds } from './kinds.ts';
 import { Level } from './level.ts';
 import { Limits } from './limits.ts';
-import { Parameter } from './parameter.ts';
+import { LiveAxis, Parameter } from './parameter.ts';
 import { Rule } from './rule.ts';
 import { Run, ScorePart, Tally } from './run.ts';
-import { Slot, Tier } from './sequence.ts';
+import { LiveTier, Slot, Tier } from './sequence.ts';
 
 export const PROJECT_FORMAT = 'stadion-project';
 export const PROJECT_VERSION = 2;
+
+/** Bands that are ordered and exhaustive by construction. */
+const inOrder = <T extends typeof Tier | typeof LiveTier>(tier: T, first: number, message: string) =>
+  z
+    .array(tier)
+    .max(Limits.tiers)
+    .superRefine((tiers, context) => {
+      tiers.forEach((entry, index) => {
+        const before = tiers[index - 1];
+        if (index === 0 ? entry.from !== first : before && entry.from <= before.from) {
+          context.addIssue({
+            code: 'custom',
+            path: [index, 'from'],
+            message: index === 0 ? message : `“${entry.name}” must start after the tier before it.`,
+          });
+        }
+      });
+    });
 
 /** One game's design. Collections that people edit side by side are keyed by id; those whose order matters are lists. */
 export const Project = z
@@ -61,24 +79,11 @@ export const Project = z
     run: Run,
     kinds: Kinds,
     parameters: z.array(Parameter).max(Limits.parameters, 'At most 120 parameters in a project.'),
-    tiers: z
-      .array(Tier)
-      .max(Limits.tiers)
-      .superRefine((tiers, context) => {
-        tiers.forEach((tier, index) => {
-          const before = tiers[index - 1];
-          if (index === 0 ? tier.from !== 1 : before && tier.from <= before.from) {
-            context.addIssue({
-              code: 'custom',
-              path: [index, 'from'],
-              message:
-                index === 0
-                  ? 'The first tier starts at position 1.'
-                  : `“${tier.name}” must start after the tier before it.`,
-            });
-          }
-        });
-      }),
+    tiers: inOrder(Tier, 1, 'The first tier starts at position 1.'),
+    liveTiers: z
+      .partialRecord(LiveAxis, inOrder(LiveTier, 0, 'The first tier starts at 0.'))
+      .optional()
+      .describe('Tiers over readings of the attempt, for ramps along them.'),
     levels: z.record(Id, Level),
     expectations: z.array(Expectation).max(Limits.expectations, 'At most 2000 expectations in a project.'),
     slots: z.array(Slot).max(Limits.slots, 'At most 1000 slots in a sequence.'),

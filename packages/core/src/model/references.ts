@@ -45,8 +45,15 @@ export function usesOfParameter(project: Project, key: string): ParameterUse[] {
     uses.push(path[0] === 'levels' ? { path, levelId: String(path[1]) } : { path });
   };
   for (const part of PARTS) eachParameterAmount(project[part], [part], visit);
+  project.parameters.forEach(({ ramp: { shape } }, index) => {
+    if (shape.type === 'formula' && wordsOf(shape.text).has(key))
+      uses.push({ path: ['parameters', index, 'ramp', 'shape', 'text'] });
+  });
   return uses;
 }
+
+/** The words of a formula: its names, and those of functions. */
+const wordsOf = (text: string): ReadonlySet<string> => new Set(text.match(/[a-z]\w*/gi) ?? []);
 
 type Path = (string | number)[];
 type Say = (path: Path, message: string) => void;
@@ -226,6 +233,14 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
       if (!known.has(key)) say([...path, 'parameter'], `There is no parameter “${key}”.`);
     });
   }
+  project.parameters.forEach(({ ramp: { axis, shape } }, index) => {
+    if (shape.type !== 'tiers') return;
+    const tiers = new Set(idsOf(axis === undefined ? project.tiers : (project.liveTiers?.[axis] ?? [])));
+    for (const id of Object.keys(shape.values))
+      if (!tiers.has(id))
+        say(['parameters', index, 'ramp', 'shape', 'values', id], `There is no tier “${id}” that this ramp goes by.`);
+  });
+  for (const [axis, tiers] of Object.entries(project.liveTiers ?? {})) unique(idsOf(tiers), ['liveTiers', axis], 'id');
   const everywhere = knownIn(project, undefined);
   project.score.forEach((part, index) => {
     const problem =

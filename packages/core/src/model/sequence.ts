@@ -32,3 +32,13 @@ export const Tier = z
   })
   .meta({ title: 'Tier' });
 export type Tier = z.infer<typeof Tier>;
+
+/** A named band of a reading during the attempt, from an inclusive lower bound to where the next begins. */
+export const LiveTier = z
+  .strictObject({
+    id: Id,
+    name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
+    from: z.number().int('A tier starts at a whole number.').min(0).max(1_000_000),
+  })
+  .meta({ title: 'Live tier' });
+export type LiveTier = z.infer<typeof LiveTier>;

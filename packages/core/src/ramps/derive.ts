@@ -1,11 +1,12 @@
-import type { Parameter, Project } from '../model/index.ts';
+import type { Parameter } from '../model/index.ts';
+import type { RampContext } from './context.ts';
 import { roundToMultiple } from './round.ts';
-import { shapeDefinition } from './shapes/index.ts';
-import { isBreather, shapedValue } from './values.ts';
+import { seriesOf } from './series.ts';
+import { courseAt, fallback, isBreather, isPinned, shapedValue, type RampProject, type RampSource } from './values.ts';
 
 /** One step that made a value. */
 export interface DerivationStep {
-  step: 'shape' | 'breather' | 'at most' | 'at least' | 'rounded' | 'pinned';
+  step: 'shape' | 'no number' | 'breather' | 'at most' | 'at least' | 'rounded' | 'pinned';
   value: number;
   /** The step's own number: the cap, the multiple. Absent for the shape and the pin. */
   by?: number;
@@ -14,19 +15,18 @@ export interface DerivationStep {
 /** How a value came to be; the last step's value is the value. */
 export type Derivation = readonly DerivationStep[];
 
-/**
- * The chain that made a parameter's value at a position, in the order in which it is applied.
- *
- * @param position from 1
- * @example shape 4.25 → breather 3.4 → at most 3.2 → rounded 3.2 → pinned 2.63
- */
-export function deriveValue(project: Pick<Project, 'slots'>, parameter: Parameter, position: number): Derivation {
-  const { ramp, pins } = parameter;
+/** The chain that made what a ramp gives at a place on its axis, in the order in which it is applied. */
+function deriveRamp(source: RampSource, place: number, context: RampContext): DerivationStep[] {
+  const { ramp, sane } = source;
   const steps: DerivationStep[] = [];
-  let value = shapeDefinition(ramp.shape).valueAt(ramp.shape, position);
+  let value = courseAt(ramp, place, context);
   steps.push({ step: 'shape', value });
-  if (isBreather(ramp, position)) {
-    value = shapedValue(ramp, position);
+  if (!Number.isFinite(value)) {
+    value = fallback(value, sane);
+    steps.push({ step: 'no number', value });
+  }
+  if (isBreather(ramp, place)) {
+    value = shapedValue(source, place, context);
     steps.push({ step: 'breather', value });
   }
   if (ramp.atMost !== undefined) {
@@ -41,8 +41,20 @@ export function deriveValue(project: Pick<Project, 'slots'>, parameter: Paramete
     value = roundToMultiple(value, ramp.roundTo);
     steps.push({ step: 'rounded', value, by: ramp.roundTo });
   }
+  return steps;
+}
+
+/**
+ * The chain that made a parameter's value at a position, in the order in which it is applied.
+ *
+ * @param position from 1
+ * @param reading where the reading stands that the ramp goes along; along the sequence, nothing
+ * @example shape 4.25 → breather 3.4 → at most 3.2 → rounded 3.2 → pinned 2.63
+ */
+export function deriveValue(project: RampProject, parameter: Parameter, position: number, reading = 0): Derivation {
+  const context = seriesOf(project).contextOf(parameter, position);
+  const steps = deriveRamp(parameter, parameter.ramp.axis === undefined ? position : reading, context);
   const slotId = project.slots[position - 1]?.id;
-  if (slotId !== undefined && Object.hasOwn(pins, slotId))
-    steps.push({ step: 'pinned', value: pins[slotId] as number });
+  if (isPinned(parameter, slotId)) steps.push({ step: 'pinned', value: parameter.pins[slotId] as number });
   return steps;
 }

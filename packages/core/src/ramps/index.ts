@@ -1,7 +1,29 @@
+export { bandAt, PLAIN, type Band, type RampContext } from './context.ts';
 export { deriveValue, type Derivation, type DerivationStep } from './derive.ts';
+export { exp, exp2, powerOf, rootOf } from './exponential.ts';
+export {
+  arithmetic,
+  conditionsIn,
+  cyclesOf,
+  formulaError,
+  FUNCTIONS,
+  log,
+  namesIn,
+  OWN_NAMES,
+  parseFormula,
+  power,
+  READING_NAME,
+  type FormulaCondition,
+  type FormulaError,
+  type FormulaFunction,
+} from './formula/index.ts';
+export { editedValues, holdEdit, type Held, type HeldAs, type RangeEdit, type Stretch } from './rangeEdit.ts';
+export { fitShape, type Target } from './fit.ts';
 export { changeOf, laneMarks, type LaneMarks } from './marks.ts';
 export { readRamp, type RampReading } from './read.ts';
+export { reshape } from './reshape.ts';
 export { roundToMultiple } from './round.ts';
+export { seriesOf, valuesAt, type Series } from './series.ts';
 export {
   SHAPES,
   shapeDefinition,
@@ -10,5 +32,14 @@ export {
   type ShapeDefinition,
   type ShapeField,
 } from './shapes/index.ts';
-export { exp, exp2, powerOf, rootOf } from './exponential.ts';
-export { isBreather, shapedValue, valuesAt, rampTable, rampValue, type RampTable, type Values } from './values.ts';
+export { rampTable, rowWith, type RampRow, type RampTable } from './table.ts';
+export {
+  courseAt,
+  isBreather,
+  isPinned,
+  rampValue,
+  shapedValue,
+  type RampProject,
+  type RampSource,
+  type Values,
+} from './values.ts';

@@ -1,5 +1,5 @@
-import type { Parameter } from '../model/index.ts';
-import { rampValue } from './values.ts';
+import type { Ramp } from '../model/index.ts';
+import type { RampRow } from './table.ts';
 
 /** What a lane says of its ramp beside the line. */
 export interface RampReading {
@@ -10,20 +10,17 @@ export interface RampReading {
   highest: number;
 }
 
-/** Read a ramp over so many positions. */
-export function readRamp(parameter: Parameter, positions: number): RampReading {
-  const { ramp } = parameter;
+/** Read a ramp over a row of its values, and of the pins that lie in it. */
+export function readRamp(ramp: Ramp, { values, ramp: course }: RampRow): RampReading {
   const reading: RampReading = { lowest: Number.POSITIVE_INFINITY, highest: Number.NEGATIVE_INFINITY };
-  const values = [...Object.values(parameter.pins)];
-  for (let position = 1; position <= Math.max(1, positions); position++) {
-    const value = rampValue(ramp, position);
-    values.push(value);
-    if (ramp.atMost !== undefined && value >= ramp.atMost) reading.capReachedAt ??= position;
-    if (ramp.atLeast !== undefined && value <= ramp.atLeast) reading.floorReachedAt ??= position;
-  }
-  for (const value of values) {
-    if (value < reading.lowest) reading.lowest = value;
-    if (value > reading.highest) reading.highest = value;
+  for (let i = 0; i < course.length; i++) {
+    const value = course[i] as number;
+    if (ramp.atMost !== undefined && value >= ramp.atMost) reading.capReachedAt ??= i + 1;
+    if (ramp.atLeast !== undefined && value <= ramp.atLeast) reading.floorReachedAt ??= i + 1;
+    for (const each of [value, values[i] as number]) {
+      if (each < reading.lowest) reading.lowest = each;
+      if (each > reading.highest) reading.highest = each;
+    }
   }
   return reading;
 }

@@ -1,9 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { Ramp, type Parameter, type Shape } from '../model/index.ts';
-import { deriveValue, exp, exp2, powerOf, rampValue, rootOf, shapeDefinition, SHAPES } from './index.ts';
+import { deriveValue, PLAIN, exp, exp2, powerOf, rampValue, rootOf, shapeDefinition, SHAPES } from './index.ts';
 
-const value = (shape: Shape, position: number): number => rampValue({ shape }, position);
+const sane = { min: 0, max: 10 };
+const at = (ramp: Ramp, position: number): number => rampValue({ ramp, sane }, position);
+const value = (shape: Shape, position: number): number => at({ shape }, position);
 
 describe('powers without the engine’s own', () => {
   // Published values: NIST Digital Library of Mathematical Functions, § 4.2, and e to 15 digits.
@@ -183,8 +185,8 @@ describe('a breather', () => {
   };
   it('comes every so many, after the shape and before floor and rounding', () => {
     // Shape at 4 is 5, halved 2.5, at least 3, rounded to a multiple of 2, half away from zero: 4.
-    expect([3, 4, 5, 8].map((position) => rampValue({ ...ramp, roundTo: 0.5 }, position))).toEqual([4, 3, 6, 4.5]);
-    expect(rampValue(ramp, 4)).toBe(4);
+    expect([3, 4, 5, 8].map((position) => at({ ...ramp, roundTo: 0.5 }, position))).toEqual([4, 3, 6, 4.5]);
+    expect(at(ramp, 4)).toBe(4);
   });
 
   it('can take an earlier value, never one before the first', () => {
@@ -194,19 +196,23 @@ describe('a breather', () => {
       roundTo: 0.5,
       breather: { every: 2, startingAt: 2, takes: { is: 'earlier', levels: 3 } },
     };
-    expect([1, 2, 4, 6].map((position) => rampValue(earlier, position))).toEqual([2, 2, 2, 4]);
+    expect([1, 2, 4, 6].map((position) => at(earlier, position))).toEqual([2, 2, 2, 4]);
   });
 
   it('is a step of the derivation', () => {
-    const parameter = { ramp, pins: {}, key: 'a' } as unknown as Parameter;
-    const chain = deriveValue({ slots: [] }, parameter, 4);
+    const parameter = { ramp, sane, pins: {}, key: 'a' } as unknown as Parameter;
+    const chain = deriveValue({ parameters: [], slots: [], tiers: [] }, parameter, 4);
     expect(chain.map(({ step, value: at }) => [step, at])).toEqual([
       ['shape', 5],
       ['breather', 2.5],
       ['at least', 3],
       ['rounded', 4],
     ]);
-    expect(deriveValue({ slots: [] }, parameter, 5).map(({ step }) => step)).toEqual(['shape', 'at least', 'rounded']);
+    expect(deriveValue({ parameters: [], slots: [], tiers: [] }, parameter, 5).map(({ step }) => step)).toEqual([
+      'shape',
+      'at least',
+      'rounded',
+    ]);
   });
 });
 
@@ -216,28 +222,28 @@ describe('another shape', () => {
   const types = Object.keys(SHAPES) as Shape['type'][];
 
   it('as points goes through the same values', () => {
-    const points = SHAPES.points.fromValues(valuesOf(steps));
+    const points = SHAPES.points.fromValues(valuesOf(steps), PLAIN);
     expect(points.between).toBe('hold');
     expect(valuesOf(points)).toEqual(valuesOf(steps));
     const slope = valuesOf({ type: 'steps', from: 1, add: 0.25, every: 1, startingAt: 1 });
-    expect(valuesOf(SHAPES.points.fromValues(slope))).toEqual(slope);
-    expect(SHAPES.points.fromValues(slope).points).toHaveLength(2);
+    expect(valuesOf(SHAPES.points.fromValues(slope, PLAIN))).toEqual(slope);
+    expect(SHAPES.points.fromValues(slope, PLAIN).points).toHaveLength(2);
   });
 
   it.each(types)('as %s begins where the other began, and is whole', (type) => {
-    const shape: Shape = SHAPES[type].fromValues(valuesOf(steps));
+    const shape: Shape = SHAPES[type].fromValues(valuesOf(steps), PLAIN);
     expect(Ramp.safeParse({ shape }).error).toBeUndefined();
     expect(Math.abs(value(shape, 1) - 2)).toBeLessThan(0.2);
   });
 
   it('as growth ends where the other ended', () => {
-    expect(value(SHAPES.growth.fromValues(valuesOf(steps)), 24)).toBeCloseTo(4.5, 9);
+    expect(value(SHAPES.growth.fromValues(valuesOf(steps), PLAIN), 24)).toBeCloseTo(4.5, 9);
   });
 
   it.each(types)('%s stays whole wherever its handles are dragged, and says itself in words', (type) => {
-    const shape: Shape = SHAPES[type].fromValues(valuesOf(steps));
+    const shape: Shape = SHAPES[type].fromValues(valuesOf(steps), PLAIN);
     const definition = shapeDefinition(shape);
-    for (const handle of definition.handles(shape)) {
+    for (const handle of definition.handles(shape, PLAIN)) {
       for (const [position, to] of [
         [1, 3],
         [9, -2],

@@ -1,62 +1,47 @@
 import type { Parameter, Project } from '../model/index.ts';
+import { PLAIN, type RampContext } from './context.ts';
 import { roundToMultiple } from './round.ts';
 import { shapeDefinition } from './shapes/index.ts';
 
 /** Every parameter's value at one slot, by key. */
 export type Values = Readonly<Record<string, number>>;
 
-/** Every parameter's value at every slot. */
-export interface RampTable {
-  slotIds: string[];
-  /** By parameter key, one value per slot in the order of the sequence. */
-  rows: Map<string, Float64Array>;
-}
+/** A ramp, and the range whose ends stand in where it gives no number. */
+export type RampSource = Pick<Parameter, 'ramp' | 'sane'>;
+
+/** The parts of a project that its ramps depend on. */
+export type RampProject = Pick<Project, 'parameters' | 'slots' | 'tiers' | 'liveTiers'>;
 
 /** Does the ramp's breather fall on this position? */
 export const isBreather = ({ breather }: Parameter['ramp'], position: number): boolean =>
   breather !== undefined && position >= breather.startingAt && (position - breather.startingAt) % breather.every === 0;
 
-/** Shape and breather, without any other modifier. Nothing lies before position 1: “earlier” stops there. */
-export function shapedValue(ramp: Parameter['ramp'], position: number): number {
-  const { shape, breather } = ramp;
-  const definition = shapeDefinition(shape);
-  if (!breather || !isBreather(ramp, position)) return definition.valueAt(shape, position);
+/** The shape's own value at a place, before any modifier; may be no number at all. */
+export const courseAt = ({ shape }: Parameter['ramp'], place: number, context: RampContext = PLAIN): number =>
+  shapeDefinition(shape).valueAt(shape, place, context);
+
+/** What stands in for a value that is no finite number: the end of the sane range that it runs away to, or the lower one. */
+export const fallback = (value: number, { min, max }: Parameter['sane']): number =>
+  Number.isFinite(value) ? value : value === Number.POSITIVE_INFINITY ? max : min;
+
+/** Shape and breather, without any other modifier. Nothing lies before the first place: “earlier” stops there. */
+export function shapedValue({ ramp, sane }: RampSource, place: number, context: RampContext = PLAIN): number {
+  const at = (where: number): number => fallback(courseAt(ramp, where, context), sane);
+  const { breather } = ramp;
+  if (!breather || !isBreather(ramp, place)) return at(place);
   const { takes } = breather;
-  return takes.is === 'times'
-    ? definition.valueAt(shape, position) * takes.factor
-    : definition.valueAt(shape, Math.max(1, position - takes.levels));
+  return takes.is === 'times' ? at(place) * takes.factor : at(Math.max(context.first, place - takes.levels));
 }
 
-/** The ramp's own value at a position, without pins: shape → breather → at most / at least → rounding. */
-export function rampValue(ramp: Parameter['ramp'], position: number): number {
-  let value = shapedValue(ramp, position);
+/** The ramp's own value at a place on its axis, without pins: shape → breather → at most / at least → rounding. */
+export function rampValue(source: RampSource, place: number, context: RampContext = PLAIN): number {
+  const { ramp } = source;
+  let value = shapedValue(source, place, context);
   if (ramp.atMost !== undefined && value > ramp.atMost) value = ramp.atMost;
   if (ramp.atLeast !== undefined && value < ramp.atLeast) value = ramp.atLeast;
   return ramp.roundTo === undefined ? value : roundToMultiple(value, ramp.roundTo);
 }
 
-/** A parameter's value at a slot: its pin there, or the ramp's. */
-function valueAt(parameter: Parameter, position: number, slotId: string | undefined): number {
-  if (slotId !== undefined && Object.hasOwn(parameter.pins, slotId)) return parameter.pins[slotId] as number;
-  return rampValue(parameter.ramp, position);
-}
-
-/** All parameters at one position (from 1; past the last slot the ramps go on, without pins). */
-export function valuesAt(project: Pick<Project, 'parameters' | 'slots'>, position: number): Values {
-  const slotId = project.slots[position - 1]?.id;
-  const values: Record<string, number> = {};
-  for (const parameter of project.parameters) values[parameter.key] = valueAt(parameter, position, slotId);
-  return values;
-}
-
-/** All parameters over the whole sequence. */
-export function rampTable(project: Pick<Project, 'parameters' | 'slots'>): RampTable {
-  const slotIds = project.slots.map((slot) => slot.id);
-  const rows = new Map<string, Float64Array>();
-  for (const parameter of project.parameters) {
-    const row = new Float64Array(slotIds.length);
-    for (let i = 0; i < row.length; i++) row[i] = valueAt(parameter, i + 1, slotIds[i]);
-    rows.set(parameter.key, row);
-  }
-  return { slotIds, rows };
-}
+/** Is the parameter set by hand at this slot? */
+export const isPinned = ({ pins }: Pick<Parameter, 'pins'>, slotId: string | undefined): slotId is string =>
+  slotId !== undefined && Object.hasOwn(pins, slotId);

@@ -35,6 +35,7 @@ export {
   type JudgeNode,
   type Verdicts,
 } from './judge.ts';
+export { liveParameters, liveRampAt, liveRampsOf, type LiveRamp } from './liveRamps.ts';
 export { starsFor } from './stars.ts';
 export {
   amountInWords,

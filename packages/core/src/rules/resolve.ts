@@ -1,5 +1,6 @@
 import type { Amount, Condition, Effect, Level, Reading, Rule, Stars } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
+import type { LiveRamp } from './liveRamps.ts';
 import type { Placed } from './placed.ts';
 import { readingDefinition, subjectId } from './readings.ts';
 import type {
@@ -42,8 +43,9 @@ export interface Resolving {
   values: Values;
   placed: Placed;
   subjects: Subjects;
-  /** The parameters that the level's milestones change, by key. */
+  /** The parameters that change during the attempt, by milestones or along a reading, by key. */
   dials: ReadonlyMap<string, number>;
+  liveRamps: LiveRamp[];
 }
 
 /** How an amount follows a parameter that changes during the attempt; undefined for one that does not. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { histogram, quantile, wilson } from './index.ts';
+import { differenceOf, histogram, inverseOf, logisticFit, quantile, wilson } from './index.ts';
 
 describe('wilson', () => {
   // Newcombe (1998), table I, method 3 (score without continuity correction).
@@ -67,5 +67,72 @@ describe('histogram', () => {
         },
       ),
     );
+  });
+});
+
+describe('the difference of two shares', () => {
+  // Newcombe (1998), table II, method 10: contrasts (a) and (b), and two with zeros.
+  it.each([
+    [56, 70, 48, 80, 0.2, 0.0524, 0.3339],
+    [9, 10, 3, 10, 0.6, 0.1705, 0.809],
+    [10, 10, 0, 10, 1, 0.6075, 1],
+    [0, 10, 0, 10, 0, -0.2775, 0.2775],
+  ])('%d of %d against %d of %d is %d (%d to %d)', (b, n, a, m, difference, low, high) => {
+    const found = differenceOf({ successes: a, trials: m }, { successes: b, trials: n });
+    expect(found.difference).toBeCloseTo(difference, 12);
+    expect(found.low).toBeCloseTo(low, 4);
+    expect(found.high).toBeCloseTo(high, 4);
+  });
+
+  it('says nothing where nothing was tried', () => {
+    const { low, high } = differenceOf({ successes: 0, trials: 0 }, { successes: 5, trials: 10 });
+    expect(low).toBeLessThan(-0.4);
+    expect(high).toBeGreaterThan(0.4);
+  });
+});
+
+describe('logistic regression', () => {
+  const share = (x: number): number => 1 / (1 + Math.exp(-x));
+
+  it('finds the published answer for hours of study', () => {
+    // Twenty students: hours of study and whether they passed. The published fit: constant −4.0777, 1.5046 per hour,
+    // standard errors 1.7610 and 0.6287.
+    const hours = [0.5, 0.75, 1, 1.25, 1.5, 1.75, 1.75, 2, 2.25, 2.5, 2.75, 3, 3.25, 3.5, 4, 4.25, 4.5, 4.75, 5, 5.5];
+    const passed = [0, 0, 0, 0, 0, 0, 1, 0, 1, 0, 1, 0, 1, 0, 1, 1, 1, 1, 1, 1].map((one) => one === 1);
+    const fit = logisticFit(
+      hours.map((hour) => [hour]),
+      passed,
+      share,
+    );
+    expect(fit.settled).toBe(true);
+    expect(fit.coefficients[0]).toBeCloseTo(-4.0777, 3);
+    expect(fit.coefficients[1]).toBeCloseTo(1.5046, 3);
+    expect(Math.sqrt(fit.covariance[0]![0]!)).toBeCloseTo(1.761, 3);
+    expect(Math.sqrt(fit.covariance[1]![1]!)).toBeCloseTo(0.6287, 3);
+  });
+
+  it('does not settle where a column splits the outcomes cleanly, or where a column never changes', () => {
+    expect(logisticFit([[1], [2], [3], [4]], [false, false, true, true], share).settled).toBe(false);
+    expect(logisticFit([[1], [1], [1]], [false, true, true], share).settled).toBe(false);
+  });
+});
+
+describe('an inverse', () => {
+  it('takes its matrix back to one', () => {
+    expect(
+      inverseOf([
+        [2, 1],
+        [1, 3],
+      ]),
+    ).toEqual([
+      [expect.closeTo(0.6, 12), expect.closeTo(-0.2, 12)],
+      [expect.closeTo(-0.2, 12), expect.closeTo(0.4, 12)],
+    ]);
+    expect(
+      inverseOf([
+        [1, 2],
+        [2, 4],
+      ]),
+    ).toBeUndefined();
   });
 });

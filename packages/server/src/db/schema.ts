@@ -1,4 +1,4 @@
-import { integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 /** One project: its document as JSON text, at a revision. */
 export const projects = sqliteTable('projects', {
@@ -37,3 +37,19 @@ export const forecasts = sqliteTable('forecasts', {
   forecast: text('forecast').notNull(),
   at: text('at').notNull(),
 });
+
+/** States of a project kept under names, each with its whole document as JSON text. */
+export const snapshots = sqliteTable(
+  'snapshots',
+  {
+    id: text('id').primaryKey(),
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    revision: integer('revision').notNull(),
+    document: text('document').notNull(),
+    at: text('at').notNull(),
+  },
+  (table) => [index('snapshots_by_project').on(table.projectId, table.at)],
+);

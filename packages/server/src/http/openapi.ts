@@ -12,6 +12,8 @@ const problem = (description: string) => ({
 });
 const id = z.object({ id: z.string().describe('Of the project.') });
 
+const snapshotId = id.extend({ snapshotId: z.string() });
+
 /** The document itself is described by its own schema, served beside; here it stands as an object. */
 const OpenProject = contract.OpenProject.extend({
   document: z.looseObject({}).describe('See /api/schema/project.json.'),
@@ -92,6 +94,45 @@ const ROUTES: RouteConfig[] = [
     path: '/api/projects/{id}/forecasts/{pacer}',
     summary: 'The forecasts of all slots as far as known; the rest follows as events',
     request: { params: id.extend({ pacer: z.string() }) },
+    responses: found('The forecasts.', contract.ForecastList),
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/snapshots',
+    summary: 'The snapshots of a project, oldest first',
+    request: { params: id },
+    responses: found('The snapshots.', contract.SnapshotList),
+  },
+  {
+    method: 'post',
+    path: '/api/projects/{id}/snapshots',
+    summary: 'Keep the project as it is, or as it was at a revision, under a name',
+    request: { params: id, body: json(contract.CreateSnapshot) },
+    responses: {
+      201: { description: 'Kept.', ...json(contract.SnapshotSummary) },
+      400: problem('Not understood, or no such revision.'),
+      404: problem('There is no such project.'),
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/snapshots/{snapshotId}',
+    summary: 'A snapshot with its document',
+    request: { params: snapshotId },
+    responses: found('The snapshot.', contract.SnapshotSummary),
+  },
+  {
+    method: 'delete',
+    path: '/api/projects/{id}/snapshots/{snapshotId}',
+    summary: 'Remove a snapshot; the project is not touched',
+    request: { params: snapshotId },
+    responses: { 204: { description: 'Removed.' }, 404: problem('There is no such snapshot.') },
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/snapshots/{snapshotId}/forecasts/{pacer}',
+    summary: "The forecasts of a snapshot's slots as far as known; the rest follows as events",
+    request: { params: snapshotId.extend({ pacer: z.string() }) },
     responses: found('The forecasts.', contract.ForecastList),
   },
   {

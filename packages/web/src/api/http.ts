@@ -39,6 +39,8 @@ export async function fetchJson<T>(address: string, init?: RequestInit): Promise
   if (response.status === 502 || response.status === 503 || response.status === 504)
     throw new Unreachable('The server cannot be reached.');
   if (!response.ok) throw new HttpProblem(await problemOf(response));
+  // “No content” says that it is done, and nothing else.
+  if (response.status === 204) return undefined as T;
   return (await response.json().catch(() => {
     throw new Unreachable('The answer ended too soon.');
   })) as T;

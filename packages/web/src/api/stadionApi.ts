@@ -1,10 +1,14 @@
 import type {
   CreateProject,
+  CreateSnapshot,
   ForecastEvent,
   ForecastList,
   ImportedProject,
   Problem,
   ProjectList,
+  Snapshot,
+  SnapshotList,
+  SnapshotSummary,
 } from '@stadion/core/contract';
 import { createApi, type BaseQueryFn } from '@reduxjs/toolkit/query/react';
 import { fetchJson, HttpProblem, jsonBody } from './http.ts';
@@ -36,7 +40,7 @@ const query: BaseQueryFn<Ask, unknown, Problem> = async ({ address, init }) => {
 export const stadionApi = createApi({
   reducerPath: 'api',
   baseQuery: query,
-  tagTypes: ['Projects'],
+  tagTypes: ['Projects', 'Snapshots'],
   endpoints: (build) => ({
     projects: build.query<ProjectList, void>({
       query: () => ({ address: '/api/projects' }),
@@ -53,29 +57,76 @@ export const stadionApi = createApi({
       }),
       invalidatesTags: ['Projects'],
     }),
+    snapshots: build.query<SnapshotList, string>({
+      query: (projectId) => ({ address: `/api/projects/${projectId}/snapshots` }),
+      providesTags: ['Snapshots'],
+    }),
+    snapshot: build.query<Snapshot, { projectId: string; snapshotId: string }>({
+      query: ({ projectId, snapshotId }) => ({ address: `/api/projects/${projectId}/snapshots/${snapshotId}` }),
+    }),
+    createSnapshot: build.mutation<SnapshotSummary, CreateSnapshot & { projectId: string }>({
+      query: ({ projectId, ...body }) => ({
+        address: `/api/projects/${projectId}/snapshots`,
+        init: jsonBody('POST', body),
+      }),
+      invalidatesTags: ['Snapshots'],
+    }),
+    removeSnapshot: build.mutation<void, { projectId: string; snapshotId: string }>({
+      query: ({ projectId, snapshotId }) => ({
+        address: `/api/projects/${projectId}/snapshots/${snapshotId}`,
+        init: { method: 'DELETE' },
+      }),
+      invalidatesTags: ['Snapshots'],
+    }),
+    snapshotForecasts: build.query<ForecastList, { projectId: string; snapshotId: string; pacer: string }>({
+      query: ({ projectId, snapshotId, pacer }) => ({
+        address: `/api/projects/${projectId}/snapshots/${snapshotId}/forecasts/${pacer}`,
+      }),
+    }),
     forecasts: build.query<ForecastList, { projectId: string; pacer: string }>({
       query: ({ projectId, pacer }) => ({ address: `/api/projects/${projectId}/forecasts/${pacer}` }),
     }),
   }),
 });
 
-export const { useProjectsQuery, useCreateProjectMutation, useImportProjectMutation, useForecastsQuery } = stadionApi;
+export const {
+  useProjectsQuery,
+  useCreateProjectMutation,
+  useImportProjectMutation,
+  useForecastsQuery,
+  useSnapshotsQuery,
+  useSnapshotQuery,
+  useCreateSnapshotMutation,
+  useRemoveSnapshotMutation,
+  useSnapshotForecastsQuery,
+} = stadionApi;
 
-/** Puts forecasts that came as events beside those that were asked for. */
-export const forecastsArrived = (projectId: string, entries: readonly ForecastEvent[]) => {
-  const pacers = [...new Set(entries.map((entry) => entry.pacer))];
-  return pacers.map((pacer) =>
-    stadionApi.util.updateQueryData('forecasts', { projectId, pacer }, (list) => {
-      const known = new Map(list.entries.map((entry, index) => [entry.slotId, index]));
-      for (const entry of entries) {
-        if (entry.pacer !== pacer) continue;
-        const index = known.get(entry.slotId);
-        const before = index === undefined ? undefined : list.entries[index];
-        // Until the new question has a first answer, the old one stays, marked as not done.
-        const merged = entry.summary === null && before ? { ...entry, summary: before.summary } : entry;
-        if (index === undefined) list.entries.push(merged);
-        else list.entries[index] = merged;
-      }
-    }),
-  );
-};
+/** Puts forecasts that came beside those that there are. */
+function mergeForecasts(list: ForecastList, entries: readonly ForecastEvent[]): void {
+  const known = new Map(list.entries.map((entry, index) => [entry.slotId, index]));
+  for (const entry of entries) {
+    const index = known.get(entry.slotId);
+    const before = index === undefined ? undefined : list.entries[index];
+    // Until the new question has a first answer, the old one stays, marked as not done.
+    const merged = entry.summary === null && before ? { ...entry, summary: before.summary } : entry;
+    if (index === undefined) list.entries.push(merged);
+    else list.entries[index] = merged;
+  }
+}
+
+/** Puts forecasts that came as events beside those that were asked for: of the project, and of snapshots of it. */
+export function forecastsArrived(projectId: string, entries: readonly ForecastEvent[]) {
+  const lists = new Map<string, ForecastEvent[]>();
+  for (const entry of entries) {
+    const list = `${entry.pacer} ${entry.snapshot ?? ''}`;
+    lists.set(list, [...(lists.get(list) ?? []), entry]);
+  }
+  return [...lists.values()].map((list) => {
+    const { pacer, snapshot } = list[0] as ForecastEvent;
+    return snapshot === undefined
+      ? stadionApi.util.updateQueryData('forecasts', { projectId, pacer }, (known) => mergeForecasts(known, list))
+      : stadionApi.util.updateQueryData('snapshotForecasts', { projectId, snapshotId: snapshot, pacer }, (known) =>
+          mergeForecasts(known, list),
+        );
+  });
+}

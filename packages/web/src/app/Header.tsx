@@ -52,7 +52,7 @@ function Saved() {
 
 export function Header({ onListShortcuts }: { onListShortcuts: () => void }) {
   const project = useProject();
-  const { projectId, screen, slotId, position } = useSelection();
+  const { projectId, screen, slotId, position, compared } = useSelection();
   const goto = useGoto();
   const navigate = useNavigate();
   const edit = useEdit();
@@ -101,7 +101,7 @@ export function Header({ onListShortcuts }: { onListShortcuts: () => void }) {
         {TABS.map((tab) => (
           <Link
             key={tab.screen}
-            to={addressOf(projectId, tab.screen, slotId)}
+            to={addressOf(projectId, tab.screen, slotId, { compared })}
             aria-current={tab.screen === screen ? 'page' : undefined}
             className={`flex items-center border-y-[3px] border-transparent px-3.5 font-medium max-[1100px]:px-2.5 ${tab.screen === screen ? 'border-b-mark bg-bar-2 text-white' : 'text-bar-ink-2 hover:text-white'}`}
           >

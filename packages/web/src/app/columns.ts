@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { useAppDispatch, useAppSelector } from './hooks.ts';
+import { useAppDispatch, useAppSelector, useSelection } from './hooks.ts';
 import { scrolledTo } from './viewSlice.ts';
 
 /** Where the columns of track and lanes stand, in px from the window's left edge. */
@@ -9,7 +9,10 @@ export interface Columns {
   width: number;
   /** Width of one column; never narrower than readable. */
   column: number;
+  /** Columns there are: a slot each, and those past the end. */
   count: number;
+  /** How many of them are slots. */
+  slots: number;
   /** How many columns fit. */
   fitting: number;
   /** Columns left of the first one in sight; may be part of one. */
@@ -45,7 +48,10 @@ function useWindowWidth(): number {
 
 /** The columns that the track and every lane share, so that eyes can go straight up. */
 export function useColumns(): Columns {
-  const count = useAppSelector((state) => state.document.open?.current.slots.length ?? 0);
+  const { screen } = useSelection();
+  const slots = useAppSelector((state) => state.document.open?.current.slots.length ?? 0);
+  const beyond = useAppSelector((state) => state.view.beyond);
+  const count = slots + (screen === 'ramps' ? beyond : 0);
   const wanted = useAppSelector((state) => state.view.firstColumn);
   const dispatch = useAppDispatch();
   const width = useWindowWidth() - GUTTER - RIGHT_MARGIN;
@@ -53,25 +59,28 @@ export function useColumns(): Columns {
   const fitting = width / column;
   const most = Math.max(0, count - fitting);
   const first = Math.min(most, Math.max(0, wanted));
-  const edge = (position: number): number => (position - 1) * column;
   const from = Math.floor(first / BLOCK) * BLOCK + 1;
   const to = Math.min(count, Math.ceil((first + fitting) / BLOCK) * BLOCK);
   const visible = useMemo(
     () => Array.from({ length: Math.max(0, to - from + 1) }, (_, index) => from + index),
     [from, to],
   );
-  return {
-    left: GUTTER,
-    width,
-    column,
-    count,
-    fitting,
-    first,
-    visible,
-    shift: GUTTER - first * column,
-    edge,
-    middle: (position) => edge(position) + column / 2,
-    positionAt: (x) => (x - GUTTER) / column + first + 0.5,
-    scrollTo: (to) => dispatch(scrolledTo(Math.min(most, Math.max(0, to)))),
-  };
+  return useMemo(() => {
+    const edge = (position: number): number => (position - 1) * column;
+    return {
+      left: GUTTER,
+      width,
+      column,
+      count,
+      slots,
+      fitting,
+      first,
+      visible,
+      shift: GUTTER - first * column,
+      edge,
+      middle: (position) => edge(position) + column / 2,
+      positionAt: (x) => (x - GUTTER) / column + first + 0.5,
+      scrollTo: (to) => dispatch(scrolledTo(Math.min(most, Math.max(0, to)))),
+    };
+  }, [width, column, count, slots, fitting, first, visible, most, dispatch]);
 }

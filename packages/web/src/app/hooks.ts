@@ -41,6 +41,8 @@ export interface Selection {
   /** From 1; 0 without slots. */
   position: number;
   lane: string | undefined;
+  /** Id of the snapshot that the project is compared with. */
+  compared: string | undefined;
 }
 
 const SCREENS: readonly Screen[] = ['sequence', 'level', 'ramps', 'hand-off', 'play'];
@@ -59,29 +61,46 @@ export function useSelection(): Selection {
       slotId: slots?.[position - 1]?.id,
       position,
       lane: query.get('lane') ?? undefined,
+      compared: query.get('with') ?? undefined,
     };
   }, [projectId, screen, slotId, slots, query]);
 }
 
-export const addressOf = (projectId: string, screen: Screen, slotId?: string, lane?: string): string =>
-  `/projects/${projectId}/${screen}${slotId === undefined ? '' : `/${slotId}`}${lane === undefined ? '' : `?lane=${lane}`}`;
-
-export interface Goto {
-  screen?: Screen;
-  slotId?: string | undefined;
+/** What an address says besides project, screen and slot. */
+interface Besides {
   lane?: string | undefined;
+  compared?: string | undefined;
 }
 
-/** Goes to another screen, slot or lane; what is not named stays. */
+export function addressOf(
+  projectId: string,
+  screen: Screen,
+  slotId?: string,
+  { lane, compared }: Besides = {},
+): string {
+  const query = new URLSearchParams({
+    ...(lane === undefined ? {} : { lane }),
+    ...(compared === undefined ? {} : { with: compared }),
+  }).toString();
+  return `/projects/${projectId}/${screen}${slotId === undefined ? '' : `/${slotId}`}${query === '' ? '' : `?${query}`}`;
+}
+
+export interface Goto extends Besides {
+  screen?: Screen;
+  slotId?: string | undefined;
+}
+
+/** Goes to another screen, slot, lane or comparison; what is not named stays. */
 export function useGoto(): (to: Goto) => void {
   const navigate = useNavigate();
-  const { projectId, screen, slotId, lane } = useSelection();
+  const { projectId, screen, slotId, lane, compared } = useSelection();
   return useCallback(
     (to) => {
-      const next = { screen, slotId, lane, ...to };
-      void navigate(addressOf(projectId, next.screen, next.slotId, next.screen === 'ramps' ? next.lane : undefined));
+      const next = { screen, slotId, lane, compared, ...to };
+      const besides = { lane: next.screen === 'ramps' ? next.lane : undefined, compared: next.compared };
+      void navigate(addressOf(projectId, next.screen, next.slotId, besides));
     },
-    [navigate, projectId, screen, slotId, lane],
+    [navigate, projectId, screen, slotId, lane, compared],
   );
 }
 

@@ -1,8 +1,8 @@
 import { findingsAt, type Finding } from '@stadion/core/findings';
 import type { Level, Project } from '@stadion/core/model';
-import { valuesAt } from '@stadion/core/ramps';
 import { useMemo } from 'react';
 import { useProject } from './hooks.ts';
+import { rampsOf } from './ramps.ts';
 
 interface Known {
   kinds: Project['kinds'];
@@ -13,6 +13,7 @@ interface Known {
   tallies: Project['tallies'];
   score: Project['score'];
   words: Project['words'];
+  /** What the ramps give here, and those that can go wrong by themselves. */
   values: string;
   slotId: string;
   findings: Finding[];
@@ -21,11 +22,21 @@ interface Known {
 /** What was found at a level at a position, for as long as nothing that it depends on has changed. */
 const known = new WeakMap<Level, Map<number, Known>>();
 
-function findingsHere(project: Project, position: number): Finding[] {
+/** The ramps that findings are about, as text. */
+const tellingRamps = ({ parameters, liveTiers }: Project): string =>
+  JSON.stringify([
+    parameters.flatMap(({ key, label, ramp, sane }) =>
+      ramp.axis !== undefined || ramp.shape.type === 'formula' ? [[key, label, ramp, sane]] : [],
+    ),
+    liveTiers,
+  ]);
+
+function findingsHere(project: Project, position: number, telling: string): Finding[] {
   const slot = project.slots[position - 1];
   const level = slot && project.levels[slot.levelId];
   if (!slot || !level) return [];
-  const values = JSON.stringify(valuesAt(project, position));
+  const { rows } = rampsOf(project);
+  const values = `${telling}${project.parameters.map(({ key }) => `${key} ${rows.get(key)?.values[position - 1]}`).join()}`;
   const { kinds, run, words, standing, expectations, player, tallies, score } = project;
   const byPosition = known.get(level) ?? new Map<number, Known>();
   const before = byPosition.get(position);
@@ -66,5 +77,8 @@ function findingsHere(project: Project, position: number): Finding[] {
 /** Everything found in the project, in the order of the sequence; only what an edit touched is checked again. */
 export function useFindings(): Finding[] {
   const project = useProject();
-  return useMemo(() => project.slots.flatMap((_, index) => findingsHere(project, index + 1)), [project]);
+  return useMemo(() => {
+    const telling = tellingRamps(project);
+    return project.slots.flatMap((_, index) => findingsHere(project, index + 1, telling));
+  }, [project]);
 }

@@ -1,3 +1,4 @@
+import type { Stretch } from '@stadion/core/ramps';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What is shared between parts of the screen and not worth a place in the address. */
@@ -8,9 +9,25 @@ export interface ViewState {
   firstColumn: number;
   /** The slot whose name is being typed. */
   renaming: string | null;
+  /** Levels shown past the end of the sequence, on Ramps. */
+  beyond: number;
+  /** Levels marked for an edit of all of them, both ends included. */
+  stretch: Stretch | null;
+  /** What is open below the open lane. */
+  lanePanel: LanePanel | null;
 }
 
-const initialState: ViewState = { pacer: 'steady', findingsOpen: false, firstColumn: 0, renaming: null };
+export type LanePanel = 'uses' | 'range' | 'table' | 'bounds';
+
+const initialState: ViewState = {
+  pacer: 'steady',
+  findingsOpen: false,
+  firstColumn: 0,
+  renaming: null,
+  beyond: 0,
+  stretch: null,
+  lanePanel: null,
+};
 
 const slice = createSlice({
   name: 'view',
@@ -28,8 +45,18 @@ const slice = createSlice({
     renamingStarted(state, { payload }: PayloadAction<string | null>) {
       state.renaming = payload;
     },
+    beyondSet(state, { payload }: PayloadAction<number>) {
+      state.beyond = payload;
+    },
+    stretchMarked(state, { payload }: PayloadAction<Stretch | null>) {
+      state.stretch = payload && { from: Math.min(payload.from, payload.to), to: Math.max(payload.from, payload.to) };
+    },
+    lanePanelOpened(state, { payload }: PayloadAction<LanePanel | null>) {
+      state.lanePanel = payload;
+    },
   },
 });
 
 export const viewReducer = slice.reducer;
-export const { pacerChosen, findingsToggled, scrolledTo, renamingStarted } = slice.actions;
+export const { pacerChosen, findingsToggled, scrolledTo, renamingStarted, beyondSet, stretchMarked, lanePanelOpened } =
+  slice.actions;

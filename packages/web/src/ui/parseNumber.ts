@@ -1,48 +1,6 @@
-import jsep from 'jsep';
+import { arithmetic } from '@stadion/core/ramps';
 
 export type ParsedNumber = { ok: true; value: number } | { ok: false; reason: string };
-
-/** The parts of a syntax tree that arithmetic has. */
-interface Node {
-  type: string;
-  operator?: string;
-  left?: Node;
-  right?: Node;
-  argument?: Node;
-  value?: unknown;
-}
-
-/** NaN for anything that is not arithmetic. */
-function evaluate(node: Node | undefined): number {
-  if (!node) return Number.NaN;
-  switch (node.type) {
-    case 'Literal':
-      return typeof node.value === 'number' ? node.value : Number.NaN;
-    case 'UnaryExpression':
-      return node.operator === '-'
-        ? -evaluate(node.argument)
-        : node.operator === '+'
-          ? evaluate(node.argument)
-          : Number.NaN;
-    case 'BinaryExpression': {
-      const left = evaluate(node.left);
-      const right = evaluate(node.right);
-      switch (node.operator) {
-        case '+':
-          return left + right;
-        case '-':
-          return left - right;
-        case '*':
-          return left * right;
-        case '/':
-          return left / right;
-      }
-      return Number.NaN;
-    }
-    default:
-      return Number.NaN;
-  }
-}
 
 /**
  * Read what was typed into a number field: a number with a point or a comma, or plain arithmetic. A unit after it is
@@ -60,12 +18,7 @@ export function parseNumber(text: string, units: Readonly<Record<string, number>
     .replaceAll(/(\d),(\d)/g, '$1.$2')
     .replace(/\s*(%|s|units\/s|units)$/, '');
   if (cleaned === '') return { ok: false, reason: 'A number is expected.' };
-  let value: number;
-  try {
-    value = evaluate(jsep(cleaned) as unknown as Node);
-  } catch {
-    value = Number.NaN;
-  }
+  const value = arithmetic(cleaned);
   if (Number.isNaN(value))
     return { ok: false, reason: `“${text.trim().slice(0, 30)}” is not a number; arithmetic such as 48*1.25 is.` };
   if (!Number.isFinite(value)) return { ok: false, reason: 'This divides by zero.' };

@@ -1,8 +1,9 @@
 import { exp2 } from '../exponential.ts';
 import { halfwayPosition } from './crossing.ts';
+import { tidy } from './stepwise.ts';
 import type { ShapeDefinition } from './types.ts';
 
-/** to − (to − from) × 2^(−(n − 1) / halfway): quick at first, ever slower, never quite there. */
+/** to − (to − from) × 2^(−(n − first) / halfway), first being position 1 or a reading's 0: quick at first, ever slower, never quite there. */
 export const ease: ShapeDefinition<'ease'> = {
   type: 'ease',
   label: 'Ease',
@@ -11,31 +12,33 @@ export const ease: ShapeDefinition<'ease'> = {
     { name: 'to', before: 'towards', measure: 'value' },
     { name: 'halfway', before: 'half the way every', after: 'levels', measure: 'span' },
   ],
-  handles: () => [
+  handles: (_, { first }) => [
     {
       name: 'from',
       label: 'Start',
-      at: (shape) => ({ position: 1, value: shape.from }),
+      at: (shape) => ({ position: first, value: shape.from }),
       moveTo: (shape, _position, value) => ({ ...shape, from: value }),
     },
     {
       name: 'halfway',
       label: 'Half the way',
-      at: (shape) => ({ position: 1 + shape.halfway, value: (shape.from + shape.to) / 2 }),
+      at: (shape) => ({ position: first + shape.halfway, value: (shape.from + shape.to) / 2 }),
       moveTo: (shape, position, value) => ({
         ...shape,
         to: 2 * value - shape.from,
-        halfway: Math.max(0.5, position - 1),
+        halfway: Math.max(0.5, position - first),
       }),
     },
   ],
-  valueAt: (shape, position) => shape.to - (shape.to - shape.from) * exp2(-(position - 1) / shape.halfway),
+  valueAt: (shape, place, { first }) => shape.to - (shape.to - shape.from) * exp2(-(place - first) / shape.halfway),
   fromValues: (values) => ({
     type: 'ease',
     from: values[0] as number,
     to: values.at(-1) as number,
     halfway: Math.max(1, halfwayPosition(values) - 1),
   }),
+  asFormula: ({ from, to, halfway }, name, { first }) =>
+    `${to} - ${tidy(to - from)} * 2 ^ ((${first} - ${name}) / ${halfway})`,
   inWords: (shape, say) =>
     `from ${say(shape.from)} towards ${say(shape.to)}, half the way every ${Number(shape.halfway.toPrecision(4))} levels`,
 };

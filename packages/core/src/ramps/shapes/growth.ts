@@ -1,5 +1,5 @@
 import { powerOf, rootOf } from '../exponential.ts';
-import { everyUpTo, startHandle, STEP_FIELDS, stepsAt, stepsInWords } from './stepwise.ts';
+import { everyUpTo, startHandle, STEP_FIELDS, stepsAt, stepsFormula, stepsInWords, tidy } from './stepwise.ts';
 import type { ShapeDefinition } from './types.ts';
 
 /** from × (1 + rate)^⌊max(0, n − startingAt) / every⌋ */
@@ -11,8 +11,8 @@ export const growth: ShapeDefinition<'growth'> = {
     { name: 'rate', before: 'growing by', measure: 'share' },
     ...STEP_FIELDS,
   ],
-  handles: () => [
-    startHandle(),
+  handles: (_, { first }) => [
+    startHandle(first),
     {
       name: 'rate',
       label: 'First step',
@@ -26,13 +26,14 @@ export const growth: ShapeDefinition<'growth'> = {
     },
   ],
   valueAt: (shape, position) => shape.from * powerOf(1 + shape.rate, stepsAt(shape, position)),
-  fromValues: (values) => {
+  fromValues: (values, { first: startingAt }) => {
     const first = values[0] as number;
     const steps = values.length - 1;
     const ratio = steps > 0 && first !== 0 ? (values[steps] as number) / first : 1;
     const rate = ratio > 0 && steps > 0 ? Math.min(10, rootOf(ratio, steps) - 1) : 0;
-    return { type: 'growth', from: first, rate: Math.max(-0.99, rate), every: 1, startingAt: 1 };
+    return { type: 'growth', from: first, rate: Math.max(-0.99, rate), every: 1, startingAt };
   },
+  asFormula: (shape, name) => `${shape.from} * ${tidy(1 + shape.rate)} ^ ${stepsFormula(shape, name)}`,
   inWords: (shape, say) =>
     `from ${say(shape.from)}, ${shape.rate < 0 ? '−' : '+'}${Number(Math.abs(shape.rate * 100).toPrecision(4))} % ${stepsInWords(shape)}`,
 };

@@ -5,15 +5,16 @@ export const hold: ShapeDefinition<'hold'> = {
   type: 'hold',
   label: 'Hold',
   fields: [{ name: 'value', before: 'at', measure: 'value' }],
-  handles: () => [
+  handles: (_, { first }) => [
     {
       name: 'value',
       label: 'Value',
-      at: (shape) => ({ position: 1, value: shape.value }),
+      at: (shape) => ({ position: first, value: shape.value }),
       moveTo: (shape, _position, value) => ({ ...shape, value }),
     },
   ],
   valueAt: (shape) => shape.value,
   fromValues: (values) => ({ type: 'hold', value: values[0] as number }),
+  asFormula: (shape) => String(shape.value),
   inWords: (shape, say) => `holds ${say(shape.value)}`,
 };

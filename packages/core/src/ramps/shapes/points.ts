@@ -54,14 +54,14 @@ function valueAt({ points, between }: Points, position: number): number {
   return last.value + ((points[next] as Point).value - last.value) * t;
 }
 
-const handleOf = (index: number): Handle<Points> => ({
+const handleOf = (index: number, first: number): Handle<Points> => ({
   name: `point-${index}`,
   label: `Point ${index + 1}`,
   at: ({ points }) => points[index] as Point,
   moveTo: (shape, position, value) => {
     // Points keep their order: one stays between its neighbours.
-    const least = (shape.points[index - 1]?.position ?? 0) + 1;
-    const most = (shape.points[index + 1]?.position ?? 2001) - 1;
+    const least = (shape.points[index - 1]?.position ?? first - 1) + 1;
+    const most = (shape.points[index + 1]?.position ?? FURTHEST) - 1;
     const moved = { position: Math.min(most, Math.max(least, Math.round(position))), value };
     return { ...shape, points: shape.points.map((point, at) => (at === index ? moved : point)) };
   },
@@ -69,9 +69,23 @@ const handleOf = (index: number): Handle<Points> => ({
     shape.points.length === 1 ? shape : { ...shape, points: shape.points.filter((_, at) => at !== index) },
 });
 
+/** The last place that a point can stand at. */
+const FURTHEST = 1_000_000;
+
+/** Held or straight pieces, each up to the next point; a smooth line is told by straight ones. */
+const piecewise = ([point, next, ...rest]: readonly Point[], between: Points['between'], name: string): string => {
+  if (!point) return '0';
+  if (!next) return String(point.value);
+  const piece =
+    between === 'hold'
+      ? String(point.value)
+      : `lerp(${point.value}, ${next.value}, max(0, ${name} - ${point.position}) / ${next.position - point.position})`;
+  return `if(${name} < ${next.position}, ${piece}, ${piecewise([next, ...rest], between, name)})`;
+};
+
 /** As few points as tell the same values: held where most values repeat, straight lines where they do not. */
-function fewest(values: readonly number[]): Points {
-  const all = values.map((value, index): Point => ({ position: index + 1, value }));
+function fewest(values: readonly number[], first: number): Points {
+  const all = values.map((value, index): Point => ({ position: index + first, value }));
   const changes = all.filter((point, index) => index === 0 || point.value !== values[index - 1]);
   if (changes.length * 2 <= values.length + 1) return { type: 'points', between: 'hold', points: changes };
   const corners = all.filter((point, index) => {
@@ -98,7 +112,7 @@ export const points: ShapeDefinition<'points'> = {
       ],
     },
   ],
-  handles: (shape) => shape.points.map((_, index) => handleOf(index)),
+  handles: (shape, { first }) => shape.points.map((_, index) => handleOf(index, first)),
   addHandle: (shape, position, value) => ({
     ...shape,
     points: [...shape.points.filter((point) => point.position !== position), { position, value }].toSorted(
@@ -106,7 +120,8 @@ export const points: ShapeDefinition<'points'> = {
     ),
   }),
   valueAt,
-  fromValues: fewest,
+  fromValues: (values, { first }) => fewest(values, first),
+  asFormula: ({ points: all, between }, name) => piecewise(all, between, name),
   inWords: (shape, say) =>
     `through ${shape.points
       .slice(0, 4)

@@ -1,6 +1,9 @@
 import { exp } from '../exponential.ts';
 import { halfwayPosition } from './crossing.ts';
+import { tidy } from './stepwise.ts';
 import type { ShapeDefinition } from './types.ts';
+
+const E = 2.718281828459045;
 
 /**
  * Logistic between two values: from + (to − from) / (1 + e^(−4 (n − middle) / width)). At the middle it climbs by
@@ -41,6 +44,8 @@ export const sCurve: ShapeDefinition<'sCurve'> = {
     middle: halfwayPosition(values),
     width: Math.max(1, values.length / 2),
   }),
+  asFormula: ({ from, to, middle, width }, name) =>
+    `${from} + ${tidy(to - from)} / (1 + ${E} ^ (4 * (${middle} - ${name}) / ${width}))`,
   inWords: (shape, say) =>
     `from ${say(shape.from)} to ${say(shape.to)} around level ${Number(shape.middle.toPrecision(4))}`,
 };

@@ -1,4 +1,4 @@
-import { everyUpTo, startHandle, STEP_FIELDS, stepsAt, stepsInWords } from './stepwise.ts';
+import { everyUpTo, startHandle, STEP_FIELDS, stepsAt, stepsFormula, stepsInWords } from './stepwise.ts';
 import type { ShapeDefinition } from './types.ts';
 
 /** from + add × ⌊max(0, n − startingAt) / every⌋ */
@@ -10,8 +10,8 @@ export const steps: ShapeDefinition<'steps'> = {
     { name: 'add', before: 'adding', measure: 'value' },
     ...STEP_FIELDS,
   ],
-  handles: () => [
-    startHandle(),
+  handles: (_, { first }) => [
+    startHandle(first),
     {
       name: 'add',
       label: 'First step',
@@ -20,12 +20,13 @@ export const steps: ShapeDefinition<'steps'> = {
     },
   ],
   valueAt: (shape, position) => shape.from + shape.add * stepsAt(shape, position),
-  fromValues: (values) => {
+  fromValues: (values, { first: startingAt }) => {
     const first = values[0] as number;
     const count = values.length - 1;
     const add = count > 0 ? ((values[count] as number) - first) / count : 0;
-    return { type: 'steps', from: first, add, every: 1, startingAt: 1 };
+    return { type: 'steps', from: first, add, every: 1, startingAt };
   },
+  asFormula: (shape, name) => `${shape.from} + ${shape.add} * ${stepsFormula(shape, name)}`,
   inWords: (shape, say) =>
     `from ${say(shape.from)}, ${shape.add < 0 ? '−' : '+'}${say(Math.abs(shape.add))} ${stepsInWords(shape)}`,
 };

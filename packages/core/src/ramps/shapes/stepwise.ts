@@ -18,11 +18,11 @@ export const STEP_FIELDS: readonly ShapeField[] = [
 ];
 
 /** Where it starts, and with what. */
-export const startHandle = <S extends Stepwise>(): Handle<S> => ({
+export const startHandle = <S extends Stepwise>(first: number): Handle<S> => ({
   name: 'from',
   label: 'Start',
   at: (shape) => ({ position: shape.startingAt, value: shape.from }),
-  moveTo: (shape, position, value) => ({ ...shape, from: value, startingAt: Math.max(1, Math.round(position)) }),
+  moveTo: (shape, position, value) => ({ ...shape, from: value, startingAt: Math.max(first, Math.round(position)) }),
 });
 
 /** Levels per step when the first step is dragged to a position. */
@@ -32,3 +32,10 @@ export const everyUpTo = ({ startingAt }: Stepwise, position: number): number =>
 /** When the steps come, in words. */
 export const stepsInWords = ({ every, startingAt }: Stepwise): string =>
   `every ${every === 1 ? 'level' : `${every} levels`}${startingAt > 1 ? ` from level ${startingAt}` : ''}`;
+
+/** Free of binary noise. */
+export const tidy = (value: number): number => Number(value.toPrecision(12));
+
+/** Steps done before a place, as a formula has it. */
+export const stepsFormula = ({ every, startingAt }: Stepwise, name: string): string =>
+  `floor(max(0, ${name} - ${startingAt}) / ${every})`;

@@ -1,8 +1,11 @@
 import type { Shape, ShapeType } from '../../model/index.ts';
+import type { RampContext } from '../context.ts';
 
 /** A number of a shape, as its sentence says it. */
 export interface ShapeField {
   name: string;
+  /** The record in the shape that holds it, for numbers that stand in one. */
+  of?: string;
   /** The words before the number: “starting at”. */
   before: string;
   /** The words after it: “levels”. */
@@ -38,14 +41,18 @@ export interface ShapeDefinition<T extends ShapeType = ShapeType> {
   type: T;
   label: string;
   fields: readonly ShapeField[];
+  /** Numbers of which there are as many as there are bands along the axis. */
+  fieldsIn?(context: RampContext): readonly ShapeField[];
   choices?: readonly ShapeChoice[];
-  handles(shape: Of<T>): readonly Handle<Of<T>>[];
+  handles(shape: Of<T>, context: RampContext): readonly Handle<Of<T>>[];
   /** The shape with a handle more, where it can have as many as one likes. */
   addHandle?(shape: Of<T>, position: number, value: number): Of<T>;
-  /** Value before the modifiers. @param position from 1 */
-  valueAt(shape: Of<T>, position: number): number;
-  /** The shape of this type that keeps what carries over from another. @param values of the other, from position 1 on; one at least */
-  fromValues(values: readonly number[]): Of<T>;
+  /** Value before the modifiers; a formula may give none. @param place on the ramp's axis: a position from 1, or a reading */
+  valueAt(shape: Of<T>, place: number, context: RampContext): number;
+  /** The shape of this type that keeps what carries over from another. @param values of the other, from the first place of the axis on; one at least */
+  fromValues(values: readonly number[], context: RampContext): Of<T>;
+  /** The same as a formula, where it has one. @param name of what it goes along */
+  asFormula?(shape: Of<T>, name: string, context: RampContext): string;
   /** In words, values written by `say`. */
   inWords(shape: Of<T>, say: (value: number) => string): string;
 }

@@ -134,6 +134,18 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
       };
     },
 
+    /** Every revision after one, up to another, oldest first. @throws StadionError where the history does not reach so far back */
+    async historyAfter(id: string, after: number, upTo: number): Promise<Revision[]> {
+      const found: Revision[] = [];
+      while (after + found.length < upTo) {
+        const next = await store.revisionsAfter(storage.db, id, after + found.length, MOST_REVISIONS);
+        if (next.length === 0)
+          throw new StadionError('bad-request', `The history does not reach back to revision ${after}.`);
+        found.push(...next);
+      }
+      return found.slice(0, upTo - after);
+    },
+
     /** Makes all edits on the named revision, in one transaction, or none. */
     async edit(id: string, on: number, edits: readonly Edit[]): Promise<PatchResponse> {
       const result = await storage.write(async (transaction) => {

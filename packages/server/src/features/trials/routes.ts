@@ -8,5 +8,10 @@ export function trialRoutes(trials: TrialService): Router {
     const list = await trials.forecasts(param(request, 'id'), param(request, 'pacer'));
     response.set('Cache-Control', 'no-store').json(list);
   });
+  router.get('/projects/:id/snapshots/:snapshotId/forecasts/:pacer', async (request, response) => {
+    const named = (name: string): string => param(request, name);
+    const list = await trials.snapshotForecasts(named('id'), named('snapshotId'), named('pacer'));
+    response.set('Cache-Control', 'no-store').json(list);
+  });
   return router;
 }

@@ -25,12 +25,18 @@ const SETTLE_MS = 150;
 /** The list of what is known goes out before the first event that adds to it. */
 const HEAD_START_MS = 60;
 
+/** Whose levels are asked about: the project as it is, or a snapshot of it. */
+interface Asker {
+  projectId: string;
+  snapshot?: string;
+}
+
 /** One question that somebody waits for. */
 interface Job {
   key: string;
   question: TrialQuestion;
-  /** Who asked, by project and slot. */
-  wanted: { projectId: string; slotId: string; pacer: string }[];
+  /** Who asked, by project, snapshot of it if any, and slot. */
+  wanted: (Asker & { slotId: string; pacer: string })[];
   tally: Tally;
   next: number;
   playing: boolean;
@@ -42,16 +48,24 @@ interface Dependencies {
   log: Logger;
   now: () => Date;
   readProject: (id: string) => Promise<{ document: Project }>;
+  readSnapshot: (projectId: string, snapshotId: string) => Promise<{ document: Project }>;
   tell: (projectId: string, entries: ForecastEvent[]) => void;
   isHeard: (projectId: string) => boolean;
 }
 
 export type TrialService = ReturnType<typeof makeTrialService>;
 
+function pacerNamed(id: string): Pacer {
+  const pacer = pacerById(id);
+  if (!pacer) throw new StadionError('not-found', `There is no pacer “${id}”.`);
+  return pacer;
+}
+
 const keyOf = (question: TrialQuestion): string => createHash('sha256').update(JSON.stringify(question)).digest('hex');
 
 /** Forecasts of whole sequences: answered from the store where the same question was asked before, else played in batches, round and round over the slots. */
-export function makeTrialService({ storage, queue, log, now, readProject, tell, isHeard }: Dependencies) {
+export function makeTrialService(dependencies: Dependencies) {
+  const { storage, queue, log, now, readProject, readSnapshot, tell, isHeard } = dependencies;
   const jobs = new Map<string, Job>();
   /** Pacers that a project's listeners look at. */
   const watched = new Map<string, Set<string>>();
@@ -61,8 +75,7 @@ export function makeTrialService({ storage, queue, log, now, readProject, tell, 
 
   const announce = (job: Job, done: boolean): void => {
     const summary = job.tally.attempts > 0 ? summarize(forecastOf(job.tally)) : null;
-    for (const { projectId, slotId, pacer } of job.wanted)
-      tell(projectId, [{ slotId, pacer, key: job.key, done, summary }]);
+    for (const { projectId, ...want } of job.wanted) tell(projectId, [{ ...want, key: job.key, done, summary }]);
   };
 
   const finish = async (job: Job): Promise<void> => {
@@ -105,7 +118,8 @@ export function makeTrialService({ storage, queue, log, now, readProject, tell, 
   };
 
   /** Answers what is known about every slot, and sets the rest to be played. */
-  const ask = async (projectId: string, document: Project, pacer: Pacer): Promise<ForecastList> => {
+  const ask = async (asker: Asker, document: Project, pacer: Pacer): Promise<ForecastList> => {
+    const { projectId, ...of } = asker;
     const asked = document.slots.map((slot, index) => {
       const question = trialQuestion(document, index + 1, pacer, DEFAULT_PRECISION);
       return { slotId: slot.id, question, key: keyOf(question) };
@@ -113,19 +127,21 @@ export function makeTrialService({ storage, queue, log, now, readProject, tell, 
     const known = await store.readForecasts(storage.db, [...new Set(asked.map((entry) => entry.key))]);
     // What this project wanted of this pacer before is wanted no more, unless it is asked again below.
     for (const job of jobs.values()) {
-      job.wanted = job.wanted.filter((want) => want.projectId !== projectId || want.pacer !== pacer.id);
+      job.wanted = job.wanted.filter(
+        (want) => want.projectId !== projectId || want.snapshot !== asker.snapshot || want.pacer !== pacer.id,
+      );
     }
     const entries = asked.map(({ slotId, question, key }): ForecastEvent => {
       const forecast = known.get(key);
-      if (forecast) return { slotId, pacer: pacer.id, key, done: true, summary: summarize(forecast) };
+      if (forecast) return { ...of, slotId, pacer: pacer.id, key, done: true, summary: summarize(forecast) };
       let job = jobs.get(key);
       if (!job) {
         job = { key, question, wanted: [], tally: emptyTally(), next: 0, playing: false };
         jobs.set(key, job);
       }
-      job.wanted.push({ projectId, slotId, pacer: pacer.id });
+      job.wanted.push({ ...asker, slotId, pacer: pacer.id });
       const summary = job.tally.attempts > 0 ? summarize(forecastOf(job.tally)) : null;
-      return { slotId, pacer: pacer.id, key, done: false, summary };
+      return { ...of, slotId, pacer: pacer.id, key, done: false, summary };
     });
     for (const job of jobs.values()) if (job.wanted.length === 0 && !job.playing) jobs.delete(job.key);
     setTimeout(pump, HEAD_START_MS);
@@ -138,19 +154,25 @@ export function makeTrialService({ storage, queue, log, now, readProject, tell, 
     const { document } = await readProject(projectId);
     for (const id of pacers) {
       const pacer = pacerById(id);
-      if (pacer) tell(projectId, (await ask(projectId, document, pacer)).entries);
+      if (pacer) tell(projectId, (await ask({ projectId }, document, pacer)).entries);
     }
   };
 
   return {
     /** The forecasts of all slots as far as they are known; the rest follows as events. */
     async forecasts(projectId: string, pacerId: string): Promise<ForecastList> {
-      const pacer = pacerById(pacerId);
-      if (!pacer) throw new StadionError('not-found', `There is no pacer “${pacerId}”.`);
+      const pacer = pacerNamed(pacerId);
       const { document } = await readProject(projectId);
       const pacers = watched.get(projectId) ?? new Set<string>();
       watched.set(projectId, pacers.add(pacerId));
-      return ask(projectId, document, pacer);
+      return ask({ projectId }, document, pacer);
+    },
+
+    /** The same of a snapshot: what was played when it was the project is known, the rest follows as events. */
+    async snapshotForecasts(projectId: string, snapshot: string, pacerId: string): Promise<ForecastList> {
+      const pacer = pacerNamed(pacerId);
+      const { document } = await readSnapshot(projectId, snapshot);
+      return ask({ projectId, snapshot }, document, pacer);
     },
 
     /** To be called after every revision. */

@@ -99,7 +99,7 @@ describe('wanted', () => {
 describe('parameters', () => {
   it.each([
     ['Rest of the Day', 'restOfTheDay'],
-    ['Clock', 'clock-2'],
+    ['Clock', 'clock2'],
     ['42', 'parameter'],
   ])('called %s get the key %s', (label, key) => {
     const command = addParameter(demo, label);

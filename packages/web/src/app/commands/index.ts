@@ -15,9 +15,15 @@ export {
   setParameterFact,
   setPin,
   setSane,
+  READING_WORDS,
+  setAxis,
+  setCells,
+  setHeld,
   setRamp,
   setShape,
+  type CellChange,
 } from './parameters.ts';
+export { addTier, moveTier, removeTier, renameTier, tierLimits, tiersOf } from './tiers.ts';
 export {
   addRules,
   addStanding,

@@ -1,5 +1,13 @@
-import { freshId, usesOfParameter, type Parameter, type Project, type Ramp, type ShapeType } from '@stadion/core/model';
-import { rampValue, SHAPES } from '@stadion/core/ramps';
+import {
+  usesOfParameter,
+  type LiveAxis,
+  type Parameter,
+  type Project,
+  type Ramp,
+  type Shape,
+  type ShapeType,
+} from '@stadion/core/model';
+import { rampValue, reshape, seriesOf, SHAPES } from '@stadion/core/ramps';
 import { addAt, at, removeAt, replaceAt, setOptional, type Command } from './command.ts';
 
 const indexOf = (project: Project, key: string): number =>
@@ -13,7 +21,10 @@ function keyFor(project: Project, label: string): string {
     .replace(/^[^a-z]+/, '');
   const taken = new Set(project.parameters.map((parameter) => parameter.key));
   const base = camel === '' ? 'parameter' : camel.slice(0, 40);
-  return taken.has(base) ? freshId(base, taken) : base;
+  // Letters and digits only: formulas name parameters by their keys.
+  let key = base;
+  for (let number = 2; taken.has(key); number++) key = `${base}${number}`;
+  return key;
 }
 
 export function addParameter(project: Project, label: string): Command & { key: string } {
@@ -48,7 +59,7 @@ export function setRamp(project: Project, key: string, ramp: Ramp, what: string)
     ...(JSON.stringify(before.ramp.shape) === JSON.stringify(ramp.shape)
       ? []
       : [replaceAt(`${base}/shape`, ramp.shape)]),
-    ...(['breather', 'atMost', 'atLeast', 'roundTo'] as const).flatMap((name) =>
+    ...(['axis', 'breather', 'atMost', 'atLeast', 'roundTo'] as const).flatMap((name) =>
       JSON.stringify(before.ramp[name]) === JSON.stringify(ramp[name])
         ? []
         : setOptional(`${base}/${name}`, before.ramp[name], ramp[name]),
@@ -57,14 +68,90 @@ export function setRamp(project: Project, key: string, ramp: Ramp, what: string)
   return { label: `${before.label}: ${what}`, patch };
 }
 
-/** Another shape with what carries over from the values of the one there is. */
+/** How many places along a reading its shape is read off, to make another of it. */
+const PLACES_ALONG_A_READING = 200;
+
+/** Another shape with what carries over from the one there is. */
 export function setShape(project: Project, key: string, type: ShapeType): Command {
-  const { ramp } = project.parameters[indexOf(project, key)] as Parameter;
-  const positions = Math.max(1, project.slots.length);
-  const bare: Ramp = { shape: ramp.shape };
-  const values = Array.from({ length: positions }, (_, index) => rampValue(bare, index + 1));
-  const shape = SHAPES[type].fromValues(values);
+  const parameter = project.parameters[indexOf(project, key)] as Parameter;
+  const { ramp } = parameter;
+  const context = seriesOf(project).contextOf(parameter, 1);
+  const places = ramp.axis === undefined ? project.slots.length : PLACES_ALONG_A_READING;
+  const shape = reshape(ramp, type, context, places);
   return setRamp(project, key, { ...ramp, shape }, `shape ${SHAPES[type].label.toLowerCase()}`);
+}
+
+/** What a live ramp starts from: the values that its parameter had, as steps along the reading. */
+const FIRST_STEPS: Readonly<Record<LiveAxis, number>> = { score: 100, collected: 5, timeElapsed: 10, distance: 20 };
+
+/** Lets a ramp go along a reading of the attempt, or along the sequence again (no axis). It keeps the value it begins with. */
+export function setAxis(project: Project, key: string, axis: LiveAxis | undefined): Command {
+  const parameter = project.parameters[indexOf(project, key)] as Parameter;
+  const { axis: before, breather: _breather, ...rest } = parameter.ramp;
+  const first = rampValue(parameter, before === undefined ? 1 : 0, seriesOf(project).contextOf(parameter, 1));
+  const from = Number(first.toPrecision(10));
+  const add =
+    parameter.number === 'whole' ? 1 : Number(((parameter.sane.max - parameter.sane.min) / 20).toPrecision(1));
+  const every = axis === undefined ? 4 : FIRST_STEPS[axis];
+  const shape: Shape = { type: 'steps', from, add, every, startingAt: axis === undefined ? 1 : 0 };
+  const along = axis === undefined ? 'the sequence' : READING_WORDS[axis];
+  return setRamp(project, key, axis === undefined ? { ...rest, shape } : { ...rest, axis, shape }, `along ${along}`);
+}
+
+/** What ramps can go along, as one says it. */
+export const READING_WORDS: Readonly<Record<LiveAxis, string>> = {
+  score: 'the score',
+  collected: 'pieces collected',
+  timeElapsed: 'seconds on the clock',
+  distance: 'units gone',
+};
+
+/** Sets a ramp and its pins at once. */
+export function setHeld(
+  project: Project,
+  key: string,
+  { ramp, pins }: Pick<Parameter, 'ramp' | 'pins'>,
+  what: string,
+): Command {
+  const index = indexOf(project, key);
+  const before = project.parameters[index] as Parameter;
+  const { label, patch } = setRamp(project, key, ramp, what);
+  const slots = new Set([...Object.keys(before.pins), ...Object.keys(pins)]);
+  return {
+    label,
+    patch: [
+      ...patch,
+      ...[...slots].flatMap((slotId) =>
+        before.pins[slotId] === pins[slotId]
+          ? []
+          : setOptional(at('parameters', index, 'pins', slotId), before.pins[slotId], pins[slotId]),
+      ),
+    ],
+  };
+}
+
+/** One value set by hand; undefined takes the hand away. */
+export interface CellChange {
+  key: string;
+  slotId: string;
+  value: number | undefined;
+}
+
+/** Sets values of several parameters at several slots at once. A value that the ramp gives by itself needs no pin. */
+export function setCells(project: Project, changes: readonly CellChange[], what: string): Command {
+  const series = seriesOf(project);
+  const positions = new Map(project.slots.map((slot, index) => [slot.id, index + 1]));
+  const patch = changes.flatMap(({ key, slotId, value }) => {
+    const index = indexOf(project, key);
+    const parameter = project.parameters[index];
+    const position = positions.get(slotId);
+    if (!parameter || position === undefined) return [];
+    const needed = value !== undefined && Math.abs(value - series.rampAt(parameter, position)) > 1e-9;
+    const before = parameter.pins[slotId];
+    const after = needed ? value : undefined;
+    return before === after ? [] : setOptional(at('parameters', index, 'pins', slotId), before, after);
+  });
+  return { label: what, patch };
 }
 
 /** Sets a value by hand at one slot, over the ramp. */

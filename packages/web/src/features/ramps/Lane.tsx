@@ -1,50 +1,83 @@
-import { usesOfParameter, type Parameter } from '@stadion/core/model';
-import { useMemo } from 'react';
-import { toast } from 'sonner';
+import type { Parameter } from '@stadion/core/model';
+import { rowWith, type RampRow, type Stretch } from '@stadion/core/ramps';
+import { memo, useCallback, useMemo, useState } from 'react';
 import type { Columns } from '../../app/columns.ts';
-import { removeParameter, setParameterFact, setSane } from '../../app/commands/index.ts';
-import { useEdit, useProject } from '../../app/hooks.ts';
-import { Menu, NumberChip, TextInPlace } from '../../ui/index.ts';
-import { LaneChart } from './LaneChart.tsx';
+import { useProject } from '../../app/hooks.ts';
+import type { LanePanel } from '../../app/viewSlice.ts';
+import { LaneChart, type LaneProject } from './LaneChart.tsx';
+import { LaneFacts } from './LaneFacts.tsx';
 import { LaneSentence } from './LaneSentence.tsx';
-import { laneInWords, marksInWords, marksOf, rampInWords } from './words.ts';
+import { LiveLane } from './LiveLane.tsx';
+import { Panel } from './Panel.tsx';
+import type { Preview } from './preview.ts';
+import { laneInWords, rampInWords } from './words.ts';
 
-/** Room for the line, its numbers and a sentence of two lines. */
-export const OPEN_HEIGHT = 228;
 export const CLOSED_HEIGHT = 84;
+/** Room for the line, its numbers and a sentence of two lines. */
+const OPEN_HEIGHT = 228;
+/** What a formula's field and its words need besides. */
+const FORMULA_HEIGHT = 40;
+const PANEL_HEIGHT = 196;
+/** The numbers and the sentence below the open lane's line. */
+const BELOW_OPEN = 94;
+
+const isFormula = ({ ramp }: Parameter): boolean => ramp.shape.type === 'formula';
+
+/** How high a lane stands, px. */
+export const heightOf = (parameter: Parameter, open: boolean, panel: LanePanel | null): number =>
+  !open ? CLOSED_HEIGHT : OPEN_HEIGHT + (isFormula(parameter) ? FORMULA_HEIGHT : 0) + (panel ? PANEL_HEIGHT : 0);
 
 interface Props {
+  /** What all lanes show; the open one knows more by itself. */
+  project: LaneProject;
   parameter: Parameter;
+  row: RampRow;
+  ghost: RampRow | undefined;
   columns: Columns;
   /** The selected slot's. */
   position: number;
+  stretch: Stretch | null;
   open: boolean;
+  panel: LanePanel | null;
   /** Where it stands in the list, px. */
   top: number;
-  onToggle: () => void;
+  onToggle: (key: string) => void;
 }
 
 /** One parameter along the sequence. */
-export function Lane({ parameter, columns, position, open, top, onToggle }: Props) {
-  const project = useProject();
-  const height = open ? OPEN_HEIGHT : CLOSED_HEIGHT;
-  const count = project.slots.length;
-  const words = useMemo(() => laneInWords(parameter, count), [parameter, count]);
-  const pinned = project.slots.flatMap((slot, index) => (Object.hasOwn(parameter.pins, slot.id) ? [index + 1] : []));
+export const Lane = memo(function Lane(props: Props) {
+  const { parameter, row, ghost, open, panel, top, onToggle, columns, position } = props;
+  const { axis } = parameter.ramp;
+  const height = heightOf(parameter, open, panel);
+  const words = useMemo(() => laneInWords(parameter, row), [parameter, row]);
   return (
     <li
-      className={`absolute inset-x-0 border-b border-line bg-sheet ${open ? 'shadow-[inset_4px_0_0_var(--edit)]' : ''}`}
+      className={`absolute inset-x-0 overflow-hidden border-b border-line bg-sheet ${open ? 'shadow-[inset_4px_0_0_var(--edit)]' : ''}`}
       style={{ height, top }}
       aria-label={words}
     >
-      <LaneChart parameter={parameter} columns={columns} position={position} open={open} height={height} />
+      {open ? (
+        <OpenPart {...props} height={height} />
+      ) : axis === undefined ? (
+        <LaneChart {...props} ghost={ghost} proposed={undefined} height={height} below={0} dimmed={false} />
+      ) : (
+        <LiveLane
+          parameter={parameter}
+          position={position}
+          left={columns.left}
+          width={columns.width}
+          open={false}
+          height={height}
+          below={0}
+        />
+      )}
       <div className="absolute top-2 left-3.5 w-[164px]">
         <button
           type="button"
           aria-expanded={open}
           aria-label={`Lane of ${parameter.label}`}
           className="text-left font-[650] hover:text-edit"
-          onClick={onToggle}
+          onClick={() => onToggle(parameter.key)}
         >
           {parameter.label}{' '}
           <span aria-hidden className="text-ink-3">
@@ -53,92 +86,63 @@ export function Lane({ parameter, columns, position, open, top, onToggle }: Prop
         </button>
         <div className="text-[11.5px] leading-[1.35] text-ink-3">
           {open ? null : <div>{parameter.unit}</div>}
-          <div>{rampInWords(parameter)}</div>
+          <div className={open ? 'line-clamp-2' : 'line-clamp-3'}>{rampInWords(parameter)}</div>
         </div>
-        {open ? <LaneFacts parameter={parameter} pinned={pinned} /> : null}
+        {open ? <LaneFacts parameter={parameter} row={row} panel={panel} /> : null}
       </div>
-      {open ? <LaneSentence parameter={parameter} position={position} /> : null}
     </li>
   );
-}
+});
 
-/** The range in which the values make sense: outside it they are marked, not refused. */
-function Sane({ parameter }: { parameter: Parameter }) {
+/** What only the open lane has: handles, its sentence, and what an edit under way would give. */
+function OpenPart({ parameter, row, ghost, columns, position, stretch, panel, height }: Props & { height: number }) {
   const project = useProject();
-  const edit = useEdit();
-  const { min, max } = parameter.sane;
-  const share = parameter.number === 'share';
-  const step = share ? 0.01 : parameter.number === 'real' ? 0.1 : 1;
-  const end = (name: 'min' | 'max', limits: { min?: number; max?: number }) => (
-    <NumberChip
-      {...limits}
-      label={`${parameter.label} makes sense ${name === 'min' ? 'from' : 'up to'}`}
-      value={parameter.sane[name]}
-      step={step}
-      {...(share ? { scale: 100, unit: '%' } : {})}
-      onCommit={(value) => edit(setSane(project, parameter.key, name, value))}
-    />
-  );
+  const [preview, setPreview] = useState<Preview | null>(null);
+  const onPreview = useCallback((next: Preview | null) => setPreview(next), []);
+  const below = BELOW_OPEN + (isFormula(parameter) ? FORMULA_HEIGHT : 0) + (panel ? PANEL_HEIGHT : 0);
+  const { count } = columns;
+  const changed = preview?.parameter;
+  const made = useMemo(() => changed && rowWith(project, changed, count), [changed, project, count]);
+  const asLine = preview?.as === 'line' ? made : undefined;
   return (
-    <span className="say text-ink-2">
-      sane {end('min', { max: max - step })} to {end('max', { min: min + step })}
-    </span>
-  );
-}
-
-/** What the open lane says besides its line: pins, uses, and its own facts. */
-function LaneFacts({ parameter, pinned }: { parameter: Parameter; pinned: readonly number[] }) {
-  const project = useProject();
-  const edit = useEdit();
-  const uses = useMemo(() => usesOfParameter(project, parameter.key), [project, parameter.key]);
-  const levels = new Set(uses.flatMap((use) => (use.levelId === undefined ? [] : [use.levelId]))).size;
-  const kinds = uses.flatMap((use) => {
-    const [part, list, index] = use.path;
-    if (part !== 'kinds') return [];
-    const entry = (project.kinds as unknown as Record<string, { name: string }[]>)[String(list)]?.[Number(index)];
-    return entry ? [entry.name.toLowerCase()] : [];
-  });
-  const words = [...new Set(kinds), ...(levels === 0 ? [] : [`${levels} level${levels === 1 ? '' : 's'}`])].join(', ');
-  const remove = (): void => {
-    const command = removeParameter(project, parameter.key);
-    if ('usedIn' in command) {
-      toast(
-        `${parameter.label} is used in ${command.usedIn} place${command.usedIn === 1 ? '' : 's'}: give those numbers of their own first. Nothing was changed.`,
-      );
-    } else edit(command);
-  };
-  return (
-    <div className="mt-1.5 flex flex-col items-start gap-1 text-[12px]">
-      {pinned.length === 0 ? null : (
-        <span className="text-mark-ink">
-          ◆ {pinned.length} pin{pinned.length === 1 ? '' : 's'}, at {pinned.slice(0, 5).join(', ')}
-          {pinned.length > 5 ? ' …' : ''}
-        </span>
+    <>
+      {parameter.ramp.axis === undefined ? (
+        <LaneChart
+          project={project}
+          parameter={asLine && changed ? changed : parameter}
+          row={asLine ?? row}
+          ghost={ghost}
+          proposed={preview?.as === 'ghost' ? made : undefined}
+          columns={columns}
+          position={position}
+          stretch={stretch}
+          open
+          height={height}
+          below={below}
+          dimmed={preview?.broken ?? false}
+        />
+      ) : (
+        <LiveLane
+          parameter={changed ?? parameter}
+          position={position}
+          left={columns.left}
+          width={columns.width}
+          open
+          height={height}
+          below={below}
+        />
       )}
-      {marksInWords(parameter, marksOf(project, parameter)).map((line) => (
-        <span key={line} className={line.startsWith('outside') ? 'font-semibold text-loss' : 'text-ink-2'}>
-          {line}
-        </span>
-      ))}
-      <Sane parameter={parameter} />
-      <span className="line-clamp-2 text-ink-2">{words === '' ? 'Used by nothing yet' : `Used by: ${words}`}</span>
-      <span className="flex items-center gap-2">
-        <TextInPlace
-          label="Unit"
-          value={parameter.unit}
-          placeholder="unit"
-          className="w-20"
-          onCommit={(unit) => edit(setParameterFact(project, parameter.key, 'unit', unit))}
+      <LaneSentence parameter={parameter} position={position} bottom={panel ? PANEL_HEIGHT : 0} onPreview={onPreview} />
+      {panel ? (
+        <Panel
+          panel={panel}
+          parameter={parameter}
+          row={row}
+          position={position}
+          height={PANEL_HEIGHT}
+          onPreview={onPreview}
         />
-        <Menu
-          trigger={
-            <button type="button" className="link">
-              More ▾
-            </button>
-          }
-          entries={[{ label: `Remove ${parameter.label}`, onSelect: remove }]}
-        />
-      </span>
-    </div>
+      ) : null}
+    </>
   );
 }

@@ -1,54 +1,72 @@
-import type { Parameter } from '@stadion/core/model';
-import { readRamp } from '@stadion/core/ramps';
+import type { Parameter, Project } from '@stadion/core/model';
+import { readRamp, type RampRow, type Stretch } from '@stadion/core/ramps';
 import { useMemo } from 'react';
 import type { Columns } from '../../app/columns.ts';
-import { useProject } from '../../app/hooks.ts';
-import { LaneLine } from './LaneLine.tsx';
+import { GhostLine, LaneLine } from './LaneLine.tsx';
 import { OpenLane } from './OpenLane.tsx';
 import { laneScale } from './scale.ts';
 import { marksOf, sayValue } from './words.ts';
 
+/** The parts of a project that a lane's picture shows. */
+export type LaneProject = Pick<Project, 'slots' | 'tiers'>;
+
 interface Props {
+  project: LaneProject;
   parameter: Parameter;
+  row: RampRow;
+  /** The same parameter where it is compared with. */
+  ghost: RampRow | undefined;
+  /** What an edit that is being made would give. */
+  proposed: RampRow | undefined;
   columns: Columns;
   position: number;
+  stretch: Stretch | null;
   open: boolean;
   height: number;
+  /** What lies below the open lane's line, px. */
+  below: number;
+  dimmed: boolean;
 }
 
-/** Room above the line and, below it, for the numbers and the open lane's sentence. Px. */
+/** Room above the line and, below it, for the numbers. Px. */
 const TOP = 14;
 const BELOW_CLOSED = 24;
-const BELOW_OPEN = 94;
 
 /** The picture of a lane: selected column, tiers, cap and floor, and the line itself. */
-export function LaneChart({ parameter, columns, position, open, height }: Props) {
-  const project = useProject();
-  const { tiers } = project;
+export function LaneChart(props: Props) {
+  const { project, parameter, row, ghost, proposed, columns, position, stretch, open, height, below, dimmed } = props;
+  const { slots, tiers } = project;
   const { left, width, column, count, edge, shift, visible } = columns;
-  const bottom = height - (open ? BELOW_OPEN : BELOW_CLOSED);
-  const reading = useMemo(() => readRamp(parameter, count), [parameter, count]);
-  const scale = useMemo(
-    () => laneScale([reading.lowest, reading.highest], parameter.ramp, TOP, bottom),
-    [reading, parameter.ramp, bottom],
-  );
-  const marks = useMemo(() => marksOf(project, parameter), [project, parameter]);
+  const bottom = height - (open ? below : BELOW_CLOSED);
+  // The open lane's sentence stands below its picture.
+  const drawn = open ? bottom + 26 : height;
+  const reading = useMemo(() => readRamp(parameter.ramp, row), [parameter.ramp, row]);
+  const scale = useMemo(() => {
+    const extra = [ghost, proposed].flatMap((other) => (other ? [...other.values] : []));
+    return laneScale([reading.lowest, reading.highest, ...extra], parameter.ramp, TOP, bottom);
+  }, [reading, ghost, proposed, parameter.ramp, bottom]);
+  const marks = useMemo(() => marksOf(parameter, row, slots.length), [parameter, row, slots.length]);
   const bound = { parameter, scale, left, width };
+  const clip = `lane-${parameter.key}`;
   return (
     <svg width="100%" height={height} className="absolute inset-0">
       <defs>
-        <clipPath id={`lane-${parameter.key}`}>
+        <clipPath id={clip}>
           <rect x={left} y="0" width={width + 12} height={height} />
         </clipPath>
       </defs>
-      <g clipPath={`url(#lane-${parameter.key})`}>
+      <g clipPath={`url(#${clip})`}>
         <g transform={`translate(${shift})`}>
           {position > 0 ? (
-            <rect x={edge(position)} y="0" width={column} height={height} fill="var(--edit-soft)" fillOpacity=".75" />
+            <rect x={edge(position)} y="0" width={column} height={drawn} fill="var(--edit-soft)" fillOpacity=".75" />
           ) : null}
           {marks.outside.map((at) => (
             <rect key={at} x={edge(at)} y="0" width={column} height={bottom} fill="var(--loss-soft)" fillOpacity=".7" />
           ))}
+          {open && stretch ? <StretchBand stretch={stretch} edge={edge} height={drawn} /> : null}
+          {count > slots.length ? (
+            <PastTheEnd x1={edge(slots.length + 1)} x2={edge(count + 1)} height={height} />
+          ) : null}
           {open && marks.largestJump ? (
             <path
               d={`M${edge(marks.largestJump.position) - 4} ${TOP - 9}h8l-4 6z`}
@@ -58,18 +76,32 @@ export function LaneChart({ parameter, columns, position, open, height }: Props)
           ) : null}
           {tiers.map((tier) =>
             tier.from > 1 && tier.from <= count ? (
-              <line key={tier.id} x1={edge(tier.from)} x2={edge(tier.from)} y1="0" y2={height} stroke="var(--line)" />
+              <line key={tier.id} x1={edge(tier.from)} x2={edge(tier.from)} y1="0" y2={drawn} stroke="var(--line)" />
             ) : null,
           )}
         </g>
         {open ? <Bound value={parameter.ramp.atMost} at={reading.capReachedAt} word="at most" {...bound} /> : null}
         {open ? <Bound value={parameter.ramp.atLeast} at={reading.floorReachedAt} word="at least" {...bound} /> : null}
         <g transform={`translate(${shift})`}>
+          {ghost ? <GhostLine values={ghost.values} visible={visible} column={column} scale={scale} /> : null}
+          {proposed ? (
+            <GhostLine values={proposed.values} visible={visible} column={column} scale={scale} bold />
+          ) : null}
           {open ? (
-            <OpenLane parameter={parameter} columns={columns} position={position} scale={scale} height={height} />
+            <OpenLane
+              parameter={parameter}
+              row={row}
+              columns={columns}
+              position={position}
+              scale={scale}
+              height={bottom + 24}
+              dimmed={dimmed}
+            />
           ) : (
             <LaneLine
               parameter={parameter}
+              slots={slots}
+              row={row}
               visible={visible}
               column={column}
               position={position}
@@ -80,6 +112,28 @@ export function LaneChart({ parameter, columns, position, open, height }: Props)
         </g>
       </g>
     </svg>
+  );
+}
+
+/** The levels marked for an edit of all of them. */
+function StretchBand({ stretch, edge, height }: { stretch: Stretch; edge: (at: number) => number; height: number }) {
+  const x = edge(stretch.from);
+  const width = edge(stretch.to + 1) - x;
+  return (
+    <>
+      <rect x={x} y="0" width={width} height={height} fill="var(--mark-soft)" fillOpacity=".6" />
+      <path d={`M${x} 0V${height}M${x + width} 0V${height}`} stroke="var(--mark-ink)" strokeWidth="1.2" />
+    </>
+  );
+}
+
+/** Columns that no level stands in. */
+function PastTheEnd({ x1, x2, height }: { x1: number; x2: number; height: number }) {
+  return (
+    <>
+      <rect x={x1} y="0" width={x2 - x1} height={height} fill="var(--band)" />
+      <line x1={x1} x2={x1} y1="0" y2={height} stroke="var(--ink-2)" strokeDasharray="1 3" />
+    </>
   );
 }
 

@@ -1,9 +1,13 @@
-import type { Parameter, Ramp, ShapeType } from '@stadion/core/model';
-import { rampValue, SHAPES, shapeDefinition, valuesAt, type ShapeField } from '@stadion/core/ramps';
+import type { LiveAxis, Parameter, Ramp, ShapeType } from '@stadion/core/model';
+import { courseAt, seriesOf, SHAPES, shapeDefinition, valuesAt, type ShapeField } from '@stadion/core/ramps';
+import { useMemo } from 'react';
 import { GUTTER } from '../../app/columns.ts';
-import { removePin, setPin, setRamp, setShape } from '../../app/commands/index.ts';
+import { addTier, READING_WORDS, removePin, setAxis, setPin, setRamp, setShape } from '../../app/commands/index.ts';
 import { useEdit, useProject } from '../../app/hooks.ts';
 import { ChoiceChip, NumberChip, type NumberLimits } from '../../ui/index.ts';
+import { FormulaField } from './FormulaField.tsx';
+import { extentOf } from './liveAxis.ts';
+import type { Preview } from './preview.ts';
 import { sayValue, scaleOf } from './words.ts';
 
 const SHAPE_CHOICES = Object.values(SHAPES).map(({ type, label }) => ({ value: type, label }));
@@ -128,16 +132,39 @@ function BreatherWords({
   );
 }
 
+const AXES = [
+  { value: 'position', label: 'along the sequence' },
+  ...Object.entries(READING_WORDS).map(([value, words]) => ({ value, label: `along ${words}` })),
+];
+
+/** What a shape's number may be along a reading, which goes further than a sequence and begins at 0. */
+const alongReading = (field: ShapeField, limits: NumberLimits): NumberLimits =>
+  field.measure === 'levels' || field.measure === 'position' || field.measure === 'span'
+    ? { ...limits, min: field.measure === 'position' ? 0 : (limits.min ?? 0), max: 1_000_000 }
+    : limits;
+
+/** Words of a shape that count levels count something else along a reading. */
+const wordAlong = (words: string, axis: LiveAxis | undefined): string =>
+  axis === undefined ? words : words.replace(/\blevels?\b/, '').trim();
+
+interface Props {
+  parameter: Parameter;
+  position: number;
+  /** What lies below the sentence, px. */
+  bottom: number;
+  onPreview: (preview: Preview | null) => void;
+}
+
 /** The open lane's ramp as a sentence of chips, and the pin at the selected slot. */
-export function LaneSentence({ parameter, position }: { parameter: Parameter; position: number }) {
+export function LaneSentence({ parameter, position, bottom, onPreview }: Props) {
   const project = useProject();
   const edit = useEdit();
   const { ramp, key } = parameter;
-  const definition = shapeDefinition(ramp.shape);
+  const { axis, shape } = ramp;
+  const definition = shapeDefinition(shape);
+  const context = useMemo(() => seriesOf(project).contextOf(parameter, position), [project, parameter, position]);
   const limits = valueLimits(parameter);
   const change = (next: Ramp, what: string): void => edit(setRamp(project, key, next, what));
-  const setField = (name: string, value: number, words: string): void =>
-    change({ ...ramp, shape: { ...ramp.shape, [name]: value } as Ramp['shape'] }, `${words} ${value}`);
   const modifier = (name: 'atMost' | 'atLeast' | 'roundTo', words: string, more: Partial<NumberLimits> = {}) => (
     <>
       <span className="join">{words}</span>
@@ -155,43 +182,67 @@ export function LaneSentence({ parameter, position }: { parameter: Parameter; po
       />
     </>
   );
+  const fields = [...definition.fields, ...(definition.fieldsIn?.(context) ?? [])];
+  const numberOf = ({ name, of }: ShapeField): number => {
+    const numbers = (of === undefined ? shape : (shape as unknown as Record<string, unknown>)[of]) as Record<
+      string,
+      number
+    >;
+    const own = numbers[name];
+    if (own !== undefined) return own;
+    // A tier without a number of its own goes on with the one before it.
+    const band = context.bands.find(({ id }) => id === name);
+    return courseAt(ramp, band?.from ?? context.first, context);
+  };
+  const setNumber = ({ name, of, before }: ShapeField, value: number): void => {
+    const whole = shape as unknown as Record<string, Record<string, number>>;
+    const next = of === undefined ? { ...shape, [name]: value } : { ...shape, [of]: { ...whole[of], [name]: value } };
+    change({ ...ramp, shape: next as Ramp['shape'] }, `${before} ${Number(value.toPrecision(6))}`);
+  };
   const slotId = project.slots[position - 1]?.id;
   const pinned = slotId !== undefined && Object.hasOwn(parameter.pins, slotId);
   const here = valuesAt(project, position)[key] ?? 0;
+  // A new point of a live ramp stands in the middle of its lane; of any other, at the selected level.
+  const newPoint = axis === undefined ? position : Math.round(extentOf(ramp, context.bands) / 2);
   return (
-    <div className="say absolute right-3 bottom-1.5 min-h-[56px] content-start" style={{ left: GUTTER }}>
+    <div className="say absolute right-3 min-h-[56px] content-start" style={{ left: GUTTER, bottom: bottom + 6 }}>
+      <ChoiceChip
+        label={`Axis of ${parameter.label}`}
+        value={axis ?? 'position'}
+        choices={AXES}
+        onChoose={(next) => edit(setAxis(project, key, next === 'position' ? undefined : (next as LiveAxis)))}
+      />
       <ChoiceChip
         label={`Shape of ${parameter.label}`}
-        value={ramp.shape.type}
+        value={shape.type}
         choices={SHAPE_CHOICES}
         onChoose={(type) => edit(setShape(project, key, type as ShapeType))}
       />
-      {definition.fields.map((field) => {
-        const value = (ramp.shape as unknown as Record<string, number>)[field.name] ?? 0;
-        return (
-          <span key={field.name} className="say inline-flex">
-            <span className="join">{field.before}</span>
-            <NumberChip
-              {...FIELD_LIMITS[field.measure](limits)}
-              label={`${parameter.label} ${field.before}`}
-              value={value}
-              digits={4}
-              onCommit={(next) => setField(field.name, next, field.before)}
-            />
-            {field.after === undefined ? null : <span className="join">{field.after}</span>}
-          </span>
-        );
-      })}
+      {fields.map((field) => (
+        <span key={field.name} className="say inline-flex">
+          <span className="join">{wordAlong(field.before, axis)}</span>
+          <NumberChip
+            {...(axis === undefined
+              ? FIELD_LIMITS[field.measure](limits)
+              : alongReading(field, FIELD_LIMITS[field.measure](limits)))}
+            label={`${parameter.label} ${field.before}`}
+            value={numberOf(field)}
+            digits={4}
+            onCommit={(next) => setNumber(field, next)}
+          />
+          {field.after === undefined ? null : <span className="join">{wordAlong(field.after, axis)}</span>}
+        </span>
+      ))}
       {(definition.choices ?? []).map((choice) => (
         <span key={choice.name} className="say inline-flex">
           <span className="join">{choice.before}</span>
           <ChoiceChip
             label={`${parameter.label} ${choice.before}`}
-            value={String((ramp.shape as unknown as Record<string, unknown>)[choice.name])}
+            value={String((shape as unknown as Record<string, unknown>)[choice.name])}
             choices={choice.options}
             onChoose={(value) =>
               change(
-                { ...ramp, shape: { ...ramp.shape, [choice.name]: value } as Ramp['shape'] },
+                { ...ramp, shape: { ...shape, [choice.name]: value } as Ramp['shape'] },
                 `${choice.before} ${choice.options.find((option) => option.value === value)?.label ?? value}`,
               )
             }
@@ -203,14 +254,27 @@ export function LaneSentence({ parameter, position }: { parameter: Parameter; po
           type="button"
           className="link"
           onClick={() => {
-            const shape = definition.addHandle?.(ramp.shape, position, rampValue({ shape: ramp.shape }, position));
-            if (shape) change({ ...ramp, shape }, `a point at level ${position}`);
+            const value = Number(courseAt(ramp, newPoint, context).toPrecision(10));
+            const next = definition.addHandle?.(shape, newPoint, value);
+            if (next) change({ ...ramp, shape: next }, `a point at ${newPoint}`);
           }}
         >
-          + point at level {position}
+          + point at {axis === undefined ? `level ${newPoint}` : newPoint}
         </button>
       ) : null}
-      <BreatherWords parameter={parameter} limits={limits} onChange={change} />
+      {shape.type === 'tiers' && axis !== undefined ? (
+        <button
+          type="button"
+          className="link"
+          onClick={() => edit(addTier(project, axis, nextTierAt(context.bands, extentOf(ramp, context.bands))))}
+        >
+          + tier
+        </button>
+      ) : null}
+      {shape.type === 'formula' ? (
+        <FormulaField parameter={parameter} text={shape.text} position={position} onPreview={onPreview} />
+      ) : null}
+      {axis === undefined ? <BreatherWords parameter={parameter} limits={limits} onChange={change} /> : null}
       {modifier('atMost', 'at most', ramp.atLeast === undefined ? {} : { min: ramp.atLeast })}
       {modifier('atLeast', 'at least', ramp.atMost === undefined ? {} : { max: ramp.atMost })}
       {modifier('roundTo', 'rounded to', { min: 0.0001, step: 0.05 })}
@@ -235,4 +299,10 @@ export function LaneSentence({ parameter, position }: { parameter: Parameter; po
       )}
     </div>
   );
+}
+
+/** Where a further tier of a reading begins: half as far again as the last. */
+function nextTierAt(bands: readonly { from: number }[], extent: number): number {
+  const last = bands.at(-1)?.from ?? 0;
+  return last === 0 ? Math.round(extent / 2) : Math.round(last * 1.5) + 1;
 }

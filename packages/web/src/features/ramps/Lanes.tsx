@@ -1,29 +1,44 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { useColumns } from '../../app/columns.ts';
-import { useGoto, useProject, useSelection } from '../../app/hooks.ts';
-import { CLOSED_HEIGHT, Lane, OPEN_HEIGHT } from './Lane.tsx';
+import { useAppSelector, useGoto, useProject, useSelection } from '../../app/hooks.ts';
+import { useRamps } from '../../app/ramps.ts';
+import { useCompared } from '../../app/compared.ts';
+import { heightOf, Lane } from './Lane.tsx';
+import { panelsFor } from './LaneFacts.tsx';
 
 /** All lanes, one below the other; only those in sight are drawn. */
 export function Lanes({ open }: { open: string | undefined }) {
-  const { parameters } = useProject();
+  const { parameters, slots, tiers } = useProject();
   const { position } = useSelection();
   const goto = useGoto();
   const columns = useColumns();
+  const table = useRamps(columns.count - columns.slots);
+  const compared = useCompared();
+  const stretch = useAppSelector((state) => state.view.stretch);
+  const wanted = useAppSelector((state) => state.view.lanePanel);
   const box = useRef<HTMLDivElement>(null);
+  const openIndex = parameters.findIndex((parameter) => parameter.key === open);
+  const opened = parameters[openIndex];
+  const panel = (opened && panelsFor(opened).find((entry) => entry.panel === wanted)?.panel) ?? null;
   // eslint-disable-next-line react-hooks/incompatible-library -- it keeps its own state; nothing here is memoized from it
   const lanes = useVirtualizer({
     count: parameters.length,
     getScrollElement: () => box.current,
-    estimateSize: (index) => (parameters[index]?.key === open ? OPEN_HEIGHT : CLOSED_HEIGHT),
+    estimateSize: (index) => {
+      const parameter = parameters[index];
+      return parameter ? heightOf(parameter, index === openIndex, panel) : 0;
+    },
     getItemKey: (index) => parameters[index]?.key ?? index,
     overscan: 1,
   });
-  const openIndex = parameters.findIndex((parameter) => parameter.key === open);
+  const openHeight = opened ? heightOf(opened, true, panel) : 0;
   useEffect(() => {
     lanes.measure();
     if (openIndex >= 0) lanes.scrollToIndex(openIndex);
-  }, [lanes, openIndex]);
+  }, [lanes, openIndex, openHeight]);
+  const shared = useMemo(() => ({ slots, tiers }), [slots, tiers]);
+  const onToggle = useCallback((key: string) => goto({ lane: key === open ? undefined : key }), [goto, open]);
   return (
     <div ref={box} className="min-h-0 grow overflow-y-auto">
       <ul
@@ -33,17 +48,23 @@ export function Lanes({ open }: { open: string | undefined }) {
       >
         {lanes.getVirtualItems().map(({ index, start }) => {
           const parameter = parameters[index];
-          if (!parameter) return null;
+          const row = parameter && table.rows.get(parameter.key);
+          if (!row) return null;
           const isOpen = parameter.key === open;
           return (
             <Lane
               key={parameter.key}
+              project={shared}
               parameter={parameter}
+              row={row}
+              ghost={compared?.rows.get(parameter.key)}
               columns={columns}
               position={position}
+              stretch={isOpen ? stretch : null}
               open={isOpen}
+              panel={isOpen ? panel : null}
               top={start}
-              onToggle={() => goto({ lane: isOpen ? undefined : parameter.key })}
+              onToggle={onToggle}
             />
           );
         })}

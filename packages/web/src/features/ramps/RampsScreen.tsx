@@ -1,19 +1,24 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { addParameter } from '../../app/commands/index.ts';
-import { useEdit, useGoto, useProject, useSelection } from '../../app/hooks.ts';
-import { Button, TextInPlace } from '../../ui/index.ts';
+import { useAppDispatch, useAppSelector, useEdit, useGoto, useProject, useSelection } from '../../app/hooks.ts';
+import { beyondSet } from '../../app/viewSlice.ts';
+import { Button, NumberChip, Segmented, TextInPlace } from '../../ui/index.ts';
+import { CompareMenu } from './CompareMenu.tsx';
+import { DifferencesPanel } from './DifferencesPanel.tsx';
 import { Lanes } from './Lanes.tsx';
-import { ValueTable } from './ValueTable.tsx';
+import { NumbersGrid } from './NumbersGrid.tsx';
 
 /** A lane per parameter, under the track's columns. */
 export function RampsScreen() {
   const project = useProject();
-  const { lane } = useSelection();
+  const { lane, compared } = useSelection();
+  const dispatch = useAppDispatch();
+  const beyond = useAppSelector((state) => state.view.beyond);
   const goto = useGoto();
   const edit = useEdit();
   const [naming, setNaming] = useState(false);
-  const [asTable, setAsTable] = useState(false);
+  const [view, setView] = useState<'lanes' | 'numbers'>('lanes');
   const open = project.parameters.some((parameter) => parameter.key === lane) ? lane : undefined;
   const count = project.parameters.length;
   const add = (label: string): void => {
@@ -28,9 +33,30 @@ export function RampsScreen() {
         <b>
           {count} parameter{count === 1 ? '' : 's'}
         </b>
-        <span className="text-ink-2 max-[1100px]:hidden">
-          Each lane is one parameter, read left to right through the sequence above.
-        </span>
+        <Segmented
+          label="Ramps as"
+          value={view}
+          options={[
+            { value: 'lanes', label: 'Lanes' },
+            { value: 'numbers', label: 'Numbers' },
+          ]}
+          onChange={(value) => setView(value as typeof view)}
+        />
+        {view === 'lanes' && project.slots.length > 0 ? (
+          <span className="say text-[12.5px] text-ink-2">
+            past the end
+            <NumberChip
+              label="Levels shown past the end"
+              value={beyond}
+              step={1}
+              whole
+              min={0}
+              max={200}
+              onCommit={(value) => dispatch(beyondSet(value))}
+            />
+            levels
+          </span>
+        ) : null}
         <div className="grow" />
         {naming ? (
           <div className="w-56">
@@ -44,9 +70,7 @@ export function RampsScreen() {
             />
           </div>
         ) : null}
-        <Button aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>
-          {asTable ? 'As lanes' : 'As a table'}
-        </Button>
+        <CompareMenu />
         <Button onClick={() => setNaming(true)}>+ Parameter</Button>
       </div>
       {count === 0 ? (
@@ -60,10 +84,13 @@ export function RampsScreen() {
             Add the first parameter
           </Button>
         </div>
-      ) : asTable ? (
-        <ValueTable />
       ) : (
-        <Lanes open={open} />
+        <div className="relative flex min-h-0 grow">
+          <div className="flex min-h-0 min-w-0 grow flex-col">
+            {view === 'numbers' ? <NumbersGrid /> : <Lanes open={open} />}
+          </div>
+          {compared === undefined ? null : <DifferencesPanel />}
+        </div>
       )}
     </main>
   );

@@ -1,10 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/demo';
+import { rowWith } from '@stadion/core/ramps';
 import fc from 'fast-check';
 import { derivationInWords, handyValue, lanePoint, laneScale } from './scale.ts';
 import { laneInWords, rampInWords, sayValue } from './words.ts';
 
 const project = homeBeforeDusk();
+const row = rowWith(project, project.parameters[0]!);
 const [speed, , needed, clock] = project.parameters as [
   (typeof project.parameters)[number],
   unknown,
@@ -59,14 +61,14 @@ describe('a dragged value is easy to say', () => {
 
 describe('a point', () => {
   it('tells the pin from the ramp', () => {
-    expect(lanePoint(project, speed, 7)).toEqual({
+    expect(lanePoint(project.slots, speed, row, 7)).toEqual({
       position: 7,
       slotId: 'slot-7',
       value: 2.55,
       ramp: 2.3,
       pinned: true,
     });
-    expect(lanePoint(project, speed, 8)).toMatchObject({ value: 2.3, pinned: false });
+    expect(lanePoint(project.slots, speed, row, 8)).toMatchObject({ value: 2.3, pinned: false });
   });
 
   it('tells how its value came to be', () => {
@@ -85,7 +87,7 @@ describe('in words', () => {
   });
 
   it('a lane tells its range, its bounds and its pins', () => {
-    expect(laneInWords(speed, 24)).toBe(
+    expect(laneInWords(speed, row)).toBe(
       'Hornet speed, units/s: from 2, +0.1 every 2 levels, at most 2.7; 2 to 2.7; cap reached at level 15; 3 pins',
     );
   });

@@ -1,5 +1,5 @@
-import { deriveValue, rampValue, changeOf } from '@stadion/core/ramps';
 import type { Parameter, Project } from '@stadion/core/model';
+import { changeOf, deriveValue, isPinned, type RampRow } from '@stadion/core/ramps';
 
 /** How a lane's values stand between its top and bottom, px. */
 export interface LaneScale {
@@ -51,9 +51,17 @@ export function handyValue(value: number, parameter: Parameter, scale: LaneScale
 
 const MULTIPLES = [0.001, 0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100];
 
+/** What an arrow key changes on a lane: a fortieth of it, made handy. */
+export const keyStepOf = (parameter: Parameter, scale: LaneScale): number =>
+  handyValue((scale.high - scale.low) / 40, parameter, scale) || parameter.ramp.roundTo || 1;
+
+/** Ten significant digits keep what was meant and drop binary noise. */
+export const tidy = (value: number): number => Number(value.toPrecision(10));
+
 /** One slot of a lane. */
 export interface LanePoint {
   position: number;
+  /** Empty past the end of the sequence. */
   slotId: string;
   value: number;
   /** What the ramp alone gives. */
@@ -61,26 +69,16 @@ export interface LanePoint {
   pinned: boolean;
 }
 
-export function lanePoint(project: Project, parameter: Parameter, position: number): LanePoint {
-  const slotId = project.slots[position - 1]?.id ?? '';
-  const pinned = Object.hasOwn(parameter.pins, slotId);
-  const ramp = rampValue(parameter.ramp, position);
-  return { position, slotId, value: pinned ? (parameter.pins[slotId] as number) : ramp, ramp, pinned };
+export function lanePoint(slots: Project['slots'], parameter: Parameter, row: RampRow, position: number): LanePoint {
+  const slotId = slots[position - 1]?.id ?? '';
+  const pinned = isPinned(parameter, slotId);
+  return { position, slotId, value: row.values[position - 1] ?? 0, ramp: row.ramp[position - 1] ?? 0, pinned };
 }
 
-/** How a value came to be, in one line. */
 /** How a position's value differs from the one before it. @example '+0.15 (+7 %) on the level before' */
-export function changeInWords(
-  project: Project,
-  parameter: Parameter,
-  position: number,
-  say: (value: number) => string,
-): string {
+export function changeInWords(row: RampRow, position: number, say: (value: number) => string): string {
   if (position < 2) return '';
-  const { by, share } = changeOf(
-    lanePoint(project, parameter, position - 1).value,
-    lanePoint(project, parameter, position).value,
-  );
+  const { by, share } = changeOf(row.values[position - 2] ?? 0, row.values[position - 1] ?? 0);
   if (by === 0) return 'as the level before';
   const sign = by > 0 ? '+' : '−';
   const percent = share === null ? '' : ` (${sign}${Math.round(Math.abs(share) * 100)} %)`;

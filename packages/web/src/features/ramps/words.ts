@@ -1,5 +1,6 @@
-import type { Parameter, Project } from '@stadion/core/model';
-import { laneMarks, rampValue, readRamp, shapeDefinition, type LaneMarks } from '@stadion/core/ramps';
+import type { Parameter } from '@stadion/core/model';
+import { laneMarks, readRamp, shapeDefinition, type LaneMarks, type RampRow } from '@stadion/core/ramps';
+import { READING_WORDS } from '../../app/commands/index.ts';
 import { formatNumber } from '../../ui/index.ts';
 
 /** Shown values are times this: shares are read as percent. */
@@ -10,10 +11,12 @@ export const sayValue = (parameter: Parameter, value: number, digits = 2): strin
 
 /** The ramp in words. @example 'from 2, +0.1 every 2 levels, at most 2.7' */
 export function rampInWords(parameter: Parameter): string {
-  const { shape, breather, atMost, atLeast } = parameter.ramp;
+  const { axis, shape, breather, atMost, atLeast } = parameter.ramp;
   const say = (value: number): string => sayValue(parameter, value);
+  const words = shapeDefinition(shape).inWords(shape, say);
   return [
-    shapeDefinition(shape).inWords(shape, say),
+    // Shapes count levels; along a reading they count what it counts.
+    axis === undefined ? words : `${words.replaceAll(/ ?levels?\b/g, '')} along ${READING_WORDS[axis]}`,
     breather === undefined ? '' : `a breather every ${breather.every} levels`,
     atMost === undefined ? '' : `at most ${say(atMost)}`,
     atLeast === undefined ? '' : `at least ${say(atLeast)}`,
@@ -22,12 +25,9 @@ export function rampInWords(parameter: Parameter): string {
     .join(', ');
 }
 
-/** What stands out along a lane, pins included. */
-export const marksOf = (project: Pick<Project, 'slots' | 'parameters'>, parameter: Parameter): LaneMarks =>
-  laneMarks(
-    project.slots.map((slot, index) => parameter.pins[slot.id] ?? rampValue(parameter.ramp, index + 1)),
-    parameter.sane,
-  );
+/** What stands out along a lane, pins included. @param slots how many of the row's values belong to the sequence */
+export const marksOf = (parameter: Parameter, row: RampRow, slots: number): LaneMarks =>
+  laneMarks([...row.values.subarray(0, slots)], parameter.sane);
 
 const MOST_NAMED = 5;
 
@@ -47,16 +47,30 @@ export function marksInWords(parameter: Parameter, { largestJump, outside, flat 
 }
 
 /** What a lane shows, in a sentence for those who do not see it. */
-export function laneInWords(parameter: Parameter, positions: number): string {
-  const { lowest, highest, capReachedAt, floorReachedAt } = readRamp(parameter, positions);
+export function laneInWords(parameter: Parameter, row: RampRow): string {
+  const { lowest, highest, capReachedAt, floorReachedAt } = readRamp(parameter.ramp, row);
   const pins = Object.keys(parameter.pins).length;
   return [
     `${parameter.label}, ${parameter.unit}: ${rampInWords(parameter)}`,
-    `${sayValue(parameter, lowest)} to ${sayValue(parameter, highest)}`,
+    parameter.ramp.axis === undefined ? `${sayValue(parameter, lowest)} to ${sayValue(parameter, highest)}` : '',
     capReachedAt === undefined ? '' : `cap reached at level ${capReachedAt}`,
     floorReachedAt === undefined ? '' : `floor reached at level ${floorReachedAt}`,
     pins === 0 ? '' : `${pins} pin${pins === 1 ? '' : 's'}`,
   ]
     .filter((part) => part !== '')
     .join('; ');
+}
+
+/** Positions in words, runs of them together. @example '4, 8–12, 20' */
+export function positionsInWords(positions: readonly number[], most = 12): string {
+  const runs: [number, number][] = [];
+  for (const position of positions) {
+    const last = runs.at(-1);
+    if (last && last[1] === position - 1) last[1] = position;
+    else runs.push([position, position]);
+  }
+  const said = runs
+    .slice(0, most)
+    .map(([from, to]) => (from === to ? String(from) : to === from + 1 ? `${from}, ${to}` : `${from}–${to}`));
+  return `${said.join(', ')}${runs.length > most ? ' …' : ''}`;
 }

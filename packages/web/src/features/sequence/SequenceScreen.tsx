@@ -13,6 +13,7 @@ import { PlayerFacts } from './PlayerFacts.tsx';
 import { RunBooksPanel } from './RunBooksPanel.tsx';
 import { ScoreParts } from './ScoreParts.tsx';
 import { StandingRules } from './StandingRules.tsx';
+import { Tiers } from './Tiers.tsx';
 import { Tallies } from './Tallies.tsx';
 
 type Choices = readonly { value: string; label: string }[];
@@ -101,6 +102,9 @@ function Sheet({ here }: { here: LevelHere }) {
           )}
           {isEndless(run) ? <span className="text-ink-3">A run has no end of its own.</span> : null}
         </div>
+      </Section>
+      <Section title="Tiers">
+        <Tiers />
       </Section>
       <Section title="Opening">
         <div className="say">

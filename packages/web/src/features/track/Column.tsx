@@ -2,6 +2,7 @@ import type { ForecastEvent } from '@stadion/core/contract';
 import type { Slot } from '@stadion/core/model';
 import { useSortable } from '@dnd-kit/sortable';
 import { memo } from 'react';
+import { rateChangeInWords, type RateChange } from '../../app/compared.ts';
 import { formatPercent } from '../../ui/index.ts';
 import { BASE } from './geometry.ts';
 
@@ -14,6 +15,8 @@ interface Props {
   findings: number;
   pinned: boolean;
   forecast: ForecastEvent | undefined;
+  /** How its clear rate differs from the one compared with. */
+  change: RateChange | undefined;
   name: string;
   onSelect: (slotId: string) => void;
 }
@@ -28,6 +31,7 @@ export const Column = memo(function Column({
   findings,
   pinned,
   forecast,
+  change,
   name,
   onSelect,
 }: Props) {
@@ -41,7 +45,8 @@ export const Column = memo(function Column({
   const wanted = slot.wanted === undefined ? '' : `, wanted ${formatPercent(slot.wanted)}`;
   const found = findings === 0 ? '' : `, ${findings} finding${findings === 1 ? '' : 's'}`;
   const pins = pinned ? ', pinned values' : '';
-  const said = `${position} ${name}: ${rate}${wanted}${found}${pins}`;
+  const differs = change ? `; ${rateChangeInWords(change)}` : '';
+  const said = `${position} ${name}: ${rate}${wanted}${found}${pins}${differs}`;
   return (
     <div
       ref={setNodeRef}

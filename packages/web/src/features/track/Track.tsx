@@ -10,14 +10,18 @@ import {
   type KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortable';
-import { useCallback, useEffect, useMemo, useRef } from 'react';
+import { useCallback, useEffect, useMemo, useRef, type PointerEvent } from 'react';
 import { GUTTER, useColumns } from '../../app/columns.ts';
 import { moveSlot } from '../../app/commands/index.ts';
-import { useGoto, useProject, useSelection, useSequenceEdit } from '../../app/hooks.ts';
+import { useRateChanges } from '../../app/compared.ts';
+import { useAppDispatch, useAppSelector, useGoto, useProject, useSelection, useSequenceEdit } from '../../app/hooks.ts';
 import { useFindings } from '../../app/useFindings.ts';
 import { usePacerForecasts } from '../../app/usePacerForecasts.ts';
+import { stretchMarked } from '../../app/viewSlice.ts';
 import { Column } from './Column.tsx';
 import { TrackChart } from './TrackChart.tsx';
+import { BASE } from './geometry.ts';
+import { TierBorders } from './TierBorders.tsx';
 import { TrackGutter } from './TrackGutter.tsx';
 import { Overview } from './Overview.tsx';
 
@@ -31,6 +35,9 @@ export function Track() {
   const change = useSequenceEdit();
   const columns = useColumns();
   const forecasts = usePacerForecasts();
+  const changes = useRateChanges(forecasts);
+  const stretch = useAppSelector((state) => state.view.stretch);
+  const dispatch = useAppDispatch();
   const findings = useFindings();
   const bySlot = useMemo(() => {
     const counts = new Map<string, number>();
@@ -88,6 +95,12 @@ export function Track() {
     () => new Set(project.parameters.flatMap((parameter) => Object.keys(parameter.pins))),
     [project.parameters],
   );
+  // Dragging over the bars marks a stretch of levels; a click goes to one.
+  const marking = useRef<number | null>(null);
+  const columnUnder = (event: PointerEvent): number =>
+    Math.min(columns.slots, Math.max(1, Math.round(columns.positionAt(event.clientX))));
+  const overBars = (event: PointerEvent<HTMLElement>): boolean =>
+    event.clientY - event.currentTarget.getBoundingClientRect().top < BASE;
   const select = useCallback((slotId: string) => goto({ slotId }), [goto]);
   const scrolls = columns.count > columns.fitting;
 
@@ -98,9 +111,25 @@ export function Track() {
       style={{ height: TRACK_HEIGHT + (scrolls ? 16 : 0) }}
       onWheel={(event) => scrolls && scrollTo(first + (event.deltaX + event.deltaY) / columns.column)}
     >
-      <TrackChart columns={columns} forecasts={forecasts} />
+      <TrackChart columns={columns} forecasts={forecasts} changes={changes} stretch={stretch} />
       {/* Columns scrolled out of sight must not reach into the gutter. */}
-      <div className="absolute inset-y-0 right-0 overflow-hidden" style={{ left: GUTTER }}>
+      <div
+        className="absolute inset-y-0 right-0 overflow-hidden"
+        style={{ left: GUTTER }}
+        onPointerDown={(event) => {
+          if (event.button === 0 && overBars(event)) marking.current = columnUnder(event);
+        }}
+        onPointerMove={(event) => {
+          const from = marking.current;
+          const to = columnUnder(event);
+          if (from === null || event.buttons !== 1) return void (marking.current = null);
+          if (to !== from || stretch?.from === from) dispatch(stretchMarked({ from, to }));
+        }}
+        onPointerUp={(event) => {
+          if (marking.current === columnUnder(event) && stretch) dispatch(stretchMarked(null));
+          marking.current = null;
+        }}
+      >
         <DndContext
           sensors={sensors}
           collisionDetection={closestCenter}
@@ -124,12 +153,14 @@ export function Track() {
                   pinned={pinned.has(slot.id)}
                   name={project.levels[slot.levelId]?.name ?? slot.levelId}
                   forecast={forecasts.get(slot.id)}
+                  change={changes.get(slot.id)}
                   onSelect={select}
                 />
               ))}
             </SortableContext>
           </div>
         </DndContext>
+        <TierBorders columns={columns} />
       </div>
       <TrackGutter />
       {scrolls ? <Overview columns={columns} forecasts={forecasts} top={TRACK_HEIGHT} /> : null}

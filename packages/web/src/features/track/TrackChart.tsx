@@ -1,18 +1,23 @@
 import type { ForecastEvent } from '@stadion/core/contract';
+import type { Stretch } from '@stadion/core/ramps';
 import { memo } from 'react';
 import type { Columns } from '../../app/columns.ts';
+import type { RateChange } from '../../app/compared.ts';
 import { useProject, useSelection } from '../../app/hooks.ts';
 import { BASE, HEIGHT, isBelow, TIER_LINE, TIER_RULE, TOP, yOf } from './geometry.ts';
 
 interface Props {
   columns: Columns;
   forecasts: ReadonlyMap<string, ForecastEvent>;
+  /** How clear rates differ from those compared with, by slot id. */
+  changes: ReadonlyMap<string, RateChange>;
+  stretch: Stretch | null;
 }
 
 /** Bars, intervals, wanted marks and tier bands behind the columns' buttons. */
-export function TrackChart({ columns, forecasts }: Props) {
+export function TrackChart({ columns, forecasts, changes, stretch }: Props) {
   const project = useProject();
-  const { left, width, column, count, edge, shift, visible } = columns;
+  const { left, width, column, slots: count, edge, shift, visible } = columns;
   const right = Math.min(left + width, edge(count + 1) + shift);
   const tiers = project.tiers.map((tier, index) => {
     const end = project.tiers[index + 1]?.from ?? count + 1;
@@ -56,7 +61,17 @@ export function TrackChart({ columns, forecasts }: Props) {
       ))}
       <g clipPath="url(#track-clip)">
         <g transform={`translate(${shift})`}>
-          <Bars visible={visible} column={column} forecasts={forecasts} />
+          {stretch ? (
+            <rect
+              x={edge(stretch.from)}
+              y="2"
+              width={edge(stretch.to + 1) - edge(stretch.from)}
+              height={BASE + 20}
+              fill="var(--mark-soft)"
+            />
+          ) : null}
+          <Bars visible={visible} column={column} forecasts={forecasts} changes={changes} />
+          {columns.count > count ? <PastTheEnd x={edge(count + 1)} columns={columns} /> : null}
         </g>
         {tiers.map((tier) =>
           tier.x2 - tier.x1 > 8 ? (
@@ -84,10 +99,73 @@ interface BarsProps {
   visible: readonly number[];
   column: number;
   forecasts: ReadonlyMap<string, ForecastEvent>;
+  changes: ReadonlyMap<string, RateChange>;
+}
+
+/** Columns past the end of the sequence: no level stands there, ramps go on. */
+function PastTheEnd({ x, columns }: { x: number; columns: Columns }) {
+  const { column, count, slots, visible } = columns;
+  return (
+    <>
+      <rect x={x} y="2" width={(count - slots) * column} height={BASE + 44} fill="var(--band)" />
+      <line x1={x} x2={x} y1="2" y2={BASE + 44} stroke="var(--ink-2)" strokeDasharray="1 3" />
+      <text x={x + 6} y={TOP + 4} fontSize="11" fill="var(--ink-2)">
+        past the end
+      </text>
+      {visible
+        .filter((at) => at > slots)
+        .map((at) => (
+          <text
+            key={at}
+            x={(at - 0.5) * column}
+            y={BASE + 16}
+            fontSize="12"
+            fontStyle="italic"
+            textAnchor="middle"
+            fill="var(--ink-3)"
+          >
+            {at}
+          </text>
+        ))}
+    </>
+  );
+}
+
+/** What a clear rate was, as an outline beside the bar, and by how many points it differs now. */
+function Difference({ change, x, bar }: { change: RateChange; x: number; bar: number }) {
+  const { before, difference, low, high, same } = change;
+  const points = Math.round(difference * 100);
+  const sure = low > 0 || high < 0;
+  return (
+    <>
+      <rect
+        x={x - bar / 2 - 2.5}
+        y={yOf(before)}
+        width={bar + 5}
+        height={Math.max(1, HEIGHT * before)}
+        fill="none"
+        stroke="var(--ink-2)"
+        strokeDasharray="3 2"
+      />
+      {same ? null : (
+        <text
+          x={x}
+          y={TOP - 1}
+          fontSize="10.5"
+          textAnchor="middle"
+          fontWeight={sure ? 700 : 400}
+          fill={sure ? 'var(--ink)' : 'var(--ink-3)'}
+        >
+          {points > 0 ? '+' : points < 0 ? '−' : '±'}
+          {Math.abs(points)}
+        </text>
+      )}
+    </>
+  );
 }
 
 /** Every slot's bar, interval and wanted mark; drawn anew only when they change, not while scrolling. */
-const Bars = memo(function Bars({ visible, column, forecasts }: BarsProps) {
+const Bars = memo(function Bars({ visible, column, forecasts, changes }: BarsProps) {
   const project = useProject();
   const { position } = useSelection();
   const bar = Math.min(22, column * 0.42);
@@ -98,6 +176,7 @@ const Bars = memo(function Bars({ visible, column, forecasts }: BarsProps) {
         const entry = slot && forecasts.get(slot.id);
         const x = (at - 0.5) * column;
         const summary = entry?.summary;
+        const change = slot && changes.get(slot.id);
         const below = summary ? isBelow(summary.clearRate, slot?.wanted) : false;
         return (
           <g key={slot?.id ?? at}>
@@ -129,6 +208,7 @@ const Bars = memo(function Bars({ visible, column, forecasts }: BarsProps) {
             ) : (
               <rect x={x - bar / 2} y={BASE - 2} width={bar} height="2" fill="var(--line-strong)" />
             )}
+            {change ? <Difference change={change} x={x} bar={bar} /> : null}
             {slot?.wanted === undefined ? null : (
               <line
                 x1={(at - 1) * column + 4}

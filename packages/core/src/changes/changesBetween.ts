@@ -1,0 +1,103 @@
+import { pointerOf, type Level, type Project } from '../model/index.ts';
+import { rampTable } from '../ramps/index.ts';
+import type { Change } from './change.ts';
+import { parameterChanges } from './parameterChanges.ts';
+
+export type { Change, ChangeOperation } from './change.ts';
+
+const alike = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** The parts of a level, as one says them. */
+const LEVEL_PARTS = {
+  name: 'name',
+  brief: 'brief',
+  ground: 'ground',
+  rules: 'rules',
+  without: 'standing rules switched off',
+  clock: 'clock',
+  stars: 'stars',
+  tie: 'tie',
+  ending: 'ending',
+} as const satisfies Partial<Record<keyof Level, string>>;
+
+/** The parts of a project that are not listed one by one. */
+const PROJECT_PARTS = {
+  name: 'Name',
+  words: 'Words',
+  player: 'Player',
+  lengths: 'Lengths',
+  score: 'Score',
+  tallies: 'Tallies',
+  standing: 'Standing rules',
+  run: 'Run',
+  kinds: 'Kinds',
+  tiers: 'Tiers',
+  liveTiers: 'Tiers of readings',
+  expectations: 'Expectations',
+} as const satisfies Partial<Record<keyof Project, string>>;
+
+const keysOf = <T extends object>(object: T): (keyof T & string)[] => Object.keys(object) as (keyof T & string)[];
+
+function levelChanges(before: Project, after: Project): Change[] {
+  return Object.values(after.levels).flatMap((level): Change[] => {
+    const was = before.levels[level.id];
+    const positions = after.slots.flatMap((slot, index) => (slot.levelId === level.id ? [index + 1] : []));
+    const base = { id: `level ${level.id}`, about: 'level' as const, title: level.name, positions };
+    if (!was) return [{ ...base, words: ['added since'] }];
+    const parts = keysOf(LEVEL_PARTS).filter((part) => !alike(was[part], level[part]));
+    if (parts.length === 0) return [];
+    const words = [`other ${parts.map((part) => LEVEL_PARTS[part]).join(', ')}`];
+    return [{ ...base, words, restore: [{ op: 'replace', path: pointerOf(['levels', level.id]), value: was }] }];
+  });
+}
+
+function sequenceChanges(before: Project, after: Project): Change[] {
+  if (alike(before.slots, after.slots)) return [];
+  const was = new Map(before.slots.map((slot, index) => [slot.id, { slot, index }]));
+  const is = new Set(after.slots.map((slot) => slot.id));
+  const nameOf = (project: Project, levelId: string): string => project.levels[levelId]?.name ?? levelId;
+  const list = (names: string[]): string => `${names.slice(0, 4).join(', ')}${names.length > 4 ? ' …' : ''}`;
+  const added = after.slots.filter((slot) => !was.has(slot.id)).map((slot) => nameOf(after, slot.levelId));
+  const removed = before.slots.filter((slot) => !is.has(slot.id)).map((slot) => nameOf(before, slot.levelId));
+  const common = after.slots.filter((slot) => was.has(slot.id));
+  const order = before.slots.filter((slot) => is.has(slot.id));
+  const moved = common.filter((slot, index) => order[index]?.id !== slot.id).length;
+  const wanted = common.filter((slot) => !alike(was.get(slot.id)?.slot, slot)).length;
+  const words = [
+    added.length > 0 ? `added: ${list(added)}` : '',
+    removed.length > 0 ? `removed: ${list(removed)}` : '',
+    moved > 0 ? `${moved} in another place` : '',
+    wanted > 0 ? `${wanted} with another level, wanted rate or star gate` : '',
+  ].filter((part) => part !== '');
+  return [{ id: 'sequence', about: 'sequence', title: 'Sequence', words, positions: [] }];
+}
+
+function partChanges(before: Project, after: Project): Change[] {
+  return keysOf(PROJECT_PARTS).flatMap((part): Change[] => {
+    const [was, is] = [before[part], after[part]];
+    if (alike(was, is)) return [];
+    const path = pointerOf([part]);
+    const base = {
+      id: part,
+      about: 'project' as const,
+      title: PROJECT_PARTS[part],
+      words: ['not as before'],
+      positions: [],
+    };
+    if (was === undefined) return [{ ...base, restore: [{ op: 'remove', path }] }];
+    return [{ ...base, restore: [{ op: is === undefined ? 'add' : 'replace', path, value: was }] }];
+  });
+}
+
+/**
+ * How a later state of a project differs from an earlier one, in words: parameters first, then levels, the sequence and
+ * what is left. An empty list means they are the same.
+ */
+export function changesBetween(before: Project, after: Project): Change[] {
+  return [
+    ...parameterChanges({ project: before, table: rampTable(before) }, { project: after, table: rampTable(after) }),
+    ...levelChanges(before, after),
+    ...sequenceChanges(before, after),
+    ...partChanges(before, after),
+  ];
+}

@@ -1,0 +1,1 @@
+export { changesBetween, type Change, type ChangeOperation } from './changesBetween.ts';

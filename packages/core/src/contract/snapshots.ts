@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { Project } from '../model/index.ts';
+
+const Name = z.string().regex(/\S/, 'A snapshot needs a name.').max(80, 'A name has at most 80 characters.');
+
+/** A state of a project kept under a name, to be compared with and gone back to. */
+export const SnapshotSummary = z
+  .strictObject({
+    id: z.string(),
+    name: z.string(),
+    revision: z.number().int().describe('The revision that was kept.'),
+    at: z.iso.datetime().describe('When it was kept.'),
+  })
+  .meta({ id: 'SnapshotSummary' });
+export type SnapshotSummary = z.infer<typeof SnapshotSummary>;
+
+export const SnapshotList = z.strictObject({ snapshots: z.array(SnapshotSummary) }).meta({ id: 'SnapshotList' });
+export type SnapshotList = z.infer<typeof SnapshotList>;
+
+export const CreateSnapshot = z
+  .strictObject({
+    name: Name,
+    revision: z.number().int().min(0).optional().describe('A revision of the history; the latest when absent.'),
+  })
+  .meta({ id: 'CreateSnapshot' });
+export type CreateSnapshot = z.infer<typeof CreateSnapshot>;
+
+export const Snapshot = SnapshotSummary.extend({ document: Project }).meta({ id: 'Snapshot' });
+export type Snapshot = z.infer<typeof Snapshot>;

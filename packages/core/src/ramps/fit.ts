@@ -1,0 +1,103 @@
+import type { Shape } from '../model/index.ts';
+import type { RampContext } from './context.ts';
+import { inverseOf } from '../stats/index.ts';
+import { shapeDefinition } from './shapes/index.ts';
+
+/** A value that a ramp should have at a place. */
+export interface Target {
+  place: number;
+  value: number;
+}
+
+/** One number of a shape that may be turned so that its course changes. */
+interface Knob {
+  read(shape: Shape): number;
+  write(shape: Shape, value: number): Shape;
+}
+
+type Record_ = Record<string, number>;
+
+/** The numbers of a shape that say how high it runs; those that say when it turns stay. */
+function knobsOf(shape: Shape, context: RampContext): Knob[] {
+  if (shape.type === 'points') {
+    return shape.points.map((_, index) => ({
+      read: (from) => (from.type === 'points' ? (from.points[index]?.value ?? 0) : 0),
+      write: (from, value) =>
+        from.type !== 'points'
+          ? from
+          : { ...from, points: from.points.map((point, at) => (at === index ? { ...point, value } : point)) },
+    }));
+  }
+  const definition = shapeDefinition(shape);
+  const fields = [...definition.fields, ...(definition.fieldsIn?.(context) ?? [])];
+  return fields
+    .filter(({ measure }) => measure === 'value' || measure === 'share')
+    .map(({ name, of }) => {
+      const numbers = (from: Shape): Record_ => {
+        const whole = from as unknown as Record<string, Record_>;
+        return of === undefined ? (whole as unknown as Record_) : (whole[of] as Record_);
+      };
+      return {
+        read: (from) => numbers(from)[name] ?? 0,
+        write: (from, value) => {
+          const changed = { ...numbers(from), [name]: value };
+          return (of === undefined ? changed : { ...from, [of]: changed }) as Shape;
+        },
+      };
+    });
+}
+
+const square = (x: number): number => x * x;
+
+const ROUNDS = 30;
+/** Share of the diagonal: of several ways to meet the targets, the one that changes least. */
+const RIDGE = 1e-7;
+const DIGITS = 6;
+
+/**
+ * A shape's own numbers turned so that its course comes nearest to some values, by least squares (Gauss–Newton: one
+ * round where the course is linear in its numbers). What has no bearing on the targets stays as it is.
+ *
+ * @returns undefined for a shape without such numbers, a formula
+ */
+export function fitShape(shape: Shape, targets: readonly Target[], context: RampContext): Shape | undefined {
+  const definition = shapeDefinition(shape);
+  const knobs = knobsOf(shape, context);
+  if (knobs.length === 0 || targets.length === 0) return undefined;
+  const course = (of: Shape): number[] => targets.map(({ place }) => definition.valueAt(of, place, context));
+  const miss = (of: Shape): number =>
+    course(of).reduce((sum, value, i) => sum + square((targets[i] as Target).value - value), 0);
+  /** As far along a change as brings it nearer: all the way, half, a quarter …; undefined where nothing does. */
+  const nearer = (from: Shape, change: readonly number[]): Shape | undefined => {
+    for (let part = 1; part > 1e-3; part /= 2) {
+      const next = knobs.reduce((to, knob, i) => knob.write(to, knob.read(from) + part * (change[i] as number)), from);
+      if (miss(next) < miss(from) - 1e-18) return next;
+    }
+    return undefined;
+  };
+  let fitted = shape;
+  for (let round = 0; round < ROUNDS; round++) {
+    const now = course(fitted);
+    const slopes = knobs.map((knob) => {
+      const at = knob.read(fitted);
+      const by = Math.max(1e-4, Math.abs(at) * 1e-4);
+      const up = course(knob.write(fitted, at + by));
+      const down = course(knob.write(fitted, at - by));
+      return up.map((value, i) => (value - (down[i] as number)) / (2 * by));
+    });
+    const dot = (a: readonly number[], b: readonly number[]): number =>
+      a.reduce((sum, v, i) => sum + v * (b[i] as number), 0);
+    const matrix = slopes.map((a) => slopes.map((b) => dot(a, b)));
+    const most = Math.max(...matrix.map((row, i) => row[i] as number));
+    matrix.forEach((row, i) => (row[i] = (row[i] as number) + most * RIDGE));
+    const left = targets.map(({ value }, i) => value - (now[i] as number));
+    const inverse = inverseOf(matrix);
+    if (!inverse) break;
+    const pull = slopes.map((slope) => dot(slope, left));
+    const change = inverse.map((row) => dot(row, pull));
+    const better = nearer(fitted, change);
+    if (!better) break;
+    fitted = better;
+  }
+  return knobs.reduce((from, knob) => knob.write(from, Number(knob.read(from).toPrecision(DIGITS))), fitted);
+}

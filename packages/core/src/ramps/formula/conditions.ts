@@ -1,0 +1,65 @@
+import type { RampContext } from '../context.ts';
+import { evaluate } from './evaluate.ts';
+import { meaningOf } from './names.ts';
+import { parseFormula } from './parse.ts';
+import type { Node } from './types.ts';
+
+/** A condition of an `if` in a formula, and where it holds. */
+export interface FormulaCondition {
+  /** As it is written, without needless brackets. */
+  words: string;
+  /** Ascending. */
+  holdsAt: number[];
+}
+
+/** A node as one would write it. */
+function written(node: Node): string {
+  switch (node.is) {
+    case 'number':
+      return String(node.value);
+    case 'name':
+      return node.name;
+    case 'minus':
+      return `-${bracketed(node.of)}`;
+    case 'operation':
+      return `${bracketed(node.left)} ${node.operation} ${bracketed(node.right)}`;
+    case 'if':
+      return `if(${[node.condition, node.then, node.otherwise].map(written).join(', ')})`;
+    case 'call':
+      return `${node.name}(${node.of.map(written).join(', ')})`;
+  }
+}
+
+const TIGHT = new Set(['*', '/', '%', '^']);
+/** Brackets only where the order could be mistaken. */
+const bracketed = (node: Node): string =>
+  node.is === 'operation' && !TIGHT.has(node.operation) ? `(${written(node)})` : written(node);
+
+/** The conditions of all ifs, outer ones first. */
+function conditionsOf(node: Node): Node[] {
+  switch (node.is) {
+    case 'if':
+      return [node.condition, ...[node.condition, node.then, node.otherwise].flatMap(conditionsOf)];
+    case 'minus':
+      return conditionsOf(node.of);
+    case 'operation':
+      return [node.left, node.right].flatMap(conditionsOf);
+    case 'call':
+      return node.of.flatMap(conditionsOf);
+    default:
+      return [];
+  }
+}
+
+/** Every condition of a formula with the places at which it holds; none where the formula cannot be read. */
+export function conditionsIn(text: string, places: readonly number[], context: RampContext): FormulaCondition[] {
+  const parsed = parseFormula(text);
+  if (!parsed.ok) return [];
+  return conditionsOf(parsed.root).map((node) => ({
+    words: written(node),
+    holdsAt: places.filter((place) => {
+      const value = evaluate(node, (name) => meaningOf(name, place, context));
+      return !Number.isNaN(value) && value !== 0;
+    }),
+  }));
+}

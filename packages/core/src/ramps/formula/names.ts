@@ -1,0 +1,72 @@
+import type { LiveAxis, Parameter } from '../../model/index.ts';
+import { bandAt, type RampContext } from '../context.ts';
+import { nearest } from './nearest.ts';
+import { parseFormula } from './parse.ts';
+import type { FormulaError } from './types.ts';
+
+/** Names that every formula knows, in the order in which they are offered. */
+export const OWN_NAMES = {
+  level: 'the position of the level, from 1',
+  levels: 'how many levels the sequence has',
+  tier: 'which tier this is, from 1',
+} as const;
+
+/** What a formula along a reading knows besides. */
+export const READING_NAME = 'reading';
+
+/** What a name stands for. Parameters come last: none hides a name of the language. */
+export function meaningOf(name: string, place: number, context: RampContext): number {
+  switch (name) {
+    case 'level':
+      return context.axis === undefined ? place : context.level;
+    case 'levels':
+      return context.levels;
+    case 'tier':
+      return bandAt(context.bands, place) + 1;
+    case READING_NAME:
+      if (context.axis !== undefined) return place;
+  }
+  return context.parameterAt(name, place);
+}
+
+/** The names in a formula, each once, in the order met; none where it cannot be read. */
+export function namesIn(text: string): string[] {
+  const parsed = parseFormula(text);
+  return parsed.ok ? [...new Set(parsed.names.map(({ name }) => name))] : [];
+}
+
+/** What is wrong with a formula: how it is written, or a name that stands for nothing. */
+export function formulaError(text: string, keys: readonly string[], axis?: LiveAxis): FormulaError | undefined {
+  const parsed = parseFormula(text);
+  if (!parsed.ok) return parsed.error;
+  const known = [...Object.keys(OWN_NAMES), ...(axis === undefined ? [] : [READING_NAME]), ...keys];
+  const wrong = parsed.names.find(({ name }) => !known.includes(name));
+  if (!wrong) return undefined;
+  const { name, column } = wrong;
+  const meant = nearest(name, known);
+  const message = `There is no parameter called ${name}${meant === undefined ? '.' : `; did you mean ${meant}?`}`;
+  return { column, length: name.length, message };
+}
+
+/** The names that are not a parameter's own, so that a key never hides one. */
+const isOwn = (name: string): boolean => Object.hasOwn(OWN_NAMES, name) || name === READING_NAME;
+
+/** Parameters whose formulas go round in a circle, each circle once, as keys in its order. */
+export function cyclesOf(parameters: readonly Pick<Parameter, 'key' | 'ramp'>[]): string[][] {
+  const names = new Map(
+    parameters.flatMap(({ key, ramp: { shape } }) =>
+      shape.type === 'formula' ? [[key, namesIn(shape.text).filter((name) => !isOwn(name))] as const] : [],
+    ),
+  );
+  const cycles: string[][] = [];
+  const done = new Set<string>();
+  const visit = (key: string, path: readonly string[]): void => {
+    const at = path.indexOf(key);
+    if (at >= 0) return void cycles.push(path.slice(at));
+    if (done.has(key)) return;
+    for (const name of names.get(key) ?? []) if (names.has(name)) visit(name, [...path, key]);
+    done.add(key);
+  };
+  for (const key of names.keys()) visit(key, []);
+  return cycles;
+}

@@ -1,0 +1,29 @@
+/** A node of a formula's own syntax tree. */
+export type Node =
+  | { is: 'number'; value: number }
+  | { is: 'name'; name: string }
+  | { is: 'minus'; of: Node }
+  | { is: 'operation'; operation: Operation; left: Node; right: Node }
+  | { is: 'if'; condition: Node; then: Node; otherwise: Node }
+  | { is: 'call'; name: string; of: Node[] };
+
+export type Operation = '+' | '-' | '*' | '/' | '%' | '^' | '==' | '!=' | '<' | '<=' | '>' | '>=';
+
+/** What is wrong with a formula, and where. */
+export interface FormulaError {
+  /** From 1. */
+  column: number;
+  /** Characters it concerns, 1 at least. */
+  length: number;
+  message: string;
+}
+
+/** A name in a formula and where it stands. */
+export interface NameUse {
+  name: string;
+  /** From 1. */
+  column: number;
+}
+
+/** What is read off a formula's text. */
+export type ParsedFormula = { ok: true; root: Node; names: readonly NameUse[] } | { ok: false; error: FormulaError };

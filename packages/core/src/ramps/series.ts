@@ -1,0 +1,61 @@
+import type { Parameter } from '../model/index.ts';
+import type { RampContext } from './context.ts';
+import { cyclesOf } from './formula/index.ts';
+import { fallback, isPinned, rampValue, type RampProject, type Values } from './values.ts';
+
+/** All ramps of a project. */
+export interface Series {
+  /** What a parameter's ramp sees. @param level position of the level, for a ramp along a reading */
+  contextOf(parameter: Parameter, level: number): RampContext;
+  /** A parameter's value, pin included; along a reading, as it stands before the reading has moved. @param position from 1; past the last slot the ramps go on, without pins */
+  valueAt(parameter: Parameter, position: number): number;
+  /** What the ramp alone gives there. */
+  rampAt(parameter: Parameter, position: number): number;
+}
+
+/** The values of a project's ramps; those of formulas are worked out once, when they are asked for. */
+export function seriesOf(project: RampProject): Series {
+  const byKey = new Map(project.parameters.map((parameter) => [parameter.key, parameter]));
+  const circular = new Set(cyclesOf(project.parameters).flat());
+  const known = new Map<string, Map<number, number>>();
+  const levels = project.slots.length;
+  const parameterAt = (key: string, position: number): number => {
+    const parameter = byKey.get(key);
+    return parameter ? valueAt(parameter, position) : Number.NaN;
+  };
+  const sequence: RampContext = { axis: undefined, first: 1, levels, level: 0, bands: project.tiers, parameterAt };
+
+  function contextOf({ ramp: { axis } }: Parameter, level: number): RampContext {
+    if (axis === undefined) return sequence;
+    const bands = project.liveTiers?.[axis] ?? [];
+    return { axis, first: 0, levels, level, bands, parameterAt: (key) => parameterAt(key, level) };
+  }
+
+  function rampAt(parameter: Parameter, position: number): number {
+    const { key, ramp, sane } = parameter;
+    if (circular.has(key)) return fallback(Number.NaN, sane);
+    const context = contextOf(parameter, position);
+    const place = ramp.axis === undefined ? position : 0;
+    if (ramp.shape.type !== 'formula') return rampValue(parameter, place, context);
+    let values = known.get(key);
+    if (!values) known.set(key, (values = new Map<number, number>()));
+    let value = values.get(position);
+    if (value === undefined) values.set(position, (value = rampValue(parameter, place, context)));
+    return value;
+  }
+
+  function valueAt(parameter: Parameter, position: number): number {
+    const slotId = project.slots[position - 1]?.id;
+    return isPinned(parameter, slotId) ? (parameter.pins[slotId] as number) : rampAt(parameter, position);
+  }
+
+  return { contextOf, valueAt, rampAt };
+}
+
+/** All parameters at one position (from 1; past the last slot the ramps go on, without pins). */
+export function valuesAt(project: RampProject, position: number): Values {
+  const { valueAt } = seriesOf(project);
+  const values: Record<string, number> = {};
+  for (const parameter of project.parameters) values[parameter.key] = valueAt(parameter, position);
+  return values;
+}

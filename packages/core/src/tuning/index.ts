@@ -1,0 +1,1 @@
+export { moversOf, type Mover, type Movers, type MoverTrials } from './whatMovesIt.ts';

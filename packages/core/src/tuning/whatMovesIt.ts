@@ -1,0 +1,134 @@
+import { makeWorld, prepareWith, resolvingAt } from '../attempt/index.ts';
+import type { Level, Parameter, Project } from '../model/index.ts';
+import type { Pacer } from '../pacers/index.ts';
+import { drawAt } from '../random/index.ts';
+import { exp, valuesAt, type Values } from '../ramps/index.ts';
+import { logisticFit, Z_95, type Interval } from '../stats/index.ts';
+import { attemptOnce, seedOf } from '../trials/index.ts';
+
+/** What one step of a parameter does to the clear rate at a level. */
+export interface Mover {
+  key: string;
+  /** What a step is, in the parameter's unit. */
+  step: number;
+  /** Change of the clear rate per step up, as a share: −0.04 for 4 points less. */
+  effect: number;
+  /** 95 %. */
+  interval: Interval;
+}
+
+/** The parameters that act at a level, by how much they move its clear rate. */
+export interface Movers {
+  attempts: number;
+  cleared: number;
+  /** Largest first; empty until enough attempts went both ways to tell. */
+  movers: Mover[];
+}
+
+/** Attempts under way for the question what moves a level. */
+export interface MoverTrials {
+  /** Keys of the parameters that change anything at this level. */
+  keys: readonly string[];
+  /** Play so many more levels drawn around the designer's own, some attempts at each. */
+  play(draws: number): void;
+  read(): Movers;
+}
+
+/** Every drawn level is played so often: preparing one costs about as much as an attempt. */
+const ATTEMPTS_PER_DRAW = 6;
+/** Parameters are drawn up to so many steps to either side. */
+const SPREAD = 2;
+/** Any number: the draws' own stream of luck. */
+const SEED = 0x3d1a;
+const SHARE_STEP = 0.05;
+/** A real number's step, as a share of its value. */
+const REAL_STEP = 0.05;
+
+/** What a designer would change a parameter by. */
+function stepOf({ number, sane, ramp }: Parameter, value: number): number {
+  switch (number) {
+    case 'whole':
+    case 'seconds':
+      return Math.max(1, ramp.roundTo ?? 1);
+    case 'share':
+      return SHARE_STEP;
+    case 'real': {
+      const size = value === 0 ? (sane.max - sane.min) / 40 : Math.abs(value) * REAL_STEP;
+      const multiple = ramp.roundTo ?? 0;
+      return multiple > 0 ? Math.max(multiple, Math.round(size / multiple) * multiple) : Number(size.toPrecision(2));
+    }
+  }
+}
+
+const share = (x: number): number => 1 / (1 + exp(-x));
+
+/**
+ * What moves the clear rate of the level at a position: every attempt draws all parameters a little around their values,
+ * and one logistic regression gives each one's effect per step. One attempt informs all parameters.
+ *
+ * @param position from 1; there must be a level
+ */
+export function moversOf(project: Project, position: number, pacer: Pacer): MoverTrials {
+  const level = project.levels[project.slots[position - 1]?.levelId ?? ''] as Level;
+  const values = valuesAt(project, position);
+  const prepare = (at: Values) => prepareWith(project, level, resolvingAt(project, level, position, at));
+  const plain = JSON.stringify(prepare(values));
+  const acting = project.parameters.flatMap((parameter) => {
+    const value = values[parameter.key] ?? 0;
+    const step = stepOf(parameter, value);
+    const acts = [1, -1].some(
+      (by) => JSON.stringify(prepare({ ...values, [parameter.key]: value + by * step })) !== plain,
+    );
+    return acts && parameter.ramp.axis === undefined ? [{ parameter, value, step }] : [];
+  });
+  const rows: number[][] = [];
+  const outcomes: boolean[] = [];
+  let drawn = 0;
+
+  /** Steps away from a parameter's own value: whole ones where only whole numbers make sense. Never below 0 where the value is not. */
+  function stepsAway(index: number, draw: number): number {
+    const { parameter, value, step } = acting[index] as (typeof acting)[number];
+    const away = (2 * drawAt(SEED, index, draw) - 1) * (SPREAD + (parameter.number === 'whole' ? 0.499 : 0));
+    const steps = parameter.number === 'whole' ? Math.round(away) : away;
+    return value >= 0 ? Math.max(steps, -value / step) : steps;
+  }
+
+  return {
+    keys: acting.map(({ parameter }) => parameter.key),
+    play(draws) {
+      for (let i = 0; i < draws; i++, drawn++) {
+        const away = acting.map((_, index) => stepsAway(index, drawn));
+        const at = { ...values };
+        acting.forEach(({ parameter, value, step }, index) => {
+          at[parameter.key] = value + (away[index] as number) * step;
+        });
+        const world = makeWorld(prepare(at));
+        for (let attempt = 0; attempt < ATTEMPTS_PER_DRAW; attempt++) {
+          rows.push(away);
+          outcomes.push(attemptOnce(world, pacer, seedOf(drawn * ATTEMPTS_PER_DRAW + attempt)).won);
+        }
+      }
+    },
+    read() {
+      const cleared = outcomes.filter((won) => won).length;
+      const none: Movers = { attempts: outcomes.length, cleared, movers: [] };
+      if (acting.length === 0 || cleared === 0 || cleared === outcomes.length) return none;
+      const { coefficients, covariance, settled } = logisticFit(rows, outcomes, share);
+      if (!settled) return none;
+      // The average over all attempts of how steep the curve is where each stands.
+      const slope =
+        rows.reduce((sum, row) => {
+          const p = share(
+            row.reduce((x, away, i) => x + away * (coefficients[i + 1] as number), coefficients[0] as number),
+          );
+          return sum + p * (1 - p);
+        }, 0) / rows.length;
+      const movers = acting.map(({ parameter, step }, index): Mover => {
+        const effect = slope * (coefficients[index + 1] as number);
+        const spread = Z_95 * slope * Math.sqrt(covariance[index + 1]?.[index + 1] as number);
+        return { key: parameter.key, step, effect, interval: { low: effect - spread, high: effect + spread } };
+      });
+      return { ...none, movers: movers.toSorted((a, b) => Math.abs(b.effect) - Math.abs(a.effect)) };
+    },
+  };
+}

@@ -1,0 +1,81 @@
+import { changesBetween, type Change } from '@stadion/core/changes';
+import type { ForecastEvent, Snapshot } from '@stadion/core/contract';
+import type { RampRow } from '@stadion/core/ramps';
+import { differenceOf, type ShareDifference } from '@stadion/core/stats';
+import { useMemo } from 'react';
+import { useSnapshotForecastsQuery, useSnapshotQuery } from '../api/stadionApi.ts';
+import { useAppSelector, useProject, useSelection } from './hooks.ts';
+import { rampsOf } from './ramps.ts';
+
+/** The snapshot that the open project is compared with. */
+export interface Compared {
+  snapshot: Snapshot;
+  /** Its ramps, over as many positions as the open project's lanes show. */
+  rows: Map<string, RampRow>;
+}
+
+/** What the address says is compared with; undefined for nothing, or until it has come. */
+export function useCompared(): Compared | undefined {
+  const { projectId, compared } = useSelection();
+  const count = useProject().slots.length;
+  const beyond = useAppSelector((state) => state.view.beyond);
+  const { currentData } = useSnapshotQuery({ projectId, snapshotId: compared ?? '' }, { skip: compared === undefined });
+  return useMemo(
+    () => currentData && { snapshot: currentData, rows: rampsOf(currentData.document, count + beyond).rows },
+    [currentData, count, beyond],
+  );
+}
+
+/** How the open project differs from what it is compared with. */
+export function useChanges(): Change[] {
+  const project = useProject();
+  const compared = useCompared();
+  const before = compared?.snapshot.document;
+  return useMemo(() => (before ? changesBetween(before, project) : []), [before, project]);
+}
+
+/** A slot's clear rate before and now. */
+export interface RateChange extends ShareDifference {
+  /** Of what is compared with. */
+  before: number;
+  /** Both ask the same: nothing that bears on it has changed. */
+  same: boolean;
+}
+
+const countOf = ({ summary }: ForecastEvent) => ({
+  successes: Math.round((summary?.clearRate ?? 0) * (summary?.attempts ?? 0)),
+  trials: summary?.attempts ?? 0,
+});
+
+/** By slot id, how clear rates differ from those of what is compared with, as far as both are known. */
+export function useRateChanges(now: ReadonlyMap<string, ForecastEvent>): Map<string, RateChange> {
+  const { projectId, compared } = useSelection();
+  const pacer = useAppSelector((state) => state.view.pacer);
+  const { currentData } = useSnapshotForecastsQuery(
+    { projectId, snapshotId: compared ?? '', pacer },
+    { skip: compared === undefined },
+  );
+  return useMemo(() => {
+    const changes = new Map<string, RateChange>();
+    for (const before of currentData?.entries ?? []) {
+      const after = now.get(before.slotId);
+      if (!before.summary || !after?.summary) continue;
+      const same = before.key === after.key;
+      const difference = same ? { difference: 0, low: 0, high: 0 } : differenceOf(countOf(before), countOf(after));
+      changes.set(before.slotId, { ...difference, before: before.summary.clearRate, same });
+    }
+    return changes;
+  }, [currentData, now]);
+}
+
+const points = (share: number): string => String(Math.round(Math.abs(share) * 1000) / 10);
+
+/** A change of a clear rate with its interval. @example 'better by 4 ± 2.1 points than the 45 % compared with' */
+export function rateChangeInWords({ difference, low, high, before, same }: RateChange): string {
+  const than = `the ${Math.round(before * 100)} % compared with`;
+  if (same) return `the same as ${than}: nothing that bears on it has changed`;
+  const spread = points((high - low) / 2);
+  if (low <= 0 && high >= 0)
+    return `not surely other than ${than}: ${difference < 0 ? '−' : '+'}${points(difference)} ± ${spread} points`;
+  return `${difference > 0 ? 'easier' : 'harder'} by ${points(difference)} ± ${spread} points than ${than}`;
+}

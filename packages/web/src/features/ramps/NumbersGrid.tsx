@@ -1,0 +1,446 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import papaparse from 'papaparse';
+import { memo, useEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { toast } from 'sonner';
+import { setCells, type CellChange } from '../../app/commands/index.ts';
+import { useCompared } from '../../app/compared.ts';
+import { useEdit, useGoto, useProject, useSelection } from '../../app/hooks.ts';
+import { useRamps } from '../../app/ramps.ts';
+import { Button, parseNumber, Segmented } from '../../ui/index.ts';
+import { CellMarks, marksOfCell } from './cellMarks.tsx';
+import { blockOf, cellsOf, evenly, movedBy, type Block, type Cell, type Selection } from './gridSelection.ts';
+import { percentChange } from './LaneTable.tsx';
+import { TableImport } from './TableImport.tsx';
+import { sayValue, scaleOf } from './words.ts';
+
+const ROW_HEIGHT = 26;
+const COLUMN_WIDTH = 104;
+const NAMES_WIDTH = 188;
+const HEAD_HEIGHT = 42;
+
+/** Ten digits keep every designed number and drop binary noise. */
+const written = (value: number): string => String(Number(value.toPrecision(10)));
+
+/** All values as a grid to type, copy and paste in: a row per level, a column per parameter. */
+export function NumbersGrid() {
+  const project = useProject();
+  const edit = useEdit();
+  const goto = useGoto();
+  const { position, projectId } = useSelection();
+  const table = useRamps();
+  const compared = useCompared();
+  const { parameters, slots } = project;
+  const box = useRef<HTMLDivElement>(null);
+  const [selection, setSelection] = useState<Selection>(() => {
+    const cell = { row: Math.max(0, position - 1), column: 0 };
+    return { anchor: cell, focus: cell };
+  });
+  const [typed, setTyped] = useState<string | null>(null);
+  const [shows, setShows] = useState<'values' | 'changes'>('values');
+  const size = { rows: slots.length, columns: parameters.length };
+  // eslint-disable-next-line react-hooks/incompatible-library -- it keeps its own state; nothing here is memoized from it
+  const rows = useVirtualizer({
+    count: slots.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => ROW_HEIGHT,
+    paddingStart: HEAD_HEIGHT,
+    scrollPaddingStart: HEAD_HEIGHT,
+    overscan: 6,
+  });
+  const columns = useVirtualizer({
+    horizontal: true,
+    count: parameters.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => COLUMN_WIDTH,
+    paddingStart: NAMES_WIDTH,
+    scrollPaddingStart: NAMES_WIDTH,
+    overscan: 2,
+  });
+  const { focus } = selection;
+  const block = blockOf(selection);
+  const valueAt = ({ row, column }: Cell): number => table.rows.get(parameters[column]?.key ?? '')?.values[row] ?? 0;
+
+  const select = (next: Selection): void => {
+    setSelection(next);
+    setTyped(null);
+    rows.scrollToIndex(next.focus.row);
+    columns.scrollToIndex(next.focus.column);
+  };
+  // The focused cell has the keyboard, also after it has scrolled into being.
+  useEffect(() => {
+    if (typed !== null || !box.current?.contains(document.activeElement)) return;
+    box.current.querySelector<HTMLElement>('[data-focus]')?.focus({ preventScroll: true });
+  }, [focus.row, focus.column, typed]);
+
+  const change = (cells: readonly { cell: Cell; value: number | undefined }[], what: string): void => {
+    const changes = cells.flatMap(({ cell, value }): CellChange[] => {
+      const [parameter, slot] = [parameters[cell.column], slots[cell.row]];
+      return parameter && slot ? [{ key: parameter.key, slotId: slot.id, value }] : [];
+    });
+    edit(setCells(project, changes, what));
+  };
+  const named = ({ row, column }: Cell): string => `${parameters[column]?.label ?? ''} at ${row + 1}`;
+  const manyNamed = (what: string): string => {
+    const { top, bottom, left, right } = block;
+    const cells = (bottom - top + 1) * (right - left + 1);
+    return cells === 1 ? `${what} ${named(focus)}` : `${what} ${cells} values`;
+  };
+  const read = (cell: Cell, text: string): number | string => {
+    const parsed = parseNumber(text);
+    return parsed.ok ? parsed.value / scaleOf(parameters[cell.column]!) : parsed.reason;
+  };
+  const commit = (move: 'ArrowDown' | 'ArrowRight' | null): void => {
+    if (typed === null) return;
+    const value = typed.trim() === '' ? undefined : read(focus, typed);
+    if (typeof value === 'string') {
+      toast(`${value} Kept: ${sayValue(parameters[focus.column]!, valueAt(focus))}.`);
+      return setTyped(null);
+    }
+    change(
+      [{ cell: focus, value }],
+      value === undefined
+        ? `No pin: ${named(focus)}`
+        : `Set ${named(focus)} to ${sayValue(parameters[focus.column]!, value)}`,
+    );
+    const next = move ? movedBy(move, { shift: false, ctrl: false }, selection, size) : undefined;
+    select(next ?? selection);
+  };
+
+  const fillFirst = (): void =>
+    change(
+      cellsOf(block).map((cell) => ({ cell, value: valueAt({ row: block.top, column: cell.column }) })),
+      manyNamed('Fill with the first:'),
+    );
+  const fillEvenly = (): void =>
+    change(
+      cellsOf(block).map((cell) => ({
+        cell,
+        value: evenly(
+          valueAt({ row: block.top, column: cell.column }),
+          valueAt({ row: block.bottom, column: cell.column }),
+          cell.row - block.top,
+          block.bottom - block.top,
+        ),
+      })),
+      manyNamed('Fill evenly:'),
+    );
+  const unpin = (): void =>
+    change(
+      cellsOf(block).map((cell) => ({ cell, value: undefined })),
+      manyNamed('Remove pins:'),
+    );
+
+  const onKeyDown = (event: KeyboardEvent): void => {
+    if (typed !== null) {
+      event.stopPropagation();
+      if (event.key === 'Enter') commit('ArrowDown');
+      else if (event.key === 'Tab') {
+        event.preventDefault();
+        commit('ArrowRight');
+      } else if (event.key === 'Escape') setTyped(null);
+      return;
+    }
+    const ctrl = event.ctrlKey || event.metaKey;
+    if (event.altKey && event.key === 'ArrowDown') {
+      event.preventDefault();
+      return fillFirst();
+    }
+    const next = movedBy(event.key, { shift: event.shiftKey, ctrl }, selection, size);
+    if (next) {
+      event.preventDefault();
+      event.stopPropagation();
+      return select(next);
+    }
+    if (ctrl || event.altKey) {
+      if (ctrl && event.key.toLowerCase() === 'a') {
+        event.preventDefault();
+        select({ anchor: { row: 0, column: 0 }, focus: { row: size.rows - 1, column: size.columns - 1 } });
+      }
+      return;
+    }
+    if (event.key === 'Delete' || event.key === 'Backspace') {
+      event.preventDefault();
+      event.stopPropagation();
+      return unpin();
+    }
+    if (event.key === 'Enter' || event.key === 'F2') {
+      event.preventDefault();
+      event.stopPropagation();
+      return setTyped(written(valueAt(focus) * scaleOf(parameters[focus.column]!)));
+    }
+    if (/^[\d.,+-]$/.test(event.key)) {
+      event.preventDefault();
+      event.stopPropagation();
+      setTyped(event.key);
+    }
+  };
+
+  const onCopy = (event: ClipboardEvent): void => {
+    if (typed !== null) return;
+    event.preventDefault();
+    const lines: string[][] = [];
+    for (const cell of cellsOf(block))
+      (lines[cell.row - block.top] ??= []).push(written(valueAt(cell) * scaleOf(parameters[cell.column]!)));
+    event.clipboardData.setData('text/plain', papaparse.unparse(lines, { delimiter: '\t', newline: '\n' }));
+  };
+  const onPaste = (event: ClipboardEvent): void => {
+    if (typed !== null) return;
+    event.preventDefault();
+    const text = event.clipboardData.getData('text/plain').replace(/\r?\n$/, '');
+    const { data } = papaparse.parse<string[]>(text, { delimiter: '\t' });
+    const single = data.length === 1 && data[0]?.length === 1;
+    // One value fills the whole selection; a block goes from its corner on.
+    const placed = single
+      ? cellsOf(block).map((cell) => ({ cell, text: data[0]?.[0] ?? '' }))
+      : data.flatMap((line, row) =>
+          line.map((cell, column) => ({ cell: { row: block.top + row, column: block.left + column }, text: cell })),
+        );
+    const inside = placed.filter(({ cell }) => cell.row < size.rows && cell.column < size.columns);
+    const changes: { cell: Cell; value: number }[] = [];
+    for (const { cell, text: each } of inside) {
+      if (each.trim() === '') continue;
+      const value = read(cell, each);
+      if (typeof value === 'string') return void toast(`${named(cell)}: ${value} Nothing was changed.`);
+      changes.push({ cell, value });
+    }
+    change(changes, `Paste ${changes.length} value${changes.length === 1 ? '' : 's'}`);
+    if (placed.length > inside.length)
+      toast(`${placed.length - inside.length} pasted values lie outside the grid and were left aside.`);
+    if (single) return;
+    const end = {
+      row: Math.min(size.rows, block.top + data.length) - 1,
+      column: Math.min(size.columns, block.left + Math.max(...data.map((line) => line.length))) - 1,
+    };
+    setSelection({ anchor: { row: block.top, column: block.left }, focus: end });
+  };
+
+  const visibleColumns = columns.getVirtualItems();
+  return (
+    <div className="flex min-h-0 grow flex-col">
+      <div className="flex h-9 shrink-0 items-center gap-2 border-b border-line px-3.5 text-[12.5px]">
+        <Segmented
+          label="The grid shows"
+          value={shows}
+          options={[
+            { value: 'values', label: 'Values' },
+            { value: 'changes', label: 'Change on the level before' },
+          ]}
+          onChange={(value) => setShows(value as typeof shows)}
+        />
+        <span className="text-ink-3 max-[1240px]:hidden">
+          Typing pins a value; Delete lets the ramp have it again. <CellMarks />
+        </span>
+        <span className="grow" />
+        <Button onClick={fillFirst} title="Alt ↓">
+          Fill with the first
+        </Button>
+        <Button onClick={fillEvenly}>Fill evenly</Button>
+        <a className="btn" href={`/api/projects/${projectId}/parameters.csv`} download>
+          CSV out
+        </a>
+        <TableImport />
+      </div>
+      <div
+        ref={box}
+        role="grid"
+        aria-label="Numbers: levels by parameters"
+        aria-rowcount={size.rows + 1}
+        aria-colcount={size.columns + 1}
+        aria-multiselectable
+        className="relative min-h-0 grow overflow-auto bg-sheet"
+        onKeyDown={onKeyDown}
+        onCopy={onCopy}
+        onPaste={onPaste}
+      >
+        <div style={{ height: rows.getTotalSize(), width: columns.getTotalSize() }}>
+          <div
+            role="row"
+            aria-rowindex={1}
+            className="sticky top-0 z-20 border-b border-line-strong bg-band"
+            style={{ height: HEAD_HEIGHT, width: columns.getTotalSize() }}
+          >
+            <div
+              role="columnheader"
+              className="sticky left-0 z-10 h-full bg-band px-3 py-1 font-[650]"
+              style={{ width: NAMES_WIDTH }}
+            >
+              Level
+            </div>
+            {visibleColumns.map(({ index, start }) => {
+              const parameter = parameters[index];
+              if (!parameter) return null;
+              return (
+                <div
+                  key={parameter.key}
+                  role="columnheader"
+                  aria-colindex={index + 2}
+                  className="absolute top-0 px-2 py-1 text-right leading-[1.25]"
+                  style={{ left: start, width: COLUMN_WIDTH }}
+                >
+                  <button
+                    type="button"
+                    tabIndex={-1}
+                    className="block w-full truncate text-right font-[650] hover:text-edit"
+                    title={`${parameter.label}: open its lane`}
+                    onClick={() => goto({ lane: parameter.key })}
+                  >
+                    {parameter.label}
+                  </button>
+                  <span className="block truncate text-[11px] font-normal text-ink-3">
+                    {parameter.number === 'share' ? '%' : parameter.unit || '–'}
+                  </span>
+                </div>
+              );
+            })}
+          </div>
+          {rows.getVirtualItems().map(({ index, start }) => {
+            const slot = slots[index];
+            if (!slot) return null;
+            const inBlock = index >= block.top && index <= block.bottom;
+            return (
+              <div
+                key={slot.id}
+                role="row"
+                aria-rowindex={index + 2}
+                className={`absolute left-0 border-b border-line ${index === position - 1 ? 'bg-edit-soft' : ''}`}
+                style={{ top: start, height: ROW_HEIGHT, width: columns.getTotalSize() }}
+              >
+                <div
+                  role="rowheader"
+                  className={`sticky left-0 z-10 h-full truncate border-r border-line px-3 leading-[25px] ${index === position - 1 ? 'bg-edit-soft' : 'bg-sheet'}`}
+                  style={{ width: NAMES_WIDTH }}
+                >
+                  <b>{index + 1}</b> {project.levels[slot.levelId]?.name}
+                </div>
+                {visibleColumns.map(({ index: column, start: left }) => {
+                  const parameter = parameters[column];
+                  const row = parameter && table.rows.get(parameter.key);
+                  if (!row) return null;
+                  const isFocus = focus.row === index && focus.column === column;
+                  const marks = marksOfCell(parameter, row, index, slot.id, compared?.rows.get(parameter.key));
+                  const text =
+                    shows === 'values' ? sayValue(parameter, row.values[index] ?? 0) : percentChange(row, index);
+                  return isFocus && typed !== null ? (
+                    <input
+                      key={parameter.key}
+                      autoFocus
+                      aria-label={named(focus)}
+                      className="absolute z-[5] border-2 border-edit bg-sheet px-1.5 text-right"
+                      style={{ left, width: COLUMN_WIDTH, height: ROW_HEIGHT - 1 }}
+                      value={typed}
+                      onChange={(event) => setTyped(event.target.value)}
+                      onBlur={() => commit(null)}
+                    />
+                  ) : (
+                    <GridCell
+                      key={parameter.key}
+                      row={index}
+                      column={column}
+                      left={left}
+                      text={text}
+                      said={marks.said}
+                      sign={marks.sign}
+                      changed={marks.changed}
+                      outside={marks.outside}
+                      selected={inBlock && column >= block.left && column <= block.right}
+                      focused={isFocus}
+                      onSelect={setSelection}
+                      onEdit={() => setTyped(written((row.values[index] ?? 0) * scaleOf(parameter)))}
+                    />
+                  );
+                })}
+              </div>
+            );
+          })}
+        </div>
+      </div>
+      <Sum block={block} valueAt={valueAt} many={cellsOf(block).length} same={block.left === block.right} />
+    </div>
+  );
+}
+
+interface CellProps {
+  row: number;
+  column: number;
+  left: number;
+  text: string;
+  said: string;
+  sign: string;
+  changed: boolean;
+  outside: boolean;
+  selected: boolean;
+  focused: boolean;
+  onSelect: (next: (before: Selection) => Selection) => void;
+  onEdit: () => void;
+}
+
+const sameCell = (a: CellProps, b: CellProps): boolean =>
+  a.text === b.text &&
+  a.said === b.said &&
+  a.left === b.left &&
+  a.selected === b.selected &&
+  a.focused === b.focused &&
+  a.row === b.row &&
+  a.column === b.column;
+
+/** One value; drawn anew only when it, its marks or its selection change. */
+const GridCell = memo(function GridCell(props: CellProps) {
+  const { row, column, left, text, said, sign, changed, outside, selected, focused, onSelect, onEdit } = props;
+  const cell = { row, column };
+  return (
+    <div
+      role="gridcell"
+      aria-colindex={column + 2}
+      aria-selected={selected}
+      aria-label={said === '' ? undefined : `${text}, ${said}`}
+      title={said === '' ? undefined : said}
+      tabIndex={focused ? 0 : -1}
+      data-focus={focused ? '' : undefined}
+      className={`absolute top-0 cursor-cell px-2 text-right leading-[25px] outline-none select-none ${selected ? 'bg-edit-soft' : changed ? 'bg-mark-soft' : ''} ${focused ? 'ring-2 ring-edit ring-inset' : ''} ${sign === '◆' ? 'font-bold text-mark-ink' : outside ? 'font-semibold text-loss' : ''}`}
+      style={{ left, width: COLUMN_WIDTH, height: ROW_HEIGHT - 1 }}
+      onPointerDown={(event) => {
+        if (event.button !== 0) return;
+        const { shiftKey } = event;
+        onSelect((before) => ({ anchor: shiftKey ? before.anchor : cell, focus: cell }));
+        event.currentTarget.focus();
+      }}
+      onPointerEnter={(event) => {
+        if (event.buttons === 1) onSelect((before) => ({ ...before, focus: cell }));
+      }}
+      onDoubleClick={onEdit}
+    >
+      {sign === '' ? null : (
+        <span aria-hidden className="float-left text-[10.5px] font-normal text-ink-3">
+          {sign}
+        </span>
+      )}
+      {text}
+    </div>
+  );
+}, sameCell);
+
+/** What the marked cells come to: for one column the lowest, the mean and the highest. */
+function Sum({
+  block,
+  valueAt,
+  many,
+  same,
+}: {
+  block: Block;
+  valueAt: (cell: Cell) => number;
+  many: number;
+  same: boolean;
+}) {
+  const said = useMemo(() => {
+    if (many < 2 || !same) return many < 2 ? '' : `${many} values marked`;
+    const values = cellsOf(block).map(valueAt);
+    const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
+    const say = (value: number): string => String(Number(value.toPrecision(4)));
+    return `${many} values marked: ${say(Math.min(...values))} to ${say(Math.max(...values))}, mean ${say(mean)}`;
+  }, [block, valueAt, many, same]);
+  return (
+    <p role="status" className="h-6 shrink-0 border-t border-line px-3.5 leading-6 text-[12px] text-ink-2">
+      {said}
+    </p>
+  );
+}

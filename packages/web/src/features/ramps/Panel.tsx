@@ -1,0 +1,28 @@
+import type { ReactNode } from 'react';
+import { GUTTER } from '../../app/columns.ts';
+import type { LanePanel } from '../../app/viewSlice.ts';
+import { BoundsPanel } from './BoundsPanel.tsx';
+import { LaneTable } from './LaneTable.tsx';
+import type { PanelProps } from './preview.ts';
+import { StretchPanel } from './StretchPanel.tsx';
+import { UsesPanel } from './UsesPanel.tsx';
+
+const PANELS: Readonly<Record<LanePanel, (props: PanelProps) => ReactNode>> = {
+  uses: UsesPanel,
+  range: StretchPanel,
+  table: LaneTable,
+  bounds: BoundsPanel,
+};
+
+/** What is open below the open lane's sentence. */
+export function Panel({ panel, height, ...props }: PanelProps & { panel: LanePanel; height: number }) {
+  const Shown = PANELS[panel];
+  return (
+    <div
+      className="absolute right-0 bottom-0 overflow-y-auto border-t border-line bg-sheet py-2 pr-3"
+      style={{ left: GUTTER, height }}
+    >
+      <Shown {...props} />
+    </div>
+  );
+}
