@@ -29,6 +29,8 @@ export interface Movers {
 export interface MoverTrials {
   /** Keys of the parameters that change anything at this level. */
   keys: readonly string[];
+  /** Played so far. */
+  readonly attempts: number;
   /** Play so many more levels drawn around the designer's own, some attempts at each. */
   play(draws: number): void;
   read(): Movers;
@@ -95,6 +97,9 @@ export function moversOf(project: Project, position: number, pacer: Pacer): Move
 
   return {
     keys: acting.map(({ parameter }) => parameter.key),
+    get attempts() {
+      return outcomes.length;
+    },
     play(draws) {
       for (let i = 0; i < draws; i++, drawn++) {
         const away = acting.map((_, index) => stepsAway(index, drawn));

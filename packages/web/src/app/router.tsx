@@ -1,5 +1,6 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { HandoffScreen } from '../features/handoff/HandoffScreen.tsx';
+import { MoversList } from '../features/movers/MoversList.tsx';
 import { PlayScreen } from '../features/play/PlayScreen.tsx';
 import { ProjectsScreen } from '../features/projects/ProjectsScreen.tsx';
 import { RampsScreen } from '../features/ramps/RampsScreen.tsx';
@@ -14,7 +15,7 @@ import { useSelection } from './hooks.ts';
 function WorkScreen() {
   const { screen } = useSelection();
   if (screen === 'sequence') return <SequenceScreen />;
-  if (screen === 'ramps') return <RampsScreen />;
+  if (screen === 'ramps') return <RampsScreen movers={<MoversList />} />;
   if (screen === 'hand-off') return <HandoffScreen />;
   return <LevelPage />;
 }

@@ -15,6 +15,8 @@ export interface ViewState {
   stretch: Stretch | null;
   /** What is open below the open lane. */
   lanePanel: LanePanel | null;
+  /** Is it being worked out what moves the selected level? */
+  moversOpen: boolean;
 }
 
 export type LanePanel = 'uses' | 'range' | 'table' | 'bounds';
@@ -27,6 +29,7 @@ const initialState: ViewState = {
   beyond: 0,
   stretch: null,
   lanePanel: null,
+  moversOpen: false,
 };
 
 const slice = createSlice({
@@ -51,6 +54,9 @@ const slice = createSlice({
     stretchMarked(state, { payload }: PayloadAction<Stretch | null>) {
       state.stretch = payload && { from: Math.min(payload.from, payload.to), to: Math.max(payload.from, payload.to) };
     },
+    moversToggled(state, { payload }: PayloadAction<boolean>) {
+      state.moversOpen = payload;
+    },
     lanePanelOpened(state, { payload }: PayloadAction<LanePanel | null>) {
       state.lanePanel = payload;
     },
@@ -58,5 +64,13 @@ const slice = createSlice({
 });
 
 export const viewReducer = slice.reducer;
-export const { pacerChosen, findingsToggled, scrolledTo, renamingStarted, beyondSet, stretchMarked, lanePanelOpened } =
-  slice.actions;
+export const {
+  pacerChosen,
+  findingsToggled,
+  scrolledTo,
+  renamingStarted,
+  beyondSet,
+  stretchMarked,
+  lanePanelOpened,
+  moversToggled,
+} = slice.actions;

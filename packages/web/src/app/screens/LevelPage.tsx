@@ -1,5 +1,6 @@
 import { ForecastPanel } from '../../features/forecast/ForecastPanel.tsx';
 import { LevelSheet } from '../../features/level/LevelSheet.tsx';
+import { Movers } from '../../features/movers/Movers.tsx';
 import { useSelection } from '../hooks.ts';
 import { FirstStep } from './FirstStep.tsx';
 
@@ -10,7 +11,9 @@ export function LevelPage() {
   return (
     <main className="flex min-h-0 grow">
       <LevelSheet />
-      <ForecastPanel />
+      <ForecastPanel>
+        <Movers />
+      </ForecastPanel>
     </main>
   );
 }

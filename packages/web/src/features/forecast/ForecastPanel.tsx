@@ -1,7 +1,7 @@
 import { PACERS, type Pacer } from '@stadion/core/pacers';
 import { causeInWords } from '@stadion/core/rules';
 import type { EndingCount, Forecast } from '@stadion/core/trials';
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { setWanted } from '../../app/commands/index.ts';
 import { useAppDispatch, useAppSelector, useEdit, useProject, useSelection } from '../../app/hooks.ts';
 import { levelHere, type LevelHere } from '../../app/levelHere.ts';
@@ -15,8 +15,9 @@ import { LossMap } from './LossMap.tsx';
 import { useForecast } from './useForecast.ts';
 
 const MAIN = PACERS[1] as Pacer;
-/** Beside the level: what trials predict of it, always live. */
-export function ForecastPanel() {
+
+/** Beside the level: what trials predict of it, always live. @param children what else is told of it */
+export function ForecastPanel({ children }: { children?: ReactNode }) {
   const project = useProject();
   const { position } = useSelection();
   const pacerId = useAppSelector((state) => state.view.pacer);
@@ -53,6 +54,7 @@ export function ForecastPanel() {
           The first attempts are being played…
         </p>
       )}
+      {children}
     </aside>
   );
 }

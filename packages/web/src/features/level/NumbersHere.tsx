@@ -1,4 +1,5 @@
 import { deriveValue } from '@stadion/core/ramps';
+import { READING_WORDS } from '../../app/commands/index.ts';
 import { useGoto } from '../../app/hooks.ts';
 import { formatNumber, Tip } from '../../ui/index.ts';
 import type { LevelHere } from '../../app/levelHere.ts';
@@ -26,6 +27,9 @@ export function NumbersHere({ here }: { here: LevelHere }) {
             <button type="button" className="chip" onClick={() => goto({ screen: 'ramps', lane: parameter.key })}>
               <span className="font-normal text-ink-2">{parameter.label}</span> {formatNumber(value * scale)}
               {scale === 100 ? ' %' : ''}
+              {parameter.ramp.axis !== undefined && chain.at(-1)?.step !== 'pinned' ? (
+                <span className="font-normal text-ink-2">at first, along {READING_WORDS[parameter.ramp.axis]}</span>
+              ) : null}
               {chain.at(-1)?.step === 'pinned' ? (
                 <span aria-label="pinned" className="text-mark-ink">
                   ◆

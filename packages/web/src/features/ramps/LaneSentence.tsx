@@ -304,5 +304,5 @@ export function LaneSentence({ parameter, position, bottom, onPreview }: Props) 
 /** Where a further tier of a reading begins: half as far again as the last. */
 function nextTierAt(bands: readonly { from: number }[], extent: number): number {
   const last = bands.at(-1)?.from ?? 0;
-  return last === 0 ? Math.round(extent / 2) : Math.round(last * 1.5) + 1;
+  return last === 0 ? Math.round(extent / 2) : Math.max(last + 1, Math.round(last * 1.5));
 }

@@ -37,6 +37,17 @@ export function Lanes({ open }: { open: string | undefined }) {
     lanes.measure();
     if (openIndex >= 0) lanes.scrollToIndex(openIndex);
   }, [lanes, openIndex, openHeight]);
+  // A ghost that lies under its line says nothing.
+  const ghosts = useMemo(
+    () =>
+      new Map(
+        [...(compared?.rows ?? [])].filter(([key, { values }]) => {
+          const now = table.rows.get(key)?.values;
+          return now && values.some((value, index) => Math.abs(value - (now[index] ?? value)) > 1e-9);
+        }),
+      ),
+    [compared, table],
+  );
   const shared = useMemo(() => ({ slots, tiers }), [slots, tiers]);
   const onToggle = useCallback((key: string) => goto({ lane: key === open ? undefined : key }), [goto, open]);
   return (
@@ -57,7 +68,7 @@ export function Lanes({ open }: { open: string | undefined }) {
               project={shared}
               parameter={parameter}
               row={row}
-              ghost={compared?.rows.get(parameter.key)}
+              ghost={ghosts.get(parameter.key)}
               columns={columns}
               position={position}
               stretch={isOpen ? stretch : null}

@@ -103,7 +103,13 @@ function Bounds({ parameter, scale, width }: { parameter: Parameter; scale: Lane
     return (
       <g key={name}>
         <line x1="0" x2={width} y1={scale.y(value)} y2={scale.y(value)} stroke="var(--ink-2)" strokeDasharray="5 4" />
-        <text x="4" y={scale.y(value) + (name === 'atMost' ? -4 : 12)} fontSize="11" fill="var(--ink-2)">
+        <text
+          x={width - 4}
+          y={scale.y(value) + (name === 'atMost' ? -4 : 12)}
+          fontSize="11"
+          textAnchor="end"
+          fill="var(--ink-2)"
+        >
           {name === 'atMost' ? 'at most' : 'at least'} {sayValue(parameter, value)}
         </text>
       </g>

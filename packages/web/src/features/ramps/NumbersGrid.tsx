@@ -1,20 +1,24 @@
+import type { Parameter } from '@stadion/core/model';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import papaparse from 'papaparse';
 import { memo, useEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { toast } from 'sonner';
+import { useColumns } from '../../app/columns.ts';
 import { setCells, type CellChange } from '../../app/commands/index.ts';
 import { useCompared } from '../../app/compared.ts';
 import { useEdit, useGoto, useProject, useSelection } from '../../app/hooks.ts';
 import { useRamps } from '../../app/ramps.ts';
 import { Button, parseNumber, Segmented } from '../../ui/index.ts';
 import { CellMarks, marksOfCell } from './cellMarks.tsx';
-import { blockOf, cellsOf, evenly, movedBy, type Block, type Cell, type Selection } from './gridSelection.ts';
+import { blockOf, cellsOf, evenly, movedBy, type Cell, type Selection } from './gridSelection.ts';
 import { percentChange } from './LaneTable.tsx';
 import { TableImport } from './TableImport.tsx';
+import { changeInWords, derivationInWords } from './scale.ts';
 import { sayValue, scaleOf } from './words.ts';
 
 const ROW_HEIGHT = 26;
-const COLUMN_WIDTH = 104;
+const NARROWEST_COLUMN = 104;
+const WIDEST_COLUMN = 156;
 const NAMES_WIDTH = 188;
 const HEAD_HEIGHT = 42;
 
@@ -38,6 +42,11 @@ export function NumbersGrid() {
   const [typed, setTyped] = useState<string | null>(null);
   const [shows, setShows] = useState<'values' | 'changes'>('values');
   const size = { rows: slots.length, columns: parameters.length };
+  const width = useColumns().width;
+  const columnWidth = Math.min(
+    WIDEST_COLUMN,
+    Math.max(NARROWEST_COLUMN, Math.floor(width / Math.max(1, size.columns))),
+  );
   // eslint-disable-next-line react-hooks/incompatible-library -- it keeps its own state; nothing here is memoized from it
   const rows = useVirtualizer({
     count: slots.length,
@@ -51,13 +60,13 @@ export function NumbersGrid() {
     horizontal: true,
     count: parameters.length,
     getScrollElement: () => box.current,
-    estimateSize: () => COLUMN_WIDTH,
+    estimateSize: () => columnWidth,
     paddingStart: NAMES_WIDTH,
     scrollPaddingStart: NAMES_WIDTH,
     overscan: 2,
   });
   const { focus } = selection;
-  const block = blockOf(selection);
+  const block = useMemo(() => blockOf(selection), [selection]);
   const valueAt = ({ row, column }: Cell): number => table.rows.get(parameters[column]?.key ?? '')?.values[row] ?? 0;
 
   const select = (next: Selection): void => {
@@ -66,10 +75,12 @@ export function NumbersGrid() {
     rows.scrollToIndex(next.focus.row);
     columns.scrollToIndex(next.focus.column);
   };
-  // The focused cell has the keyboard, also after it has scrolled into being.
+  useEffect(() => columns.measure(), [columns, columnWidth]);
+  // The focused cell has the keyboard, also after it has scrolled into being, or its field has gone.
+  const hasKeyboard = useRef(false);
   useEffect(() => {
-    if (typed !== null || !box.current?.contains(document.activeElement)) return;
-    box.current.querySelector<HTMLElement>('[data-focus]')?.focus({ preventScroll: true });
+    if (typed !== null || !hasKeyboard.current) return;
+    box.current?.querySelector<HTMLElement>('[data-focus]')?.focus({ preventScroll: true });
   }, [focus.row, focus.column, typed]);
 
   const change = (cells: readonly { cell: Cell; value: number | undefined }[], what: string): void => {
@@ -214,6 +225,24 @@ export function NumbersGrid() {
     setSelection({ anchor: { row: block.top, column: block.left }, focus: end });
   };
 
+  const cells = useMemo(() => cellsOf(block), [block]);
+  const marked = useMemo(() => {
+    const values = cells.map(({ row, column }) => table.rows.get(parameters[column]?.key ?? '')?.values[row] ?? 0);
+    const many = `${cells.length} values marked`;
+    if (block.left !== block.right) return many;
+    const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
+    const say = (value: number): string => sayValue(parameters[block.left] as Parameter, value, 3);
+    return `${many}: ${say(Math.min(...values))} to ${say(Math.max(...values))}, mean ${say(mean)}`;
+  }, [cells, block, table, parameters]);
+  const focusInWords = (): string => {
+    const parameter = parameters[focus.column];
+    const row = parameter && table.rows.get(parameter.key);
+    if (!row) return '';
+    const say = (value: number): string => sayValue(parameter, value, 3);
+    const change = changeInWords(row, focus.row + 1, say);
+    const chain = derivationInWords(project, parameter, focus.row + 1, say);
+    return `${named(focus)}: ${chain}${change === '' ? '' : `; ${change}`}`;
+  };
   const visibleColumns = columns.getVirtualItems();
   return (
     <div className="flex min-h-0 grow flex-col">
@@ -223,12 +252,12 @@ export function NumbersGrid() {
           value={shows}
           options={[
             { value: 'values', label: 'Values' },
-            { value: 'changes', label: 'Change on the level before' },
+            { value: 'changes', label: 'Changes in %' },
           ]}
           onChange={(value) => setShows(value as typeof shows)}
         />
-        <span className="text-ink-3 max-[1240px]:hidden">
-          Typing pins a value; Delete lets the ramp have it again. <CellMarks />
+        <span className="truncate text-ink-3 max-[1100px]:hidden">
+          <CellMarks />
         </span>
         <span className="grow" />
         <Button onClick={fillFirst} title="Alt ↓">
@@ -248,6 +277,11 @@ export function NumbersGrid() {
         aria-colcount={size.columns + 1}
         aria-multiselectable
         className="relative min-h-0 grow overflow-auto bg-sheet"
+        onFocus={() => (hasKeyboard.current = true)}
+        onBlur={(event) => {
+          // A field that goes away takes the focus with it to nowhere: the grid keeps the keyboard then.
+          if (event.relatedTarget !== null) hasKeyboard.current = event.currentTarget.contains(event.relatedTarget);
+        }}
         onKeyDown={onKeyDown}
         onCopy={onCopy}
         onPaste={onPaste}
@@ -275,7 +309,7 @@ export function NumbersGrid() {
                   role="columnheader"
                   aria-colindex={index + 2}
                   className="absolute top-0 px-2 py-1 text-right leading-[1.25]"
-                  style={{ left: start, width: COLUMN_WIDTH }}
+                  style={{ left: start, width: columnWidth }}
                 >
                   <button
                     type="button"
@@ -326,7 +360,7 @@ export function NumbersGrid() {
                       autoFocus
                       aria-label={named(focus)}
                       className="absolute z-[5] border-2 border-edit bg-sheet px-1.5 text-right"
-                      style={{ left, width: COLUMN_WIDTH, height: ROW_HEIGHT - 1 }}
+                      style={{ left, width: columnWidth, height: ROW_HEIGHT - 1 }}
                       value={typed}
                       onChange={(event) => setTyped(event.target.value)}
                       onBlur={() => commit(null)}
@@ -337,6 +371,7 @@ export function NumbersGrid() {
                       row={index}
                       column={column}
                       left={left}
+                      width={columnWidth}
                       text={text}
                       said={marks.said}
                       sign={marks.sign}
@@ -354,7 +389,12 @@ export function NumbersGrid() {
           })}
         </div>
       </div>
-      <Sum block={block} valueAt={valueAt} many={cellsOf(block).length} same={block.left === block.right} />
+      <p
+        role="status"
+        className="h-6 shrink-0 truncate border-t border-line bg-sheet px-3.5 text-[12px] leading-6 text-ink-2"
+      >
+        {cells.length === 1 ? focusInWords() : marked}
+      </p>
     </div>
   );
 }
@@ -363,6 +403,7 @@ interface CellProps {
   row: number;
   column: number;
   left: number;
+  width: number;
   text: string;
   said: string;
   sign: string;
@@ -378,6 +419,7 @@ const sameCell = (a: CellProps, b: CellProps): boolean =>
   a.text === b.text &&
   a.said === b.said &&
   a.left === b.left &&
+  a.width === b.width &&
   a.selected === b.selected &&
   a.focused === b.focused &&
   a.row === b.row &&
@@ -385,7 +427,7 @@ const sameCell = (a: CellProps, b: CellProps): boolean =>
 
 /** One value; drawn anew only when it, its marks or its selection change. */
 const GridCell = memo(function GridCell(props: CellProps) {
-  const { row, column, left, text, said, sign, changed, outside, selected, focused, onSelect, onEdit } = props;
+  const { row, column, left, width, text, said, sign, changed, outside, selected, focused, onSelect, onEdit } = props;
   const cell = { row, column };
   return (
     <div
@@ -397,7 +439,7 @@ const GridCell = memo(function GridCell(props: CellProps) {
       tabIndex={focused ? 0 : -1}
       data-focus={focused ? '' : undefined}
       className={`absolute top-0 cursor-cell px-2 text-right leading-[25px] outline-none select-none ${selected ? 'bg-edit-soft' : changed ? 'bg-mark-soft' : ''} ${focused ? 'ring-2 ring-edit ring-inset' : ''} ${sign === '◆' ? 'font-bold text-mark-ink' : outside ? 'font-semibold text-loss' : ''}`}
-      style={{ left, width: COLUMN_WIDTH, height: ROW_HEIGHT - 1 }}
+      style={{ left, width, height: ROW_HEIGHT - 1 }}
       onPointerDown={(event) => {
         if (event.button !== 0) return;
         const { shiftKey } = event;
@@ -418,29 +460,3 @@ const GridCell = memo(function GridCell(props: CellProps) {
     </div>
   );
 }, sameCell);
-
-/** What the marked cells come to: for one column the lowest, the mean and the highest. */
-function Sum({
-  block,
-  valueAt,
-  many,
-  same,
-}: {
-  block: Block;
-  valueAt: (cell: Cell) => number;
-  many: number;
-  same: boolean;
-}) {
-  const said = useMemo(() => {
-    if (many < 2 || !same) return many < 2 ? '' : `${many} values marked`;
-    const values = cellsOf(block).map(valueAt);
-    const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
-    const say = (value: number): string => String(Number(value.toPrecision(4)));
-    return `${many} values marked: ${say(Math.min(...values))} to ${say(Math.max(...values))}, mean ${say(mean)}`;
-  }, [block, valueAt, many, same]);
-  return (
-    <p role="status" className="h-6 shrink-0 border-t border-line px-3.5 leading-6 text-[12px] text-ink-2">
-      {said}
-    </p>
-  );
-}

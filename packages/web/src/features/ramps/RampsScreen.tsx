@@ -1,19 +1,20 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { addParameter } from '../../app/commands/index.ts';
 import { useAppDispatch, useAppSelector, useEdit, useGoto, useProject, useSelection } from '../../app/hooks.ts';
-import { beyondSet } from '../../app/viewSlice.ts';
+import { beyondSet, moversToggled } from '../../app/viewSlice.ts';
 import { Button, NumberChip, Segmented, TextInPlace } from '../../ui/index.ts';
 import { CompareMenu } from './CompareMenu.tsx';
-import { DifferencesPanel } from './DifferencesPanel.tsx';
+import { ComparedBar } from './ComparedBar.tsx';
 import { Lanes } from './Lanes.tsx';
 import { NumbersGrid } from './NumbersGrid.tsx';
 
-/** A lane per parameter, under the track's columns. */
-export function RampsScreen() {
+/** A lane per parameter, under the track's columns. @param movers what moves the selected level */
+export function RampsScreen({ movers }: { movers: ReactNode }) {
   const project = useProject();
-  const { lane, compared } = useSelection();
+  const { lane, compared, position } = useSelection();
   const dispatch = useAppDispatch();
+  const moversOpen = useAppSelector((state) => state.view.moversOpen);
   const beyond = useAppSelector((state) => state.view.beyond);
   const goto = useGoto();
   const edit = useEdit();
@@ -70,6 +71,11 @@ export function RampsScreen() {
             />
           </div>
         ) : null}
+        {position > 0 ? (
+          <Button aria-expanded={moversOpen} onClick={() => dispatch(moversToggled(!moversOpen))}>
+            What moves level {position}
+          </Button>
+        ) : null}
         <CompareMenu />
         <Button onClick={() => setNaming(true)}>+ Parameter</Button>
       </div>
@@ -85,11 +91,17 @@ export function RampsScreen() {
           </Button>
         </div>
       ) : (
-        <div className="relative flex min-h-0 grow">
-          <div className="flex min-h-0 min-w-0 grow flex-col">
-            {view === 'numbers' ? <NumbersGrid /> : <Lanes open={open} />}
-          </div>
-          {compared === undefined ? null : <DifferencesPanel />}
+        <div className="relative flex min-h-0 grow flex-col">
+          {compared === undefined ? null : <ComparedBar />}
+          {moversOpen && position > 0 ? (
+            <section
+              aria-label={`What moves level ${position}`}
+              className="max-h-64 shrink-0 overflow-y-auto border-b border-line bg-sheet px-3.5 py-2.5"
+            >
+              <div className="max-w-[760px]">{movers}</div>
+            </section>
+          ) : null}
+          {view === 'numbers' ? <NumbersGrid /> : <Lanes open={open} />}
         </div>
       )}
     </main>

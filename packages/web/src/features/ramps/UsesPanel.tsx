@@ -39,7 +39,9 @@ export function UsesPanel({ parameter, position }: PanelProps) {
         {uses.map((use, index) => (
           <tr key={index} className="border-t border-line">
             <td className="pr-6">{use.words}</td>
-            <td className="pr-6 text-ink-2">{use.made === '' ? 'as it is' : use.made}</td>
+            <td className="pr-6 text-ink-2">
+              {use.value === undefined ? 'changes it' : use.made === '' ? 'as it is' : use.made}
+            </td>
             <td className="pr-6 text-right font-semibold">
               {use.value === undefined ? '—' : formatNumber(use.value, 3)}
             </td>

@@ -14,6 +14,9 @@ interface Props {
   stretch: Stretch | null;
 }
 
+/** From so many px on a column has room for a difference and its interval. */
+const ROOMY = 42;
+
 /** Bars, intervals, wanted marks and tier bands behind the columns' buttons. */
 export function TrackChart({ columns, forecasts, changes, stretch }: Props) {
   const project = useProject();
@@ -132,8 +135,8 @@ function PastTheEnd({ x, columns }: { x: number; columns: Columns }) {
 }
 
 /** What a clear rate was, as an outline beside the bar, and by how many points it differs now. */
-function Difference({ change, x, bar }: { change: RateChange; x: number; bar: number }) {
-  const { before, difference, low, high, same } = change;
+function Difference({ change, x, bar, roomy }: { change: RateChange; x: number; bar: number; roomy: boolean }) {
+  const { before, difference, low, high } = change;
   const points = Math.round(difference * 100);
   const sure = low > 0 || high < 0;
   return (
@@ -147,19 +150,18 @@ function Difference({ change, x, bar }: { change: RateChange; x: number; bar: nu
         stroke="var(--ink-2)"
         strokeDasharray="3 2"
       />
-      {same ? null : (
-        <text
-          x={x}
-          y={TOP - 1}
-          fontSize="10.5"
-          textAnchor="middle"
-          fontWeight={sure ? 700 : 400}
-          fill={sure ? 'var(--ink)' : 'var(--ink-3)'}
-        >
-          {points > 0 ? '+' : points < 0 ? '−' : '±'}
-          {Math.abs(points)}
-        </text>
-      )}
+      <text
+        x={x}
+        y={TOP - 5}
+        fontSize="10.5"
+        textAnchor="middle"
+        fontWeight={sure ? 700 : 400}
+        fill={sure ? 'var(--ink)' : 'var(--ink-3)'}
+      >
+        {points > 0 ? '+' : points < 0 ? '−' : '±'}
+        {Math.abs(points)}
+        {roomy ? <tspan fontWeight="400"> ± {Math.round((high - low) * 50)}</tspan> : null}
+      </text>
     </>
   );
 }
@@ -208,7 +210,7 @@ const Bars = memo(function Bars({ visible, column, forecasts, changes }: BarsPro
             ) : (
               <rect x={x - bar / 2} y={BASE - 2} width={bar} height="2" fill="var(--line-strong)" />
             )}
-            {change ? <Difference change={change} x={x} bar={bar} /> : null}
+            {change && !change.same ? <Difference change={change} x={x} bar={bar} roomy={column >= ROOMY} /> : null}
             {slot?.wanted === undefined ? null : (
               <line
                 x1={(at - 1) * column + 4}

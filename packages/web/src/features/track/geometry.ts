@@ -1,5 +1,5 @@
 /** The track's chart, px from its top. */
-export const TOP = 12;
+export const TOP = 18;
 export const BASE = 90;
 export const HEIGHT = BASE - TOP;
 /** Lines of the tiers' rule and names. */

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { patchBetween } from '../../api/patch.ts';
 import { useRemoveSnapshotMutation, useSnapshotQuery } from '../../api/stadionApi.ts';
 import { useChanges, useCompared } from '../../app/compared.ts';
@@ -5,47 +6,63 @@ import { useEdit, useGoto, useProject, useSelection } from '../../app/hooks.ts';
 import { Button } from '../../ui/index.ts';
 import { positionsInWords } from './words.ts';
 
-/** How the project differs from the snapshot it is compared with, in words, and the ways back. */
-export function DifferencesPanel() {
-  const project = useProject();
+/** What the project is compared with, how many things differ, and the list of them on demand. */
+export function ComparedBar() {
   const { projectId, compared } = useSelection();
-  const edit = useEdit();
   const goto = useGoto();
   const state = useCompared();
   const changes = useChanges();
   const { isError } = useSnapshotQuery({ projectId, snapshotId: compared ?? '' });
-  const [remove] = useRemoveSnapshotMutation();
+  const [listed, setListed] = useState(false);
   const stop = (): void => goto({ compared: undefined });
   const name = state?.snapshot.name ?? '';
-  const aside = 'flex w-[330px] shrink-0 flex-col overflow-y-auto border-l border-line-strong bg-sheet p-3.5';
-  if (isError)
-    return (
-      <aside aria-label="Differences" className={aside}>
-        <p>There is no such snapshot any more. The project is as it was.</p>
-        <Button onClick={stop}>Stop comparing</Button>
-      </aside>
-    );
-  if (!state) return <aside aria-label="Differences" className={aside} />;
-  const restoreAll = (): void =>
-    edit({ label: `Back to “${name}”`, patch: patchBetween(project, state.snapshot.document) });
+  const said =
+    changes.length === 0 ? 'nothing differs' : `${changes.length} difference${changes.length === 1 ? '' : 's'}`;
   return (
-    <aside aria-label="Differences" className={aside}>
-      <div className="flex items-baseline gap-2">
-        <h2 className="min-w-0 grow truncate" title={name}>
-          Since “{name}”
-        </h2>
+    <>
+      <div className="flex h-8 shrink-0 items-center gap-2.5 border-b border-line bg-mark-soft px-3.5 text-[12.5px]">
+        {isError ? (
+          <span role="alert">There is no such snapshot any more. The project is as it was.</span>
+        ) : (
+          <span role="status" className="min-w-0 truncate">
+            Compared with “<b>{name}</b>”: {state ? said : '…'}. Dashed lines and outlines show what was.
+          </span>
+        )}
+        <span className="grow" />
+        {changes.length === 0 ? null : (
+          <button type="button" className="link" aria-expanded={listed} onClick={() => setListed(!listed)}>
+            {listed ? 'Hide the list' : 'List them'}
+          </button>
+        )}
         <button type="button" className="link" onClick={stop}>
-          Stop
+          Stop comparing
         </button>
       </div>
-      <p role="status" className="text-[12.5px] text-ink-2">
-        {changes.length === 0
-          ? 'Nothing differs.'
-          : `${changes.length} difference${changes.length === 1 ? '' : 's'}. Dashed lines show what was.`}
-      </p>
-      <ul className="mt-2 min-h-0">
+      {listed && state ? <Differences onGone={stop} /> : null}
+    </>
+  );
+}
+
+/** The differences in words, and the ways back. */
+function Differences({ onGone }: { onGone: () => void }) {
+  const project = useProject();
+  const { projectId } = useSelection();
+  const edit = useEdit();
+  const state = useCompared();
+  const changes = useChanges();
+  const [remove] = useRemoveSnapshotMutation();
+  if (!state) return null;
+  const { snapshot } = state;
+  const restoreAll = (): void =>
+    edit({ label: `Back to “${snapshot.name}”`, patch: patchBetween(project, snapshot.document) });
+  return (
+    <aside
+      aria-label="Differences"
+      className="absolute top-8 right-0 bottom-0 z-20 flex w-[360px] flex-col border-l border-line-strong bg-sheet p-3.5"
+    >
+      <ul className="min-h-0 grow overflow-y-auto">
         {changes.map((change) => (
-          <li key={change.id} className="border-t border-line py-1.5">
+          <li key={change.id} className="border-b border-line py-1.5">
             <div className="flex items-baseline gap-2">
               <b className="min-w-0 grow">{change.title}</b>
               {change.restore ? (
@@ -55,7 +72,7 @@ export function DifferencesPanel() {
                   aria-label={`Restore ${change.title}`}
                   onClick={() =>
                     edit({
-                      label: `${change.title} back to “${name}”`,
+                      label: `${change.title} back to “${snapshot.name}”`,
                       patch: change.restore ? [...change.restore] : [],
                     })
                   }
@@ -82,8 +99,8 @@ export function DifferencesPanel() {
         {changes.length === 0 ? null : <Button onClick={restoreAll}>Restore all</Button>}
         <Button
           onClick={() => {
-            stop();
-            void remove({ projectId, snapshotId: state.snapshot.id });
+            onGone();
+            void remove({ projectId, snapshotId: snapshot.id });
           }}
         >
           Remove the snapshot

@@ -1,0 +1,24 @@
+import { useAppDispatch, useAppSelector } from '../../app/hooks.ts';
+import { moversToggled } from '../../app/viewSlice.ts';
+import { MoversList } from './MoversList.tsx';
+
+/** What moves the selected level: worked out while it is open, since it takes a core for some seconds. */
+export function Movers() {
+  const open = useAppSelector((state) => state.view.moversOpen);
+  const dispatch = useAppDispatch();
+  return (
+    <section aria-label="What moves it">
+      <h3 className="mt-3.5 mb-1 text-[12.5px]">
+        <button
+          type="button"
+          className="hover:text-edit"
+          aria-expanded={open}
+          onClick={() => dispatch(moversToggled(!open))}
+        >
+          What moves it <span aria-hidden>{open ? '▴' : '▾'}</span>
+        </button>
+      </h3>
+      {open ? <MoversList /> : null}
+    </section>
+  );
+}
