@@ -106,10 +106,12 @@ describe('the lanes', () => {
     await at.page.byName('button', /Hornet speed\s*1\.23/);
   });
 
-  it('stand as a table as well', async () => {
-    await at.open('ramps/slot-7');
-    await at.page.clickName('button', 'As a table');
-    const table = await at.page.find('table');
-    expect(await table.getText()).toContain('Lavender Bank');
+  it('stand as a table as well, level by level with what made each value', async () => {
+    await at.open('ramps/slot-7?lane=hornetSpeed');
+    await at.page.clickName('button', 'Table');
+    const table = await at.page.find('table[aria-label="Values of Hornet speed"]');
+    const text = await table.getText();
+    expect(text).toContain('Lavender Bank');
+    expect(text).toMatch(/shape .* → at most .* → rounded/);
   });
 });

@@ -53,6 +53,7 @@ const ROUNDS = 30;
 /** Share of the diagonal: of several ways to meet the targets, the one that changes least. */
 const RIDGE = 1e-7;
 const DIGITS = 6;
+const NOTHING = 1e-6;
 
 /**
  * A shape's own numbers turned so that its course comes nearest to some values, by least squares (Gauss–Newton: one
@@ -99,5 +100,8 @@ export function fitShape(shape: Shape, targets: readonly Target[], context: Ramp
     if (!better) break;
     fitted = better;
   }
-  return knobs.reduce((from, knob) => knob.write(from, Number(knob.read(from).toPrecision(DIGITS))), fitted);
+  // What is nothing beside the targets is none: 0, not a trace of the arithmetic.
+  const least = NOTHING * Math.max(...targets.map(({ value }) => Math.abs(value)));
+  const tidied = (value: number): number => (Math.abs(value) < least ? 0 : Number(value.toPrecision(DIGITS)));
+  return knobs.reduce((from, knob) => knob.write(from, tidied(knob.read(from))), fitted);
 }

@@ -86,6 +86,18 @@ describe('holding a range edit', () => {
     expect(held.offBy).toBeCloseTo(4 * 1.5 - 4, 9);
   });
 
+  it('leaves nothing of the arithmetic behind: a start at 0 stays at 0', () => {
+    const shape: Shape = { type: 'steps', from: 0, add: 1, every: 4, startingAt: 2 };
+    const held = holdEdit(
+      project,
+      parameterWith({ shape, atMost: 4, roundTo: 1 }),
+      all,
+      { edit: 'times', by: 2 },
+      'own',
+    )!;
+    expect(held.ramp.shape).toEqual({ ...shape, add: 2 });
+  });
+
   it('moves the pins of the stretch along, and no others', () => {
     const parameter = parameterWith({ shape: { type: 'hold', value: 2 } }, { 'slot-3': 5, 'slot-20': 7 });
     const held = holdEdit(project, parameter, { from: 1, to: 10 }, { edit: 'add', by: 1 }, 'own')!;

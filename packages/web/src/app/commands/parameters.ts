@@ -146,6 +146,8 @@ export function setCells(project: Project, changes: readonly CellChange[], what:
     const parameter = project.parameters[index];
     const position = positions.get(slotId);
     if (!parameter || position === undefined) return [];
+    // What is there already stays as it is, by a pin that the ramp would not need too.
+    if (value !== undefined && Math.abs(value - series.valueAt(parameter, position)) < 1e-9) return [];
     const needed = value !== undefined && Math.abs(value - series.rampAt(parameter, position)) > 1e-9;
     const before = parameter.pins[slotId];
     const after = needed ? value : undefined;
