@@ -8,6 +8,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { timeToEstimate } from './estimate.ts';
+import { lanesAtScale } from './lanes.ts';
 import { benchWorld, playMatter, playOurs } from './scene.ts';
 
 const ROUNDS = 5;
@@ -95,6 +96,23 @@ allocation();
 trials();
 const large = manyLevels(500, 60);
 say('all ramps of 500 × 60, ms', time(() => rampTable(large)).toFixed(1), 'bar 16');
+const formulas = {
+  ...large,
+  parameters: large.parameters.map((parameter, index) => {
+    const before = large.parameters[index - 1]?.key;
+    const text = before === undefined ? 'level / levels' : `if(level % 4 == 0, ${before}, ${before} * 0.9 + tier)`;
+    return { ...parameter, ramp: { shape: { type: 'formula' as const, text } } };
+  }),
+};
+say('500 × 60, each a formula of the one before, ms', time(() => rampTable(formulas)).toFixed(1), 'bar 16');
+const table = rampTable(large);
+const [first, ...others] = large.parameters;
+const edited = {
+  ...large,
+  parameters: [{ ...first!, ramp: { shape: { type: 'hold' as const, value: 1 } } }, ...others],
+};
+say('ramps after an edit of one of them, ms', time(() => rampTable(edited, 500, { project: large, table })).toFixed(2));
 say('findings over 500 levels, ms', time(() => findingsOf(large)).toFixed(1), 'bar 100');
+await lanesAtScale(say);
 await timeToEstimate(say);
 bytes();

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fs from 'node:fs';
 import path from 'node:path';
+import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 
 const at = journey();
@@ -50,6 +51,35 @@ describe('axe finds nothing serious on', () => {
       await at.page.theme('light');
     },
   );
+
+  it('Numbers, a formula, a live ramp with its bounds, the edit of a stretch and a comparison', async () => {
+    const { page } = at;
+    await at.open('ramps/slot-7?lane=hornetSpeed');
+    await page.clickName('button', 'Change a stretch');
+    await page.seeText('held by');
+    await page.clickName('button', /^Compare/);
+    await page.clickName('menuitem', /^Take a snapshot of now/);
+    await page.find('input[aria-label="Name of the snapshot"]');
+    await page.typeOver('Before');
+    await page.keys(Key.ENTER);
+    await page.seeText('nothing differs');
+    await page.clickName('button', 'Shape of Hornet speed');
+    await page.clickName('menuitem', 'Formula');
+    await page.clickName('button', 'List them');
+    await page.seeText('Restore all');
+    expect(await violations()).toEqual([]);
+    await page.clickName('button', 'Axis of Hornet speed');
+    await page.clickName('menuitem', 'along the score');
+    await page.clickName('button', 'At its bounds');
+    await page.seeText('1 below');
+    expect(await violations()).toEqual([]);
+    await page.clickName('radio', 'Numbers');
+    await page.find('[role=gridcell]');
+    expect(await violations()).toEqual([]);
+    await page.theme('dark');
+    expect(await violations()).toEqual([]);
+    await page.theme('light');
+  });
 
   it('play', async () => {
     await at.page.driver.get(`${at.server.address}/projects/${at.projectId}/play/slot-7`);

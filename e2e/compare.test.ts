@@ -37,7 +37,7 @@ describe('comparing', () => {
     await at.page.seeText('pinned at 13 to 3.4');
     await at.page.seeText(/other values at 3–6, 8–/);
     await at.page.clickName('radio', 'Numbers');
-    await at.page.find('[role=gridcell][aria-label*="2.1 where compared with"]');
+    await at.page.find('[role=gridcell][title*="2.1 where compared with"]');
     await at.page.clickName('radio', 'Lanes');
   });
 

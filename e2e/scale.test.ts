@@ -105,4 +105,23 @@ describe('an address that leads nowhere', () => {
     await at.open('level/slot-999');
     await at.page.waitFor('the first level', async () => (await at.page.textOf('h1')).includes('Clover Steps'));
   });
+
+  it('stand in a grid that draws what is in sight only, and is gone through by keys', async () => {
+    await open('ramps/slot-20');
+    await at.page.clickName('radio', 'Numbers');
+    await at.page.click(await at.page.find('[role=gridcell][aria-colindex="2"]'));
+    await at.page.chord(Key.END, Key.CONTROL);
+    await at.page.seeText(/at 500: shape/);
+    const cells = await at.page.driver.executeScript<number>(
+      `return document.querySelectorAll('[role=gridcell]').length;`,
+    );
+    expect(cells).toBeGreaterThan(50);
+    expect(cells).toBeLessThan(900);
+    await at.page.keys('3', Key.ENTER);
+    await at.page.waitFor('a pin at the very end', async () => {
+      const answer = await fetch(`${at.server.address}/api/projects/${large}`);
+      const { document } = (await answer.json()) as { document: { parameters: { pins: Record<string, number> }[] } };
+      return document.parameters.at(-1)?.pins['slot-500'] === 3;
+    });
+  });
 });

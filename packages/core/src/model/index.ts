@@ -13,7 +13,13 @@ export { Breather, LiveAxis, NumberKind, Parameter, Ramp, Shape, type ShapeType 
 export { Piece, type PieceName } from './piece.ts';
 export { PROJECT_FORMAT, PROJECT_VERSION, Project } from './project.ts';
 export { Reading, type ReadingName } from './reading.ts';
-export { findReferenceProblems, usesOfParameter, type ParameterUse, type ReferenceProblem } from './references.ts';
+export {
+  findReferenceProblems,
+  parametersIn,
+  usesOfParameter,
+  type ParameterUse,
+  type ReferenceProblem,
+} from './references.ts';
 export { Rule } from './rule.ts';
 export {
   Fate,

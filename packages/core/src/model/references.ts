@@ -52,6 +52,13 @@ export function usesOfParameter(project: Project, key: string): ParameterUse[] {
   return uses;
 }
 
+/** The keys of the parameters that a part of a document follows or changes. */
+export function parametersIn(part: unknown): ReadonlySet<string> {
+  const keys = new Set<string>();
+  eachParameterAmount(part, [], (_path, key) => void keys.add(key));
+  return keys;
+}
+
 /** The words of a formula: its names, and those of functions. */
 const wordsOf = (text: string): ReadonlySet<string> => new Set(text.match(/[a-z]\w*/gi) ?? []);
 

@@ -10,6 +10,7 @@ import type {
   SnapshotList,
   SnapshotSummary,
 } from '@stadion/core/contract';
+import { original } from '@reduxjs/toolkit';
 import { createApi, type BaseQueryFn } from '@reduxjs/toolkit/query/react';
 import { fetchJson, HttpProblem, jsonBody } from './http.ts';
 
@@ -103,10 +104,12 @@ export const {
 
 /** Puts forecasts that came beside those that there are. */
 function mergeForecasts(list: ForecastList, entries: readonly ForecastEvent[]): void {
-  const known = new Map(list.entries.map((entry, index) => [entry.slotId, index]));
+  // Looked up in the list as it stands: going over it as a draft costs a proxy for every slot.
+  const { entries: standing } = original(list) ?? list;
+  const known = new Map(standing.map((entry, index) => [entry.slotId, index]));
   for (const entry of entries) {
     const index = known.get(entry.slotId);
-    const before = index === undefined ? undefined : list.entries[index];
+    const before = index === undefined ? undefined : standing[index];
     // Until the new question has a first answer, the old one stays, marked as not done.
     const merged = entry.summary === null && before ? { ...entry, summary: before.summary } : entry;
     if (index === undefined) list.entries.push(merged);

@@ -22,6 +22,8 @@ import {
 } from './documentSlice.ts';
 import type { Store } from './store.ts';
 
+/** Forecasts that come closer together than this are shown at once. */
+const TELL_FORECASTS_MS = 150;
 const FIRST_RETRY_MS = 500;
 const LONGEST_RETRY_MS = 8000;
 
@@ -127,6 +129,10 @@ export function startSync(store: Store, projectId: string): () => void {
   const listen = (): void => {
     events?.close();
     events = new EventSource(`${address}/events`);
+    // Batches of trials end many times a second: what they bring is shown together.
+    const arrived: ForecastEvent[] = [];
+    let telling: ReturnType<typeof setTimeout> | undefined;
+    ended.signal.addEventListener('abort', () => clearTimeout(telling));
     let first = !heard;
     heard = true;
     events.addEventListener('hello', () => {
@@ -157,8 +163,11 @@ export function startSync(store: Store, projectId: string): () => void {
       else store.dispatch(revisionsArrived(revisions));
     });
     events.addEventListener('forecasts', (event: MessageEvent<string>) => {
-      for (const action of forecastsArrived(projectId, JSON.parse(event.data) as ForecastEvent[]))
-        store.dispatch(action);
+      arrived.push(...(JSON.parse(event.data) as ForecastEvent[]));
+      telling ??= setTimeout(() => {
+        telling = undefined;
+        for (const action of forecastsArrived(projectId, arrived.splice(0))) store.dispatch(action);
+      }, TELL_FORECASTS_MS);
     });
   };
 

@@ -1,6 +1,6 @@
 import { findingsAt, type Finding } from '@stadion/core/findings';
-import type { Level, Project } from '@stadion/core/model';
-import { useMemo } from 'react';
+import { parametersIn, type Level, type Project } from '@stadion/core/model';
+import { useDeferredValue, useMemo } from 'react';
 import { useProject } from './hooks.ts';
 import { rampsOf } from './ramps.ts';
 
@@ -22,6 +22,15 @@ interface Known {
 /** What was found at a level at a position, for as long as nothing that it depends on has changed. */
 const known = new WeakMap<Level, Map<number, Known>>();
 
+const followed = new WeakMap<object, string[]>();
+
+/** The keys of the parameters that a part of the document follows. */
+function followedBy(part: object): string[] {
+  const keys = followed.get(part) ?? [...parametersIn(part)];
+  followed.set(part, keys);
+  return keys;
+}
+
 /** The ramps that findings are about, as text. */
 const tellingRamps = ({ parameters, liveTiers }: Project): string =>
   JSON.stringify([
@@ -35,9 +44,10 @@ function findingsHere(project: Project, position: number, telling: string): Find
   const slot = project.slots[position - 1];
   const level = slot && project.levels[slot.levelId];
   if (!slot || !level) return [];
-  const { rows } = rampsOf(project);
-  const values = `${telling}${project.parameters.map(({ key }) => `${key} ${rows.get(key)?.values[position - 1]}`).join()}`;
   const { kinds, run, words, standing, expectations, player, tallies, score } = project;
+  const { rows } = rampsOf(project);
+  const keys = [level, slot, kinds, run, standing, player, score].flatMap((part) => followedBy(part));
+  const values = `${telling}${keys.map((key) => rows.get(key)?.values[position - 1]).join()}`;
   const byPosition = known.get(level) ?? new Map<number, Known>();
   const before = byPosition.get(position);
   if (
@@ -74,11 +84,20 @@ function findingsHere(project: Project, position: number, telling: string): Find
   return findings;
 }
 
-/** Everything found in the project, in the order of the sequence; only what an edit touched is checked again. */
+const all = new WeakMap<Project, Finding[]>();
+
+/** Everything found in a project, worked out once for all who show it. */
+function findingsIn(project: Project): Finding[] {
+  const found = all.get(project);
+  if (found) return found;
+  const telling = tellingRamps(project);
+  const findings = project.slots.flatMap((_, index) => findingsHere(project, index + 1, telling));
+  all.set(project, findings);
+  return findings;
+}
+
+/** Everything found in the project, in the order of the sequence; only what an edit touched is checked again, after the edit is drawn. */
 export function useFindings(): Finding[] {
-  const project = useProject();
-  return useMemo(() => {
-    const telling = tellingRamps(project);
-    return project.slots.flatMap((_, index) => findingsHere(project, index + 1, telling));
-  }, [project]);
+  const project = useDeferredValue(useProject());
+  return useMemo(() => findingsIn(project), [project]);
 }

@@ -1,7 +1,17 @@
 import type { Parameter } from '@stadion/core/model';
+import type { RampRow } from '@stadion/core/ramps';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import papaparse from 'papaparse';
-import { memo, useEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import {
+  memo,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ClipboardEvent,
+  type KeyboardEvent,
+  type RefObject,
+} from 'react';
 import { toast } from 'sonner';
 import { useColumns } from '../../app/columns.ts';
 import { setCells, type CellChange } from '../../app/commands/index.ts';
@@ -76,12 +86,8 @@ export function NumbersGrid() {
     columns.scrollToIndex(next.focus.column);
   };
   useEffect(() => columns.measure(), [columns, columnWidth]);
-  // The focused cell has the keyboard, also after it has scrolled into being, or its field has gone.
+  /** Does the keyboard belong to the grid? Then the focused cell takes it, also once it has scrolled into being. */
   const hasKeyboard = useRef(false);
-  useEffect(() => {
-    if (typed !== null || !hasKeyboard.current) return;
-    box.current?.querySelector<HTMLElement>('[data-focus]')?.focus({ preventScroll: true });
-  }, [focus.row, focus.column, typed]);
 
   const change = (cells: readonly { cell: Cell; value: number | undefined }[], what: string): void => {
     const changes = cells.flatMap(({ cell, value }): CellChange[] => {
@@ -336,7 +342,7 @@ export function NumbersGrid() {
                 key={slot.id}
                 role="row"
                 aria-rowindex={index + 2}
-                className={`absolute left-0 border-b border-line ${index === position - 1 ? 'bg-edit-soft' : ''}`}
+                className={`absolute left-0 border-b border-line [contain:layout_style] ${index === position - 1 ? 'bg-edit-soft' : ''}`}
                 style={{ top: start, height: ROW_HEIGHT, width: columns.getTotalSize() }}
               >
                 <div
@@ -351,9 +357,6 @@ export function NumbersGrid() {
                   const row = parameter && table.rows.get(parameter.key);
                   if (!row) return null;
                   const isFocus = focus.row === index && focus.column === column;
-                  const marks = marksOfCell(parameter, row, index, slot.id, compared?.rows.get(parameter.key));
-                  const text =
-                    shows === 'values' ? sayValue(parameter, row.values[index] ?? 0) : percentChange(row, index);
                   return isFocus && typed !== null ? (
                     <input
                       key={parameter.key}
@@ -372,13 +375,14 @@ export function NumbersGrid() {
                       column={column}
                       left={left}
                       width={columnWidth}
-                      text={text}
-                      said={marks.said}
-                      sign={marks.sign}
-                      changed={marks.changed}
-                      outside={marks.outside}
+                      parameter={parameter}
+                      values={row}
+                      ghost={compared?.rows.get(parameter.key)}
+                      slotId={slot.id}
+                      inPercent={shows === 'changes'}
                       selected={inBlock && column >= block.left && column <= block.right}
                       focused={isFocus}
+                      hasKeyboard={hasKeyboard}
                       onSelect={setSelection}
                       onEdit={() => setTyped(written((row.values[index] ?? 0) * scaleOf(parameter)))}
                     />
@@ -404,20 +408,25 @@ interface CellProps {
   column: number;
   left: number;
   width: number;
-  text: string;
-  said: string;
-  sign: string;
-  changed: boolean;
-  outside: boolean;
+  parameter: Parameter;
+  values: RampRow;
+  ghost: RampRow | undefined;
+  slotId: string;
+  /** Shows the change on the level before in place of the value. */
+  inPercent: boolean;
   selected: boolean;
   focused: boolean;
+  hasKeyboard: RefObject<boolean>;
   onSelect: (next: (before: Selection) => Selection) => void;
   onEdit: () => void;
 }
 
 const sameCell = (a: CellProps, b: CellProps): boolean =>
-  a.text === b.text &&
-  a.said === b.said &&
+  a.parameter === b.parameter &&
+  a.values === b.values &&
+  a.ghost === b.ghost &&
+  a.slotId === b.slotId &&
+  a.inPercent === b.inPercent &&
   a.left === b.left &&
   a.width === b.width &&
   a.selected === b.selected &&
@@ -427,17 +436,23 @@ const sameCell = (a: CellProps, b: CellProps): boolean =>
 
 /** One value; drawn anew only when it, its marks or its selection change. */
 const GridCell = memo(function GridCell(props: CellProps) {
-  const { row, column, left, width, text, said, sign, changed, outside, selected, focused, onSelect, onEdit } = props;
+  const { row, column, left, width, parameter, values, ghost, slotId, inPercent } = props;
+  const { selected, focused, hasKeyboard, onSelect, onEdit } = props;
+  const { said, sign, changed, outside } = marksOfCell(parameter, values, row, slotId, ghost);
+  const text = inPercent ? percentChange(values, row) : sayValue(parameter, values.values[row] ?? 0);
   const cell = { row, column };
+  const box = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (focused && hasKeyboard.current) box.current?.focus({ preventScroll: true });
+  }, [focused, hasKeyboard]);
   return (
     <div
       role="gridcell"
       aria-colindex={column + 2}
       aria-selected={selected}
-      aria-label={said === '' ? undefined : `${text}, ${said}`}
+      ref={box}
       title={said === '' ? undefined : said}
       tabIndex={focused ? 0 : -1}
-      data-focus={focused ? '' : undefined}
       className={`absolute top-0 cursor-cell px-2 text-right leading-[25px] outline-none select-none ${selected ? 'bg-edit-soft' : changed ? 'bg-mark-soft' : ''} ${focused ? 'ring-2 ring-edit ring-inset' : ''} ${sign === '◆' ? 'font-bold text-mark-ink' : outside ? 'font-semibold text-loss' : ''}`}
       style={{ left, width, height: ROW_HEIGHT - 1 }}
       onPointerDown={(event) => {
@@ -451,11 +466,7 @@ const GridCell = memo(function GridCell(props: CellProps) {
       }}
       onDoubleClick={onEdit}
     >
-      {sign === '' ? null : (
-        <span aria-hidden className="float-left text-[10.5px] font-normal text-ink-3">
-          {sign}
-        </span>
-      )}
+      {sign === '' ? null : <span className="float-left text-[10.5px] font-normal text-ink-3">{sign}</span>}
       {text}
     </div>
   );

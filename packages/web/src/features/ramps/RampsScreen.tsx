@@ -29,7 +29,7 @@ export function RampsScreen({ movers }: { movers: ReactNode }) {
     goto({ lane: command.key });
   };
   return (
-    <main className="flex min-h-0 grow flex-col">
+    <main className="flex min-h-0 min-w-0 grow flex-col">
       <div className="flex h-10 shrink-0 items-center gap-2 border-b border-line px-3.5">
         <b>
           {count} parameter{count === 1 ? '' : 's'}
