@@ -23,12 +23,58 @@ async function show(address: string, ready: string | RegExp, use: Page = page): 
   await use.seeText(ready);
 }
 
-async function trackIsDone(): Promise<void> {
+async function trackIsDone(of = id): Promise<void> {
   await page.driver.wait(async () => {
-    const answer = await fetch(`${projectsAddress}/${id}/forecasts/steady`);
+    const answer = await fetch(`${projectsAddress}/${of}/forecasts/steady`);
     const { entries } = (await answer.json()) as { entries: { done: boolean }[] };
     return entries.every((entry) => entry.done);
   }, 300_000);
+}
+
+/** Views that edits lead to, in a project of their own. */
+async function showTuning(): Promise<void> {
+  const made = await fetch(projectsAddress, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ from: 'demo' }),
+  });
+  const own = ((await made.json()) as { id: string }).id;
+  await show(`/projects/${own}/ramps/slot-13?lane=hornetSpeed`, 'starting at');
+  await page.clickName('button', /^Compare/);
+  await page.clickName('menuitem', /^Take a snapshot of now/);
+  await page.find('input[aria-label="Name of the snapshot"]');
+  await page.typeOver('Before the dusk pass');
+  await page.keys(Key.ENTER);
+  await page.seeText('nothing differs');
+  await page.typeInto('Hornet speed adding', '0.12');
+  await page.typeInto('Hornet speed at most', '2.9');
+  await page.seeText('1 difference');
+  await trackIsDone(own);
+  await page.waitFor('all differences', async () =>
+    page.driver.executeScript<boolean>(
+      `const said = [...document.querySelectorAll('section[aria-label=Sequence] button[aria-label]')].map((b) => b.getAttribute('aria-label'));
+       return said.filter((text) => text.includes('compared with')).length === 24;`,
+    ),
+  );
+  await take('compare');
+  await page.clickName('radio', 'Numbers');
+  await page.click(await page.find('[role=gridcell][aria-colindex="2"]'));
+  for (let i = 0; i < 3; i++) await page.chord(Key.ARROW_DOWN, Key.SHIFT);
+  await take('numbers');
+  await page.clickName('radio', 'Lanes');
+  await page.clickName('button', 'Stop comparing');
+  await page.clickName('button', 'Axis of Hornet speed');
+  await page.clickName('menuitem', 'along the score');
+  await page.clickName('button', 'Shape of Hornet speed');
+  await page.clickName('menuitem', 'Tiers');
+  await page.clickName('button', '+ tier');
+  await page.seeText('Tier 2:');
+  await page.clickName('button', '+ tier');
+  await page.typeInto('Hornet speed Tier 2:', '2.3');
+  await page.typeInto('Hornet speed Tier 3:', '2.6');
+  await page.clickName('button', 'At its bounds');
+  await page.seeText('1 below');
+  await take('ramps-live');
 }
 
 async function takeAll(): Promise<void> {
@@ -53,6 +99,13 @@ async function takeAll(): Promise<void> {
   await take('sequence');
   await show(`/projects/${id}/ramps/slot-7?lane=hornetSpeed`, 'starting at');
   await take('ramps');
+  await show(`/projects/${id}/ramps/slot-9?lane=beetles`, 'along the sequence');
+  await page.click(await page.find('input[aria-label="Formula of Beetles"]'));
+  await page.typeOver('if(level % 6 == 0, 1, 2 + floor((level - 1) / 6)) + hornets');
+  await page.find('[role=option]');
+  await take('ramps-formula');
+  await page.keys(Key.ESCAPE, Key.ESCAPE);
+  await showTuning();
   await show(`/projects/${id}/hand-off/slot-7`, 'Download JSON');
   await take('hand-off');
   await show(`/projects/${id}/play/slot-7`, 'Judge');

@@ -96,7 +96,7 @@ const PARAMETERS: readonly Parameter[] = [
     unit: 'count',
     number: 'whole',
     sane: { min: 0, max: 12 },
-    ramp: { shape: { type: 'steps', from: 2, add: 1, every: 6, startingAt: 1 }, atMost: 8, roundTo: 1 },
+    ramp: { shape: { type: 'formula', text: '2 + floor((level - 1) / 6)' }, atMost: 8, roundTo: 1 },
     pins: {},
     note: 'To be dusted off where there are any.',
   },

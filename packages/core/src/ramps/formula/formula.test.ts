@@ -95,6 +95,7 @@ describe('what is wrong with a formula', () => {
   it.each([
     ['2 + hornetSped * 2', 5, 'There is no parameter called hornetSped; did you mean hornetSpeed?'],
     ['Level * 2', 1, 'There is no parameter called Level; did you mean level?'],
+    ['level + hornet', 9, 'There is no parameter called hornet; did you mean hornetSpeed?'],
     ['clock + wind', 9, 'There is no parameter called wind.'],
     ['flor(level)', 1, 'There is no function called flor; did you mean floor?'],
     ['2 +', 3, '“+” needs something after it.'],

@@ -16,12 +16,16 @@ function distance(a: string, b: string): number {
   return row[b.length] as number;
 }
 
-/** The word that was most likely meant, or undefined where none is near. Case does not count. */
+/** Shorter beginnings could become anything. */
+const SHORTEST_BEGINNING = 3;
+
+/** The word that was most likely meant, or undefined where none is near: a slip, or one left unfinished. Case does not count. */
 export function nearest(word: string, words: readonly string[]): string | undefined {
   const most = Math.max(1, Math.floor(word.length / 3));
   const ranked = words
     .map((each) => ({ each, far: distance(word.toLowerCase(), each.toLowerCase()) }))
     .filter(({ far }) => far <= most)
     .toSorted((a, b) => a.far - b.far);
-  return ranked[0]?.each;
+  const begun = word.length >= SHORTEST_BEGINNING;
+  return ranked[0]?.each ?? words.find((each) => begun && each.toLowerCase().startsWith(word.toLowerCase()));
 }

@@ -36,6 +36,8 @@ export const stepsInWords = ({ every, startingAt }: Stepwise): string =>
 /** Free of binary noise. */
 export const tidy = (value: number): number => Number(value.toPrecision(12));
 
-/** Steps done before a place, as a formula has it. */
-export const stepsFormula = ({ every, startingAt }: Stepwise, name: string): string =>
-  `floor(max(0, ${name} - ${startingAt}) / ${every})`;
+/** Steps done before a place, as a formula has it. Nothing lies before a reading's 0. */
+export function stepsFormula({ every, startingAt }: Stepwise, name: string): string {
+  const since = startingAt === 0 ? name : `max(0, ${name} - ${startingAt})`;
+  return `floor(${since}${every === 1 ? '' : ` / ${every}`})`;
+}

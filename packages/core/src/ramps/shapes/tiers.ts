@@ -50,7 +50,9 @@ export const tiers: ShapeDefinition<'tiers'> = {
     return from(0);
   },
   inWords: (shape, say) => {
-    const values = Object.values(shape.values);
+    const own = Object.values(shape.values);
+    // The tiers before the first with a value of its own have the first value.
+    const values = own.length > 0 && own[0] !== shape.first ? [shape.first, ...own] : own;
     return values.length === 0 ? `${say(shape.first)} everywhere` : `${values.slice(0, 6).map(say).join(', ')} by tier`;
   },
 };

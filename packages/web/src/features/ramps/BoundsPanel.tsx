@@ -12,11 +12,12 @@ export function BoundsPanel({ parameter, position }: PanelProps) {
   const edit = useEdit();
   const context = seriesOf(project).contextOf(parameter, position);
   const { ramp } = parameter;
-  const bounds = boundsOf(ramp, context.bands, extentOf(ramp, context.bands));
+  const bounds = boundsOf(parameter, context, extentOf(ramp, context.bands));
   const word = READING_WORDS[ramp.axis ?? 'score'];
   const say = (reading: number): string => sayValue(parameter, rampValue(parameter, reading, context), 3);
   const tiers = ramp.shape.type === 'tiers' ? context.bands : [];
-  if (bounds.length === 0) return <p className="text-ink-2">This shape has no bounds: it changes all along {word}.</p>;
+  if (bounds.length === 0)
+    return <p className="text-ink-2">This ramp has no bounds: it changes all along {word}, or not at all.</p>;
   return (
     <div className="flex gap-10">
       <table aria-label={`${parameter.label} at its bounds`} className="text-right text-[12.5px]">

@@ -16,7 +16,7 @@ export const CLOSED_HEIGHT = 84;
 /** Room for the line, its numbers and a sentence of two lines. */
 const OPEN_HEIGHT = 228;
 /** What a formula's field and its words need besides. */
-const FORMULA_HEIGHT = 40;
+const FORMULA_HEIGHT = 56;
 const PANEL_HEIGHT = 196;
 /** The numbers and the sentence below the open lane's line. */
 const BELOW_OPEN = 94;

@@ -64,9 +64,7 @@ export function LaneChart(props: Props) {
             <rect key={at} x={edge(at)} y="0" width={column} height={bottom} fill="var(--loss-soft)" fillOpacity=".7" />
           ))}
           {open && stretch ? <StretchBand stretch={stretch} edge={edge} height={drawn} /> : null}
-          {count > slots.length ? (
-            <PastTheEnd x1={edge(slots.length + 1)} x2={edge(count + 1)} height={height} />
-          ) : null}
+          {count > slots.length ? <PastTheEnd x1={edge(slots.length + 1)} x2={edge(count + 1)} height={drawn} /> : null}
           {open && marks.largestJump ? (
             <path
               d={`M${edge(marks.largestJump.position) - 4} ${TOP - 9}h8l-4 6z`}

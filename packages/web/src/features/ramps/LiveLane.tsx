@@ -75,9 +75,26 @@ export function LiveLane({ parameter, position, left, width, open, height, below
         <path d={path} fill="none" stroke="var(--edit)" strokeWidth="1.8" />
         <line x1="0" x2={width} y1={bottom + 4} y2={bottom + 4} stroke="var(--line-strong)" />
         {ticks.map((reading) => (
-          <Tick key={reading} parameter={shown} context={context} reading={reading} x={reading * px} y={bottom} />
+          <Tick
+            key={reading}
+            parameter={shown}
+            context={context}
+            reading={reading}
+            x={reading * px}
+            y={bottom}
+            width={width}
+          />
         ))}
-        <text x={width} y={bottom + 27} fontSize="11" textAnchor="end" fill="var(--ink-2)">
+        <text
+          x={width - 4}
+          y={bottom - 3}
+          fontSize="11"
+          textAnchor="end"
+          fill="var(--ink-2)"
+          stroke="var(--sheet)"
+          strokeWidth="4"
+          paintOrder="stroke"
+        >
           {axis.word} →
         </text>
         {open ? <Bounds parameter={shown} scale={scale} width={width} /> : null}
@@ -124,14 +141,16 @@ function Tick({
   reading,
   x,
   y,
+  width,
 }: {
   parameter: Parameter;
   context: RampContext;
   reading: number;
   x: number;
   y: number;
+  width: number;
 }) {
-  const anchor = x < 12 ? 'start' : 'middle';
+  const anchor = x < 12 ? 'start' : x > width - 12 ? 'end' : 'middle';
   return (
     <>
       <line x1={x} x2={x} y1={y + 4} y2={y + 8} stroke="var(--line-strong)" />

@@ -101,7 +101,15 @@ export function RampsScreen({ movers }: { movers: ReactNode }) {
               <div className="max-w-[760px]">{movers}</div>
             </section>
           ) : null}
-          {view === 'numbers' ? <NumbersGrid /> : <Lanes open={open} />}
+          {view === 'lanes' ? (
+            <Lanes open={open} />
+          ) : project.slots.length > 0 ? (
+            <NumbersGrid />
+          ) : (
+            <p className="p-10 text-ink-2">
+              There are no levels yet: press <kbd>N</kbd> to add one, and its values stand here in a row.
+            </p>
+          )}
         </div>
       )}
     </main>

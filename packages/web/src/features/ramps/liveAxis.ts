@@ -1,5 +1,5 @@
 import type { LiveAxis, Ramp } from '@stadion/core/model';
-import type { Band } from '@stadion/core/ramps';
+import { rampValue, type Band, type RampContext, type RampSource } from '@stadion/core/ramps';
 
 /** How far a lane along a reading reaches where its ramp does not ask for more. */
 const USUAL_EXTENT: Readonly<Record<LiveAxis, number>> = { score: 500, collected: 20, timeElapsed: 60, distance: 100 };
@@ -44,20 +44,26 @@ export function ticksOf(extent: number, most: number): number[] {
   return Array.from({ length: Math.floor(extent / step) + 1 }, (_, index) => index * step);
 }
 
-/** Readings just below, at and just above which the ramp takes another value: its bounds, the first few. */
-export function boundsOf({ shape }: Ramp, bands: readonly Band[], extent: number): number[] {
-  switch (shape.type) {
-    case 'steps':
-    case 'growth': {
-      const all: number[] = [];
-      for (let at = shape.startingAt + shape.every; at <= extent && all.length < 8; at += shape.every) all.push(at);
-      return all;
-    }
-    case 'points':
-      return shape.points.map(({ position }) => position).slice(0, 8);
-    case 'tiers':
-      return bands.map(({ from }) => from).slice(1, 9);
-    default:
-      return [];
+const MOST_BOUNDS = 8;
+/** Readings are tried one by one so far. */
+const FURTHEST_TRIED = 2000;
+
+/** The readings at which a ramp takes another value, the first few; none for one that changes nearly everywhere. */
+export function boundsOf(parameter: RampSource, context: RampContext, extent: number): number[] {
+  const { shape } = parameter.ramp;
+  if (shape.type === 'tiers') return context.bands.map(({ from }) => from).slice(1, MOST_BOUNDS + 1);
+  if (shape.type === 'steps' || shape.type === 'growth') {
+    const first = shape.startingAt + shape.every;
+    const many = Math.min(MOST_BOUNDS, Math.max(0, Math.floor((extent - first) / shape.every) + 1));
+    return Array.from({ length: many }, (_, index) => first + index * shape.every);
   }
+  const bounds: number[] = [];
+  const last = Math.min(FURTHEST_TRIED, extent);
+  let before = rampValue(parameter, 0, context);
+  for (let reading = 1; reading <= last; reading++) {
+    const value = rampValue(parameter, reading, context);
+    if (value !== before) bounds.push(reading);
+    before = value;
+  }
+  return bounds.length > last / 3 ? [] : bounds.slice(0, MOST_BOUNDS);
 }

@@ -158,7 +158,7 @@ function Difference({ change, x, bar, roomy }: { change: RateChange; x: number; 
         fontWeight={sure ? 700 : 400}
         fill={sure ? 'var(--ink)' : 'var(--ink-3)'}
       >
-        {points > 0 ? '+' : points < 0 ? '−' : '±'}
+        {points > 0 ? '+' : points < 0 ? '−' : ''}
         {Math.abs(points)}
         {roomy ? <tspan fontWeight="400"> ± {Math.round((high - low) * 50)}</tspan> : null}
       </text>
