@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { PatchOperation } from '@stadion/core/contract';
 import jsonPatch, { type Operation } from 'fast-json-patch';
 import fc from 'fast-check';
-import { applyPatch, patchBetween, PatchMisfit } from './patch.ts';
+import { applyPatch, patchBetween, PatchMisfit, wholePatchBetween } from './patch.ts';
 
 const start = { name: 'a', list: [{ id: 'x' }, { id: 'y' }, { id: 'z' }], map: { one: { n: 1 }, two: { n: 2 } } };
 
@@ -70,5 +70,16 @@ describe('patch and inverse', () => {
         expect(applyPatch(next, patchBetween(next, start))).toEqual(start);
       }),
     );
+  });
+});
+
+describe('a patch from one document to quite another', () => {
+  it('is by whole parts where it would be too long, and leads there', () => {
+    const from = { name: 'a', list: Array.from({ length: 3000 }, (_, index) => index), gone: 1 };
+    const to = { name: 'a', list: from.list.map((value) => value + 1), more: [2] };
+    const patch = wholePatchBetween(from, to);
+    expect(patch).toHaveLength(3);
+    expect(applyPatch(from, patch)).toEqual(to);
+    expect(wholePatchBetween({ a: 1, b: 2 }, { a: 1, b: 3 })).toEqual([{ op: 'replace', path: '/b', value: 3 }]);
   });
 });

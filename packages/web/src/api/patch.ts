@@ -72,3 +72,19 @@ export function applyPatch<T extends object>(document: T, patch: readonly PatchO
 export function patchBetween(from: object, to: object): PatchOperation[] {
   return jsonPatch.compare(from, to) as PatchOperation[];
 }
+
+/** An edit holds so many operations at most. */
+const MOST_OPERATIONS = 1500;
+
+/** The patch from one document to another, by whole parts where there would be too many operations for one edit. */
+export function wholePatchBetween(from: object, to: object): PatchOperation[] {
+  const patch = patchBetween(from, to);
+  if (patch.length <= MOST_OPERATIONS) return patch;
+  const [before, after] = [from, to] as [Record<string, unknown>, Record<string, unknown>];
+  return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((part): PatchOperation[] => {
+    const [was, is] = [before[part], after[part]];
+    if (JSON.stringify(was) === JSON.stringify(is)) return [];
+    if (is === undefined) return [{ op: 'remove', path: `/${part}` }];
+    return [{ op: was === undefined ? 'add' : 'replace', path: `/${part}`, value: is }];
+  });
+}

@@ -137,21 +137,33 @@ export interface CellChange {
   value: number | undefined;
 }
 
-/** Sets values of several parameters at several slots at once. A value that the ramp gives by itself needs no pin. */
+/** More pins than this of one parameter are set as a whole: an edit holds so many operations only. */
+const SINGLE_PINS = 10;
+
+/** Sets values of several parameters at several slots at once. A value that the ramp gives by itself needs no pin; one that is there already changes nothing. */
 export function setCells(project: Project, changes: readonly CellChange[], what: string): Command {
   const series = seriesOf(project);
   const positions = new Map(project.slots.map((slot, index) => [slot.id, index + 1]));
-  const patch = changes.flatMap(({ key, slotId, value }) => {
+  const pinsOf = new Map<number, Map<string, number | undefined>>();
+  for (const { key, slotId, value } of changes) {
     const index = indexOf(project, key);
     const parameter = project.parameters[index];
     const position = positions.get(slotId);
-    if (!parameter || position === undefined) return [];
-    // What is there already stays as it is, by a pin that the ramp would not need too.
-    if (value !== undefined && Math.abs(value - series.valueAt(parameter, position)) < 1e-9) return [];
-    const needed = value !== undefined && Math.abs(value - series.rampAt(parameter, position)) > 1e-9;
-    const before = parameter.pins[slotId];
-    const after = needed ? value : undefined;
-    return before === after ? [] : setOptional(at('parameters', index, 'pins', slotId), before, after);
+    if (!parameter || position === undefined) continue;
+    const same = (other: number): boolean => value !== undefined && Math.abs(value - other) < 1e-9;
+    if (same(series.valueAt(parameter, position))) continue;
+    const pin = same(series.rampAt(parameter, position)) ? undefined : value;
+    if (pin === parameter.pins[slotId]) continue;
+    pinsOf.set(index, (pinsOf.get(index) ?? new Map<string, number | undefined>()).set(slotId, pin));
+  }
+  const patch = [...pinsOf].flatMap(([index, pins]) => {
+    const before = (project.parameters[index] as Parameter).pins;
+    if (pins.size <= SINGLE_PINS)
+      return [...pins].flatMap(([slotId, pin]) =>
+        setOptional(at('parameters', index, 'pins', slotId), before[slotId], pin),
+      );
+    const all = Object.entries({ ...before, ...Object.fromEntries(pins) }).filter(([, pin]) => pin !== undefined);
+    return [replaceAt(at('parameters', index, 'pins'), Object.fromEntries(all))];
   });
   return { label: what, patch };
 }

@@ -53,6 +53,23 @@ describe('values set in a grid', () => {
     expect(setCells(project, cells, 'Paste').patch).toEqual([]);
   });
 
+  it('by the hundred are few operations', () => {
+    const cells = project.parameters.flatMap(({ key }) =>
+      project.slots.map(({ id }, index) => ({ key, slotId: id, value: 3 + index / 100 })),
+    );
+    const command = setCells(project, cells, 'Paste');
+    expect(command.patch).toHaveLength(7);
+    const next = after(project, command);
+    expect(next.parameters.every(({ pins }) => pins['slot-24'] === 3.23)).toBe(true);
+    const back = setCells(
+      next,
+      cells.map((cell) => ({ ...cell, value: undefined })),
+      'Delete',
+    );
+    expect(back.patch).toHaveLength(7);
+    expect(after(next, back).parameters.every(({ pins }) => Object.keys(pins).length === 0)).toBe(true);
+  });
+
   it('of what is not there change nothing', () => {
     const cells = [
       { key: 'wind', slotId: 'slot-1', value: 2 },

@@ -1,17 +1,6 @@
 import type { Parameter } from '@stadion/core/model';
-import type { RampRow } from '@stadion/core/ramps';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import papaparse from 'papaparse';
-import {
-  memo,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type ClipboardEvent,
-  type KeyboardEvent,
-  type RefObject,
-} from 'react';
+import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { toast } from 'sonner';
 import { useColumns } from '../../app/columns.ts';
 import { setCells, type CellChange } from '../../app/commands/index.ts';
@@ -19,21 +8,18 @@ import { useCompared } from '../../app/compared.ts';
 import { useEdit, useGoto, useProject, useSelection } from '../../app/hooks.ts';
 import { useRamps } from '../../app/ramps.ts';
 import { Button, parseNumber, Segmented } from '../../ui/index.ts';
-import { CellMarks, marksOfCell } from './cellMarks.tsx';
+import { CellMarks } from './cellMarks.tsx';
+import { blockAsText, placedText, written } from './gridClipboard.ts';
+import { GridCell, ROW_HEIGHT } from './GridCell.tsx';
 import { blockOf, cellsOf, evenly, movedBy, type Cell, type Selection } from './gridSelection.ts';
-import { percentChange } from './LaneTable.tsx';
 import { TableImport } from './TableImport.tsx';
 import { changeInWords, derivationInWords } from './scale.ts';
 import { sayValue, scaleOf } from './words.ts';
 
-const ROW_HEIGHT = 26;
 const NARROWEST_COLUMN = 104;
 const WIDEST_COLUMN = 156;
 const NAMES_WIDTH = 188;
 const HEAD_HEIGHT = 42;
-
-/** Ten digits keep every designed number and drop binary noise. */
-const written = (value: number): string => String(Number(value.toPrecision(10)));
 
 /** All values as a grid to type, copy and paste in: a row per level, a column per parameter. */
 export function NumbersGrid() {
@@ -195,40 +181,22 @@ export function NumbersGrid() {
   const onCopy = (event: ClipboardEvent): void => {
     if (typed !== null) return;
     event.preventDefault();
-    const lines: string[][] = [];
-    for (const cell of cellsOf(block))
-      (lines[cell.row - block.top] ??= []).push(written(valueAt(cell) * scaleOf(parameters[cell.column]!)));
-    event.clipboardData.setData('text/plain', papaparse.unparse(lines, { delimiter: '\t', newline: '\n' }));
+    const text = blockAsText(block, (cell) => written(valueAt(cell) * scaleOf(parameters[cell.column]!)));
+    event.clipboardData.setData('text/plain', text);
   };
   const onPaste = (event: ClipboardEvent): void => {
     if (typed !== null) return;
     event.preventDefault();
-    const text = event.clipboardData.getData('text/plain').replace(/\r?\n$/, '');
-    const { data } = papaparse.parse<string[]>(text, { delimiter: '\t' });
-    const single = data.length === 1 && data[0]?.length === 1;
-    // One value fills the whole selection; a block goes from its corner on.
-    const placed = single
-      ? cellsOf(block).map((cell) => ({ cell, text: data[0]?.[0] ?? '' }))
-      : data.flatMap((line, row) =>
-          line.map((cell, column) => ({ cell: { row: block.top + row, column: block.left + column }, text: cell })),
-        );
-    const inside = placed.filter(({ cell }) => cell.row < size.rows && cell.column < size.columns);
+    const { placed, outside, end } = placedText(event.clipboardData.getData('text/plain'), block, size);
     const changes: { cell: Cell; value: number }[] = [];
-    for (const { cell, text: each } of inside) {
-      if (each.trim() === '') continue;
-      const value = read(cell, each);
+    for (const { cell, text } of placed) {
+      const value = read(cell, text);
       if (typeof value === 'string') return void toast(`${named(cell)}: ${value} Nothing was changed.`);
       changes.push({ cell, value });
     }
     change(changes, `Paste ${changes.length} value${changes.length === 1 ? '' : 's'}`);
-    if (placed.length > inside.length)
-      toast(`${placed.length - inside.length} pasted values lie outside the grid and were left aside.`);
-    if (single) return;
-    const end = {
-      row: Math.min(size.rows, block.top + data.length) - 1,
-      column: Math.min(size.columns, block.left + Math.max(...data.map((line) => line.length))) - 1,
-    };
-    setSelection({ anchor: { row: block.top, column: block.left }, focus: end });
+    if (outside > 0) toast(`${outside} pasted values lie outside the grid and were left aside.`);
+    if (end) setSelection({ anchor: { row: block.top, column: block.left }, focus: end });
   };
 
   const cells = useMemo(() => cellsOf(block), [block]);
@@ -402,72 +370,3 @@ export function NumbersGrid() {
     </div>
   );
 }
-
-interface CellProps {
-  row: number;
-  column: number;
-  left: number;
-  width: number;
-  parameter: Parameter;
-  values: RampRow;
-  ghost: RampRow | undefined;
-  slotId: string;
-  /** Shows the change on the level before in place of the value. */
-  inPercent: boolean;
-  selected: boolean;
-  focused: boolean;
-  hasKeyboard: RefObject<boolean>;
-  onSelect: (next: (before: Selection) => Selection) => void;
-  onEdit: () => void;
-}
-
-const sameCell = (a: CellProps, b: CellProps): boolean =>
-  a.parameter === b.parameter &&
-  a.values === b.values &&
-  a.ghost === b.ghost &&
-  a.slotId === b.slotId &&
-  a.inPercent === b.inPercent &&
-  a.left === b.left &&
-  a.width === b.width &&
-  a.selected === b.selected &&
-  a.focused === b.focused &&
-  a.row === b.row &&
-  a.column === b.column;
-
-/** One value; drawn anew only when it, its marks or its selection change. */
-const GridCell = memo(function GridCell(props: CellProps) {
-  const { row, column, left, width, parameter, values, ghost, slotId, inPercent } = props;
-  const { selected, focused, hasKeyboard, onSelect, onEdit } = props;
-  const { said, sign, changed, outside } = marksOfCell(parameter, values, row, slotId, ghost);
-  const text = inPercent ? percentChange(values, row) : sayValue(parameter, values.values[row] ?? 0);
-  const cell = { row, column };
-  const box = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (focused && hasKeyboard.current) box.current?.focus({ preventScroll: true });
-  }, [focused, hasKeyboard]);
-  return (
-    <div
-      role="gridcell"
-      aria-colindex={column + 2}
-      aria-selected={selected}
-      ref={box}
-      title={said === '' ? undefined : said}
-      tabIndex={focused ? 0 : -1}
-      className={`absolute top-0 cursor-cell px-2 text-right leading-[25px] outline-none select-none ${selected ? 'bg-edit-soft' : changed ? 'bg-mark-soft' : ''} ${focused ? 'ring-2 ring-edit ring-inset' : ''} ${sign === '◆' ? 'font-bold text-mark-ink' : outside ? 'font-semibold text-loss' : ''}`}
-      style={{ left, width, height: ROW_HEIGHT - 1 }}
-      onPointerDown={(event) => {
-        if (event.button !== 0) return;
-        const { shiftKey } = event;
-        onSelect((before) => ({ anchor: shiftKey ? before.anchor : cell, focus: cell }));
-        event.currentTarget.focus();
-      }}
-      onPointerEnter={(event) => {
-        if (event.buttons === 1) onSelect((before) => ({ ...before, focus: cell }));
-      }}
-      onDoubleClick={onEdit}
-    >
-      {sign === '' ? null : <span className="float-left text-[10.5px] font-normal text-ink-3">{sign}</span>}
-      {text}
-    </div>
-  );
-}, sameCell);

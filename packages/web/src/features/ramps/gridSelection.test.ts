@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { blockAsText, placedText, written } from './gridClipboard.ts';
 import { blockOf, cellsOf, evenly, movedBy, type Selection } from './gridSelection.ts';
 
 const size = { rows: 24, columns: 7 };
@@ -44,5 +45,37 @@ describe('filling evenly', () => {
   it('goes from the first to the last in equal steps', () => {
     expect([0, 1, 2, 3, 4].map((step) => evenly(2, 4, step, 4))).toEqual([2, 2.5, 3, 3.5, 4]);
     expect(evenly(2, 4, 0, 0)).toBe(2);
+  });
+});
+
+describe('what a spreadsheet gives', () => {
+  const block = { top: 2, bottom: 3, left: 5, right: 5 };
+
+  it('goes from the corner on; empty cells are left alone, what has no cell is counted', () => {
+    expect(placedText('1\t2\t3\r\n4\t\t6\r\n', block, size)).toEqual({
+      placed: [
+        { cell: { row: 2, column: 5 }, text: '1' },
+        { cell: { row: 2, column: 6 }, text: '2' },
+        { cell: { row: 3, column: 5 }, text: '4' },
+      ],
+      outside: 2,
+      end: { row: 3, column: 6 },
+    });
+  });
+
+  it('fills the block where it is one value', () => {
+    expect(placedText('7', block, size)).toEqual({
+      placed: [
+        { cell: { row: 2, column: 5 }, text: '7' },
+        { cell: { row: 3, column: 5 }, text: '7' },
+      ],
+      outside: 0,
+    });
+  });
+
+  it('comes back as it went out', () => {
+    const text = blockAsText({ top: 0, bottom: 1, left: 0, right: 2 }, ({ row, column }) => written(row + column / 3));
+    expect(text).toBe('0\t0.3333333333\t0.6666666667\n1\t1.333333333\t1.666666667');
+    expect(placedText(text, { top: 0, bottom: 0, left: 0, right: 0 }, size).placed).toHaveLength(6);
   });
 });
