@@ -1,5 +1,5 @@
 // npm test: format, lint, types, layers, unit tests, browser tests; then one line of counts.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -10,12 +10,27 @@ const reports = fs.mkdtempSync(path.join(os.tmpdir(), 'stadion-test-'));
 let passed = 0;
 let failed = 0;
 
-function check(name, command, args) {
-  const result = spawnSync(command, args, { cwd: root, stdio: 'inherit' });
-  const ok = result.status === 0;
-  if (ok) passed++;
-  else failed++;
-  say(`${ok ? 'ok    ' : 'FAILED'} ${name}`);
+/** Runs what looks at the code, two at a time; each one's output comes when it is done. */
+async function checks(list) {
+  const waiting = [...list];
+  const next = async () => {
+    for (let one = waiting.shift(); one; one = waiting.shift()) {
+      const [name, command, args] = one;
+      const ok = await new Promise((resolve) => {
+        const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+        let output = '';
+        for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (output += data));
+        child.once('close', (status) => {
+          if (status !== 0) process.stderr.write(output);
+          resolve(status === 0);
+        });
+      });
+      if (ok) passed++;
+      else failed++;
+      say(`${ok ? 'ok    ' : 'FAILED'} ${name}`);
+    }
+  };
+  await Promise.all([next(), next()]);
 }
 
 function jest(name, args) {
@@ -37,10 +52,12 @@ function jest(name, args) {
   );
 }
 
-check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-check('lint', 'npm', ['run', '--silent', 'lint']);
-check('types', 'npm', ['run', '--silent', 'types']);
-check('layers', 'npm', ['run', '--silent', 'layers']);
+await checks([
+  ['types', 'npm', ['run', '--silent', 'types']],
+  ['lint', 'npm', ['run', '--silent', 'lint']],
+  ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
+  ['layers', 'npm', ['run', '--silent', 'layers']],
+]);
 jest('unit', []);
 ensureBrowser();
 ensureBuilt();

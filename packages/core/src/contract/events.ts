@@ -10,19 +10,21 @@ export const ForecastSummary = z
     attempts: z.number().int(),
     clearRate: Share,
     interval: z.strictObject({ low: Share, high: Share }),
+    wins: z
+      .string()
+      .optional()
+      .describe('Which attempts were won: bits in their order, as hexadecimal digits. Once done.'),
     medianSeconds: z.number().nullable(),
     stars: z.array(z.number().int()),
   })
   .meta({ id: 'ForecastSummary' });
 export type ForecastSummary = z.infer<typeof ForecastSummary>;
 
-export const summarize = ({ attempts, clearRate, interval, medianSeconds, stars }: Forecast): ForecastSummary => ({
-  attempts,
-  clearRate,
-  interval,
-  medianSeconds,
-  stars,
-});
+/** @param done the last word: what many events would carry in vain goes out with it only */
+export const summarize = (forecast: Forecast, done: boolean): ForecastSummary => {
+  const { attempts, clearRate, interval, medianSeconds, stars, wins } = forecast;
+  return { attempts, clearRate, interval, medianSeconds, stars, ...(done && wins !== undefined ? { wins } : {}) };
+};
 
 /** One slot's forecast as it comes: `key` names the question it answers. */
 export const ForecastEvent = z
@@ -31,6 +33,9 @@ export const ForecastEvent = z
     slotId: z.string(),
     pacer: z.string(),
     key: z.string(),
+    motion: z
+      .string()
+      .describe('Names all of the question but what judges: alike, the same attempts are judged two ways.'),
     done: z.boolean().describe('False while attempts are still being played.'),
     summary: ForecastSummary.nullable(),
   })

@@ -1,5 +1,6 @@
 import { quantile, wilson, type Interval } from '../stats/index.ts';
 import type { Tally } from './tally.ts';
+import { packWins } from './wins.ts';
 
 /** How many attempts ended one way. Indices as in AttemptResult. */
 export interface EndingCount {
@@ -13,6 +14,8 @@ export interface Forecast {
   attempts: number;
   clearRate: number;
   interval: Interval;
+  /** Which attempts were won, as `packWins` has it; forecasts stored long ago lack it. */
+  wins?: string;
   /** Tries to clear for a player who keeps trying without learning: 1 / clear rate; null when none cleared. */
   triesToClear: number | null;
   medianSeconds: number | null;
@@ -36,6 +39,7 @@ export function forecastOf(tally: Tally): Forecast {
     attempts: tally.attempts,
     clearRate,
     interval: wilson(tally.cleared, tally.attempts),
+    wins: packWins(tally.wins),
     triesToClear: tally.cleared === 0 ? null : tally.attempts / tally.cleared,
     medianSeconds: Number.isNaN(median) ? null : median,
     starReadings: ascending(tally.starReadings),

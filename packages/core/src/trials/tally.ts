@@ -7,6 +7,8 @@ const MOST_PLACES = 400;
 export interface Tally {
   attempts: number;
   cleared: number;
+  /** Was it won, by attempt in their order. */
+  wins: boolean[];
   /** Of the cleared ones, in seconds. */
   times: number[];
   /** What the ladder of stars stands on. */
@@ -22,6 +24,7 @@ export interface Tally {
 export const emptyTally = (): Tally => ({
   attempts: 0,
   cleared: 0,
+  wins: [],
   times: [],
   starReadings: [],
   stars: [0, 0, 0, 0, 0, 0],
@@ -35,6 +38,7 @@ const hundredths = (value: number): number => Math.round(value * 100) / 100;
 /** Add one attempt to a tally, in place. */
 export function addResult(tally: Tally, result: AttemptResult): void {
   tally.attempts++;
+  tally.wins.push(result.won);
   if (result.won) {
     tally.cleared++;
     tally.times.push(hundredths(result.seconds));
@@ -47,10 +51,11 @@ export function addResult(tally: Tally, result: AttemptResult): void {
   if (tally.lostAt.length < MOST_PLACES * 2) tally.lostAt.push(hundredths(result.x), hundredths(result.y));
 }
 
-/** Add a batch played elsewhere to a tally, in place. */
+/** Add a batch played elsewhere to a tally, in place: the attempts that come next after those there are. */
 export function addTally(tally: Tally, batch: Tally): void {
   tally.attempts += batch.attempts;
   tally.cleared += batch.cleared;
+  tally.wins.push(...batch.wins);
   tally.times.push(...batch.times);
   tally.starReadings.push(...batch.starReadings);
   batch.stars.forEach((count, stars) => (tally.stars[stars] = (tally.stars[stars] ?? 0) + count));

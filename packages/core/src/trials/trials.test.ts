@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
 import { makeWorld, prepareLevel } from '../attempt/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal } from '../model/index.ts';
@@ -10,8 +11,10 @@ import {
   emptyTally,
   forecastOf,
   isPreciseEnough,
+  packWins,
   playBatch,
   trialQuestion,
+  unpackWins,
   type AttemptResult,
 } from './index.ts';
 
@@ -170,5 +173,40 @@ describe('the question', () => {
     ],
   ])('after %s is the same: %s', (_case, change, same) => {
     expect(text(change) === before).toBe(same);
+  });
+});
+
+describe('which attempts were won', () => {
+  it.each([
+    [[], ''],
+    [[true], '8'],
+    [[true, false, true, true, false, true], 'b4'],
+  ])('%j is packed as %s', (won, packed) => {
+    expect(packWins(won)).toBe(packed);
+  });
+
+  it('is packed and unpacked again', () => {
+    fc.assert(
+      fc.property(fc.array(fc.boolean(), { maxLength: 300 }), (won) => {
+        expect(unpackWins(packWins(won), won.length)).toEqual(won);
+      }),
+    );
+  });
+
+  it('is the same before and after an edit that only judges otherwise, but for those that it decides', () => {
+    const project = homeBeforeDusk();
+    const play = () => {
+      const { level, pacer } = trialQuestion(project, 9, pacerById('steady')!, DEFAULT_PRECISION);
+      const tally = emptyTally();
+      playBatch(makeWorld(level), pacer, 0, 80, tally);
+      return { motion: JSON.stringify(level.motion), wins: tally.wins };
+    };
+    const before = play();
+    project.run.livesAtStart = { from: 'number', value: 9 };
+    const after = play();
+    expect(after.motion).toBe(before.motion);
+    // More lives never lose what fewer had won.
+    before.wins.forEach((won, index) => expect(!won || after.wins[index]).toBe(true));
+    expect(after.wins.filter((won) => won).length).toBeGreaterThan(before.wins.filter((won) => won).length);
   });
 });

@@ -53,6 +53,7 @@ describe('forecasts that come as events', () => {
     slotId,
     pacer: 'steady',
     key,
+    motion: 'm',
     done,
     summary:
       clearRate === null

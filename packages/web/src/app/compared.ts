@@ -1,7 +1,8 @@
 import { changesBetween, type Change } from '@stadion/core/changes';
 import type { ForecastEvent, Snapshot } from '@stadion/core/contract';
 import type { RampRow } from '@stadion/core/ramps';
-import { differenceOf, type ShareDifference } from '@stadion/core/stats';
+import { differenceOf, pairedDifference, type ShareDifference } from '@stadion/core/stats';
+import { unpackWins } from '@stadion/core/trials';
 import { useMemo } from 'react';
 import { useSnapshotForecastsQuery, useSnapshotQuery } from '../api/stadionApi.ts';
 import { useAppSelector, useProject, useSelection } from './hooks.ts';
@@ -47,6 +48,15 @@ const countOf = ({ summary }: ForecastEvent) => ({
   trials: summary?.attempts ?? 0,
 });
 
+/** The same attempts judged two ways are compared one by one; others as what they are, independent. */
+function between(before: ForecastEvent, after: ForecastEvent): ShareDifference {
+  const winsOf = ({ summary }: ForecastEvent): boolean[] | undefined =>
+    summary?.wins === undefined ? undefined : unpackWins(summary.wins, summary.attempts);
+  const [was, is] = [winsOf(before), winsOf(after)];
+  if (before.motion === after.motion && was && is) return pairedDifference(was, is);
+  return differenceOf(countOf(before), countOf(after));
+}
+
 /** By slot id, how clear rates differ from those of what is compared with, as far as both are known. */
 export function useRateChanges(now: ReadonlyMap<string, ForecastEvent>): Map<string, RateChange> {
   const { projectId, compared } = useSelection();
@@ -61,7 +71,7 @@ export function useRateChanges(now: ReadonlyMap<string, ForecastEvent>): Map<str
       const after = now.get(before.slotId);
       if (!before.summary || !after?.summary) continue;
       const same = before.key === after.key;
-      const difference = same ? { difference: 0, low: 0, high: 0 } : differenceOf(countOf(before), countOf(after));
+      const difference = same ? { difference: 0, low: 0, high: 0 } : between(before, after);
       changes.set(before.slotId, { ...difference, before: before.summary.clearRate, same });
     }
     return changes;

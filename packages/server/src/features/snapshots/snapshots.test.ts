@@ -97,5 +97,5 @@ describe('a snapshot', () => {
     const differing = then.entries.filter((entry, index) => entry.key !== now.entries[index]!.key);
     expect(differing.map(({ slotId }) => slotId)).toEqual(['slot-7']);
     expect((await request(app.express).get(`${base}/snapshots/${id}/forecasts/nobody`)).status).toBe(404);
-  });
+  }, 20_000);
 });

@@ -34,6 +34,7 @@ interface Asker {
 /** One question that somebody waits for. */
 interface Job {
   key: string;
+  motion: string;
   question: TrialQuestion;
   /** Who asked, by project, snapshot of it if any, and slot. */
   wanted: (Asker & { slotId: string; pacer: string })[];
@@ -61,7 +62,10 @@ function pacerNamed(id: string): Pacer {
   return pacer;
 }
 
-const keyOf = (question: TrialQuestion): string => createHash('sha256').update(JSON.stringify(question)).digest('hex');
+const hashOf = (value: unknown): string => createHash('sha256').update(JSON.stringify(value)).digest('hex');
+/** Two questions of one motion play the same attempts as far as they go, and judge them each in its way. */
+const motionOf = ({ engine, level, pacer }: TrialQuestion): string =>
+  hashOf([engine, level.motion, pacer]).slice(0, 16);
 
 /** Forecasts of whole sequences: answered from the store where the same question was asked before, else played in batches, round and round over the slots. */
 export function makeTrialService(dependencies: Dependencies) {
@@ -74,8 +78,9 @@ export function makeTrialService(dependencies: Dependencies) {
   let closed = false;
 
   const announce = (job: Job, done: boolean): void => {
-    const summary = job.tally.attempts > 0 ? summarize(forecastOf(job.tally)) : null;
-    for (const { projectId, ...want } of job.wanted) tell(projectId, [{ ...want, key: job.key, done, summary }]);
+    const summary = job.tally.attempts > 0 ? summarize(forecastOf(job.tally), done) : null;
+    for (const { projectId, ...want } of job.wanted)
+      tell(projectId, [{ ...want, key: job.key, motion: job.motion, done, summary }]);
   };
 
   const finish = async (job: Job): Promise<void> => {
@@ -122,7 +127,7 @@ export function makeTrialService(dependencies: Dependencies) {
     const { projectId, ...of } = asker;
     const asked = document.slots.map((slot, index) => {
       const question = trialQuestion(document, index + 1, pacer, DEFAULT_PRECISION);
-      return { slotId: slot.id, question, key: keyOf(question) };
+      return { slotId: slot.id, question, key: hashOf(question), motion: motionOf(question) };
     });
     const known = await store.readForecasts(storage.db, [...new Set(asked.map((entry) => entry.key))]);
     // What this project wanted of this pacer before is wanted no more, unless it is asked again below.
@@ -131,17 +136,18 @@ export function makeTrialService(dependencies: Dependencies) {
         (want) => want.projectId !== projectId || want.snapshot !== asker.snapshot || want.pacer !== pacer.id,
       );
     }
-    const entries = asked.map(({ slotId, question, key }): ForecastEvent => {
+    const entries = asked.map(({ slotId, question, key, motion }): ForecastEvent => {
       const forecast = known.get(key);
-      if (forecast) return { ...of, slotId, pacer: pacer.id, key, done: true, summary: summarize(forecast) };
+      if (forecast)
+        return { ...of, slotId, pacer: pacer.id, key, motion, done: true, summary: summarize(forecast, true) };
       let job = jobs.get(key);
       if (!job) {
-        job = { key, question, wanted: [], tally: emptyTally(), next: 0, playing: false };
+        job = { key, motion, question, wanted: [], tally: emptyTally(), next: 0, playing: false };
         jobs.set(key, job);
       }
       job.wanted.push({ ...asker, slotId, pacer: pacer.id });
-      const summary = job.tally.attempts > 0 ? summarize(forecastOf(job.tally)) : null;
-      return { ...of, slotId, pacer: pacer.id, key, done: false, summary };
+      const summary = job.tally.attempts > 0 ? summarize(forecastOf(job.tally), false) : null;
+      return { ...of, slotId, pacer: pacer.id, key, motion, done: false, summary };
     });
     for (const job of jobs.values()) if (job.wanted.length === 0 && !job.playing) jobs.delete(job.key);
     setTimeout(pump, HEAD_START_MS);
