@@ -18,7 +18,7 @@ export default {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.tsx?$': swc },
   moduleNameMapper: { '\\.css$': '<rootDir>/packages/web/src/testing/empty.ts' },
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/jest.environment.mjs',
   testEnvironmentOptions: { customExportConditions: ['source', 'node', 'node-addons'] },
   modulePathIgnorePatterns: ['/dist/'],
 };

@@ -86,6 +86,7 @@ describe('a formula', () => {
   it('that divides by zero is a finding at that level', async () => {
     await type('100 / (level - 5) ');
     await at.page.keys(Key.ENTER);
+    await at.page.seeText('no number at 5');
     await at.page.clickName('button', /findings/);
     await at.page.seeText('The formula of Clock gives no number.');
     await at.page.seeText('It divides by zero here. Until it does, it counts as 120');

@@ -23,7 +23,7 @@ export { changeOf, laneMarks, type LaneMarks } from './marks.ts';
 export { readRamp, type RampReading } from './read.ts';
 export { reshape } from './reshape.ts';
 export { roundToMultiple } from './round.ts';
-export { seriesOf, valuesAt, type Series } from './series.ts';
+export { seriesOf, valuesAt, withoutNumber, type Series } from './series.ts';
 export {
   SHAPES,
   shapeDefinition,

@@ -2,7 +2,18 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { Ramp, type Parameter, type Project, type Shape, type ShapeType } from '../model/index.ts';
-import { deriveValue, PLAIN, rampTable, rampValue, reshape, rowWith, SHAPES, seriesOf, valuesAt } from './index.ts';
+import {
+  deriveValue,
+  PLAIN,
+  rampTable,
+  rampValue,
+  reshape,
+  rowWith,
+  SHAPES,
+  seriesOf,
+  valuesAt,
+  withoutNumber,
+} from './index.ts';
 
 /** The demo with the ramp of one parameter set. */
 function withRamp(key: string, ramp: Ramp, more: Partial<Project> = {}): { project: Project; parameter: Parameter } {
@@ -69,6 +80,15 @@ describe('formulas', () => {
     expect(valuesAt(project, 3)['clock']).toBe(parameter.sane.max);
     expect(deriveValue(project, parameter, 3).map(({ step }) => step)).toEqual(['shape', 'no number']);
     expect(valuesAt(project, 4)['clock']).toBe(10);
+  });
+
+  it('tell where they give no number, but for what is pinned', () => {
+    const { project, parameter } = withRamp('clock', formula('if(level < 3, 1 / 0, sqrt(level - 6))'));
+    parameter.pins['slot-4'] = 30;
+    expect(withoutNumber(project, parameter)).toEqual([1, 2, 3, 5]);
+    expect(withoutNumber(project, project.parameters[0]!)).toEqual([]);
+    const circle = withRamp('clock', formula('clock + 1'));
+    expect(withoutNumber(circle.project, circle.parameter)).toHaveLength(24);
   });
 
   it('in a circle count as the lower ends, whoever is asked first', () => {

@@ -1,7 +1,7 @@
 import type { Parameter } from '../model/index.ts';
 import type { RampContext } from './context.ts';
 import { cyclesOf } from './formula/index.ts';
-import { fallback, isPinned, rampValue, type RampProject, type Values } from './values.ts';
+import { courseAt, fallback, isPinned, rampValue, type RampProject, type Values } from './values.ts';
 
 /** All ramps of a project. */
 export interface Series {
@@ -50,6 +50,23 @@ export function seriesOf(project: RampProject): Series {
   }
 
   return { contextOf, valueAt, rampAt };
+}
+
+/**
+ * Positions at which a parameter's formula gives no number, so that an end of its sane range stands in for it; all of them
+ * where it goes round in a circle. None for other shapes, and for what is pinned.
+ */
+export function withoutNumber(project: RampProject, parameter: Parameter): number[] {
+  const { key, ramp } = parameter;
+  if (ramp.shape.type !== 'formula') return [];
+  const circular = cyclesOf(project.parameters).flat().includes(key);
+  const { contextOf } = seriesOf(project);
+  return project.slots.flatMap((slot, index) => {
+    if (isPinned(parameter, slot.id)) return [];
+    const position = index + 1;
+    const place = ramp.axis === undefined ? position : 0;
+    return circular || !Number.isFinite(courseAt(ramp, place, contextOf(parameter, position))) ? [position] : [];
+  });
 }
 
 /** All parameters at one position (from 1; past the last slot the ramps go on, without pins). */

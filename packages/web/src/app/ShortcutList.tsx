@@ -1,19 +1,22 @@
 import { Dialog } from 'radix-ui';
+import type { PartKey } from './screenKeys.ts';
 import type { Shortcut } from './shortcuts.ts';
 
 interface Props {
   open: boolean;
   shortcuts: readonly Shortcut[];
+  /** Keys of parts of the screen. */
+  parts: readonly PartKey[];
   onClose: () => void;
 }
 
 /** The keys of the present screen; stays beside the work. */
-export function ShortcutList({ open, shortcuts, onClose }: Props) {
+export function ShortcutList({ open, shortcuts, parts, onClose }: Props) {
   return (
     <Dialog.Root open={open} modal={false} onOpenChange={(next) => !next && onClose()}>
       <Dialog.Portal>
         <Dialog.Content
-          className="pop fixed right-4 bottom-4 w-72"
+          className="pop fixed right-4 bottom-4 max-h-[calc(100vh-32px)] w-80 overflow-y-auto"
           aria-describedby={undefined}
           onOpenAutoFocus={(event) => event.preventDefault()}
         >
@@ -22,7 +25,7 @@ export function ShortcutList({ open, shortcuts, onClose }: Props) {
             <Dialog.Close className="link ml-auto">Close</Dialog.Close>
           </div>
           <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
-            {shortcuts.map(({ keys, does }) => (
+            {[...shortcuts, ...parts].map(({ keys, does }) => (
               <div key={keys} className="contents">
                 <dt>
                   <kbd>{keys}</kbd>
@@ -30,12 +33,6 @@ export function ShortcutList({ open, shortcuts, onClose }: Props) {
                 <dd>{does}</dd>
               </div>
             ))}
-            <div className="contents">
-              <dt>
-                <kbd>↑ ↓</kbd> <kbd>=</kbd>
-              </dt>
-              <dd>On a number: nudge (Shift: by ten), follow a parameter</dd>
-            </div>
           </dl>
         </Dialog.Content>
       </Dialog.Portal>

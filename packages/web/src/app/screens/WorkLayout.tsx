@@ -15,6 +15,7 @@ import {
   useSequenceEdit,
 } from '../hooks.ts';
 import { Header } from '../Header.tsx';
+import { PART_KEYS } from '../screenKeys.ts';
 import { useShortcuts, type Shortcut } from '../shortcuts.ts';
 import { ShortcutList } from '../ShortcutList.tsx';
 import { findingsToggled, renamingStarted } from '../viewSlice.ts';
@@ -22,7 +23,7 @@ import { findingsToggled, renamingStarted } from '../viewSlice.ts';
 /** Header, track, and one screen below them. */
 export function WorkLayout() {
   const project = useProject();
-  const { slotId, position } = useSelection();
+  const { slotId, position, screen } = useSelection();
   const goto = useGoto();
   const change = useSequenceEdit();
   const dispatch = useAppDispatch();
@@ -73,7 +74,7 @@ export function WorkLayout() {
         <Outlet />
         {findingsOpen ? <FindingsDrawer /> : null}
       </div>
-      <ShortcutList open={listing} onClose={() => setListing(false)} shortcuts={shortcuts} />
+      <ShortcutList open={listing} onClose={() => setListing(false)} shortcuts={shortcuts} parts={PART_KEYS[screen]} />
     </div>
   );
 }

@@ -1,7 +1,8 @@
 import type { Parameter, Project } from '@stadion/core/model';
-import { readRamp, type RampRow, type Stretch } from '@stadion/core/ramps';
+import { readRamp, withoutNumber, type RampRow, type Stretch } from '@stadion/core/ramps';
 import { useMemo } from 'react';
 import type { Columns } from '../../app/columns.ts';
+import { useProject } from '../../app/hooks.ts';
 import { GhostLine, LaneLine } from './LaneLine.tsx';
 import { OpenLane } from './OpenLane.tsx';
 import { laneScale } from './scale.ts';
@@ -63,6 +64,7 @@ export function LaneChart(props: Props) {
           {marks.outside.map((at) => (
             <rect key={at} x={edge(at)} y="0" width={column} height={bottom} fill="var(--loss-soft)" fillOpacity=".7" />
           ))}
+          {open ? <NoNumber parameter={parameter} columns={columns} height={bottom} /> : null}
           {open && stretch ? <StretchBand stretch={stretch} edge={edge} height={drawn} /> : null}
           {count > slots.length ? <PastTheEnd x1={edge(slots.length + 1)} x2={edge(count + 1)} height={drawn} /> : null}
           {open && marks.largestJump ? (
@@ -111,6 +113,21 @@ export function LaneChart(props: Props) {
       </g>
     </svg>
   );
+}
+
+/** Levels at which a formula gives no number: what stands there is an end of the sane range. */
+function NoNumber({ parameter, columns, height }: { parameter: Parameter; columns: Columns; height: number }) {
+  const project = useProject();
+  const broken = useMemo(() => withoutNumber(project, parameter), [project, parameter]);
+  const { column, edge, middle } = columns;
+  return broken.map((at) => (
+    <g key={at}>
+      <rect x={edge(at)} y="0" width={column} height={height} fill="var(--loss-soft)" fillOpacity=".7" />
+      <text x={middle(at)} y={height - 4} fontSize="11" fontWeight="700" textAnchor="middle" fill="var(--loss)">
+        ?
+      </text>
+    </g>
+  ));
 }
 
 /** The levels marked for an edit of all of them. */

@@ -1,11 +1,12 @@
 import { type Parameter } from '@stadion/core/model';
-import type { RampRow } from '@stadion/core/ramps';
+import { withoutNumber, type RampRow } from '@stadion/core/ramps';
+import { useMemo } from 'react';
 import { toast } from 'sonner';
 import { removeParameter, setParameterFact, setSane } from '../../app/commands/index.ts';
 import { useAppDispatch, useEdit, useProject } from '../../app/hooks.ts';
 import { lanePanelOpened, type LanePanel } from '../../app/viewSlice.ts';
 import { Menu, NumberChip, TextInPlace } from '../../ui/index.ts';
-import { marksInWords, marksOf } from './words.ts';
+import { marksInWords, marksOf, positionsInWords } from './words.ts';
 
 /** The range in which the values make sense: outside it they are marked, not refused. */
 function Sane({ parameter }: { parameter: Parameter }) {
@@ -50,6 +51,7 @@ export function LaneFacts({ parameter, row, panel }: { parameter: Parameter; row
   const dispatch = useAppDispatch();
   const live = parameter.ramp.axis !== undefined;
   const pinned = project.slots.flatMap((slot, index) => (Object.hasOwn(parameter.pins, slot.id) ? [index + 1] : []));
+  const broken = useMemo(() => withoutNumber(project, parameter), [project, parameter]);
   const remove = (): void => {
     const command = removeParameter(project, parameter.key);
     if ('usedIn' in command) {
@@ -65,6 +67,9 @@ export function LaneFacts({ parameter, row, panel }: { parameter: Parameter; row
           ◆ {pinned.length} pin{pinned.length === 1 ? '' : 's'}, at {pinned.slice(0, 5).join(', ')}
           {pinned.length > 5 ? ' …' : ''}
         </span>
+      )}
+      {broken.length === 0 ? null : (
+        <span className="font-semibold text-loss">no number at {positionsInWords(broken, 3)}</span>
       )}
       {live
         ? null
