@@ -1,5 +1,6 @@
 import { resolvingAt } from '../attempt/index.ts';
 import type { Project } from '../model/index.ts';
+import { rampTable, valuesIn, type Values } from '../ramps/index.ts';
 import { namesFor, rulesOf } from '../rules/index.ts';
 import { alreadyTrue } from './checks/alreadyTrue.ts';
 import { formulaCycle } from './checks/formulaCycle.ts';
@@ -18,20 +19,36 @@ const CHECKS: readonly Check[] = [
   expectationNotMet,
 ];
 
-/** Everything found at one position. @param position from 1; a position without a level has no findings */
-export function findingsAt(project: Project, position: number): Finding[] {
+/**
+ * Everything found at one position.
+ *
+ * @param position from 1; a position without a level has no findings
+ * @param values of all parameters there, where they are known already
+ */
+export function findingsAt(project: Project, position: number, values?: Values): Finding[] {
   const slot = project.slots[position - 1];
   const level = slot && project.levels[slot.levelId];
   if (!slot || !level) return [];
-  const resolving = resolvingAt(project, level, position);
-  const { values, placed } = resolving;
+  const resolving = resolvingAt(project, level, position, values);
   const names = namesFor(project, level);
   const rules = rulesOf(project, level);
-  const place = { project, level, position, slotId: slot.id, values, placed, names, rules, resolving };
+  const { placed } = resolving;
+  const place = {
+    project,
+    level,
+    position,
+    slotId: slot.id,
+    values: resolving.values,
+    placed,
+    names,
+    rules,
+    resolving,
+  };
   return CHECKS.flatMap((check) => check.check(place));
 }
 
 /** Everything found in the whole sequence, in its order. */
 export function findingsOf(project: Project): Finding[] {
-  return project.slots.flatMap((_, index) => findingsAt(project, index + 1));
+  const table = rampTable(project);
+  return project.slots.flatMap((_, index) => findingsAt(project, index + 1, valuesIn(table, index + 1)));
 }

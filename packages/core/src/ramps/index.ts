@@ -32,7 +32,7 @@ export {
   type ShapeDefinition,
   type ShapeField,
 } from './shapes/index.ts';
-export { rampTable, rowWith, type RampRow, type RampTable } from './table.ts';
+export { rampTable, rowWith, valuesIn, type RampRow, type RampTable } from './table.ts';
 export {
   courseAt,
   isBreather,

@@ -17,7 +17,7 @@ export interface Series {
 export function seriesOf(project: RampProject): Series {
   const byKey = new Map(project.parameters.map((parameter) => [parameter.key, parameter]));
   const circular = new Set(cyclesOf(project.parameters).flat());
-  const known = new Map<string, Map<number, number>>();
+  const known = new Map<string, number[]>();
   const levels = project.slots.length;
   const parameterAt = (key: string, position: number): number => {
     const parameter = byKey.get(key);
@@ -33,15 +33,16 @@ export function seriesOf(project: RampProject): Series {
 
   function rampAt(parameter: Parameter, position: number): number {
     const { key, ramp, sane } = parameter;
+    const plain = ramp.axis === undefined;
+    // Most ramps go along the sequence and name nobody: they are not kept, working one out is quicker.
+    if (plain && ramp.shape.type !== 'formula') return rampValue(parameter, position, sequence);
     if (circular.has(key)) return fallback(Number.NaN, sane);
-    const context = contextOf(parameter, position);
-    const place = ramp.axis === undefined ? position : 0;
+    const context = plain ? sequence : contextOf(parameter, position);
+    const place = plain ? position : 0;
     if (ramp.shape.type !== 'formula') return rampValue(parameter, place, context);
     let values = known.get(key);
-    if (!values) known.set(key, (values = new Map<number, number>()));
-    let value = values.get(position);
-    if (value === undefined) values.set(position, (value = rampValue(parameter, place, context)));
-    return value;
+    if (!values) known.set(key, (values = []));
+    return (values[position] ??= rampValue(parameter, place, context));
   }
 
   function valueAt(parameter: Parameter, position: number): number {

@@ -1,7 +1,7 @@
 import type { Parameter } from '../model/index.ts';
 import { namesIn } from './formula/index.ts';
 import { seriesOf, type Series } from './series.ts';
-import type { RampProject } from './values.ts';
+import type { RampProject, Values } from './values.ts';
 
 /** One parameter over the whole sequence, a number per position from 1. */
 export interface RampRow {
@@ -53,19 +53,24 @@ function unchanged(project: RampProject, before: RampProject): ReadonlySet<strin
 }
 
 /** One parameter over so many positions. */
-function rowOf(parameter: Parameter, positions: number, { rampAt, valueAt }: Series): RampRow {
-  const row: RampRow = { values: new Float64Array(positions), ramp: new Float64Array(positions) };
-  for (let i = 0; i < positions; i++) {
-    row.ramp[i] = rampAt(parameter, i + 1);
-    row.values[i] = valueAt(parameter, i + 1);
+function rowOf({ slots }: RampProject, parameter: Parameter, positions: number, { rampAt }: Series): RampRow {
+  const ramp = new Float64Array(positions);
+  for (let i = 0; i < positions; i++) ramp[i] = rampAt(parameter, i + 1);
+  const { pins } = parameter;
+  const values = Float64Array.from(ramp);
+  if (Object.keys(pins).length > 0) {
+    slots.forEach(({ id }, index) => {
+      if (index < positions && Object.hasOwn(pins, id)) values[index] = pins[id] as number;
+    });
   }
-  return row;
+  return { values, ramp };
 }
 
 /** The row of a parameter as it would be: all others stay as they are. */
 export function rowWith(project: RampProject, parameter: Parameter, positions = project.slots.length): RampRow {
   const parameters = project.parameters.map((entry) => (entry.key === parameter.key ? parameter : entry));
-  return rowOf(parameter, positions, seriesOf({ ...project, parameters }));
+  const changed = { ...project, parameters };
+  return rowOf(changed, parameter, positions, seriesOf(changed));
 }
 
 /**
@@ -81,7 +86,14 @@ export function rampTable(project: RampProject, positions = project.slots.length
   for (const parameter of project.parameters) {
     const before = same.has(parameter.key) ? earlier?.table.rows.get(parameter.key) : undefined;
     const kept = before?.values.length === positions ? before : undefined;
-    rows.set(parameter.key, kept ?? rowOf(parameter, positions, series));
+    rows.set(parameter.key, kept ?? rowOf(project, parameter, positions, series));
   }
   return { slotIds: project.slots.map((slot) => slot.id), rows };
+}
+
+/** All parameters at one position of a table. @param position from 1, within the table */
+export function valuesIn({ rows }: RampTable, position: number): Values {
+  const values: Record<string, number> = {};
+  for (const [key, row] of rows) values[key] = row.values[position - 1] as number;
+  return values;
 }

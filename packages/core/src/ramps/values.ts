@@ -24,13 +24,20 @@ export const courseAt = ({ shape }: Parameter['ramp'], place: number, context: R
 export const fallback = (value: number, { min, max }: Parameter['sane']): number =>
   Number.isFinite(value) ? value : value === Number.POSITIVE_INFINITY ? max : min;
 
+/** The shape's value, or what stands in for it. */
+function numberAt({ ramp, sane }: RampSource, place: number, context: RampContext): number {
+  const value = courseAt(ramp, place, context);
+  return Number.isFinite(value) ? value : fallback(value, sane);
+}
+
 /** Shape and breather, without any other modifier. Nothing lies before the first place: “earlier” stops there. */
-export function shapedValue({ ramp, sane }: RampSource, place: number, context: RampContext = PLAIN): number {
-  const at = (where: number): number => fallback(courseAt(ramp, where, context), sane);
-  const { breather } = ramp;
-  if (!breather || !isBreather(ramp, place)) return at(place);
+export function shapedValue(source: RampSource, place: number, context: RampContext = PLAIN): number {
+  const { breather } = source.ramp;
+  if (breather === undefined || !isBreather(source.ramp, place)) return numberAt(source, place, context);
   const { takes } = breather;
-  return takes.is === 'times' ? at(place) * takes.factor : at(Math.max(context.first, place - takes.levels));
+  return takes.is === 'times'
+    ? numberAt(source, place, context) * takes.factor
+    : numberAt(source, Math.max(context.first, place - takes.levels), context);
 }
 
 /** The ramp's own value at a place on its axis, without pins: shape → breather → at most / at least → rounding. */

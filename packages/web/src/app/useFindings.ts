@@ -1,5 +1,6 @@
 import { findingsAt, type Finding } from '@stadion/core/findings';
 import { parametersIn, type Level, type Project } from '@stadion/core/model';
+import { valuesIn } from '@stadion/core/ramps';
 import { useDeferredValue, useMemo } from 'react';
 import { useProject } from './hooks.ts';
 import { rampsOf } from './ramps.ts';
@@ -45,9 +46,9 @@ function findingsHere(project: Project, position: number, telling: string): Find
   const level = slot && project.levels[slot.levelId];
   if (!slot || !level) return [];
   const { kinds, run, words, standing, expectations, player, tallies, score } = project;
-  const { rows } = rampsOf(project);
+  const table = rampsOf(project);
   const keys = [level, slot, kinds, run, standing, player, score].flatMap((part) => followedBy(part));
-  const values = `${telling}${keys.map((key) => rows.get(key)?.values[position - 1]).join()}`;
+  const values = `${telling}${keys.map((key) => table.rows.get(key)?.values[position - 1]).join()}`;
   const byPosition = known.get(level) ?? new Map<number, Known>();
   const before = byPosition.get(position);
   if (
@@ -64,7 +65,7 @@ function findingsHere(project: Project, position: number, telling: string): Find
   ) {
     return before.findings;
   }
-  const findings = findingsAt(project, position);
+  const findings = findingsAt(project, position, valuesIn(table, position));
   known.set(
     level,
     byPosition.set(position, {

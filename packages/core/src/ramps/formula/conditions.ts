@@ -1,6 +1,5 @@
 import type { RampContext } from '../context.ts';
-import { evaluate } from './evaluate.ts';
-import { meaningOf } from './names.ts';
+import { compile } from './compile.ts';
 import { parseFormula } from './parse.ts';
 import type { Node } from './types.ts';
 
@@ -55,11 +54,12 @@ function conditionsOf(node: Node): Node[] {
 export function conditionsIn(text: string, places: readonly number[], context: RampContext): FormulaCondition[] {
   const parsed = parseFormula(text);
   if (!parsed.ok) return [];
-  return conditionsOf(parsed.root).map((node) => ({
-    words: written(node),
-    holdsAt: places.filter((place) => {
-      const value = evaluate(node, (name) => meaningOf(name, place, context));
+  return conditionsOf(parsed.root).map((node) => {
+    const run = compile(node);
+    const holds = (place: number): boolean => {
+      const value = run(place, context);
       return !Number.isNaN(value) && value !== 0;
-    }),
-  }));
+    };
+    return { words: written(node), holdsAt: places.filter(holds) };
+  });
 }

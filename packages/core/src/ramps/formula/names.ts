@@ -1,5 +1,5 @@
 import type { LiveAxis, Parameter } from '../../model/index.ts';
-import { bandAt, type RampContext } from '../context.ts';
+import { READING_NAME } from './compile.ts';
 import { nearest } from './nearest.ts';
 import { parseFormula } from './parse.ts';
 import type { FormulaError } from './types.ts';
@@ -10,24 +10,6 @@ export const OWN_NAMES = {
   levels: 'how many levels the sequence has',
   tier: 'which tier this is, from 1',
 } as const;
-
-/** What a formula along a reading knows besides. */
-export const READING_NAME = 'reading';
-
-/** What a name stands for. Parameters come last: none hides a name of the language. */
-export function meaningOf(name: string, place: number, context: RampContext): number {
-  switch (name) {
-    case 'level':
-      return context.axis === undefined ? place : context.level;
-    case 'levels':
-      return context.levels;
-    case 'tier':
-      return bandAt(context.bands, place) + 1;
-    case READING_NAME:
-      if (context.axis !== undefined) return place;
-  }
-  return context.parameterAt(name, place);
-}
 
 /** The names in a formula, each once, in the order met; none where it cannot be read. */
 export function namesIn(text: string): string[] {

@@ -1,3 +1,4 @@
+import { compile } from './compile.ts';
 import { FUNCTIONS } from './functions.ts';
 import { nearest } from './nearest.ts';
 import { syntaxTree, type Parsed } from './syntax.ts';
@@ -116,7 +117,8 @@ function parse(text: string): ParsedFormula {
   if (!syntax.ok) return syntax;
   try {
     const { read: readNode, names } = reader(text);
-    return { ok: true, root: readNode(syntax.tree, 0), names };
+    const root = readNode(syntax.tree, 0);
+    return { ok: true, root, names, run: compile(root) };
   } catch (error) {
     if (error instanceof Unreadable) return { ok: false, error: error.at };
     throw error;

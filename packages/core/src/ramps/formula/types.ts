@@ -1,3 +1,8 @@
+import type { RampContext } from '../context.ts';
+
+/** A formula made ready: its value at a place. Not a number, or infinite, where it divides by zero or asks for what is not there. */
+export type Run = (place: number, context: RampContext) => number;
+
 /** A node of a formula's own syntax tree. */
 export type Node =
   | { is: 'number'; value: number }
@@ -26,4 +31,5 @@ export interface NameUse {
 }
 
 /** What is read off a formula's text. */
-export type ParsedFormula = { ok: true; root: Node; names: readonly NameUse[] } | { ok: false; error: FormulaError };
+export type ParsedFormula =
+  { ok: true; root: Node; names: readonly NameUse[]; run: Run } | { ok: false; error: FormulaError };

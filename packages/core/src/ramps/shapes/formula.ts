@@ -1,4 +1,4 @@
-import { evaluate, meaningOf, parseFormula } from '../formula/index.ts';
+import { parseFormula } from '../formula/index.ts';
 import type { ShapeDefinition } from './types.ts';
 
 /** What the designer writes, in a small language of its own. */
@@ -9,7 +9,7 @@ export const formula: ShapeDefinition<'formula'> = {
   handles: () => [],
   valueAt: ({ text }, place, context) => {
     const parsed = parseFormula(text);
-    return parsed.ok ? evaluate(parsed.root, (name) => meaningOf(name, place, context)) : Number.NaN;
+    return parsed.ok ? parsed.run(place, context) : Number.NaN;
   },
   fromValues: (values, { axis }) => {
     const name = axis === undefined ? 'level' : 'reading';
