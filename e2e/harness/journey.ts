@@ -16,11 +16,11 @@ export interface Journey {
   saved(what: string, check: (project: Project) => boolean): Promise<void>;
 }
 
-/** Sets up a journey for the tests of a file. */
-export function journey(): Journey {
+/** Sets up a journey for the tests of a file. @param waitsForTrials its tests wait for what the server tries */
+export function journey(waitsForTrials = false): Journey {
   const made = {} as Journey;
   beforeAll(async () => {
-    made.server = await runServer();
+    made.server = await runServer(!waitsForTrials);
     made.page = await openBrowser();
     const list = (await (await fetch(`${made.server.address}/api/projects`)).json()) as { projects: { id: string }[] };
     made.projectId = list.projects[0]!.id;
