@@ -85,7 +85,7 @@ function bytes(): void {
   const folder = path.join(import.meta.dirname, '../packages/web/dist/assets');
   const size = (file: string): number => gzipSync(fs.readFileSync(path.join(folder, file))).length / 1024;
   const scripts = fs.readdirSync(folder).filter((file) => /\.(js|css)$/.test(file));
-  const late = scripts.filter((file) => /^(Bars|echarts|forecast\.worker)/.test(file));
+  const late = scripts.filter((file) => /^(Bars|echarts|(forecast|movers)\.worker)/.test(file));
   const sum = (files: string[]): string => `${files.reduce((total, file) => total + size(file), 0).toFixed(0)} kB gz`;
   say('web bundle at the start', sum(scripts.filter((file) => !late.includes(file))));
   say('web bundle that comes when needed (charts, worker)', sum(late));
