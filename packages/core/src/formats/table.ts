@@ -1,14 +1,11 @@
 import type { Project } from '../model/index.ts';
-import { rampTable } from '../ramps/index.ts';
+import { rampTable, tidy } from '../ramps/index.ts';
 
 /** Every parameter's value at every slot, as rows to be written as CSV. */
 export interface ParameterTable {
   header: string[];
   rows: (string | number)[][];
 }
-
-/** Ten significant digits keep every designed number and drop binary noise. */
-export const clean = (value: number): number => Number(value.toPrecision(10));
 
 /** One row per slot in the order of the sequence: position, slot, level, then one column per parameter key. */
 export function parameterTable(project: Project): ParameterTable {
@@ -18,7 +15,7 @@ export function parameterTable(project: Project): ParameterTable {
     header: ['position', 'slot', 'level', ...keys],
     rows: slotIds.map((slotId, index) => {
       const level = project.levels[project.slots[index]?.levelId ?? ''];
-      return [index + 1, slotId, level?.name ?? '', ...keys.map((key) => clean(rows.get(key)?.values[index] ?? 0))];
+      return [index + 1, slotId, level?.name ?? '', ...keys.map((key) => tidy(rows.get(key)?.values[index] ?? 0))];
     }),
   };
 }

@@ -22,7 +22,7 @@ export { fitShape, type Target } from './fit.ts';
 export { changeOf, laneMarks, type LaneMarks } from './marks.ts';
 export { readRamp, type RampReading } from './read.ts';
 export { reshape } from './reshape.ts';
-export { roundToMultiple } from './round.ts';
+export { roundToMultiple, tidy } from './round.ts';
 export { seriesOf, valuesAt, withoutNumber, type Series } from './series.ts';
 export {
   SHAPES,

@@ -1,5 +1,6 @@
 import type { Parameter, Ramp } from '../model/index.ts';
 import { fitShape } from './fit.ts';
+import { tidy } from './round.ts';
 import { seriesOf } from './series.ts';
 import { SHAPES } from './shapes/index.ts';
 import { rowWith } from './table.ts';
@@ -57,7 +58,6 @@ export interface Held {
   elsewhere: number;
 }
 
-const tidy = (value: number): number => Number(value.toPrecision(10));
 const SAME = 1e-9;
 
 /** The formula with the edit written into it, where it can be. */

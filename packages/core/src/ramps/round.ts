@@ -16,3 +16,6 @@ export function roundToMultiple(value: number, multiple: number): number {
   const size = clean ? whole / perUnit : whole * multiple;
   return value < 0 ? 0 - size : size;
 }
+
+/** Ten significant digits keep every designed number and drop binary noise. */
+export const tidy = (value: number): number => Number(value.toPrecision(10));

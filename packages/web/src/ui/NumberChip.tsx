@@ -1,7 +1,8 @@
+import { tidy } from '@stadion/core/ramps';
 import { Popover } from 'radix-ui';
 import { useCallback, useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { formatNumber } from './format.ts';
-import { tidy, type NumberChipProps } from './number.ts';
+import type { NumberChipProps } from './number.ts';
 import { NumberEditor } from './NumberEditor.tsx';
 
 const COMMIT_AFTER_MS = 350;

@@ -1,7 +1,8 @@
+import { tidy } from '@stadion/core/ramps';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from './Button.tsx';
 import { formatNumber } from './format.ts';
-import { refusal, tidy, type Binding, type NumberChipProps } from './number.ts';
+import { refusal, type Binding, type NumberChipProps } from './number.ts';
 import { parseNumber } from './parseNumber.ts';
 
 interface Props extends NumberChipProps {

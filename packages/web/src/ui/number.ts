@@ -40,9 +40,6 @@ export interface NumberChipProps extends NumberLimits {
   shown?: string;
 }
 
-/** Ten significant digits keep what was meant and drop binary noise. */
-export const tidy = (value: number): number => Number(value.toPrecision(10));
-
 /** Why a number cannot be taken, or undefined. */
 export function refusal(value: number, { min, max, whole, scale = 1, unit = '' }: NumberLimits): string | undefined {
   const say = (limit: number): string => `${formatNumber(limit * scale)}${unit === '' ? '' : ` ${unit}`}`;

@@ -7,7 +7,7 @@ import {
   type Shape,
   type ShapeType,
 } from '@stadion/core/model';
-import { rampValue, reshape, seriesOf, SHAPES } from '@stadion/core/ramps';
+import { rampValue, reshape, seriesOf, SHAPES, tidy } from '@stadion/core/ramps';
 import { addAt, at, removeAt, replaceAt, setOptional, type Command } from './command.ts';
 
 const indexOf = (project: Project, key: string): number =>
@@ -89,7 +89,7 @@ export function setAxis(project: Project, key: string, axis: LiveAxis | undefine
   const parameter = project.parameters[indexOf(project, key)] as Parameter;
   const { axis: before, breather: _breather, ...rest } = parameter.ramp;
   const first = rampValue(parameter, before === undefined ? 1 : 0, seriesOf(project).contextOf(parameter, 1));
-  const from = Number(first.toPrecision(10));
+  const from = tidy(first);
   const add =
     parameter.number === 'whole' ? 1 : Number(((parameter.sane.max - parameter.sane.min) / 20).toPrecision(1));
   const every = axis === undefined ? 4 : FIRST_STEPS[axis];

@@ -1,5 +1,5 @@
 import type { LiveAxis, Parameter, Ramp, ShapeType } from '@stadion/core/model';
-import { courseAt, seriesOf, SHAPES, shapeDefinition, valuesAt, type ShapeField } from '@stadion/core/ramps';
+import { courseAt, seriesOf, SHAPES, shapeDefinition, tidy, valuesAt, type ShapeField } from '@stadion/core/ramps';
 import { useMemo } from 'react';
 import { GUTTER } from '../../app/columns.ts';
 import { addTier, READING_WORDS, removePin, setAxis, setPin, setRamp, setShape } from '../../app/commands/index.ts';
@@ -158,7 +158,7 @@ export function LaneSentence({ parameter, position, bottom, onPreview }: Props) 
           type="button"
           className="link"
           onClick={() => {
-            const value = Number(courseAt(ramp, newPoint, context).toPrecision(10));
+            const value = tidy(courseAt(ramp, newPoint, context));
             const next = definition.addHandle?.(shape, newPoint, value);
             if (next) change({ ...ramp, shape: next }, `a point at ${newPoint}`);
           }}

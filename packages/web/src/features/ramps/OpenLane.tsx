@@ -1,12 +1,12 @@
 import type { Parameter, Project, Ramp } from '@stadion/core/model';
-import { rowWith, seriesOf, type RampRow } from '@stadion/core/ramps';
+import { rowWith, seriesOf, tidy, type RampRow } from '@stadion/core/ramps';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Columns } from '../../app/columns.ts';
 import { removePin, setPin } from '../../app/commands/index.ts';
 import { useAppDispatch, useEdit, useGoto, useProject } from '../../app/hooks.ts';
 import { stretchMarked } from '../../app/viewSlice.ts';
 import { Mark, PointNumber, stepsPath } from './LaneLine.tsx';
-import { changeInWords, derivationInWords, handyValue, keyStepOf, lanePoint, tidy, type LaneScale } from './scale.ts';
+import { changeInWords, derivationInWords, handyValue, keyStepOf, lanePoint, type LaneScale } from './scale.ts';
 import { ShapeHandles, type LaneAxis } from './ShapeHandles.tsx';
 import { sayValue } from './words.ts';
 

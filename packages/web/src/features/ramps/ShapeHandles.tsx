@@ -1,9 +1,9 @@
 import type { Parameter, Ramp } from '@stadion/core/model';
-import { shapeDefinition, type Handle, type RampContext } from '@stadion/core/ramps';
+import { shapeDefinition, tidy, type Handle, type RampContext } from '@stadion/core/ramps';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { setRamp } from '../../app/commands/index.ts';
 import { useEdit, useProject } from '../../app/hooks.ts';
-import { handyValue, keyStepOf, tidy, type LaneScale } from './scale.ts';
+import { handyValue, keyStepOf, type LaneScale } from './scale.ts';
 import { sayValue } from './words.ts';
 
 /** Where the places of a ramp's axis stand on its lane. */

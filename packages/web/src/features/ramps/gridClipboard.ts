@@ -1,8 +1,9 @@
+import { tidy } from '@stadion/core/ramps';
 import papaparse from 'papaparse';
 import { cellsOf, type Block, type Cell } from './gridSelection.ts';
 
-/** Ten digits keep every designed number and drop binary noise. */
-export const written = (value: number): string => String(Number(value.toPrecision(10)));
+/** A value as it is typed and copied. */
+export const written = (value: number): string => String(tidy(value));
 
 /** A block as a spreadsheet takes it: tabs between columns, a line per row. */
 export function blockAsText(block: Block, textOf: (cell: Cell) => string): string {
