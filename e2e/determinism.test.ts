@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { execFileSync } from 'node:child_process';
 import path from 'node:path';
-import { hashesOf } from './harness/hashes.ts';
+import { finalHashes } from '@stadion/core/testing';
 import { journey } from './harness/journey.ts';
 
 const at = journey();
@@ -19,8 +19,8 @@ describe('the same seed', () => {
     const code = bundle();
     await at.open('level/slot-1');
     await at.page.driver.manage().setTimeouts({ script: 60_000 });
-    const inBrowser = await at.page.driver.executeScript<number[]>(`${code}; return hashes.hashesOf(${SEEDS});`);
-    const inNode = hashesOf(SEEDS);
+    const inBrowser = await at.page.driver.executeScript<number[]>(`${code}; return hashes.finalHashes(${SEEDS});`);
+    const inNode = finalHashes(SEEDS);
     expect(inNode).toHaveLength(SEEDS);
     expect(new Set(inNode).size).toBeGreaterThan(SEEDS * 0.95);
     expect(inBrowser).toEqual(inNode);

@@ -12,7 +12,11 @@ const result = await build({
   build: {
     write: false,
     minify: false,
-    lib: { entry: path.join(import.meta.dirname, 'hashes.ts'), formats: ['iife'], name: 'hashes' },
+    lib: {
+      entry: path.join(import.meta.dirname, '../../packages/core/src/testing/index.ts'),
+      formats: ['iife'],
+      name: 'hashes',
+    },
   },
 });
 const [output] = Array.isArray(result) ? result : [result];

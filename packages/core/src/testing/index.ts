@@ -1,1 +1,2 @@
 export * from './garden.ts';
+export { finalHashes } from './finalHashes.ts';
