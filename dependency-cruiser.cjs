@@ -2,11 +2,14 @@
 const coreLayers = [
   'stats',
   'random',
+  'abilities',
   'model',
   'ramps',
   'rules',
   'ground',
   'attempt',
+  'grounds',
+  'scene',
   'run',
   'pacers',
   'trials',
@@ -31,7 +34,7 @@ module.exports = {
     ),
     rule(
       'no-schema-code-in-the-runtime-folders',
-      { path: '^packages/core/src/(ramps|rules|attempt)/', pathNot: test },
+      { path: '^packages/core/src/(ramps|rules|attempt|grounds|pacers|trials)/', pathNot: test },
       { path: '^packages/core/src/model/', dependencyTypesNot: ['type-only'] },
     ),
     rule(

@@ -1,4 +1,4 @@
-import { makeWorld, prepareLevel } from '@stadion/core/attempt';
+import { makeWorld, prepareLevel } from '@stadion/core/grounds';
 import { homeBeforeDusk, manyLevels } from '@stadion/core/demo';
 import { findingsOf } from '@stadion/core/findings';
 import { pacerById } from '@stadion/core/pacers';

@@ -1,4 +1,13 @@
-import { startAttempt, step, makeWorld, type PreparedLevel, type World } from '@stadion/core/attempt';
+import {
+  bySort,
+  preparedEnemies,
+  startAttempt,
+  startPlace,
+  step,
+  type PreparedLevel,
+  type World,
+} from '@stadion/core/attempt';
+import { makeWorld } from '@stadion/core/grounds';
 import { drawPlayer, makePlayer, PACERS, playerInput } from '@stadion/core/pacers';
 import Matter from 'matter-js';
 
@@ -21,37 +30,37 @@ export function benchLevel(): PreparedLevel {
   });
   const open = (place: { x: number; y: number }): { x: number; y: number } =>
     rows[Math.floor(place.y)]?.[Math.floor(place.x)] === '#' ? { ...place, x: place.x + 1 } : place;
+  const pieces: PreparedLevel['motion']['pieces'] = {
+    ...bySort(() => []),
+    start: [{ x: 2.5, y: 2.5 }],
+    zone: [{ x: 20, y: 12, width: 2, height: 2, goal: true }],
+    collectable: Array.from({ length: 20 }, (_, i) => ({ kind: 0, worth: 5, hidden: false, ...open(spot(i, 20)) })),
+    enemy: Array.from({ length: MOVERS }, (_, i) => ({
+      kind: 0,
+      movement: 'chase' as const,
+      speed: 1.6,
+      radius: 0.3,
+      sight: 6,
+      damage: 0,
+      health: 0,
+      phases: [],
+      path: [],
+      ...open(spot(i + 3, 20)),
+    })),
+  };
   return {
+    kind: 'roam',
     motion: {
       rows,
-      player: { speed: 4.6, acceleration: 26, radius: 0.3, graceTicks: 60, health: 100, shooting: null },
-      start: { x: 2.5, y: 2.5 },
-      checkpoints: [],
-      hazards: [],
+      player: { radius: 0.3, graceTicks: 60, health: 100, shooting: null },
+      body: { speed: 4.6, acceleration: 26, live: {} } as PreparedLevel['motion']['body'],
+      pieces,
       kindsOfHazard: [],
-      latches: [],
-      gates: [],
-      emitters: [],
       dials: [],
-      collectables: Array.from({ length: 20 }, (_, i) => ({ kind: 0, worth: 5, hidden: false, ...open(spot(i, 20)) })),
-      enemies: Array.from({ length: MOVERS }, (_, i) => ({
-        kind: 0,
-        movement: 'chase' as const,
-        speed: 1.6,
-        radius: 0.3,
-        sight: 6,
-        damage: 0,
-        health: 0,
-        phases: [],
-        path: [],
-        ...open(spot(i + 3, 20)),
-      })),
-      spawners: [],
       kindsOfCollectable: 1,
       kindsOfEnemy: 1,
     },
     judging: {
-      zones: [{ x: 20, y: 12, width: 2, height: 2, goal: true }],
       rules: [
         {
           id: 'won',
@@ -114,6 +123,7 @@ export function playOurs(world: World, attempts: number, firstSeed: number): num
  */
 export function playMatter(attempts: number): number {
   const level = benchLevel();
+  const start = startPlace(level);
   let seconds = 0;
   for (let attempt = 0; attempt < attempts; attempt++) {
     const engine = Matter.Engine.create({ gravity: { x: 0, y: 0 } });
@@ -125,13 +135,13 @@ export function playMatter(attempts: number): number {
           bodies.push(Matter.Bodies.rectangle((x + 0.5) * unit, (y + 0.5) * unit, unit, unit, { isStatic: true }));
       }),
     );
-    const player = Matter.Bodies.circle(level.motion.start.x * unit, level.motion.start.y * unit, 0.3 * unit, {
+    const player = Matter.Bodies.circle(start.x * unit, start.y * unit, 0.3 * unit, {
       frictionAir: 0.1,
     });
-    const enemies = level.motion.enemies.map((enemy) =>
+    const enemies = preparedEnemies(level).map((enemy) =>
       Matter.Bodies.circle(enemy.x * unit, enemy.y * unit, enemy.radius * unit, { frictionAir: 0.1 }),
     );
-    const pieces = level.motion.collectables.map((piece) =>
+    const pieces = (level.motion.pieces.collectable as { x: number; y: number }[]).map((piece) =>
       Matter.Bodies.circle(piece.x * unit, piece.y * unit, 0.2 * unit, { isSensor: true, isStatic: true }),
     );
     Matter.Composite.add(engine.world, [...bodies, player, ...enemies, ...pieces]);

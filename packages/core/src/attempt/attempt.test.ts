@@ -2,16 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal, type Project } from '../model/index.ts';
-import {
-  hashState,
-  headingInput,
-  makeWorld,
-  prepareLevel,
-  REST,
-  startAttempt,
-  step,
-  type AttemptState,
-} from './index.ts';
+import { headingInput, makeWorld, prepareLevel } from '../grounds/index.ts';
+import { enemiesOf, hashState, REST, startAttempt, step, type AttemptState } from './index.ts';
 
 const RIGHT = headingInput(0);
 const DOWN = headingInput(8);
@@ -52,13 +44,13 @@ describe('the player', () => {
   it('comes to its speed by its acceleration', () => {
     // 26 units/s² for 6 ticks: 2.6 units/s; the top speed 4.6 is reached within the 11th tick.
     const state = run(corridor(), RIGHT, 6);
-    expect(state.player.vx).toBeCloseTo(2.6, 12);
+    expect(state.body.vx).toBeCloseTo(2.6, 12);
     run(state, RIGHT, 5);
-    expect(state.player.vx).toBeCloseTo(4.6, 12);
+    expect(state.body.vx).toBeCloseTo(4.6, 12);
   });
 
   it('is stopped by a wall, its edge against it', () => {
-    expect(run(corridor(), DOWN, 120).player.y).toBeCloseTo(3 - 0.3, 5);
+    expect(run(corridor(), DOWN, 120).body.y).toBeCloseTo(3 - 0.3, 5);
   });
 });
 
@@ -67,7 +59,7 @@ describe('gathering', () => {
     const state = run(corridor(), RIGHT, 60);
     const { worth, collected, left } = state.observed;
     expect([worth[0], worth[3], collected[0], left[3]]).toEqual([4, 4, 1, 0]);
-    expect(state.happenings.filter((entry) => entry.what === 'gathered')).toHaveLength(1);
+    expect(state.happenings.filter((entry) => entry.what === 'piece' && entry.did === 'gathered')).toHaveLength(1);
   });
 });
 
@@ -123,8 +115,8 @@ describe('an ended attempt', () => {
 
 describe('a hornet', () => {
   it('stays at home while it sees nobody and comes when it does', () => {
-    expect(run(corridor(hornetSight(0)), REST, 120).enemies[0]!.x).toBe(15.5);
-    expect(run(corridor(hornetSight(20)), REST, 120).enemies[0]!.x).toBeLessThan(13);
+    expect(enemiesOf(run(corridor(hornetSight(0)), REST, 120)).all[0]!.x).toBe(15.5);
+    expect(enemiesOf(run(corridor(hornetSight(20)), REST, 120)).all[0]!.x).toBeLessThan(13);
   });
 
   it('does not see through a wall', () => {
@@ -137,7 +129,7 @@ describe('a hornet', () => {
         '##################',
       ];
     });
-    expect(run(state, REST, 120).enemies[0]!.x).toBe(15.5);
+    expect(enemiesOf(run(state, REST, 120)).all[0]!.x).toBe(15.5);
   });
 
   it('costs a life, sends the bee back and leaves it alone for a moment', () => {
@@ -147,7 +139,7 @@ describe('a hornet', () => {
     });
     while (state.observed.lives === 4) step(state, state.tick < 60 ? DOWN : REST);
     expect(state.observed.lives).toBe(3);
-    expect([state.player.x, state.player.y]).toEqual([1.5, 1.5]);
+    expect([state.body.x, state.body.y]).toEqual([1.5, 1.5]);
     expect(state.graceTicks).toBe(90);
     run(state, REST, 60);
     expect(state.observed.lives).toBe(3);
@@ -185,7 +177,9 @@ describe('a nest', () => {
         });
       });
     const sent = (state: AttemptState) =>
-      run(state, REST, 600).happenings.flatMap((entry) => (entry.what === 'sent' ? [entry.tick] : []));
+      run(state, REST, 600).happenings.flatMap((entry) =>
+        entry.what === 'piece' && entry.did === 'sent' ? [entry.tick] : [],
+      );
     expect(sent(nest(12.5))).toEqual([60, 180, 300]);
     expect(sent(nest(2.5))).toEqual([]);
   });

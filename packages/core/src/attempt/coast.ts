@@ -1,13 +1,13 @@
-import { moveEnemies } from './enemies.ts';
-import { emit, moveShots } from './shots.ts';
-import type { AttemptState } from './state.ts';
-import { TICK_SECONDS } from './step.ts';
+import type { GoesOn } from '../model/index.ts';
+import { SORTS } from './pieces/index.ts';
+import type { AttemptState } from './shell.ts';
+import { moveShots } from './shots.ts';
 
 /** What moves on after an end. */
 export interface AfterEnd {
+  /** Ticks for which nothing moves. */
   freezeTicks: number;
-  enemies: boolean;
-  emitters: boolean;
+  goesOn: readonly GoesOn[];
 }
 
 /** One tick after the end: what the ending lets go on moves, for the eye only. Nothing touches, counts or fires. */
@@ -17,10 +17,11 @@ export function coast(state: AttemptState, after: AfterEnd): void {
   if (state.afterTicks <= after.freezeTicks) return;
   const { tick } = state;
   state.tick = tick + state.afterTicks;
-  if (after.enemies) moveEnemies(state, TICK_SECONDS);
-  if (after.emitters && state.shots.length > 0) {
-    emit(state);
-    moveShots(state, TICK_SECONDS);
+  for (const sort of SORTS) {
+    if (!sort.goesOn || !after.goesOn.includes(sort.goesOn)) continue;
+    sort.tick?.(state);
+    sort.move?.(state);
+    if (sort.shoots) moveShots(state);
   }
   state.tick = tick;
 }

@@ -1,8 +1,25 @@
-export { prepareLevel, prepareWith, resolvingAt, type PreparedLevel } from './prepare.ts';
-export { makeWorld, viewOf, type View, type World } from './world.ts';
-export { startAttempt, type AttemptState, type Collectable, type Enemy, type Happening, type Shot } from './state.ts';
-export { startAttemptFrom, type StartFrom } from './startFrom.ts';
-export { expiryAt, step, TICK_SECONDS } from './step.ts';
+export type { Area, KindMotion, PreparedLevel } from './level.ts';
+export type {
+  Action,
+  AttemptState,
+  Control,
+  GroundKind,
+  Happening,
+  Moment,
+  PieceSort,
+  PlayerBody,
+  Preparing,
+  Shot,
+  StartFrom,
+  View,
+  World,
+} from './shell.ts';
+export { FASTEST, following, within } from './amounts.ts';
+export { prepareOn, resolvingAt } from './prepare.ts';
+export { makeWorldOn } from './world.ts';
+export { viewOf } from './view.ts';
+export { startAttempt, startAttemptFrom } from './startAttempt.ts';
+export { step } from './step.ts';
 export { coast, type AfterEnd } from './coast.ts';
 export {
   cutAt,
@@ -15,7 +32,15 @@ export {
   type Timeline,
 } from './recording.ts';
 export { hashState } from './hash.ts';
-export { FIRE, REST, headingInput } from './input.ts';
+export { FIRE, REST } from './input.ts';
 export { startObserved } from './observed.ts';
 export { starReading } from './outcome.ts';
-export { courtOf, placedWorth } from './court.ts';
+export { startingJudgeOf } from './startingJudge.ts';
+export { namesFor, placedOn, subjectsOf } from './pieces/facts.ts';
+export { bySort, PIECES, SORTS } from './pieces/index.ts';
+export { between, disc, type Figure, type Mark, type Places, type Tone } from './mark.ts';
+export { collectablesOf, worthAtStart, type Collectable } from './pieces/collectable.ts';
+export { enemiesOf, preparedEnemies, type Enemy } from './pieces/enemy.ts';
+export { latchesOf } from './pieces/latch.ts';
+export { startPlace } from './pieces/start.ts';
+export { zonesOf } from './pieces/zone.ts';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { literal, type Project, type Ramp } from '../model/index.ts';
 import { clover, garden, inGarden, rule, run, atLeast } from '../testing/index.ts';
-import { hashState, headingInput, makeWorld, prepareLevel, startAttempt, type AttemptState } from './index.ts';
+import { headingInput, makeWorld, prepareLevel } from '../grounds/index.ts';
+import { enemiesOf, hashState, startAttempt, type AttemptState } from './index.ts';
 
 const RIGHT = headingInput(0);
 const hornet = { id: 'h', piece: 'enemy' as const, kind: 'hornet', at: { x: 17.5, y: 1.5 } };
@@ -14,7 +15,7 @@ const speedAlong =
     speed.pins = {};
     more(project);
   };
-const speedOf = (state: AttemptState): number => state.enemies[0]!.speed;
+const speedOf = (state: AttemptState): number => enemiesOf(state).all[0]!.speed;
 const perPiece: Ramp = {
   axis: 'collected',
   shape: { type: 'steps', from: 2, add: 0.5, every: 1, startingAt: 0 },
@@ -134,7 +135,7 @@ describe('a ramp along a reading', () => {
       }),
     });
     expect(prepareLevel(pinned, 1).motion.liveRamps).toBeUndefined();
-    expect(startAttempt(makeWorld(prepareLevel(pinned, 1)), 1).enemies[0]!.speed).toBe(3);
+    expect(enemiesOf(startAttempt(makeWorld(prepareLevel(pinned, 1)), 1)).all[0]!.speed).toBe(3);
     expect(prepareLevel(garden({}), 1).motion.dials).toEqual([]);
   });
 

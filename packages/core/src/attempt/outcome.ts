@@ -1,4 +1,4 @@
-import type { AttemptState } from './state.ts';
+import type { AttemptState } from './shell.ts';
 
 /** The reading that the level's star ladder stands on, as it is now; endless without one, and for time left without a limit. */
 export function starReading(state: AttemptState): number {

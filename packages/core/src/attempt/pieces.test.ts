@@ -1,15 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import { literal, type Piece } from '../model/index.ts';
 import { atLeast, atMost, clover, garden, inGarden, is, rule, run } from '../testing/index.ts';
+import { headingInput, makeWorld, prepareLevel } from '../grounds/index.ts';
 import {
   coast,
+  collectablesOf,
+  enemiesOf,
   cutAt,
   emptyRecording,
   FIRE,
   hashState,
-  headingInput,
-  makeWorld,
-  prepareLevel,
   record,
   recordedTicks,
   replay,
@@ -18,6 +18,7 @@ import {
   step,
   timelineOf,
 } from './index.ts';
+import { cuedTicksOf } from './pieces/zone.ts';
 
 const RIGHT = headingInput(0);
 const LEFT = headingInput(16);
@@ -32,7 +33,7 @@ describe('a gated exit', () => {
   it('stays out of reach while the gate is closed', () => {
     const state = run(inGarden({ pieces: [gate, exit], rules: [won(inExit)] }), RIGHT, 300);
     expect(state.phase).toBe('playing');
-    expect(state.player.x).toBeCloseTo(7 - 0.3, 5);
+    expect(state.body.x).toBeCloseTo(7 - 0.3, 5);
   });
 
   it('opens by the latch, which acts once however often it is touched', () => {
@@ -43,8 +44,8 @@ describe('a gated exit', () => {
     for (const input of [RIGHT, LEFT, RIGHT, LEFT, RIGHT]) run(state, input, 40);
     run(state, RIGHT, 200);
     expect(state.phase).toBe('won');
-    expect(state.happenings.filter(({ what }) => what === 'latched')).toHaveLength(1);
-    expect(state.happenings.filter(({ what }) => what === 'gate')).toHaveLength(1);
+    expect(state.happenings.filter((entry) => entry.what === 'piece' && entry.piece === 'latch')).toHaveLength(1);
+    expect(state.happenings.filter((entry) => entry.what === 'piece' && entry.piece === 'gate')).toHaveLength(1);
   });
 
   it('closes by a milestone only once nobody stands in it', () => {
@@ -111,7 +112,7 @@ describe('beating', () => {
       change: (project) => (project.player.shooting!.ammunition = literal(2)),
     });
     run(state, FIRE, 300);
-    expect(state.enemies[0]!.health).toBe(1);
+    expect(enemiesOf(state).all[0]!.health).toBe(1);
     expect(state.ammunition).toBe(0);
   });
 
@@ -122,7 +123,7 @@ describe('beating', () => {
     });
     run(facing, LEFT, 3);
     run(facing, FIRE, 120);
-    expect(facing.enemies[0]!.health).toBe(3);
+    expect(enemiesOf(facing).all[0]!.health).toBe(3);
   });
 });
 
@@ -157,7 +158,7 @@ describe('hazards', () => {
     });
     while (state.observed.lives === 4 && state.tick < 2000) step(state, state.tick < 30 ? RIGHT : REST);
     expect(state.observed.lives).toBe(3);
-    expect(state.player.x).toBe(2.5);
+    expect(state.body.x).toBe(2.5);
     expect(state.observed.health).toBe(100);
   });
 
@@ -169,8 +170,8 @@ describe('hazards', () => {
     });
     run(state, RIGHT, 200);
     expect(state.phase).toBe('lost');
-    expect(state.player.x).toBeGreaterThanOrEqual(4);
-    expect(state.player.x).toBeLessThan(4.1);
+    expect(state.body.x).toBeGreaterThanOrEqual(4);
+    expect(state.body.x).toBeLessThan(4.1);
   });
 
   it('are the ground that is missing', () => {
@@ -185,7 +186,7 @@ describe('hazards', () => {
     });
     run(state, RIGHT, 200);
     expect(state.phase).toBe('lost');
-    expect(Math.floor(state.player.x)).toBe(6);
+    expect(Math.floor(state.body.x)).toBe(6);
   });
 
   it('fly from an emitter, in reach and sight only, and hurt once', () => {
@@ -234,14 +235,14 @@ describe('a lost life', () => {
     while (state.observed.lives === 4 && state.tick < 500) step(state, RIGHT);
     const { observed } = state;
     expect([observed.worth[3], observed.tallies[0], observed.bonus]).toEqual(expected);
-    expect([state.player.x, state.player.y]).toEqual([5.5, 5.5]);
-    expect(state.collectables[0]!.gathered).toBe(!resets.includes('gathered'));
+    expect([state.body.x, state.body.y]).toEqual([5.5, 5.5]);
+    expect(collectablesOf(state).all[0]!.gathered).toBe(!resets.includes('gathered'));
   });
 
   it('leads to the start where no checkpoint was reached, or where it is meant to', () => {
     const state = inGarden({ pieces: [leaf, zone], rules: falls([], 'start') });
     while (state.observed.lives === 4 && state.tick < 500) step(state, RIGHT);
-    expect(state.player.x).toBe(2.5);
+    expect(state.body.x).toBe(2.5);
   });
 });
 
@@ -268,11 +269,11 @@ describe('in the middle of the level', () => {
     run(state, RIGHT, 20);
     expect(state.observed.enemiesLeft[3]).toBe(3);
     run(state, REST, 200);
-    const sent = state.enemies.filter((enemy) => enemy.active);
+    const sent = enemiesOf(state).all.filter((enemy) => enemy.active);
     expect(sent).toHaveLength(3);
     for (const enemy of sent) {
       expect(Math.abs(enemy.homeX - 15)).toBeLessThanOrEqual(3);
-      expect(Math.hypot(enemy.homeX - state.player.x, enemy.homeY - state.player.y)).toBeGreaterThanOrEqual(3);
+      expect(Math.hypot(enemy.homeX - state.body.x, enemy.homeY - state.body.y)).toBeGreaterThanOrEqual(3);
     }
   });
 
@@ -305,11 +306,11 @@ describe('in the middle of the level', () => {
       change: (_project, level) => (level.clock.limitSeconds = { from: 'parameter', parameter: 'clock' }),
     });
     // At slot 1: speed 2, clock 48, half of 4 needed.
-    expect([state.enemies[0]!.speed, state.observed.limitTicks]).toEqual([2, 48 * 60]);
+    expect([enemiesOf(state).all[0]!.speed, state.observed.limitTicks]).toEqual([2, 48 * 60]);
     run(state, RIGHT, 20);
-    expect([state.enemies[0]!.speed, state.observed.limitTicks]).toEqual([3, 40 * 60]);
+    expect([enemiesOf(state).all[0]!.speed, state.observed.limitTicks]).toEqual([3, 40 * 60]);
     expect(state.verdicts.amounts.at(-1)).toBe(4);
-    expect(state.enemies[0]!.source.speed).toBe(2);
+    expect(enemiesOf(state).all[0]!.source.speed).toBe(2);
   });
 
   it('a message stands for its time, and a cue marks its zone', () => {
@@ -324,7 +325,7 @@ describe('in the middle of the level', () => {
     });
     run(state, RIGHT, 20);
     expect(state.message.rule).toBe(0);
-    expect(state.message.untilTick - state.cuedTick[0]!).toBe(120);
+    expect(state.message.untilTick - cuedTicksOf(state)[0]!).toBe(120);
   });
 
   it('what fires every so many seconds does so while its condition holds', () => {
@@ -353,11 +354,11 @@ describe('after the end', () => {
     const before = hashState(state);
     for (let i = 0; i < 50; i++) step(state, RIGHT + FIRE);
     expect(hashState(state)).toBe(before);
-    for (let i = 0; i < 30; i++) coast(state, { freezeTicks: 30, enemies: true, emitters: true });
+    for (let i = 0; i < 30; i++) coast(state, { freezeTicks: 30, goesOn: ['enemies', 'emitters'] });
     expect(hashState(state)).toBe(before);
-    const y = state.enemies[0]!.y;
-    for (let i = 0; i < 10; i++) coast(state, { freezeTicks: 30, enemies: true, emitters: true });
-    expect(state.enemies[0]!.y).not.toBe(y);
+    const y = enemiesOf(state).all[0]!.y;
+    for (let i = 0; i < 10; i++) coast(state, { freezeTicks: 30, goesOn: ['enemies', 'emitters'] });
+    expect(enemiesOf(state).all[0]!.y).not.toBe(y);
     expect(state.happenings.filter(({ what }) => what === 'lost')).toHaveLength(1);
   });
 });
@@ -378,7 +379,7 @@ describe('an attempt from a state that is set', () => {
       tallies: { 0: 5 },
     });
     const { observed } = state;
-    expect([state.player.x, observed.height, observed.clockTicks, observed.lives]).toEqual([9, 9, 720, 2]);
+    expect([state.body.x, observed.height, observed.clockTicks, observed.lives]).toEqual([9, 9, 720, 2]);
     expect([observed.health, observed.tries, observed.worth[3], observed.left[3]]).toEqual([30, 4, 4, 1]);
     expect([observed.latches[0], observed.gates[0], observed.tallies[0], observed.bonus]).toEqual([1, 1, 5, 7]);
     expect(state.happenings).toEqual([]);

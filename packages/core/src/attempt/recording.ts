@@ -1,7 +1,6 @@
-import { type StartFrom, startAttemptFrom } from './startFrom.ts';
-import type { AttemptState, Happening } from './state.ts';
+import type { AttemptState, Happening, StartFrom, World } from './shell.ts';
+import { startAttemptFrom } from './startAttempt.ts';
 import { step } from './step.ts';
-import type { World } from './world.ts';
 
 /** An attempt as a few hundred bytes: replayed, it is the same at every tick. */
 export interface Recording {

@@ -1,11 +1,22 @@
 import { HEADING_VECTORS, isInSight, isWall } from '../ground/index.ts';
-import { countEnemies } from './observed.ts';
-import type { AttemptState, Enemy, Shot } from './state.ts';
+import { enemiesOf, hurtEnemy, type Enemy } from './pieces/enemy.ts';
+import { hurtPlayer } from './reach.ts';
+import type { AttemptState, Shot } from './shell.ts';
+import { TICK_SECONDS } from '../rules/index.ts';
 
 /** How near a shot's middle must come to the edge of what it hits. Units. */
 const SHOT_RADIUS = 0.12;
 
-function shoot(state: AttemptState, kind: number, x: number, y: number, vx: number, vy: number, reach: number): void {
+/** Sends a shot on its way; nothing where too many are under way. @param kind of hazard, -1 for the player's */
+export function shoot(
+  state: AttemptState,
+  kind: number,
+  x: number,
+  y: number,
+  vx: number,
+  vy: number,
+  reach: number,
+): void {
   const shot = state.shots.find((entry) => !entry.active);
   if (!shot) return;
   shot.active = true;
@@ -18,16 +29,16 @@ function shoot(state: AttemptState, kind: number, x: number, y: number, vx: numb
 }
 
 /** The nearest enemy in reach and sight that can be beaten. */
-export function nearestToBeat(state: AttemptState, reach: number): Enemy | undefined {
-  const { player, enemies } = state;
+function nearestToBeat(state: AttemptState, reach: number): Enemy | undefined {
+  const { body } = state;
   let nearest: Enemy | undefined;
   let least = reach * reach;
-  for (const enemy of enemies) {
+  for (const enemy of enemiesOf(state).all) {
     if (!enemy.active || enemy.health === 0) continue;
-    const dx = enemy.x - player.x;
-    const dy = enemy.y - player.y;
+    const dx = enemy.x - body.x;
+    const dy = enemy.y - body.y;
     const squared = dx * dx + dy * dy;
-    if (squared > least || !isInSight(state.view.grid, player, enemy)) continue;
+    if (squared > least || !isInSight(state.view.grid, body, enemy)) continue;
     least = squared;
     nearest = enemy;
   }
@@ -40,8 +51,8 @@ export function playerShoots(state: AttemptState, fires: boolean): void {
   if (!shooting) return;
   if (state.reloadTicks > 0) state.reloadTicks--;
   if (!fires || state.reloadTicks > 0 || state.ammunition === 0) return;
-  const { x, y } = state.player;
-  let [dx, dy] = HEADING_VECTORS[state.facing] as readonly [number, number];
+  const { x, y } = state.body;
+  let [dx, dy] = HEADING_VECTORS[state.body.facing] as readonly [number, number];
   if (shooting.aimsAtNearest) {
     const enemy = nearestToBeat(state, shooting.reach);
     if (!enemy) return;
@@ -56,77 +67,65 @@ export function playerShoots(state: AttemptState, fires: boolean): void {
   if (state.ammunition > 0) state.ammunition--;
 }
 
-/** Lets the emitters shoot that are due; one that aims waits until the player is in sight and reach. */
-export function emit(state: AttemptState): void {
-  const { emitters } = state.world.level.motion;
-  for (let i = 0; i < emitters.length; i++) {
-    const emitter = emitters[i] as (typeof emitters)[number];
-    if (state.tick < (state.emitterDueTick[i] as number)) continue;
-    let dx: number;
-    let dy: number;
-    if (emitter.heading < 0) {
-      dx = state.player.x - emitter.x;
-      dy = state.player.y - emitter.y;
-      const distance = Math.sqrt(dx * dx + dy * dy);
-      if (distance === 0 || distance > emitter.reach || !isInSight(state.view.grid, emitter, state.player)) continue;
-      dx /= distance;
-      dy /= distance;
-    } else [dx, dy] = HEADING_VECTORS[emitter.heading] as readonly [number, number];
-    shoot(state, emitter.kind, emitter.x, emitter.y, dx * emitter.speed, dy * emitter.speed, emitter.reach);
-    state.emitterDueTick[i] = state.tick + emitter.everyTicks;
-  }
-}
-
-/** Takes health from an enemy; beaten at 0. */
-function hit(state: AttemptState, enemy: Enemy): void {
-  const { observed } = state;
-  const damage = state.world.level.motion.player.shooting?.damage ?? 0;
-  enemy.health = Math.max(0, enemy.health - damage);
-  if (enemy.index < observed.phases.length) {
-    let phase = 1;
-    for (const share of enemy.source.phases) if (enemy.health <= share * enemy.source.health) phase++;
-    observed.phases[enemy.index] = phase;
-  }
-  if (enemy.health > 0) return;
-  enemy.active = false;
-  countEnemies(observed, enemy.kind, -1);
-  const any = observed.enemiesBeaten.length - 1;
-  observed.enemiesBeaten[enemy.kind] = (observed.enemiesBeaten[enemy.kind] as number) + 1;
-  observed.enemiesBeaten[any] = (observed.enemiesBeaten[any] as number) + 1;
-  state.happenings.push({ tick: state.tick, what: 'beaten', enemy: enemy.index });
-}
-
 function hitsEnemy(state: AttemptState, shot: Shot): boolean {
-  for (const enemy of state.enemies) {
+  for (const enemy of enemiesOf(state).all) {
     if (!enemy.active || enemy.health === 0) continue;
     const dx = enemy.x - shot.x;
     const dy = enemy.y - shot.y;
     const reach = enemy.radius + SHOT_RADIUS;
     if (dx * dx + dy * dy >= reach * reach) continue;
-    hit(state, enemy);
+    hurtEnemy(state, enemy, state.world.level.motion.player.shooting?.damage ?? 0);
     return true;
   }
   return false;
 }
 
-/** Moves every shot; walls and the end of its reach stop it. @param seconds length of the tick */
-export function moveShots(state: AttemptState, seconds: number): void {
+/** Moves every shot; walls and the end of its reach stop it. */
+export function moveShots(state: AttemptState): void {
   const { shots } = state;
   for (let i = 0; i < shots.length; i++) {
     const shot = shots[i] as Shot;
     if (!shot.active) continue;
-    shot.x += shot.vx * seconds;
-    shot.y += shot.vy * seconds;
-    shot.reach -= Math.sqrt(shot.vx * shot.vx + shot.vy * shot.vy) * seconds;
+    shot.x += shot.vx * TICK_SECONDS;
+    shot.y += shot.vy * TICK_SECONDS;
+    shot.reach -= Math.sqrt(shot.vx * shot.vx + shot.vy * shot.vy) * TICK_SECONDS;
     if (shot.reach <= 0 || isWall(state.view.grid, Math.floor(shot.x), Math.floor(shot.y))) shot.active = false;
     else if (shot.kind < 0 && hitsEnemy(state, shot)) shot.active = false;
   }
 }
 
 /** Does this shot of an emitter meet the player? */
-export function meetsPlayer(state: AttemptState, shot: Shot): boolean {
-  const dx = state.player.x - shot.x;
-  const dy = state.player.y - shot.y;
-  const reach = state.player.radius + SHOT_RADIUS;
+function meetsPlayer({ body }: AttemptState, shot: Shot): boolean {
+  const dx = body.x - shot.x;
+  const dy = body.y - shot.y;
+  const reach = body.radius + SHOT_RADIUS;
   return dx * dx + dy * dy < reach * reach;
 }
+
+/** Lets the emitters' shots hurt a player that they meet; each is spent by it. */
+export function shotsMeetPlayer(state: AttemptState): void {
+  const { shots, observed, world } = state;
+  const { kindsOfEnemy, kindsOfHazard } = world.level.motion;
+  for (let i = 0; i < shots.length; i++) {
+    const shot = shots[i] as Shot;
+    if (!shot.active || shot.kind < 0 || !meetsPlayer(state, shot)) continue;
+    shot.active = false;
+    observed.touching[kindsOfEnemy + shot.kind] = 1;
+    hurtPlayer(state, kindsOfHazard[shot.kind]?.damage ?? 0);
+  }
+}
+
+/** Most shots in the air at once. */
+const MOST_SHOTS = 48;
+
+/** Room for all shots of an attempt; none where nobody can shoot. */
+export const makeShots = (anybodyShoots: boolean): Shot[] =>
+  Array.from({ length: anybodyShoots ? MOST_SHOTS : 0 }, () => ({
+    active: false,
+    kind: -1,
+    x: 0,
+    y: 0,
+    vx: 0,
+    vy: 0,
+    reach: 0,
+  }));

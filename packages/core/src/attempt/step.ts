@@ -1,61 +1,60 @@
-import { HEADING_VECTORS, moveBody } from '../ground/index.ts';
-import { judgeTick, TICKS_PER_SECOND, type Expiry } from '../rules/index.ts';
-import { makeContacts } from './contacts.ts';
-import { applyMilestones, followReadings } from './effects.ts';
-import { moveEnemies, sendEnemies } from './enemies.ts';
-import { closeWaiting } from './gates.ts';
+import { judgeTick, type Expiry } from '../rules/index.ts';
+import { applyMilestones } from './effects.ts';
+import { followReadings } from './dials.ts';
 import { FIRE, REST } from './input.ts';
-import { emit, moveShots, playerShoots } from './shots.ts';
-import type { AttemptState } from './state.ts';
+import { SORTS } from './pieces/index.ts';
+import type { AttemptState, PieceSort } from './shell.ts';
+import { moveShots, playerShoots, shotsMeetPlayer } from './shots.ts';
 
-export const TICK_SECONDS = 1 / TICKS_PER_SECOND;
+type Act = (state: AttemptState) => void;
 
-function movePlayer(state: AttemptState, heading: number): void {
-  const { player, world, speed } = state;
-  const { acceleration } = world.level.motion.player;
-  let wantX = 0;
-  let wantY = 0;
-  if (heading !== REST) {
-    state.facing = heading - 1;
-    const vector = HEADING_VECTORS[heading - 1] as readonly [number, number];
-    wantX = vector[0] * speed;
-    wantY = vector[1] * speed;
-  }
-  const dx = wantX - player.vx;
-  const dy = wantY - player.vy;
-  const change = Math.sqrt(dx * dx + dy * dy);
-  const most = acceleration * TICK_SECONDS;
-  const share = change <= most ? 1 : most / change;
-  player.vx += dx * share;
-  player.vy += dy * share;
-  const { x, y } = player;
-  moveBody(state.view.grid, player, TICK_SECONDS);
-  const goneX = player.x - x;
-  const goneY = player.y - y;
-  state.observed.distance += Math.sqrt(goneX * goneX + goneY * goneY);
+/** The acts of one moment, of all sorts of pieces that have any. */
+const actsOf = (moment: 'tick' | 'move' | 'settle' | 'contact' | 'touch' | 'forget'): readonly Act[] =>
+  SORTS.flatMap((sort: PieceSort) => sort[moment]?.bind(sort) ?? []);
+
+const TICK = actsOf('tick');
+const MOVE = actsOf('move');
+const SETTLE = actsOf('settle');
+const CONTACT = actsOf('contact');
+const TOUCH = actsOf('touch');
+const FORGET = actsOf('forget');
+
+function all(acts: readonly Act[], state: AttemptState): void {
+  for (let i = 0; i < acts.length; i++) (acts[i] as Act)(state);
 }
 
-/** What a clock that stands where it stands brings, or null. A limit reached exactly counts as reached. */
-export const expiryAt = (clockTicks: number, limitTicks: number, atExpiry: Expiry): Expiry | null =>
-  limitTicks >= 0 && clockTicks >= limitTicks ? atExpiry : null;
+/** Everything that meets the player at this tick, and where it is. */
+function makeContacts(state: AttemptState): void {
+  all(CONTACT, state);
+  const { touching } = state.observed;
+  for (let i = 0; i < touching.length; i++) touching[i] = 0;
+  if (state.graceTicks > 0) {
+    state.graceTicks--;
+    all(FORGET, state);
+  } else {
+    all(TOUCH, state);
+    shotsMeetPlayer(state);
+  }
+  state.world.kind.observe(state, state.own);
+}
 
-/** Runs the clock by one tick; says what its running out brings, or null. */
+/** Runs the clock by one tick. Returns what happens once the limit is reached; null before. A limit reached exactly counts as reached. */
 function runClock(state: AttemptState): Expiry | null {
-  const { observed } = state;
+  const { observed, clock } = state;
   const { judging } = state.world.level;
-  if (!state.clockRuns) return null;
+  if (!clock.runs) return null;
   observed.clockTicks++;
   const { limitTicks, clockTicks } = observed;
   if (limitTicks < 0) return null;
-  if (!state.warned && judging.warnAtTicks > 0 && limitTicks - clockTicks <= judging.warnAtTicks) {
-    state.warned = true;
+  if (!clock.warned && judging.warnAtTicks > 0 && limitTicks - clockTicks <= judging.warnAtTicks) {
+    clock.warned = true;
     state.happenings.push({ tick: state.tick, what: 'warned' });
   }
-  return expiryAt(clockTicks, limitTicks, judging.atExpiry);
+  return clockTicks >= limitTicks ? judging.atExpiry : null;
 }
 
 function startClock(state: AttemptState): void {
-  state.clockRuns = true;
+  state.clock.runs = true;
   state.happenings.push({ tick: state.tick, what: 'clock started' });
 }
 
@@ -63,31 +62,28 @@ function startClock(state: AttemptState): void {
  * One tick: movement and sending, contacts, readings, clock, ramps along readings, all conditions on the same readings, milestones, ending.
  * An ended attempt is absorbing: a further step changes nothing.
  *
- * @param input REST or headingInput(0–31), with FIRE added to shoot
+ * @param input index into the actions of the kind of ground, with FIRE added to shoot
  */
 export function step(state: AttemptState, input: number): void {
   if (state.phase !== 'playing') return;
-  const { verdicts, world } = state;
+  const { verdicts, world, clock } = state;
   state.tick++;
-  if (!state.clockRuns && input !== REST && world.level.judging.clockStarts === 'firstMove') startClock(state);
-  movePlayer(state, input % FIRE);
-  if (state.shots.length > 0) {
-    playerShoots(state, input >= FIRE);
-    emit(state);
-  }
-  sendEnemies(state);
-  moveEnemies(state, TICK_SECONDS);
-  if (state.shots.length > 0) moveShots(state, TICK_SECONDS);
-  if (state.closing.length > 0) closeWaiting(state);
-  makeContacts(state, TICK_SECONDS);
+  if (!clock.runs && input !== REST && world.level.judging.clockStarts === 'firstMove') startClock(state);
+  world.kind.moveBody(world, state.view, state.body, state.own, input % FIRE);
+  if (state.shots.length > 0) playerShoots(state, input >= FIRE);
+  all(TICK, state);
+  all(MOVE, state);
+  moveShots(state);
+  all(SETTLE, state);
+  makeContacts(state);
   const expiry = runClock(state);
   if (state.followed.length > 0) followReadings(state);
   judgeTick(world.judge, state.observed, verdicts, expiry);
   const starts = world.judge.clockStart;
-  if (starts && !state.clockRuns && verdicts.truth[starts.index] === true) startClock(state);
+  if (starts && !clock.runs && verdicts.truth[starts.index] === true) startClock(state);
   applyMilestones(state);
   if (!verdicts.ended) return;
   state.phase = verdicts.ending.result;
-  const { x, y } = state.player;
+  const { x, y } = state.body;
   state.happenings.push({ tick: state.tick, what: state.phase, rule: verdicts.ending.rule, x, y });
 }

@@ -1,7 +1,7 @@
-import { resolvingAt } from '../attempt/index.ts';
+import { namesFor, resolvingAt } from '../attempt/index.ts';
 import type { Project } from '../model/index.ts';
 import { rampTable, valuesIn, type Values } from '../ramps/index.ts';
-import { namesFor, rulesOf } from '../rules/index.ts';
+import { rulesOf } from '../rules/index.ts';
 import { alreadyTrue } from './checks/alreadyTrue.ts';
 import { formulaCycle } from './checks/formulaCycle.ts';
 import { formulaWrong } from './checks/formulaError.ts';

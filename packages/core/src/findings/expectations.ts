@@ -1,4 +1,5 @@
-import { courtOf, prepareLevel, resolvingAt } from '../attempt/index.ts';
+import { resolvingAt, startingJudgeOf } from '../attempt/index.ts';
+import { prepareLevel } from '../grounds/index.ts';
 import { positionOf, type Expectation, type Project } from '../model/index.ts';
 import { judgeFrames, readingDefinition, secondsToTicks, subjectOf } from '../rules/index.ts';
 import type { Interval } from '../stats/index.ts';
@@ -49,6 +50,6 @@ export function checkExpectation(
   }));
   if (frames.some(({ set }) => set.some(({ subject }) => subject < 0)))
     return { expectation, met: false, said: 'it names something that this level has no more' };
-  const { verdict } = judgeFrames(courtOf(prepareLevel(project, position)), frames);
+  const { verdict } = judgeFrames(startingJudgeOf(prepareLevel(project, position)), frames);
   return { expectation, met: verdict === expectation.verdict, said: VERDICTS[verdict] };
 }

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { makeWorld, prepareLevel } from '../attempt/index.ts';
+import { makeWorld, prepareLevel } from '../grounds/index.ts';
 import { PERFECT } from '../pacers/index.ts';
 import { attemptOnce } from '../trials/index.ts';
 import { describe, expect, it } from '@jest/globals';

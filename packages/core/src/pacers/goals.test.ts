@@ -68,7 +68,7 @@ describe('a player opens the way', () => {
   it('not at all where nothing opens it, and does not break on it', () => {
     const state = play(inGarden({ pieces: [wall(false), exit], rules: [won(atExit)] }), 5);
     expect(state.phase).toBe('playing');
-    expect(state.player.x).toBeLessThan(9);
+    expect(state.body.x).toBeLessThan(9);
   });
 
   it('when the rule itself asks for the gate, or for the latch', () => {

@@ -1,5 +1,7 @@
-export { PACERS, pacerById, PERFECT, type Abilities, type Pacer } from './pacer.ts';
+export type { Abilities } from '../abilities/index.ts';
+export { PACERS, pacerById, PERFECT, type Pacer } from './pacer.ts';
 export { drawPlayer } from './drawPlayer.ts';
-export { makePlayer, playerInput } from './player.ts';
-export type { Player } from './playerState.ts';
-export { emptyNeeds, pendingNeeds, type Needs } from './needs.ts';
+export { makePlayer } from './makePlayer.ts';
+export { playerInput } from './player.ts';
+export type { Driver, Player } from './driver.ts';
+export { emptyNeeds, pendingNeeds, type Needs } from './goals/index.ts';

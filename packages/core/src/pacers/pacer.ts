@@ -1,18 +1,4 @@
-/** What a simulated player can do. */
-export interface Abilities {
-  /** From seeing to acting, ms. */
-  reactionMs: number;
-  /** Deviation of the steering, degrees; it drifts slowly. */
-  aimErrorDegrees: number;
-  /** Room kept from threats beyond their touch, units. */
-  cautionUnits: number;
-  /** How far ahead the player thinks threats on, seconds. */
-  foresightSeconds: number;
-  /** Moments without any reaction, per minute. */
-  lapsesPerMinute: number;
-  /** From 0, always the nearest piece, to 1, the piece that pays best for the way. */
-  planning: number;
-}
+import type { Abilities } from '../abilities/index.ts';
 
 /** A population of players of like ability: each attempt draws one player from it. */
 export interface Pacer {

@@ -1,5 +1,7 @@
+import { collectablesOf } from '../attempt/index.ts';
 import { describe, expect, it } from '@jest/globals';
-import { makeWorld, prepareLevel, REST, startAttempt, step, type AttemptState } from '../attempt/index.ts';
+import { REST, startAttempt, step, type AttemptState } from '../attempt/index.ts';
+import { makeWorld, prepareLevel } from '../grounds/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal, type Condition, type Piece, type Project } from '../model/index.ts';
 import {
@@ -145,7 +147,7 @@ describe('a player', () => {
     });
     run(state, { ...PERFECT, planning: 0 }, 600);
     expect(state.phase).toBe('won');
-    expect(state.collectables.map((piece) => piece.gathered)).toEqual([true, false]);
+    expect(collectablesOf(state).all.map((piece) => piece.gathered)).toEqual([true, false]);
     // 2 units to the clover and about 5.5 home at 4.6 a second, half a second inside, and the starts and turns.
     expect(state.tick / 60).toBeLessThan(3.4);
   });
@@ -156,7 +158,7 @@ describe('a player', () => {
       const state = field([clover('near', 3.2), bloom]);
       run(state, { ...PERFECT, planning }, 90);
       return state.happenings.flatMap((happening) =>
-        happening.what === 'gathered' ? [happening.collectable] : [],
+        happening.what === 'piece' && happening.did === 'gathered' ? [happening.index] : [],
       )[0]!;
     };
     expect(first(0)).toBe(0);
@@ -186,7 +188,7 @@ describe('a player', () => {
     const path = (abilities: Abilities): string => {
       const state = field([clover('a', 14.5)]);
       run(state, abilities, 90);
-      return `${state.player.x},${state.player.y}`;
+      return `${state.body.x},${state.body.y}`;
     };
     const faulty = { ...PERFECT, aimErrorDegrees: 25 };
     expect(path(faulty)).toBe(path(faulty));

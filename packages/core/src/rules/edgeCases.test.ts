@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { courtOf, placedWorth, prepareLevel } from '../attempt/index.ts';
+import { startingJudgeOf, worthAtStart } from '../attempt/index.ts';
+import { prepareLevel } from '../grounds/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal, type Project } from '../model/index.ts';
 import { atLeast, atMost, clover, garden, is, rule } from '../testing/index.ts';
@@ -10,7 +11,7 @@ function table(project: Project, position: number, id: string): { cases: EdgeCas
   const level = project.levels[project.slots[position - 1]!.levelId]!;
   const index = rulesOf(project, level).findIndex((entry) => entry.rule.id === id);
   const prepared = prepareLevel(project, position);
-  const cases = edgeCasesOf(courtOf(prepared), index, placedWorth(prepared));
+  const cases = edgeCasesOf(startingJudgeOf(prepared), index, worthAtStart(prepared));
   const said = cases.map(
     ({ condition, place, value, outcome }) =>
       `${condition} ${place} ${Math.round(value * 1000) / 1000}: ${outcome.verdict}`,
@@ -133,7 +134,7 @@ describe('the table of the clock', () => {
         },
       });
       const prepared = prepareLevel(project, 1);
-      return clockCasesOf(courtOf(prepared), placedWorth(prepared)).map(({ outcome }) => outcome.verdict);
+      return clockCasesOf(startingJudgeOf(prepared), worthAtStart(prepared)).map(({ outcome }) => outcome.verdict);
     };
     expect(verdicts('lose')).toEqual(['goesOn', 'lost', 'lost', 'lost']);
     expect(verdicts('win')).toEqual(['goesOn', 'won', 'won', 'won']);
@@ -145,7 +146,9 @@ describe('the table of the stars', () => {
   it('turns at every threshold', () => {
     const prepared = prepareLevel(homeBeforeDusk(), 1);
     // Clover Steps: a star for clearing, one at 12 s left, one at 22 s.
-    expect(starCasesOf(courtOf(prepared)).map(({ star, place, outcome }) => [star, place, outcome.stars])).toEqual([
+    expect(
+      starCasesOf(startingJudgeOf(prepared)).map(({ star, place, outcome }) => [star, place, outcome.stars]),
+    ).toEqual([
       [1, 'below', 1],
       [1, 'at', 2],
       [1, 'above', 2],

@@ -3,9 +3,10 @@ import { judgeTick, startVerdicts, type Judge, type JudgeNode } from './judge.ts
 import { copyObserved, type Observed } from './observed.ts';
 import { READINGS, type ReadingDefinition } from './readings.ts';
 import type { Expiry } from './resolved.ts';
+import { TICKS_PER_SECOND, ticksToSeconds } from './ticks.ts';
 
 /** What a case is judged before: the level's judge, and what it sees before anybody has moved. */
-export interface Court {
+export interface StartingJudge {
   judge: Judge;
   start: Observed;
   atExpiry: Expiry;
@@ -36,9 +37,9 @@ export interface Frame {
 }
 
 /** Judge readings that follow one another, each frame over those before it. */
-export function judgeFrames(court: Court, frames: readonly Frame[]): CaseVerdict {
-  const { judge, atExpiry } = court;
-  const seen = copyObserved(court.start);
+export function judgeFrames(starting: StartingJudge, frames: readonly Frame[]): CaseVerdict {
+  const { judge, atExpiry } = starting;
+  const seen = copyObserved(starting.start);
   const verdicts = startVerdicts(judge);
   frames.forEach(({ set, ticks }) => {
     for (const { reading, subject, value } of set) reading.write(seen, subject, value);
@@ -81,7 +82,7 @@ const setting = ({ reading, subject }: Leaf, value: number): Setting => ({ readi
 
 /** Times are seen in whole ticks. */
 const seenAs = (leaf: Leaf, amount: number): number =>
-  leaf.reading.unit === 'seconds' ? Math.round(amount * 60) / 60 : amount;
+  leaf.reading.unit === 'seconds' ? ticksToSeconds(Math.round(amount * TICKS_PER_SECOND)) : amount;
 
 /** A value at which the comparison holds, or does not: at its amount, or one step off. */
 function valueFor(leaf: Leaf, wanted: boolean): number {
@@ -120,7 +121,7 @@ export function framesFor(node: JudgeNode, wanted: boolean): Setting[][] {
 const contains = (node: JudgeNode, leaf: Leaf): boolean =>
   node === leaf || (!isLeaf(node) && node.of.some((child) => contains(child, leaf)));
 
-/** Readings at which the whole condition hangs on one leaf. */
+/** Readings at which every other leaf is made irrelevant, so that this one decides the whole condition. */
 function framesAround(node: JudgeNode, leaf: Leaf): Setting[][] {
   if (isLeaf(node)) return [[]];
   let others = Math.ceil(node.is === 'atLeast' ? node.count : 0) - 1;
@@ -158,10 +159,10 @@ function together(own: Setting[][], ownTicks: number, other: Setting[][], otherT
 }
 
 /** The most a reading can come to, where the start says so. */
-function everythingOf({ reading, subject }: Leaf, start: Observed, placed: { worth: number[] }): number | undefined {
+function everythingOf({ reading, subject }: Leaf, start: Observed, worthPlaced: readonly number[]): number | undefined {
   switch (reading) {
     case READINGS.worth:
-      return placed.worth[subject];
+      return worthPlaced[subject];
     case READINGS.collected:
       return (start.left[subject] as number) + (start.collected[subject] as number);
     case READINGS.enemiesBeaten:
@@ -172,7 +173,7 @@ function everythingOf({ reading, subject }: Leaf, start: Observed, placed: { wor
     case READINGS.health:
       return reading.read(start, subject);
     case READINGS.timeElapsed:
-      return start.limitTicks < 0 ? undefined : start.limitTicks / 60;
+      return start.limitTicks < 0 ? undefined : ticksToSeconds(start.limitTicks);
     default:
       return undefined;
   }
@@ -184,14 +185,14 @@ function everythingOf({ reading, subject }: Leaf, start: Observed, placed: { wor
  *
  * @param placed points that lie on the ground at the start, by kind of collectable, “any” last
  */
-export function edgeCasesOf(court: Court, ruleIndex: number, placed: { worth: number[] }): EdgeCase[] {
-  const { judge, start } = court;
+export function edgeCasesOf(starting: StartingJudge, ruleIndex: number, worthPlaced: readonly number[]): EdgeCase[] {
+  const { judge, start } = starting;
   const rule = judge.rules[ruleIndex];
   if (!rule) return [];
   const longest = longestHold(rule.when);
   const cases: EdgeCase[] = [];
   const add = (place: CasePlace, condition: string, value: number, frames: Frame[], other = -2): void => {
-    const outcome = judgeFrames(court, frames);
+    const outcome = judgeFrames(starting, frames);
     cases.push({ place, condition, value, other, frames, outcome, fires: outcome.fired.includes(ruleIndex) });
   };
 
@@ -216,7 +217,7 @@ export function edgeCasesOf(court: Court, ruleIndex: number, placed: { worth: nu
       probe('at', amount);
       probe('above', amount + step);
       probe('zero', 0);
-      const everything = everythingOf(leaf, start, placed);
+      const everything = everythingOf(leaf, start, worthPlaced);
       if (everything !== undefined && Number.isFinite(everything)) probe('everything', everything);
     } else {
       probe('off', 0);
@@ -224,8 +225,8 @@ export function edgeCasesOf(court: Court, ruleIndex: number, placed: { worth: nu
     }
     if (leaf.heldTicks > 1) {
       const frames = withValue(valueFor(leaf, true));
-      add('heldTooBriefly', leaf.id, (leaf.heldTicks - 1) / 60, framesOf(frames, leaf.heldTicks - 1));
-      add('heldExactly', leaf.id, leaf.heldTicks / 60, framesOf(frames, leaf.heldTicks));
+      add('heldTooBriefly', leaf.id, ticksToSeconds(leaf.heldTicks - 1), framesOf(frames, leaf.heldTicks - 1));
+      add('heldExactly', leaf.id, ticksToSeconds(leaf.heldTicks), framesOf(frames, leaf.heldTicks));
     }
   }
   if (rule.ending) {
@@ -235,7 +236,7 @@ export function edgeCasesOf(court: Court, ruleIndex: number, placed: { worth: nu
       const frames = together(own, longest, framesFor(other.when, true), longestHold(other.when));
       add('coincides', rule.id, 0, frames, index);
     });
-    const expires = court.atExpiry === 'grade' ? null : court.atExpiry;
+    const expires = starting.atExpiry === 'grade' ? null : starting.atExpiry;
     if (start.limitTicks >= 0 && expires !== rule.ending) {
       const last: Setting = { reading: READINGS.timeLeft, subject: 0, value: 0 };
       add('coincides', rule.id, 0, together(own, longest, [[last]], 1), -1);

@@ -4,10 +4,11 @@ import {
   judgeFrames,
   longestHold,
   type CaseVerdict,
-  type Court,
+  type StartingJudge,
   type Frame,
 } from './edgeCases.ts';
 import { READINGS } from './readings.ts';
+import { ticksToSeconds } from './ticks.ts';
 
 /** A case at the edge of the clock, or at a star's threshold. */
 export interface EndCase {
@@ -29,28 +30,28 @@ const STEPS = [
 ] as const;
 
 /** Sets what can be gathered to all that there is, kind by kind. */
-function everything({ start }: Court, placed: { worth: number[] }): Frame['set'] {
+function everything({ start }: StartingJudge, worthPlaced: readonly number[]): Frame['set'] {
   return start.left.flatMap((left, subject) => [
-    { reading: READINGS.worth, subject, value: placed.worth[subject] ?? 0 },
+    { reading: READINGS.worth, subject, value: worthPlaced[subject] ?? 0 },
     { reading: READINGS.collected, subject, value: left },
     { reading: READINGS.left, subject, value: 0 },
   ]);
 }
 
 /** The verdict one tick before, at and one tick after the limit, with nothing done, and at it with everything gathered. */
-export function clockCasesOf(court: Court, placed: { worth: number[] }): EndCase[] {
-  const { start } = court;
+export function clockCasesOf(starting: StartingJudge, worthPlaced: readonly number[]): EndCase[] {
+  const { start } = starting;
   if (start.limitTicks < 0) return [];
-  const at = (ticks: number) => ({ reading: READINGS.timeElapsed, subject: 0, value: ticks / 60 });
+  const at = (ticks: number) => ({ reading: READINGS.timeElapsed, subject: 0, value: ticksToSeconds(ticks) });
   const one = (place: EndCase['place'], ticks: number, all: boolean): EndCase => {
-    const frames = framesOf([[...(all ? everything(court, placed) : []), at(ticks)]], 1);
+    const frames = framesOf([[...(all ? everything(starting, worthPlaced) : []), at(ticks)]], 1);
     return {
-      value: ticks / 60,
+      value: ticksToSeconds(ticks),
       place,
       star: -1,
       withEverything: all,
       frames,
-      outcome: judgeFrames(court, frames),
+      outcome: judgeFrames(starting, frames),
     };
   };
   return [
@@ -60,8 +61,8 @@ export function clockCasesOf(court: Court, placed: { worth: number[] }): EndCase
 }
 
 /** The stars earned just below, at and just above every threshold of a ladder, at the first way to win there is. */
-export function starCasesOf(court: Court): EndCase[] {
-  const { judge, start, atExpiry } = court;
+export function starCasesOf(starting: StartingJudge): EndCase[] {
+  const { judge, start, atExpiry } = starting;
   const { stars } = judge;
   const win = judge.rules.find((rule) => rule.ending === 'won');
   const byClock = !win && start.limitTicks >= 0 && atExpiry !== 'lost';
@@ -77,7 +78,7 @@ export function starCasesOf(court: Court): EndCase[] {
         won.map((frame) => [...frame, set]),
         ticks,
       );
-      return { value, place, star, withEverything: false, frames, outcome: judgeFrames(court, frames) };
+      return { value, place, star, withEverything: false, frames, outcome: judgeFrames(starting, frames) };
     });
   });
 }

@@ -1,7 +1,8 @@
 export { copyObserved, emptyObserved, type Observed, type ObservedSizes, type ScoreTerm } from './observed.ts';
 export { READINGS, readingDefinition, subjectId, type ReadingDefinition } from './readings.ts';
 export { compare, COMPARISON_WORDS } from './compare.ts';
-export { placedOn, type Placed } from './placed.ts';
+export { secondsToTicks, TICK_SECONDS, TICKS_PER_SECOND, ticksToSeconds } from './ticks.ts';
+export type { Placed } from './placed.ts';
 export { rulesOf, type RuleInForce } from './rulesOf.ts';
 export {
   changedParameters,
@@ -10,11 +11,8 @@ export {
   resolveCondition,
   resolveRules,
   resolveStars,
-  secondsToTicks,
   shareOf,
   subjectOf,
-  subjectsOf,
-  TICKS_PER_SECOND,
   type Resolving,
 } from './resolve.ts';
 export type {
@@ -44,7 +42,6 @@ export {
   conditionInWords,
   effectInWords,
   groupInWords,
-  namesFor,
   readingInWords,
   type Names,
 } from './words.ts';
@@ -54,10 +51,10 @@ export {
   judgeFrames,
   type CasePlace,
   type CaseVerdict,
-  type Court,
   type EdgeCase,
   type Frame,
   type Setting,
+  type StartingJudge,
 } from './edgeCases.ts';
 export { clockCasesOf, starCasesOf, type EndCase } from './endCases.ts';
 export { readingAt } from './subjects.ts';

@@ -1,9 +1,10 @@
-import type { Comparison } from '../model/index.ts';
+import type { Comparison, ReadingName } from '../model/index.ts';
 import { compare } from './compare.ts';
 import type { Observed } from './observed.ts';
 import { READINGS, type ReadingDefinition } from './readings.ts';
 import type { Expiry, LiveAmount, ResolvedCondition, ResolvedRule, ResolvedStars } from './resolved.ts';
 import { starsFor } from './stars.ts';
+import { TICKS_PER_SECOND } from './ticks.ts';
 
 /** One condition, made ready for judging. `index` is its place in the verdicts. */
 export type JudgeNode =
@@ -11,6 +12,7 @@ export type JudgeNode =
       is: 'compare';
       id: string;
       index: number;
+      name: ReadingName;
       reading: ReadingDefinition;
       subject: number;
       comparison: Comparison;
@@ -22,6 +24,7 @@ export type JudgeNode =
       is: 'onOff';
       id: string;
       index: number;
+      name: ReadingName;
       reading: ReadingDefinition;
       subject: number;
       on: boolean;
@@ -49,7 +52,14 @@ interface JudgeRule {
 }
 
 type JudgeStars =
-  | { is: 'ladder'; reading: ReadingDefinition; subject: number; atMost: boolean; thresholds: (number | null)[] }
+  | {
+      is: 'ladder';
+      name: ReadingName;
+      reading: ReadingDefinition;
+      subject: number;
+      atMost: boolean;
+      thresholds: (number | null)[];
+    }
   | { is: 'conditions'; nodes: (JudgeNode | null)[] };
 
 /** All rules of a level, ready to judge any number of attempts. */
@@ -103,13 +113,13 @@ function build(condition: ResolvedCondition, nodes: JudgeNode[]): JudgeNode {
     node.of = condition.of.map((child) => build(child, nodes));
     return node;
   }
-  const node: JudgeNode = { ...condition, index, reading: READINGS[condition.reading] };
+  const node: JudgeNode = { ...condition, index, name: condition.reading, reading: READINGS[condition.reading] };
   nodes.push(node);
   return node;
 }
 
 /** What a judge knows besides the rules. */
-export interface JudgeMatters {
+export interface JudgeOptions {
   stars?: ResolvedStars;
   clockStart?: ResolvedCondition | null;
 }
@@ -118,7 +128,7 @@ export interface JudgeMatters {
 export function makeJudge(
   rules: readonly ResolvedRule[],
   tie: 'win' | 'loss',
-  { stars, clockStart = null }: JudgeMatters = {},
+  { stars, clockStart = null }: JudgeOptions = {},
 ): Judge {
   const nodes: JudgeNode[] = [];
   return {
@@ -128,7 +138,7 @@ export function makeJudge(
       id: rule.id,
       when: build(rule.when, nodes),
       fires: rule.fires,
-      everyTicks: rule.everyTicks ?? 60,
+      everyTicks: rule.everyTicks ?? TICKS_PER_SECOND,
       ending: rule.then.some((effect) => effect.effect === 'win')
         ? 'won'
         : rule.then.some((effect) => effect.effect === 'lose')
@@ -141,6 +151,7 @@ export function makeJudge(
         ? { is: 'conditions', nodes: stars.conditions.map((condition) => condition && build(condition, nodes)) }
         : {
             is: 'ladder',
+            name: stars?.reading ?? 'timeLeft',
             reading: READINGS[stars?.reading ?? 'timeLeft'],
             subject: stars?.subject ?? 0,
             atMost: stars?.atMost ?? false,

@@ -1,5 +1,6 @@
 import type { Reading, ReadingName } from '../model/index.ts';
 import type { Observed } from './observed.ts';
+import { secondsToTicks, TICK_SECONDS } from './ticks.ts';
 
 /** Where a reading's subject is looked up. */
 export type SubjectSort = 'collectable' | 'enemy' | 'toucher' | 'zone' | 'latch' | 'gate' | 'phase' | 'tally' | 'none';
@@ -17,8 +18,6 @@ export interface ReadingDefinition {
   /** Sets what is seen so that the reading is this, as far as it can be. */
   write(observed: Observed, subject: number, value: number): void;
 }
-
-const SECONDS_PER_TICK = 1 / 60;
 
 type List = { [K in keyof Observed]: Observed[K] extends number[] ? K : never }[keyof Observed];
 type Single = { [K in keyof Observed]: Observed[K] extends number ? K : never }[keyof Observed];
@@ -68,23 +67,21 @@ export const READINGS: { readonly [N in ReadingName]: ReadingDefinition } = {
     unit: 'seconds',
     subject: 'none',
     direction: 'up',
-    step: SECONDS_PER_TICK,
-    read: (seen) => seen.clockTicks * SECONDS_PER_TICK,
+    step: TICK_SECONDS,
+    read: (seen) => seen.clockTicks * TICK_SECONDS,
     write: (seen, _subject, value) => {
-      seen.clockTicks = Math.max(0, Math.round(value * 60));
+      seen.clockTicks = secondsToTicks(value);
     },
   },
   timeLeft: {
     unit: 'seconds',
     subject: 'none',
     direction: 'down',
-    step: SECONDS_PER_TICK,
+    step: TICK_SECONDS,
     read: (seen) =>
-      seen.limitTicks < 0
-        ? Number.POSITIVE_INFINITY
-        : Math.max(0, seen.limitTicks - seen.clockTicks) * SECONDS_PER_TICK,
+      seen.limitTicks < 0 ? Number.POSITIVE_INFINITY : Math.max(0, seen.limitTicks - seen.clockTicks) * TICK_SECONDS,
     write: (seen, _subject, value) => {
-      if (seen.limitTicks >= 0) seen.clockTicks = Math.max(0, seen.limitTicks - Math.round(value * 60));
+      if (seen.limitTicks >= 0) seen.clockTicks = Math.max(0, seen.limitTicks - secondsToTicks(value));
     },
   },
   height: { unit: 'length', subject: 'none', direction: 'both', step: 0.01, ...single('height') },

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import { resolvingAt } from '../attempt/index.ts';
+import { namesFor, placedOn, resolvingAt } from '../attempt/index.ts';
 import { fromParameter, literal, type Amount, type Condition, type Reading, type Rule } from '../model/index.ts';
 import { valuesAt } from '../ramps/index.ts';
 import {
@@ -10,8 +10,6 @@ import {
   emptyObserved,
   endingOfRule,
   leaves,
-  namesFor,
-  placedOn,
   READINGS,
   readingInWords,
   resolveAmount,

@@ -1,8 +1,9 @@
-import type { Amount, Condition, Effect, Level, Reading, Rule, Stars } from '../model/index.ts';
+import type { Amount, Condition, Effect, Reading, Rule, Stars } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
 import type { LiveRamp } from './liveRamps.ts';
 import type { Placed } from './placed.ts';
 import { readingDefinition, subjectId } from './readings.ts';
+import { secondsToTicks, TICKS_PER_SECOND } from './ticks.ts';
 import type {
   LiveAmount,
   ResolvedCondition,
@@ -11,12 +12,6 @@ import type {
   ResolvedStars,
   Subjects,
 } from './resolved.ts';
-
-/** Attempts run at this fixed rate, in play and in trials alike. */
-export const TICKS_PER_SECOND = 60;
-
-/** The tick nearest to a time. @param seconds 0 or more */
-export const secondsToTicks = (seconds: number): number => Math.max(0, Math.round(seconds * TICKS_PER_SECOND));
 
 /** Shares this close above a whole number are that number: 0.7 × 10 must need 7 pieces, not 8. */
 const WHOLE = 1e-9;
@@ -173,53 +168,4 @@ export function changedParameters(rules: readonly Rule[]): string[] {
     rule.then.flatMap((effect) => (effect.effect === 'parameter' ? [effect.parameter] : [])),
   );
   return [...new Set(keys)];
-}
-
-/** Every subject that the rules of a level can name. */
-export function subjectsOf(
-  project: {
-    kinds: { collectables: { id: string }[]; enemies: { id: string }[]; hazards: { id: string }[] };
-    tallies: { id: string }[];
-  },
-  level: Pick<Level, 'ground'>,
-): Subjects {
-  const { collectables, enemies, hazards } = project.kinds;
-  const index = (list: readonly { id: string }[]): Map<string, number> =>
-    new Map(list.map((entry, i) => [entry.id, i]));
-  const sorts = {
-    zone: new Map(),
-    latch: new Map(),
-    gate: new Map(),
-    phase: new Map(),
-    spawner: new Map(),
-    piece: new Map(),
-  };
-  const add = (sort: Map<string, number>, id: string): void => void sort.set(id, sort.size);
-  for (const piece of level.ground.pieces) {
-    switch (piece.piece) {
-      case 'goal':
-      case 'zone':
-        add(sorts.zone, piece.id);
-        break;
-      case 'latch':
-      case 'gate':
-      case 'spawner':
-        add(sorts[piece.piece], piece.id);
-        break;
-      case 'enemy':
-        add(sorts.phase, piece.id);
-        break;
-      case 'collectable':
-        add(sorts.piece, piece.id);
-        break;
-      default:
-    }
-  }
-  return {
-    collectable: index(collectables).set('any', collectables.length),
-    enemy: index(enemies).set('any', enemies.length),
-    toucher: index([...enemies, ...hazards]),
-    tally: index(project.tallies),
-    ...sorts,
-  };
 }

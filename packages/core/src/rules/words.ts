@@ -1,4 +1,4 @@
-import type { Amount, Comparison, Condition, Effect, Level, Project, Reading, Rule } from '../model/index.ts';
+import type { Amount, Comparison, Condition, Effect, Project, Reading, Rule } from '../model/index.ts';
 import { COMPARISON_WORDS } from './compare.ts';
 import { leaves } from './walk.ts';
 
@@ -7,26 +7,6 @@ export type Names = Pick<Project, 'words' | 'kinds' | 'parameters' | 'tallies' |
   /** Names of the level's pieces that have one, by id. */
   pieces: Readonly<Record<string, string>>;
 };
-
-/** The names that the sentences of a level need; of no level for what holds in all. */
-export function namesFor(project: Project, level: Level | undefined): Names {
-  const { words, kinds, parameters, tallies, lengths } = project;
-  const pieces: Record<string, string> = {};
-  const numbers = new Map<string, number>();
-  for (const piece of level?.ground.pieces ?? []) {
-    if ('name' in piece) pieces[piece.id] = piece.name;
-    else if ('kind' in piece) {
-      // Pieces without a name of their own are told apart by number: “hornet 2”.
-      const sort = piece.piece === 'spawner' ? 'nest' : piece.piece;
-      const kind = [...kinds.collectables, ...kinds.enemies, ...kinds.hazards].find((entry) => entry.id === piece.kind);
-      const name = `${kind?.name ?? piece.kind}${sort === 'nest' || sort === 'emitter' ? ` ${sort}` : ''}`;
-      const number = (numbers.get(name) ?? 0) + 1;
-      numbers.set(name, number);
-      pieces[piece.id] = `${name} ${number}`;
-    }
-  }
-  return { words, kinds, parameters, tallies, lengths, pieces };
-}
 
 const collectable = (names: Names, kind: string): string =>
   names.kinds.collectables.find((entry) => entry.id === kind)?.name.toLowerCase() ?? kind;

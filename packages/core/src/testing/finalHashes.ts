@@ -1,5 +1,6 @@
-import { hashState, makeWorld, prepareLevel, startAttempt, step } from '../attempt/index.ts';
+import { hashState, startAttempt, step } from '../attempt/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
+import { makeWorld, prepareLevel } from '../grounds/index.ts';
 import { drawPlayer, makePlayer, PACERS, playerInput } from '../pacers/index.ts';
 
 /** Hashes of the final states of so many attempts, over all levels of the demo and all pacers in turn. */

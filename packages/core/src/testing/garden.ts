@@ -1,4 +1,5 @@
-import { makeWorld, prepareLevel, startAttempt, step, type AttemptState } from '../attempt/index.ts';
+import { startAttempt, step, type AttemptState } from '../attempt/index.ts';
+import { makeWorld, prepareLevel } from '../grounds/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
 import type { Condition, Effect, Level, Piece, Project, Reading, Rule } from '../model/index.ts';
 import { literal } from '../model/index.ts';

@@ -1,6 +1,6 @@
 import { startAttempt, starReading, step, type AttemptState, type World } from '../attempt/index.ts';
 import { drawPlayer, makePlayer, playerInput, type Abilities, type Pacer } from '../pacers/index.ts';
-import { READINGS } from '../rules/index.ts';
+import { READINGS, secondsToTicks, ticksToSeconds } from '../rules/index.ts';
 
 /** A simulated player gives up after so long, so that a level without an end still has a forecast. */
 export const LONGEST_ATTEMPT_SECONDS = 240;
@@ -26,14 +26,14 @@ export interface AttemptResult {
 }
 
 function placeOfEnd(state: AttemptState): { x: number; y: number } {
-  const { happenings, observed, player } = state;
+  const { happenings, observed, body } = state;
   if (state.phase === 'lost' && observed.lives === 0) {
     for (let i = happenings.length - 1; i >= 0; i--) {
       const happening = happenings[i];
       if (happening?.what === 'life lost') return happening;
     }
   }
-  return player;
+  return body;
 }
 
 /** One attempt by one player, from start to end. @param who a population to draw the player from, or a player's abilities */
@@ -41,14 +41,14 @@ export function attemptOnce(world: World, who: Pacer | Abilities, seed: number):
   const abilities = 'abilities' in who ? drawPlayer(who, seed) : who;
   const state = startAttempt(world, seed);
   const player = makePlayer(state, abilities, seed);
-  const most = LONGEST_ATTEMPT_SECONDS * 60;
+  const most = secondsToTicks(LONGEST_ATTEMPT_SECONDS);
   while (state.phase === 'playing' && state.tick < most) step(state, playerInput(player, state));
   const won = state.phase === 'won';
   const end = placeOfEnd(state);
   return {
     won,
     stars: state.verdicts.stars,
-    seconds: state.tick / 60,
+    seconds: ticksToSeconds(state.tick),
     starReading: starReading(state),
     endingRule: state.phase === 'playing' ? -2 : state.verdicts.ending.rule,
     lifeRule: state.lastLifeRule,

@@ -1,4 +1,5 @@
-import { prepareLevel, type PreparedLevel, type World } from '../attempt/index.ts';
+import type { PreparedLevel, World } from '../attempt/index.ts';
+import { prepareLevel } from '../grounds/index.ts';
 import type { Project } from '../model/index.ts';
 import type { Pacer } from '../pacers/index.ts';
 import { mix } from '../random/index.ts';
@@ -19,9 +20,9 @@ const ENGINE = 2;
 
 /** @param position from 1 */
 export function trialQuestion(project: Project, position: number, pacer: Pacer, precision: Precision): TrialQuestion {
-  const { motion, judging } = prepareLevel(project, position);
+  const level = prepareLevel(project, position);
   // When the clock warns is told to people; no simulated player heeds it.
-  return { engine: ENGINE, level: { motion, judging: { ...judging, warnAtTicks: 0 } }, pacer, precision };
+  return { engine: ENGINE, level: { ...level, judging: { ...level.judging, warnAtTicks: 0 } }, pacer, precision };
 }
 
 /** The seed of an attempt by its number: the same before and after an edit, so that both face the same luck. */

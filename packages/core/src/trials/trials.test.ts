@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { makeWorld, prepareLevel } from '../attempt/index.ts';
+import { makeWorld, prepareLevel } from '../grounds/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal } from '../model/index.ts';
 import { PACERS, pacerById, PERFECT } from '../pacers/index.ts';

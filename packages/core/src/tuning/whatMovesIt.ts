@@ -1,4 +1,5 @@
-import { makeWorld, prepareWith, resolvingAt } from '../attempt/index.ts';
+import { resolvingAt } from '../attempt/index.ts';
+import { makeWorld, prepareWith } from '../grounds/index.ts';
 import type { Level, Parameter, Project } from '../model/index.ts';
 import type { Pacer } from '../pacers/index.ts';
 import { drawAt } from '../random/index.ts';

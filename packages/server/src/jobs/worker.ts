@@ -1,4 +1,5 @@
-import { makeWorld, type World } from '@stadion/core/attempt';
+import { type World } from '@stadion/core/attempt';
+import { makeWorld } from '@stadion/core/grounds';
 import { emptyTally, playBatch, type Tally } from '@stadion/core/trials';
 import type { BatchTask } from './queue.ts';
 

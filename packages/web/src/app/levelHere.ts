@@ -1,5 +1,6 @@
 import type { Level, Project } from '@stadion/core/model';
-import { namesFor, placedOn, rulesOf, type Names, type Placed, type RuleInForce } from '@stadion/core/rules';
+import { rulesOf, type Names, type Placed, type RuleInForce } from '@stadion/core/rules';
+import { namesFor, placedOn } from '@stadion/core/attempt';
 import { valuesAt, type Values } from '@stadion/core/ramps';
 
 /** The level at a slot with everything that its sentences need. */

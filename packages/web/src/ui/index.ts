@@ -4,6 +4,8 @@ export { Confirm } from './Confirm.tsx';
 export { Finder, found, type FinderEntry } from './Finder.tsx';
 export { formatNumber, formatPercent, formatSeconds } from './format.ts';
 export { Mark } from './Mark.tsx';
+export { GroundPicture } from './ground/GroundPicture.tsx';
+export { colourOfKind, paint, readPalette, type Palette } from './ground/paint.ts';
 export { Menu, type MenuEntry } from './Menu.tsx';
 export { NumberChip } from './NumberChip.tsx';
 export type { Binding, NumberLimits } from './number.ts';

@@ -1,4 +1,4 @@
-import { makeWorld } from '@stadion/core/attempt';
+import { makeWorld } from '@stadion/core/grounds';
 import {
   emptyTally,
   forecastOf,

@@ -1,4 +1,5 @@
-import { prepareWith, startObserved } from '../../attempt/index.ts';
+import { startObserved } from '../../attempt/index.ts';
+import { prepareWith } from '../../grounds/index.ts';
 import { pointerOf } from '../../model/index.ts';
 import {
   conditionInWords,

@@ -1,4 +1,5 @@
-import { courtOf, placedWorth, prepareLevel } from '@stadion/core/attempt';
+import { startingJudgeOf, worthAtStart } from '@stadion/core/attempt';
+import { prepareLevel } from '@stadion/core/grounds';
 import type { Rule } from '@stadion/core/model';
 import { edgeCasesOf, endingOfRule } from '@stadion/core/rules';
 import { useMemo } from 'react';
@@ -13,7 +14,7 @@ export function EdgeTable({ here, rule }: { here: LevelHere; rule: Rule }) {
   const rows = useMemo(() => {
     const index = here.rules.findIndex((entry) => entry.rule === rule);
     const prepared = prepareLevel(here.project, here.position);
-    const cases = edgeCasesOf(courtOf(prepared), index, placedWorth(prepared));
+    const cases = edgeCasesOf(startingJudgeOf(prepared), index, worthAtStart(prepared));
     return edgeRows(cases, rule.when, endingOfRule(rule) !== null, here);
   }, [here, rule]);
   return <CaseTable here={here} rows={rows} label="Edge cases" />;

@@ -1,4 +1,5 @@
-import { readingAt, subjectsOf, type CaseVerdict, type EdgeCase, type Frame } from '@stadion/core/rules';
+import { readingAt, type CaseVerdict, type EdgeCase, type Frame, ticksToSeconds } from '@stadion/core/rules';
+import { subjectsOf } from '@stadion/core/attempt';
 import { freshId, type Condition, type Expectation, type ReadingName } from '@stadion/core/model';
 import { causeInWords, eachCondition, READINGS, readingInWords } from '@stadion/core/rules';
 import { formatNumber } from '../../ui/index.ts';
@@ -112,7 +113,7 @@ export function keepExpectation(here: LevelHere, row: EdgeRow): Command {
         const named = readingAt(nameOf(reading), subject, subjects);
         return named ? [{ reading: named, value }] : [];
       }),
-      seconds: frame.ticks / 60,
+      seconds: ticksToSeconds(frame.ticks),
     })),
     verdict: row.outcome.verdict,
   };

@@ -1,4 +1,5 @@
-import { courtOf, placedWorth, prepareLevel } from '@stadion/core/attempt';
+import { startingJudgeOf, worthAtStart } from '@stadion/core/attempt';
+import { prepareLevel } from '@stadion/core/grounds';
 import { clockCasesOf, starCasesOf, type EndCase } from '@stadion/core/rules';
 import { useMemo, useState } from 'react';
 import type { LevelHere } from '../../app/levelHere.ts';
@@ -49,8 +50,8 @@ export function EndTable({ here, of }: { here: LevelHere; of: 'clock' | 'stars' 
 function Cases({ here, of }: { here: LevelHere; of: 'clock' | 'stars' }) {
   const rows = useMemo(() => {
     const prepared = prepareLevel(here.project, here.position);
-    const court = courtOf(prepared);
-    return rowsOf(here, of === 'clock' ? clockCasesOf(court, placedWorth(prepared)) : starCasesOf(court));
+    const court = startingJudgeOf(prepared);
+    return rowsOf(here, of === 'clock' ? clockCasesOf(court, worthAtStart(prepared)) : starCasesOf(court));
   }, [here, of]);
   return rows.length === 0 ? (
     <p className="text-ink-3">There is no number here that could be met or missed.</p>

@@ -1,6 +1,6 @@
 import type { AttemptState } from '@stadion/core/attempt';
 import { positionOf } from '@stadion/core/model';
-import { causeInWords, conditionInWords } from '@stadion/core/rules';
+import { causeInWords, conditionInWords, ticksToSeconds } from '@stadion/core/rules';
 import type { LevelHere } from '../../app/levelHere.ts';
 import { Button, formatNumber } from '../../ui/index.ts';
 
@@ -62,8 +62,8 @@ export function End({ here, state, onRestart, onLeave, onLookBack, onGo }: Props
       {message === '' ? null : <p className="text-[15px]">{message}</p>}
       <p className="my-1.5 text-ink-2">{whyInWords(here, state)}</p>
       <p className="mb-3 text-ink-2">
-        At tick <b>{state.tick}</b>, {formatNumber(state.tick / 60, 2)} s after the load, with {state.observed.lives}{' '}
-        lives.
+        At tick <b>{state.tick}</b>, {formatNumber(ticksToSeconds(state.tick), 2)} s after the load, with{' '}
+        {state.observed.lives} lives.
       </p>
       <div className="flex flex-wrap gap-2">
         <Button look="main" onClick={onRestart}>

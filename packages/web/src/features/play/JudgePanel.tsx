@@ -11,6 +11,7 @@ import {
   READINGS,
   readingInWords,
   type JudgeNode,
+  ticksToSeconds,
 } from '@stadion/core/rules';
 import { formatNumber } from '../../ui/index.ts';
 
@@ -84,8 +85,8 @@ function Row({ condition, node, state, here, depth }: RowProps) {
       figures = number === 0 ? 'no' : 'yes';
     }
     if ((node.is === 'compare' || node.is === 'onOff') && node.heldTicks > 0) {
-      words += ` for ${formatNumber(node.heldTicks / 60)} s`;
-      figures += `, ${formatNumber(Math.min(held, node.heldTicks) / 60, 1)} s`;
+      words += ` for ${formatNumber(ticksToSeconds(node.heldTicks))} s`;
+      figures += `, ${formatNumber(ticksToSeconds(Math.min(held, node.heldTicks)), 1)} s`;
     }
   }
   return (

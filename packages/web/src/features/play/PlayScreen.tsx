@@ -1,16 +1,15 @@
-import { prepareLevel, type AttemptState, type PreparedLevel, type StartFrom } from '@stadion/core/attempt';
+import { SORTS, type AttemptState, type PreparedLevel, type StartFrom } from '@stadion/core/attempt';
+import { prepareLevel } from '@stadion/core/grounds';
 import type { EndingSide } from '@stadion/core/model';
-import { READINGS, resolveAmount, secondsToTicks } from '@stadion/core/rules';
+import { READINGS, resolveAmount, secondsToTicks, ticksToSeconds } from '@stadion/core/rules';
+import { happeningInWords, sceneOfAttempt } from '@stadion/core/scene';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addressOf, useProject, useSelection } from '../../app/hooks.ts';
 import { useNavigate } from 'react-router';
 import { levelHere, type LevelHere } from '../../app/levelHere.ts';
-import { colourOfKind } from '../../app/groundColours.ts';
 import { useShortcuts, type Shortcut } from '../../app/shortcuts.ts';
-import { Button, formatNumber } from '../../ui/index.ts';
-import { drawGround, type Paint } from './drawGround.ts';
+import { Button, formatNumber, paint, readPalette, type Palette } from '../../ui/index.ts';
 import { End } from './End.tsx';
-import { happeningInWords } from './happeningWords.ts';
 import { JudgePanel } from './JudgePanel.tsx';
 import { StartFromPanel } from './StartFromPanel.tsx';
 import { TimelinePanel } from './TimelinePanel.tsx';
@@ -27,31 +26,10 @@ export function PlayScreen() {
   return <Play key={key} here={here} prepared={JSON.parse(key) as PreparedLevel} />;
 }
 
-const token = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
-
-function readPaint(here: LevelHere): Paint {
-  return {
-    ground: token('--ground'),
-    wall: token('--wall'),
-    ink: token('--ink'),
-    mark: token('--mark'),
-    win: token('--win'),
-    winSoft: token('--win-soft'),
-    loss: token('--loss'),
-    lossSoft: token('--loss-soft'),
-    edit: token('--edit'),
-    sheet: token('--sheet'),
-    collectables: here.project.kinds.collectables.map((kind) =>
-      token(colourOfKind(here.project, kind.id).slice(4, -1)),
-    ),
-  };
-}
-
 /** What moves on after an end, and when. */
 const afterEnd = (here: LevelHere, side: EndingSide) => ({
   freezeTicks: secondsToTicks(resolveAmount(side.freezeSeconds, here.values, here.placed)),
-  enemies: side.goesOn.includes('enemies'),
-  emitters: side.goesOn.includes('emitters'),
+  goesOn: side.goesOn,
 });
 
 function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) {
@@ -61,7 +39,7 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
   const canvas = useRef<HTMLCanvasElement>(null);
   const box = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 960, height: 600 });
-  const paint = useRef<Paint>(undefined);
+  const palette = useRef<Palette>(undefined);
   const drawNow = useRef<() => void>(() => undefined);
   const draw = useCallback(() => drawNow.current(), []);
   const after = useMemo(
@@ -86,14 +64,14 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
     return () => observer.disconnect();
   }, []);
   useEffect(() => {
-    paint.current = readPaint(here);
+    palette.current = readPalette();
     drawNow.current = () => {
       const context = canvas.current?.getContext('2d');
-      if (!context || !paint.current) return;
+      if (!context || !palette.current) return;
       context.setTransform(window.devicePixelRatio, 0, 0, window.devicePixelRatio, 0, 0);
-      drawGround(context, state.current, before.current, between.current, scale, paint.current);
+      paint(context, sceneOfAttempt(state.current, before.current, between.current), scale, palette.current);
     };
-  }, [here, scale, state, before, between]);
+  }, [scale, state, before, between]);
 
   const leave = useCallback(() => void navigate(addressOf(projectId, 'level', slotId)), [navigate, projectId, slotId]);
   const shortcuts = useMemo(
@@ -148,8 +126,8 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
             aria-label={`${level.name}, being played`}
             data-phase={now.phase}
             data-tick={now.tick}
-            data-x={now.player.x.toFixed(2)}
-            data-y={now.player.y.toFixed(2)}
+            data-x={now.body.x.toFixed(2)}
+            data-y={now.body.y.toFixed(2)}
             width={columns * scale * window.devicePixelRatio}
             height={rows * scale * window.devicePixelRatio}
             style={{ width: columns * scale, height: rows * scale }}
@@ -180,7 +158,7 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
           <div className="mb-2 flex items-center">
             <h2 className="grow text-[14px]">Judge</h2>
             <span className="text-ink-2">
-              tick {now.tick} · {formatNumber(now.tick / 60, 1)} s
+              tick {now.tick} · {formatNumber(ticksToSeconds(now.tick), 1)} s
             </span>
           </div>
           {setting ? (
@@ -227,15 +205,12 @@ function Said({ here, state }: { here: LevelHere; state: AttemptState }) {
 }
 
 function Counters({ here, state }: { here: LevelHere; state: AttemptState }) {
-  const { observed, clockRuns, warned, world } = state;
+  const { observed, clock, world } = state;
   const { motion } = world.level;
   const worth = observed.worth.at(-1) ?? 0;
   const left = READINGS.timeLeft.read(observed, 0);
   const score = READINGS.score.read(observed, 0);
-  const hurts =
-    motion.hazards.length > 0 ||
-    motion.emitters.length > 0 ||
-    [...motion.enemies, ...motion.spawners].some((enemy) => enemy.damage > 0);
+  const hurts = SORTS.some((sort) => sort.hurts?.(motion.pieces[sort.name]));
   const beatable = (observed.enemiesLeft.at(-1) ?? 0) + (observed.enemiesBeaten.at(-1) ?? 0);
   const counters: [string, string][] = [
     [here.names.words.worth, formatNumber(worth)],
@@ -243,14 +218,16 @@ function Counters({ here, state }: { here: LevelHere; state: AttemptState }) {
     ...(hurts ? [['health', formatNumber(observed.health, 0)] as [string, string]] : []),
     ...(beatable > 0 ? [['beaten', `${observed.enemiesBeaten.at(-1) ?? 0} of ${beatable}`] as [string, string]] : []),
     ...(score === worth ? [] : [['score', formatNumber(score, 0)] as [string, string]]),
-    ['time left', Number.isFinite(left) ? `${left.toFixed(1)} s${clockRuns ? '' : ' (waits)'}` : 'no limit'],
+    ['time left', Number.isFinite(left) ? `${left.toFixed(1)} s${clock.runs ? '' : ' (waits)'}` : 'no limit'],
   ];
   return (
     <dl className="flex gap-4">
       {counters.map(([name, value]) => (
         <div key={name} className="flex items-baseline gap-1.5 whitespace-nowrap">
           <dt className="text-[12px] text-bar-ink-2">{name}</dt>
-          <dd className={`text-[15px] font-semibold ${name === 'time left' && warned ? 'text-mark' : ''}`}>{value}</dd>
+          <dd className={`text-[15px] font-semibold ${name === 'time left' && clock.warned ? 'text-mark' : ''}`}>
+            {value}
+          </dd>
         </div>
       ))}
     </dl>
@@ -268,7 +245,7 @@ function Happenings({ here, state }: { here: LevelHere; state: AttemptState }) {
       <ul>
         {latest.map((happening, index) => (
           <li key={state.happenings.length - index} className="flex gap-2">
-            <span className="w-12 text-right text-ink-3">{(happening.tick / 60).toFixed(1)} s</span>
+            <span className="w-12 text-right text-ink-3">{ticksToSeconds(happening.tick).toFixed(1)} s</span>
             {happeningInWords(happening, here, state)}
           </li>
         ))}

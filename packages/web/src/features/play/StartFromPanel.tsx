@@ -1,4 +1,4 @@
-import type { PreparedLevel, StartFrom } from '@stadion/core/attempt';
+import { PIECES, startPlace, type PreparedLevel, type StartFrom } from '@stadion/core/attempt';
 import { resolveAmount } from '@stadion/core/rules';
 import type { LevelHere } from '../../app/levelHere.ts';
 import { Button, formatNumber, NumberChip } from '../../ui/index.ts';
@@ -17,12 +17,12 @@ export function StartFromPanel({ here, prepared, from, onChange, onStart, onRese
   const { project, values, placed } = here;
   const { motion } = prepared;
   const set = (change: Partial<StartFrom>): void => onChange({ ...from, ...change });
-  const at = from.at ?? motion.start;
+  const at = from.at ?? startPlace(prepared);
   const width = motion.rows[0]?.length ?? 0;
   const gathered = new Set(from.gathered ?? []);
-  const ofKind = (kind: number): number[] =>
-    motion.collectables.flatMap((piece, index) => (piece.kind === kind ? [index] : []));
-  const latches = here.level.ground.pieces.filter((piece) => piece.piece === 'latch');
+  const given = here.level.ground.pieces.flatMap((piece) => PIECES[piece.piece].gives?.(piece) ?? []);
+  const ofKind = (kind: string): number[] => given.flatMap((piece, index) => (piece.kind === kind ? [index] : []));
+  const latches = here.level.ground.pieces.filter((piece) => PIECES[piece.piece].subject === 'latch');
   const chip = (label: string, value: number, onCommit: (value: number) => void, most: number, unit = '') => (
     <NumberChip label={label} value={value} step={1} min={0} max={most} unit={unit} onCommit={onCommit} />
   );
@@ -67,8 +67,8 @@ export function StartFromPanel({ here, prepared, from, onChange, onStart, onRese
         )}
       </div>
       <div className={row}>tries {chip('Tries', from.tries ?? 1, (tries) => set({ tries }), 999)}</div>
-      {project.kinds.collectables.map((kind, index) => {
-        const pieces = ofKind(index);
+      {project.kinds.collectables.map((kind) => {
+        const pieces = ofKind(kind.id);
         if (pieces.length === 0) return null;
         const count = pieces.filter((piece) => gathered.has(piece)).length;
         return (

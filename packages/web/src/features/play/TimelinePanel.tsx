@@ -1,9 +1,9 @@
+import { happeningInWords } from '@stadion/core/scene';
 import { timelineOf, type AttemptState, type Recording } from '@stadion/core/attempt';
-import { causeInWords, conditionInWords, endingOfRule } from '@stadion/core/rules';
+import { causeInWords, conditionInWords, endingOfRule, ticksToSeconds } from '@stadion/core/rules';
 import { useMemo } from 'react';
 import type { LevelHere } from '../../app/levelHere.ts';
 import { Button, formatNumber } from '../../ui/index.ts';
-import { happeningInWords } from './happeningWords.ts';
 
 interface Props {
   here: LevelHere;
@@ -45,7 +45,8 @@ export function TimelinePanel({ here, state, recording, ticks, onLookAt, onPlayO
           ▸|
         </Button>
         <span className="text-ink-2" role="status">
-          tick {tick} of {timeline.ticks}, {formatNumber(tick / 60, 2)} s{tick === 0 ? ' · before the first move' : ''}
+          tick {tick} of {timeline.ticks}, {formatNumber(ticksToSeconds(tick), 2)} s
+          {tick === 0 ? ' · before the first move' : ''}
           {timeline.decidedAt !== null && isLast ? ' · the deciding tick' : ''}
           {near ? ` · ${happeningInWords(near, here, state)}` : ''}
         </span>
@@ -61,7 +62,7 @@ export function TimelinePanel({ here, state, recording, ticks, onLookAt, onPlayO
         <input
           type="range"
           aria-label="Tick looked at"
-          aria-valuetext={`tick ${tick}, ${formatNumber(tick / 60, 1)} s`}
+          aria-valuetext={`tick ${tick}, ${formatNumber(ticksToSeconds(tick), 1)} s`}
           min={0}
           max={timeline.ticks}
           value={tick}
@@ -110,7 +111,7 @@ export function TimelinePanel({ here, state, recording, ticks, onLookAt, onPlayO
               key={index}
               type="button"
               tabIndex={-1}
-              title={`${formatNumber(happening.tick / 60, 1)} s: ${happeningInWords(happening, here, state)}`}
+              title={`${formatNumber(ticksToSeconds(happening.tick), 1)} s: ${happeningInWords(happening, here, state)}`}
               aria-label={`Look at tick ${happening.tick}: ${happeningInWords(happening, here, state)}`}
               className="absolute top-1 size-2 -translate-x-1/2 rounded-full bg-edit"
               style={{ left: share(happening.tick) }}

@@ -3,33 +3,32 @@ import {
   cutAt,
   emptyRecording,
   FIRE,
-  headingInput,
-  makeWorld,
   record,
   recordedTicks,
   replay,
-  REST,
   startAttemptFrom,
   step,
-  TICK_SECONDS,
   type AfterEnd,
   type AttemptState,
+  type Control,
   type PreparedLevel,
   type Recording,
   type StartFrom,
 } from '@stadion/core/attempt';
-import { nearestHeading } from '@stadion/core/ground';
+import { makeWorld } from '@stadion/core/grounds';
+import { TICK_SECONDS } from '@stadion/core/rules';
+import { placesOf, remember, type Places } from '@stadion/core/scene';
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 
-const KEYS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  KeyA: [-1, 0],
-  ArrowRight: [1, 0],
-  KeyD: [1, 0],
-  ArrowUp: [0, -1],
-  KeyW: [0, -1],
-  ArrowDown: [0, 1],
-  KeyS: [0, 1],
+const KEYS: Readonly<Record<string, Control>> = {
+  ArrowLeft: 'left',
+  KeyA: 'left',
+  ArrowRight: 'right',
+  KeyD: 'right',
+  ArrowUp: 'up',
+  KeyW: 'up',
+  ArrowDown: 'down',
+  KeyS: 'down',
 };
 const SHOOT = 'KeyF';
 
@@ -38,17 +37,10 @@ const LONGEST_CATCH_UP_SECONDS = 0.1;
 /** The judge's numbers are read by people: so often is enough. */
 const TOLD_EVERY_MS = 100;
 
-/** Places of what moves at the last tick, to draw between it and the present one. */
-export interface Before {
-  x: number;
-  y: number;
-  enemies: Float64Array;
-}
-
 export interface PlayedAttempt {
   /** The attempt under way; another object once it is restarted or looked back at. */
   state: RefObject<AttemptState>;
-  before: RefObject<Before>;
+  before: RefObject<Places>;
   /** How far the picture is between the last tick and the present one, 0–1. */
   between: RefObject<number>;
   /** What has been played so far. */
@@ -69,35 +61,8 @@ export interface PlayedAttempt {
   lastTick: () => number;
 }
 
-const placesOf = (state: AttemptState): Before => {
-  const before = { x: 0, y: 0, enemies: new Float64Array(state.enemies.length * 2) };
-  remember(before, state);
-  return before;
-};
-
-function remember(before: Before, state: AttemptState): void {
-  before.x = state.player.x;
-  before.y = state.player.y;
-  state.enemies.forEach((enemy, index) => {
-    before.enemies[index * 2] = enemy.x;
-    before.enemies[index * 2 + 1] = enemy.y;
-  });
-}
-
-/** The input that the held keys make. */
-function inputOf(held: ReadonlySet<string>): number {
-  let x = 0;
-  let y = 0;
-  for (const code of held) {
-    const direction = KEYS[code];
-    if (direction) {
-      x += direction[0];
-      y += direction[1];
-    }
-  }
-  const heading = nearestHeading(x, y);
-  return (heading < 0 ? REST : headingInput(heading)) + (held.has(SHOOT) ? FIRE : 0);
-}
+/** The controls that the held keys stand for. */
+const controlsOf = (held: ReadonlySet<string>): Set<Control> => new Set([...held].flatMap((code) => KEYS[code] ?? []));
 
 /** Which keys are held down right now. */
 function useHeldKeys(): RefObject<Set<string>> {
@@ -135,7 +100,7 @@ export function useAttempt(
   const [first] = useState(() => startAttemptFrom(world, 1, {}));
   const state = useRef<AttemptState>(first);
   const recording = useRef<Recording>(emptyRecording(1));
-  const before = useRef<Before>(placesOf(first));
+  const before = useRef<Places>(placesOf(first));
   const between = useRef(0);
   const held = useHeldKeys();
   const tries = useRef(1);
@@ -179,10 +144,11 @@ export function useAttempt(
     }
     // Whoever plays on from an earlier tick drops what came after it.
     if (recordedTicks(recording.current) > now.tick) recording.current = cutAt(recording.current, now.tick);
-    const input = inputOf(held.current);
+    const shoots = held.current.has(SHOOT) ? FIRE : 0;
+    const input = world.kind.inputOf(controlsOf(held.current)) + shoots;
     record(recording.current, input);
     step(now, input);
-  }, [held]);
+  }, [held, world]);
 
   const lookAt = useCallback(
     (at: number) => {

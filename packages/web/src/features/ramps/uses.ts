@@ -1,6 +1,7 @@
 import { Amount, usesOfParameter, type Parameter, type Project } from '@stadion/core/model';
 import { valuesAt } from '@stadion/core/ramps';
-import { placedOn, resolveAmount } from '@stadion/core/rules';
+import { resolveAmount } from '@stadion/core/rules';
+import { placedOn } from '@stadion/core/attempt';
 
 /** One number of the project that follows a parameter. */
 export interface Use {

@@ -1,5 +1,6 @@
 import { freshId, literal, type Reading, type ScorePart } from '@stadion/core/model';
-import { READINGS, readingInWords, namesFor } from '@stadion/core/rules';
+import { READINGS, readingInWords } from '@stadion/core/rules';
+import { namesFor } from '@stadion/core/attempt';
 import { X } from 'lucide-react';
 import { addAt, at, removeAt } from '../../app/commands/index.ts';
 import { useEdit } from '../../app/hooks.ts';

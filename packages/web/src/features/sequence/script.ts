@@ -1,7 +1,7 @@
 import type { Project } from '@stadion/core/model';
 import { valuesAt } from '@stadion/core/ramps';
 import { enterAttempt, startBooks, type AttemptEntry, type RunBooks } from '@stadion/core/run';
-import { placedOn } from '@stadion/core/rules';
+import { placedOn } from '@stadion/core/attempt';
 
 /** Longer runs are not read line by line. */
 export const MOST_ENTRIES = 60;

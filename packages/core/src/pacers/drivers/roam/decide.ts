@@ -1,4 +1,12 @@
-import type { AttemptState, Collectable, Enemy } from '../attempt/index.ts';
+import {
+  collectablesOf,
+  enemiesOf,
+  latchesOf,
+  zonesOf,
+  type AttemptState,
+  type Collectable,
+  type Enemy,
+} from '../../../attempt/index.ts';
 import {
   cellAt,
   HEADING_VECTORS,
@@ -10,52 +18,85 @@ import {
   UNREACHABLE,
   wayIsClear,
   type Spot,
-} from '../ground/index.ts';
-import { needsToOpenTheWay, pendingNeeds } from './needs.ts';
-import type { Player } from './playerState.ts';
-import { horizonOf, IMAGINED, lookForThreats, priceThreats, probe } from './threats.ts';
+} from '../../../ground/index.ts';
+import type { RoamOwn } from '../../../grounds/index.ts';
+import { ticksToSeconds } from '../../../rules/index.ts';
+import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
+import type { Player } from '../../driver.ts';
+import { horizonOf, IMAGINED_MOMENTS, lookForThreats, priceThreats, probe } from './threats.ts';
 
 /** A target is chosen anew at least this often. */
 const TICKS_BETWEEN_CHOICES = 45;
 /** After so long without gathering anything a player takes more risks. */
 const IMPATIENT_AFTER_TICKS = 300;
+/** Share of its caution that an impatient player keeps. */
+const IMPATIENT_CAUTION_SHARE = 0.4;
 /** How many cells of its way a player looks along to cut corners. */
 const LOOK_AHEAD_CELLS = 5;
-/** Fifths of a unit, as distance maps count. */
-const FIFTHS = 5;
-/** Price of standing still: a player does something. */
-const STANDING = 1;
-/** A way on that costs no more than this is simply taken. */
-const GOOD_ENOUGH = 1.5;
-/** Price of a way out that ends in a wall. */
-const BLOCKED = 8;
-/** Price of being where it hurts, per moment imagined. */
-const HURTS = 60;
+/** Distance maps count in fifths of a unit. */
+const FIFTHS_PER_UNIT = 5;
+/** Price of standing still, in units of way: a player does something. */
+const STANDING_PRICE = 1;
+/** A way on that costs no more than this is simply taken. Units of way. */
+const GOOD_ENOUGH_PRICE = 1.5;
+/** Price of a way out that ends in a wall, in units of way. */
+const BLOCKED_PRICE = 8;
+/** Price of being where it hurts, in units of way, per moment imagined. */
+const HURTING_PRICE = 60;
+/** Share of the way lost again after the nearest point that a way out is charged for. */
+const LOST_AGAIN_SHARE = 0.2;
 /** Share of a shot's reach from which a player shoots. */
-const FROM = 0.7;
+const SHOOTING_DISTANCE_SHARE = 0.7;
 /** Cosine of the angle within which a player takes itself to face what it shoots at: 8 degrees. */
-const FACING = 0.99;
+const FACING_COSINE = 0.99;
+/** Points that a piece is usually worth: one that pays more is worth a longer way to a planner. */
+const USUAL_WORTH = 9;
+/** Least pay of a piece, as a share of the usual one. */
+const LEAST_PAY_SHARE = 0.25;
+/** Beyond its caution, a planner looks so far round a piece for what guards it. Units. */
+const GUARD_REACH = 1.5;
+/** Price of each enemy that guards a piece, to one who plans fully. Units of way. */
+const GUARD_PRICE = 6;
+/** What staying with the choice made is worth: it spares zigzags. Units of way. */
+const STAYING_BONUS = 1;
+/** A player that must rise goes this much higher than asked, and never nearer than this to the upper edge. Units. */
+const HEIGHT_MARGIN = 0.6;
+const EDGE_MARGIN = 0.5;
+
+/** What a player on a roam ground remembers between decisions. */
+export interface RoamMemory {
+  /** Index of the collectable headed for, -1 for none. */
+  target: number;
+  /** When the target was last chosen, and when something was last gathered or beaten. */
+  targetTick: number;
+  progressTick: number;
+  /** Fewest pieces and enemies that have been left. */
+  leastRemaining: number;
+}
 
 /** Scratch of the decision at hand; nothing is kept in them between decisions. */
 const here: Spot & { radius: number } = { x: 0, y: 0, radius: 0 };
 const ahead: Spot = { x: 0, y: 0 };
 const target: Spot = { x: 0, y: 0 };
 
+/** Most units per second that the player goes now. */
+const speedOf = ({ own }: AttemptState): number => (own as RoamOwn).speed;
+
 /** Where the player will be when it acts, as far as it can tell: carried on by its velocity unless a wall is in the way. */
 function predictSelf(player: Player, state: AttemptState): void {
-  const { x, y, vx, vy } = state.player;
-  const seconds = player.reactionTicks / 60;
+  const { x, y, vx, vy } = state.body;
+  const seconds = ticksToSeconds(player.reaction.ticks);
   ahead.x = x + vx * seconds;
   ahead.y = y + vy * seconds;
-  const clear = wayIsClear(state.view.wary, state.player, ahead);
-  here.radius = state.player.radius;
+  const clear = wayIsClear(state.view.wary, state.body, ahead);
+  here.radius = state.body.radius;
   here.x = clear ? ahead.x : x;
   here.y = clear ? ahead.y : y;
 }
 
 function threatenedAt(state: AttemptState, x: number, y: number, within: number): number {
   let count = 0;
-  for (const enemy of state.enemies) {
+  for (const enemy of enemiesOf(state).all) {
     if (!enemy.active) continue;
     const dx = enemy.x - x;
     const dy = enemy.y - y;
@@ -65,43 +106,44 @@ function threatenedAt(state: AttemptState, x: number, y: number, within: number)
 }
 
 /** Chooses the piece to gather: near, paying, and not guarded. Returns its cell, or -1. */
-function chooseTarget(player: Player, state: AttemptState): number {
-  const { world, collectables, remaining } = state;
+function chooseTarget(player: Player, state: AttemptState, memory: RoamMemory): number {
+  const { world } = state;
+  const { all, remaining, remainingCount } = collectablesOf(state);
   const { maps } = state.view;
   const { needs, abilities } = player;
   const any = world.level.motion.kindsOfCollectable;
-  const current = player.target >= 0 ? (collectables[player.target] as Collectable) : undefined;
+  const current = memory.target >= 0 ? (all[memory.target] as Collectable) : undefined;
   const stillGood =
     current && !current.gathered && !current.hidden && (needs.gather[any] || needs.gather[current.kind]);
-  if (current && stillGood && state.tick - player.targetTick < TICKS_BETWEEN_CHOICES)
+  if (current && stillGood && state.tick - memory.targetTick < TICKS_BETWEEN_CHOICES)
     return cellAt(world.grid, current.x, current.y);
 
-  const from = cellAt(world.grid, state.player.x, state.player.y);
-  const impatient = state.tick - player.progressTick > IMPATIENT_AFTER_TICKS;
+  const from = cellAt(world.grid, state.body.x, state.body.y);
+  const impatient = state.tick - memory.progressTick > IMPATIENT_AFTER_TICKS;
   let best = -1;
   let least = Number.POSITIVE_INFINITY;
-  for (let i = 0; i < state.remainingCount; i++) {
+  for (let i = 0; i < remainingCount; i++) {
     const index = remaining[i] as number;
-    const piece = collectables[index] as Collectable;
+    const piece = all[index] as Collectable;
     if (!needs.gather[any] && !needs.gather[piece.kind]) continue;
     const way = maps.to(cellAt(world.grid, piece.x, piece.y))[from] as number;
     if (way === UNREACHABLE) continue;
-    // Worth 9 is taken as usual; a planner goes a longer way for more, on the square root so that it never crosses the map for one.
-    const pay = Math.sqrt(Math.max(0.25, piece.worth / 9));
-    let cost = way / FIFTHS / (1 + abilities.planning * (pay - 1));
+    // A planner goes a longer way for more, on the square root so that it never crosses the map for one.
+    const pay = Math.sqrt(Math.max(LEAST_PAY_SHARE, piece.worth / USUAL_WORTH));
+    let cost = way / FIFTHS_PER_UNIT / (1 + abilities.planning * (pay - 1));
     if (!impatient)
-      cost += threatenedAt(state, piece.x, piece.y, abilities.cautionUnits + 1.5) * 6 * abilities.planning;
-    // Staying with the choice made spares zigzags.
-    if (index === player.target) cost -= impatient ? 0 : 1;
+      cost +=
+        threatenedAt(state, piece.x, piece.y, abilities.cautionUnits + GUARD_REACH) * GUARD_PRICE * abilities.planning;
+    if (index === memory.target) cost -= impatient ? 0 : STAYING_BONUS;
     if (cost < least) {
       least = cost;
       best = index;
     }
   }
-  player.target = best;
-  player.targetTick = state.tick;
+  memory.target = best;
+  memory.targetTick = state.tick;
   if (best < 0) return -1;
-  const piece = collectables[best] as Collectable;
+  const piece = all[best] as Collectable;
   return cellAt(world.grid, piece.x, piece.y);
 }
 
@@ -135,11 +177,11 @@ function aimAlong(state: AttemptState, distances: Int32Array, target: Spot, targ
 /** The price of the threats met when simply going on along the way. */
 function priceOfWay(player: Player, state: AttemptState, distances: Int32Array, targetCell: number): number {
   const { grid } = state.view;
-  const cellsPerMoment = (state.speed * horizonOf(player)) / IMAGINED;
+  const cellsPerMoment = (speedOf(state) * horizonOf(player)) / IMAGINED_MOMENTS;
   let cell = cellAt(grid, here.x, here.y);
   let price = 0;
   let gone = 0;
-  for (let moment = 0; moment < IMAGINED; moment++) {
+  for (let moment = 0; moment < IMAGINED_MOMENTS; moment++) {
     for (; gone < cellsPerMoment * (moment + 1) && cell !== targetCell; gone++)
       cell = nextCellTowards(grid, distances, cell);
     const column = cell % grid.width;
@@ -154,13 +196,13 @@ function priceOfWay(player: Player, state: AttemptState, distances: Int32Array, 
 
 /** Would something touch a player that stands and shoots, within its foresight? */
 function isThreatenedHere(player: Player, state: AttemptState, caution: number): boolean {
-  if (lookForThreats(player, state, here, caution) === 0) return false;
+  if (lookForThreats(player, state, here, caution, speedOf(state)) === 0) return false;
   probe.x = here.x;
   probe.y = here.y;
-  for (let moment = 0; moment < IMAGINED; moment++) {
+  for (let moment = 0; moment < IMAGINED_MOMENTS; moment++) {
     probe.moment = moment;
     priceThreats();
-    if (probe.price > GOOD_ENOUGH) return true;
+    if (probe.price > GOOD_ENOUGH_PRICE) return true;
   }
   return false;
 }
@@ -169,7 +211,7 @@ function isThreatenedHere(player: Player, state: AttemptState, caution: number):
 function wayOut(player: Player, state: AttemptState, distances: Int32Array, wanted: number): number {
   const { grid } = state.view;
   const { hasAvoid, avoid } = state.world;
-  const wayPerMoment = (state.speed * horizonOf(player)) / IMAGINED;
+  const wayPerMoment = (speedOf(state) * horizonOf(player)) / IMAGINED_MOMENTS;
   const from = distances[cellAt(grid, here.x, here.y)] as number;
   const along = wanted < 0 ? undefined : HEADING_VECTORS[wanted];
   let best = -1;
@@ -178,28 +220,28 @@ function wayOut(player: Player, state: AttemptState, distances: Int32Array, want
     const vector = option < 0 ? undefined : HEADING_VECTORS[option];
     probe.x = here.x;
     probe.y = here.y;
-    let price = vector ? 0 : STANDING;
+    let price = vector ? 0 : STANDING_PRICE;
     let nearest = from;
     let to = from;
-    for (let moment = 0; moment < IMAGINED; moment++) {
+    for (let moment = 0; moment < IMAGINED_MOMENTS; moment++) {
       if (vector) {
         const x = here.x + vector[0] * wayPerMoment * (moment + 1);
         const y = here.y + vector[1] * wayPerMoment * (moment + 1);
         if (!isWall(grid, Math.floor(x), Math.floor(y))) {
           probe.x = x;
           probe.y = y;
-        } else if (moment === 0) price += BLOCKED;
+        } else if (moment === 0) price += BLOCKED_PRICE;
       }
       probe.moment = moment;
       priceThreats();
       price += probe.price / (moment + 1);
       // The nearest it comes counts, not where it ends: a target close by is run through, not missed.
       const cell = cellAt(grid, probe.x, probe.y);
-      if (hasAvoid && avoid[cell] === 1) price += HURTS / (moment + 1);
+      if (hasAvoid && avoid[cell] === 1) price += HURTING_PRICE / (moment + 1);
       to = distances[cell] as number;
       if (to < nearest) nearest = to;
     }
-    price += (nearest - from + (to === UNREACHABLE ? 0 : (to - nearest) * 0.2)) / FIFTHS;
+    price += (nearest - from + (to === UNREACHABLE ? 0 : (to - nearest) * LOST_AGAIN_SHARE)) / FIFTHS_PER_UNIT;
     if (vector && along) price -= vector[0] * along[0] + vector[1] * along[1];
     if (price < least) {
       least = price;
@@ -215,7 +257,7 @@ function chooseEnemy(player: Player, state: AttemptState): Enemy | undefined {
   const any = needs.beat.length - 1;
   let best: Enemy | undefined;
   let least = Number.POSITIVE_INFINITY;
-  for (const enemy of state.enemies) {
+  for (const enemy of enemiesOf(state).all) {
     if (!enemy.active || enemy.health === 0 || !(needs.beat[any] || needs.beat[enemy.kind])) continue;
     const dx = enemy.x - here.x;
     const dy = enemy.y - here.y;
@@ -230,32 +272,34 @@ function chooseEnemy(player: Player, state: AttemptState): Enemy | undefined {
 function aimAtEnemy(player: Player, state: AttemptState, enemy: Enemy): number | undefined {
   const { shooting } = state.world.level.motion.player;
   if (!shooting) return undefined;
-  const seconds = player.reactionTicks / 60;
+  const seconds = ticksToSeconds(player.reaction.ticks);
   const dx = enemy.x + enemy.vx * seconds - here.x;
   const dy = enemy.y + enemy.vy * seconds - here.y;
   const distance = Math.sqrt(dx * dx + dy * dy);
-  if (distance > shooting.reach * FROM || distance === 0 || !isInSight(state.view.grid, here, enemy)) return undefined;
+  if (distance > shooting.reach * SHOOTING_DISTANCE_SHARE || distance === 0 || !isInSight(state.view.grid, here, enemy))
+    return undefined;
   player.fires = true;
   if (shooting.aimsAtNearest) return -1;
-  const vector = HEADING_VECTORS[state.facing] as readonly [number, number];
-  return (vector[0] * dx + vector[1] * dy) / distance >= FACING ? -1 : nearestHeading(dx, dy);
+  const vector = HEADING_VECTORS[state.body.facing] as readonly [number, number];
+  return (vector[0] * dx + vector[1] * dy) / distance >= FACING_COSINE ? -1 : nearestHeading(dx, dy);
 }
 
 /** Does a piece that is needed lie on the ground, within reach or not? */
-function isAnyNeeded({ needs }: Player, { collectables, remaining, remainingCount }: AttemptState): boolean {
+function isAnyNeeded({ needs }: Player, state: AttemptState): boolean {
+  const { all, remaining, remainingCount } = collectablesOf(state);
   const any = needs.gather.length - 1;
   for (let i = 0; i < remainingCount; i++) {
-    const piece = collectables[remaining[i] as number] as Collectable;
+    const piece = all[remaining[i] as number] as Collectable;
     if (needs.gather[any] || needs.gather[piece.kind]) return true;
   }
   return false;
 }
 
 /** Where the player heads for: sets `target` and returns its cell, or -1 for nowhere. */
-function chooseGoal(player: Player, state: AttemptState): number {
+function chooseGoal(player: Player, state: AttemptState, memory: RoamMemory): number {
   const { grid } = state.view;
   const { needs } = player;
-  const { motion, judging } = state.world.level;
+  const { level } = state.world;
   const set = (x: number, y: number): number => {
     target.x = x;
     target.y = y;
@@ -266,22 +310,22 @@ function chooseGoal(player: Player, state: AttemptState): number {
     if (enemy) return set(enemy.x, enemy.y);
   }
   if (needs.anythingToGather) {
-    const cell = chooseTarget(player, state);
-    const piece = state.collectables[player.target];
+    const cell = chooseTarget(player, state, memory);
+    const piece = collectablesOf(state).all[memory.target];
     if (cell >= 0 && piece) return set(piece.x, piece.y);
     if (isAnyNeeded(player, state)) return -1;
   }
-  const latch = motion.latches[needs.latch];
+  const latch = latchesOf(level)[needs.latch];
   if (latch) return set(latch.x, latch.y);
-  const zone = judging.zones[needs.zone];
+  const zone = zonesOf(level)[needs.zone];
   if (zone) return set(zone.x + zone.width / 2, zone.y + zone.height / 2);
-  if (needs.height >= 0) return set(here.x, Math.max(0.5, grid.height - needs.height - 0.6));
+  if (needs.height >= 0) return set(here.x, Math.max(EDGE_MARGIN, grid.height - needs.height - HEIGHT_MARGIN));
   return -1;
 }
 
 /** Is the player well inside the zone it heads for? */
 function isInZone(player: Player, state: AttemptState): boolean {
-  const zone = state.world.level.judging.zones[player.needs.zone];
+  const zone = zonesOf(state.world.level)[player.needs.zone];
   if (!zone) return false;
   const margin = Math.min(zone.width, zone.height) / 4;
   return (
@@ -301,32 +345,27 @@ function reachableInColumn(state: AttemptState, cell: number, from: number): num
   return from;
 }
 
-/**
- * What a player of these abilities does on a roam ground, seeing the state as it is now and acting a reaction later.
- * Sets `player.fires` besides.
- *
- * @returns a heading 0–31, or -1 to let go
- */
-export function chooseHeading(player: Player, state: AttemptState): number {
+/** Where a player of these abilities steers. Sets `player.fires` besides. @returns a heading 0–31, or -1 to let go */
+export function chooseHeading(player: Player, state: AttemptState, memory: RoamMemory): number {
   const { grid, maps } = state.view;
   const { needs } = player;
   player.fires = false;
   pendingNeeds(state, needs);
   predictSelf(player, state);
-  const left = state.remainingCount + (state.observed.enemiesLeft.at(-1) as number);
-  if (left < player.lastRemaining) {
-    player.progressTick = state.tick;
-    player.lastRemaining = left;
+  const left = collectablesOf(state).remainingCount + (state.observed.enemiesLeft.at(-1) as number);
+  if (left < memory.leastRemaining) {
+    memory.progressTick = state.tick;
+    memory.leastRemaining = left;
   }
   const from = cellAt(grid, here.x, here.y);
-  let targetCell = chooseGoal(player, state);
+  let targetCell = chooseGoal(player, state, memory);
   const isClosed = (cell: number): boolean => cell >= 0 && (maps.to(cell)[from] as number) === UNREACHABLE;
   const isBarred = targetCell < 0 ? needs.anythingToGather : isClosed(targetCell);
   if (isBarred) {
     if (needs.height >= 0 && targetCell >= 0) targetCell = reachableInColumn(state, targetCell, from);
-    else if (state.closing.length > 0) {
+    else if (state.observed.gates.length > 0) {
       needsToOpenTheWay(state, needs);
-      targetCell = chooseGoal(player, state);
+      targetCell = chooseGoal(player, state, memory);
     }
   }
   const inZone = needs.zone >= 0 && !needs.anythingToGather && !needs.anythingToBeat && needs.latch < 0;
@@ -347,11 +386,11 @@ export function chooseHeading(player: Player, state: AttemptState): number {
     wanted = nearestHeading(ahead.x - here.x, ahead.y - here.y);
   }
 
-  const impatient = state.tick - player.progressTick > IMPATIENT_AFTER_TICKS;
-  const caution = player.abilities.cautionUnits * (impatient ? 0.4 : 1);
+  const impatient = state.tick - memory.progressTick > IMPATIENT_AFTER_TICKS;
+  const caution = player.abilities.cautionUnits * (impatient ? IMPATIENT_CAUTION_SHARE : 1);
   if (aim !== undefined && !isThreatenedHere(player, state, caution)) return aim;
   const isHurting = state.world.hasAvoid && state.world.avoid[from] === 1;
-  if (lookForThreats(player, state, here, caution) === 0 && !(isHurting && arrived)) return wanted;
-  if (!(isHurting && arrived) && priceOfWay(player, state, distances, targetCell) < GOOD_ENOUGH) return wanted;
+  if (lookForThreats(player, state, here, caution, speedOf(state)) === 0 && !(isHurting && arrived)) return wanted;
+  if (!(isHurting && arrived) && priceOfWay(player, state, distances, targetCell) < GOOD_ENOUGH_PRICE) return wanted;
   return wayOut(player, state, distances, wanted);
 }

@@ -1,5 +1,6 @@
-import type { AttemptState } from '../attempt/index.ts';
-import { READINGS, type JudgeNode, type ResolvedEffect } from '../rules/index.ts';
+import { collectablesOf, latchesOf, preparedEnemies, type AttemptState } from '../../attempt/index.ts';
+import type { ReadingName } from '../../model/index.ts';
+import type { JudgeNode, ResolvedEffect } from '../../rules/index.ts';
 
 /** What is still missing for a win. Lists run by kind, the last entry is “any”; an index of -1 stands for none. */
 export interface Needs {
@@ -58,8 +59,7 @@ function pursueRuleThat(
 
 /** Finds out how a gate is opened: by its latch, or by a milestone. */
 function openGate(gate: number, state: AttemptState, needs: Needs, depth: number): void {
-  const { latches } = state.world.level.motion;
-  const latch = latches.findIndex(
+  const latch = latchesOf(state.world.level).findIndex(
     (entry, index) => state.observed.latches[index] === 0 && (gate < 0 || entry.opens.includes(gate)),
   );
   if (latch >= 0) {
@@ -76,15 +76,15 @@ function openGate(gate: number, state: AttemptState, needs: Needs, depth: number
 
 /** Nothing of this kind lies in sight: does a milestone reveal some? */
 function reveal(kind: number, state: AttemptState, needs: Needs, depth: number): void {
-  const { collectables, remaining, remainingCount, world } = state;
-  const any = world.level.motion.kindsOfCollectable;
+  const { all, remaining, remainingCount } = collectablesOf(state);
+  const any = state.world.level.motion.kindsOfCollectable;
   for (let i = 0; i < remainingCount; i++) {
-    if (kind === any || collectables[remaining[i] as number]?.kind === kind) return;
+    if (kind === any || all[remaining[i] as number]?.kind === kind) return;
   }
   pursueRuleThat(
     (effect) => {
       if (effect.effect !== 'reveal') return false;
-      const piece = collectables[effect.collectable];
+      const piece = all[effect.collectable];
       return piece !== undefined && piece.hidden && (kind === any || piece.kind === kind);
     },
     state,
@@ -93,46 +93,42 @@ function reveal(kind: number, state: AttemptState, needs: Needs, depth: number):
   );
 }
 
-function addReading(
-  node: Extract<JudgeNode, { reading: unknown }>,
-  state: AttemptState,
-  needs: Needs,
-  depth: number,
-): void {
-  const { reading, subject } = node;
-  const any = state.world.level.motion.kindsOfCollectable;
-  switch (reading) {
-    case READINGS.worth:
-    case READINGS.collected:
-    case READINGS.left:
-      gather(needs, subject);
-      return reveal(subject, state, needs, depth);
-    case READINGS.score:
-    case READINGS.distance:
-      return gather(needs, any);
-    case READINGS.enemiesBeaten:
-    case READINGS.enemiesLeft:
-      return beat(needs, subject);
-    case READINGS.phase:
-      return beat(needs, state.world.level.motion.enemies[subject]?.kind ?? 0);
-    case READINGS.height:
-      if (node.is === 'compare') needs.height = state.verdicts.amounts[node.index] as number;
-      return;
-    case READINGS.inside:
-      if (node.is === 'onOff' && node.on && needs.zone < 0) needs.zone = subject;
-      return;
-    case READINGS.latch:
-      if (node.is === 'onOff' && node.on && needs.latch < 0) needs.latch = subject;
-      return;
-    case READINGS.gate:
-      if (node.is === 'onOff' && node.on) openGate(subject, state, needs, depth);
-      return;
-    case READINGS.tally:
-      pursueRuleThat((effect) => effect.effect === 'tally' && effect.tally === subject, state, needs, depth);
-      return;
-    default:
-  }
-}
+type Leaf = Extract<JudgeNode, { reading: unknown }>;
+type Pursue = (node: Leaf, state: AttemptState, needs: Needs, depth: number) => void;
+
+const gatherKind: Pursue = ({ subject }, state, needs, depth) => {
+  gather(needs, subject);
+  reveal(subject, state, needs, depth);
+};
+const gatherAny: Pursue = (_node, state, needs) => gather(needs, state.world.level.motion.kindsOfCollectable);
+const beatKind: Pursue = ({ subject }, _state, needs) => beat(needs, subject);
+const isToTurnOn = (node: Leaf): boolean => node.is === 'onOff' && node.on;
+
+/** What a player does about a reading that is not yet as a rule asks for. Readings without an entry come about by themselves. */
+const PURSUITS: Partial<Record<ReadingName, Pursue>> = {
+  worth: gatherKind,
+  collected: gatherKind,
+  left: gatherKind,
+  score: gatherAny,
+  distance: gatherAny,
+  enemiesBeaten: beatKind,
+  enemiesLeft: beatKind,
+  phase: ({ subject }, state, needs) => beat(needs, preparedEnemies(state.world.level)[subject]?.kind ?? 0),
+  height: (node, state, needs) => {
+    if (node.is === 'compare') needs.height = state.verdicts.amounts[node.index] as number;
+  },
+  inside: (node, _state, needs) => {
+    if (isToTurnOn(node) && needs.zone < 0) needs.zone = node.subject;
+  },
+  latch: (node, _state, needs) => {
+    if (isToTurnOn(node) && needs.latch < 0) needs.latch = node.subject;
+  },
+  gate: (node, state, needs, depth) => {
+    if (isToTurnOn(node)) openGate(node.subject, state, needs, depth);
+  },
+  tally: ({ subject }, state, needs, depth) =>
+    void pursueRuleThat((effect) => effect.effect === 'tally' && effect.tally === subject, state, needs, depth),
+};
 
 /** Can this unmet condition be pursued? Fills `needs`. */
 function add(node: JudgeNode, state: AttemptState, needs: Needs, depth: number): void {
@@ -157,7 +153,7 @@ function add(node: JudgeNode, state: AttemptState, needs: Needs, depth: number):
     case 'none':
       return;
     default:
-      addReading(node, state, needs, depth);
+      PURSUITS[node.name]?.(node, state, needs, depth);
   }
 }
 
@@ -166,11 +162,7 @@ function addStars(state: AttemptState, needs: Needs): void {
   const { stars } = state.world.judge;
   if (stars.is === 'conditions') {
     for (const node of stars.nodes) if (node) add(node, state, needs, 0);
-  } else if (
-    stars.reading === READINGS.worth ||
-    stars.reading === READINGS.collected ||
-    stars.reading === READINGS.score
-  )
+  } else if (stars.name === 'worth' || stars.name === 'collected' || stars.name === 'score')
     gather(needs, state.world.level.motion.kindsOfCollectable);
 }
 

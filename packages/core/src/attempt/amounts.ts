@@ -1,0 +1,59 @@
+import { liveAmount, resolveAmount, shareOf, secondsToTicks, type LiveAmount } from '../rules/index.ts';
+import type { Amount } from '../model/index.ts';
+import type { Shooting } from './level.ts';
+import type { Preparing } from './shell.ts';
+
+/** What an amount that follows a parameter comes to, as the parameter now is. @param dials values of the changing parameters */
+export const followed = (live: LiveAmount, dials: readonly number[]): number => {
+  const value = (dials[live.dial] as number) * live.times + live.plus;
+  return live.of === undefined ? value : shareOf(value, live.of);
+};
+
+/** A number brought between two ends; the lower end where it is none. */
+export const within = (value: number, low: number, high: number): number =>
+  Number.isFinite(value) ? Math.min(high, Math.max(low, value)) : low;
+
+/** Units per second: nothing moves faster. */
+export const FASTEST = 25;
+/** Most health, damage or ammunition. */
+export const MOST = 1e6;
+/** Furthest that anything sees or shoots, units. */
+export const FURTHEST = 100;
+/** Longest wait, seconds. */
+const LONGEST_SECONDS = 3600;
+
+/** An amount of seconds in ticks. */
+export const ticksOf = ({ number }: Preparing, amount: Amount): number =>
+  secondsToTicks(within(number(amount), 0, LONGEST_SECONDS));
+
+/** An amount that follows a parameter that changes during the attempt, under the name of what it sets; nothing otherwise. */
+export function following<N extends string>(
+  name: N,
+  amount: Amount,
+  { resolving }: Preparing,
+): Partial<Record<N, LiveAmount>> {
+  const live = liveAmount(amount, resolving);
+  return (live ? { [name]: live } : {}) as Partial<Record<N, LiveAmount>>;
+}
+
+/** How something shoots, made ready. */
+export const shootingOf = (
+  source: { everySeconds: Amount; speed: Amount; reach: Amount },
+  preparing: Preparing,
+): Shooting => ({
+  everyTicks: Math.max(1, ticksOf(preparing, source.everySeconds)),
+  speed: within(preparing.number(source.speed), 0.1, FASTEST),
+  reach: within(preparing.number(source.reach), 0.1, FURTHEST),
+});
+
+/** What preparing needs to know. */
+export const preparingOf = (
+  project: Preparing['project'],
+  level: Preparing['level'],
+  resolving: Preparing['resolving'],
+): Preparing => ({
+  project,
+  level,
+  resolving,
+  number: (amount) => resolveAmount(amount, resolving.values, resolving.placed),
+});

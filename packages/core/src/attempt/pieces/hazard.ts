@@ -1,0 +1,67 @@
+import { cellsIn } from '../../ground/index.ts';
+import type { Piece } from '../../model/index.ts';
+import { mixFloat } from '../../random/index.ts';
+import type { Area, PreparedLevel } from '../level.ts';
+import { hurtPlayer } from '../reach.ts';
+import type { AttemptState, PieceSort, Preparing } from '../shell.ts';
+import { TICK_SECONDS } from '../../rules/index.ts';
+
+interface PreparedHazard extends Area {
+  kind: number;
+}
+
+/** The hazards of a level, in the order of the ground. */
+export const hazardsOf = ({ motion }: PreparedLevel): readonly PreparedHazard[] =>
+  motion.pieces.hazard as readonly PreparedHazard[];
+
+/** Index of a kind of hazard; what touches is counted by enemies first. */
+export const hazardKind = ({ project, resolving }: Preparing, id: string): number =>
+  (resolving.subjects.toucher.get(id) as number) - project.kinds.enemies.length;
+
+/** Kinds of hazard that were stood in at the last tick: 1 or 0. */
+const stoodInOf = (state: AttemptState): number[] => state.pieces.hazard as number[];
+
+/** Hurts whoever stands in it with its middle, at a touch or per second. */
+export const hazard: PieceSort<Extract<Piece, { piece: 'hazard' }>, PreparedHazard, number[]> = {
+  name: 'hazard',
+  prepare: ({ kind, at, width, height }, preparing) => ({
+    x: at.x,
+    y: at.y,
+    width,
+    height,
+    kind: hazardKind(preparing, kind),
+  }),
+  avoids: (area, grid) => cellsIn(grid, area),
+  start: (_pieces, { world }) => world.level.motion.kindsOfHazard.map(() => 0),
+  touch(state) {
+    const { body, observed } = state;
+    const hazards = hazardsOf(state.world.level);
+    const { kindsOfHazard, kindsOfEnemy } = state.world.level.motion;
+    for (let i = 0; i < hazards.length; i++) {
+      const area = hazards[i] as PreparedHazard;
+      if (body.x < area.x || body.x > area.x + area.width || body.y < area.y || body.y > area.y + area.height) continue;
+      observed.touching[kindsOfEnemy + area.kind] = 1;
+    }
+    const stoodIn = stoodInOf(state);
+    for (let kind = 0; kind < kindsOfHazard.length; kind++) {
+      const { damage, perSecond } = kindsOfHazard[kind] as (typeof kindsOfHazard)[number];
+      const now = observed.touching[kindsOfEnemy + kind] as number;
+      if (now === 1 && perSecond) hurtPlayer(state, damage * TICK_SECONDS);
+      else if (now === 1 && stoodIn[kind] === 0) hurtPlayer(state, damage);
+      stoodIn[kind] = now;
+    }
+  },
+  hurts: (hazards) => hazards.length > 0,
+  layer: 0,
+  // Kinds differ by their strokes: one that hurts by the second lies lightly, one that hurts at a touch stands out.
+  scene: (hazards, { motion }) =>
+    hazards.map(({ kind, ...area }, index) => ({
+      key: `hazard-${index}`,
+      figures: [
+        { is: 'rectangle', ...area, fill: 'lossSoft' },
+        { is: 'hatch', ...area, stroke: 'loss', line: motion.kindsOfHazard[kind]?.perSecond === true ? 0.03 : 0.07 },
+      ],
+    })),
+  forget: (state) => void stoodInOf(state).fill(0),
+  hash: (state, hash) => stoodInOf(state).reduce((sum, value) => mixFloat(sum, value), hash),
+};

@@ -1,0 +1,17 @@
+import type { Spot } from '../ground/index.ts';
+import type { AttemptState } from './shell.ts';
+
+/** How near the player's edge must come to the middle of a piece to gather or touch it. Units. */
+export const REACH = 0.35;
+
+/** Does the player touch a piece that lies here? */
+export const isTouching = ({ body, world }: AttemptState, place: Spot): boolean => {
+  const dx = place.x - body.x;
+  const dy = place.y - body.y;
+  return dx * dx + dy * dy <= world.gatherReach * world.gatherReach;
+};
+
+/** Takes health from the player. */
+export const hurtPlayer = ({ observed }: AttemptState, damage: number): void => {
+  observed.health = Math.max(0, observed.health - damage);
+};

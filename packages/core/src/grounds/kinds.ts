@@ -1,0 +1,31 @@
+import {
+  makeWorldOn,
+  prepareOn,
+  resolvingAt,
+  type GroundKind,
+  type PreparedLevel,
+  type World,
+} from '../attempt/index.ts';
+import type { Ground, Level, Project } from '../model/index.ts';
+import type { Resolving } from '../rules/index.ts';
+import { roam } from './roam/index.ts';
+
+/** Every kind of ground. Their motions and what they remember are their own: nobody else looks into them. */
+const GROUND_KINDS = { roam } as unknown as Readonly<Record<Ground['kind'], GroundKind>>;
+
+export const groundKindOf = (kind: Ground['kind']): GroundKind => GROUND_KINDS[kind];
+
+/** Resolve a level of which it is known already what its names and parameters stand for. */
+export const prepareWith = (project: Project, level: Level, resolving: Resolving): PreparedLevel =>
+  prepareOn(groundKindOf(level.ground.kind), project, level, resolving);
+
+/** Resolve the level that stands at a position. @param position from 1 @throws RangeError where the sequence has no such position */
+export function prepareLevel(project: Project, position: number): PreparedLevel {
+  const slot = project.slots[position - 1];
+  const level = slot && project.levels[slot.levelId];
+  if (!level) throw new RangeError(`The sequence has no position ${position}.`);
+  return prepareWith(project, level, resolvingAt(project, level, position));
+}
+
+/** Makes a prepared level ready for any number of attempts. */
+export const makeWorld = (level: PreparedLevel): World => makeWorldOn(groundKindOf(level.kind), level);

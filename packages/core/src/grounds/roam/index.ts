@@ -1,0 +1,1 @@
+export { headingInput, roam, type RoamMotion, type RoamOwn } from './roam.ts';

@@ -1,0 +1,6 @@
+import type { Ground } from '../../model/index.ts';
+import type { Driver } from '../driver.ts';
+import { roamDriver } from './roam/index.ts';
+
+/** How players think, by kind of ground. What a driver remembers is its own. */
+export const DRIVERS = { roam: roamDriver } as Readonly<Record<Ground['kind'], Driver>>;

@@ -1,0 +1,1 @@
+export { roamDriver } from './driver.ts';

@@ -1,0 +1,1 @@
+export { emptyNeeds, needsToOpenTheWay, pendingNeeds, type Needs } from './goals.ts';

@@ -1,0 +1,90 @@
+import {
+  between,
+  disc,
+  SORTS,
+  type AttemptState,
+  type Figure,
+  type Mark,
+  type Moment,
+  type Places,
+  type PreparedLevel,
+} from '../attempt/index.ts';
+
+/** Runs of one character in the rows of a ground, as rectangles one cell high. */
+function runsOf(rows: readonly string[], character: string): { x: number; y: number; width: number; height: number }[] {
+  return rows.flatMap((row, y) => {
+    const runs: { x: number; y: number; width: number; height: number }[] = [];
+    for (let x = 0; x < row.length; x++) {
+      if (row[x] !== character) continue;
+      const from = x;
+      while (row[x + 1] === character) x++;
+      runs.push({ x: from, y, width: x + 1 - from, height: 1 });
+    }
+    return runs;
+  });
+}
+
+interface Cells {
+  below: Mark[];
+  walls: Mark;
+}
+
+const known = new WeakMap<readonly string[], Cells>();
+
+/** The cells of a ground; worked out once for all frames of an attempt. */
+function cellsOf(rows: readonly string[]): Cells {
+  const before = known.get(rows);
+  if (before) return before;
+  const width = rows[0]?.length ?? 0;
+  // A little more than a cell, so that no seam shows between two rows.
+  const walls = runsOf(rows, '#').map((run): Figure => ({
+    is: 'rectangle',
+    ...run,
+    width: run.width + 0.01,
+    height: 1.01,
+    fill: 'wall',
+  }));
+  const holes = runsOf(rows, '~').flatMap((run): Figure[] => [
+    { is: 'rectangle', ...run, fill: 'sheet' },
+    { is: 'hatch', ...run, stroke: 'ink', line: 0.04 },
+  ]);
+  const cells: Cells = {
+    below: [
+      {
+        key: 'ground',
+        figures: [{ is: 'rectangle', x: 0, y: 0, width, height: rows.length, fill: 'ground' }, ...holes],
+      },
+    ],
+    walls: { key: 'walls', figures: walls },
+  };
+  known.set(rows, cells);
+  return cells;
+}
+
+/** Everything that stands on a ground, lowest first. */
+function marksOf(level: PreparedLevel, now?: Moment): Mark[] {
+  const { below, walls } = cellsOf(level.motion.rows);
+  const layer = (wanted: number): Mark[] =>
+    SORTS.flatMap((sort) =>
+      (sort.layer ?? 1) === wanted ? (sort.scene?.(level.motion.pieces[sort.name], level, now) ?? []) : [],
+    );
+  return [...below, ...layer(0), walls, ...layer(1), ...layer(2), ...layer(3)];
+}
+
+/** A level's ground as it is before anybody moves: marks to be drawn, lowest first. Lengths in units. */
+export const sceneOf = (level: PreparedLevel): Mark[] => marksOf(level);
+
+/** An attempt between two ticks: marks to be drawn, lowest first. Lengths in units. */
+export function sceneOfAttempt(state: AttemptState, before: Places, share: number): Mark[] {
+  const { body, graceTicks } = state;
+  const shots = state.shots.flatMap(({ active, x, y, kind }, index): Mark[] =>
+    active ? [{ key: `shot-${index}`, figures: [disc(x, y, 0.12, kind < 0 ? 'mark' : 'loss', 'ink')] }] : [],
+  );
+  const player: Mark = {
+    key: 'player',
+    figures: [disc(between(before.x, body.x, share), between(before.y, body.y, share), body.radius, 'mark', 'ink')],
+    // In grace the player is seen through, now and then.
+    opacity: graceTicks > 0 && Math.floor(graceTicks / 8) % 2 === 0 ? 0.45 : 1,
+  };
+  return [...marksOf(state.world.level, { state, before, share }), ...shots, player];
+}

@@ -1,0 +1,54 @@
+import type { Mark } from '@stadion/core/scene';
+import { useEffect, useRef } from 'react';
+import { paint, readPalette } from './paint.ts';
+
+interface Props {
+  marks: readonly Mark[];
+  /** Of the ground, units. */
+  width: number;
+  height: number;
+  /** What the picture shows, for those who do not see it. */
+  label: string;
+  className?: string;
+}
+
+/** A ground and what stands on it, as large as its box allows. */
+export function GroundPicture({ marks, width, height, label, className = '' }: Props) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const element = canvas.current;
+    const context = element?.getContext('2d');
+    if (!element || !context) return;
+    const draw = (): void => {
+      const across = element.clientWidth * window.devicePixelRatio;
+      const down = element.clientHeight * window.devicePixelRatio;
+      if (element.width !== across || element.height !== down) {
+        element.width = across;
+        element.height = down;
+      }
+      const scale = Math.min(across / width, down / height);
+      context.setTransform(1, 0, 0, 1, 0, 0);
+      context.clearRect(0, 0, across, down);
+      context.translate((across - width * scale) / 2, (down - height * scale) / 2);
+      paint(context, marks, scale, readPalette());
+    };
+    draw();
+    const observer = new ResizeObserver(draw);
+    observer.observe(element);
+    const theme = window.matchMedia('(prefers-color-scheme: dark)');
+    theme.addEventListener('change', draw);
+    return () => {
+      observer.disconnect();
+      theme.removeEventListener('change', draw);
+    };
+  }, [marks, width, height]);
+  return (
+    <canvas
+      ref={canvas}
+      role="img"
+      aria-label={label}
+      className={`block w-full bg-ground ${className}`}
+      style={{ aspectRatio: `${width} / ${height}` }}
+    />
+  );
+}
