@@ -1,9 +1,9 @@
-import { makeWorld, prepareLevel } from '@stadion/core/grounds';
+import { prepareLevel } from '@stadion/core/grounds';
 import { homeBeforeDusk, manyLevels } from '@stadion/core/demo';
 import { findingsOf } from '@stadion/core/findings';
 import { pacerById } from '@stadion/core/pacers';
 import { rampTable } from '@stadion/core/ramps';
-import { DEFAULT_PRECISION, emptyTally, isPreciseEnough, playBatch } from '@stadion/core/trials';
+import { DEFAULT_PRECISION, emptyTally, isPreciseEnough, playBatch, readyGame } from '@stadion/core/trials';
 import fs from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -55,13 +55,13 @@ function throughput(): void {
 }
 
 function allocation(): void {
-  const world = makeWorld(prepareLevel(homeBeforeDusk(), 9));
+  const game = readyGame(prepareLevel(homeBeforeDusk(), 9));
   const pacer = pacerById('steady')!;
-  playBatch(world, pacer, 0, 200, emptyTally());
+  playBatch(game, pacer, 0, 200, emptyTally());
   const attempts = 40;
   globalThis.gc?.();
   const before = process.memoryUsage().heapUsed;
-  playBatch(world, pacer, 1000, attempts, emptyTally());
+  playBatch(game, pacer, 1000, attempts, emptyTally());
   say('allocated per attempt, kB', ((process.memoryUsage().heapUsed - before) / attempts / 1024).toFixed(0), 'bar 100');
 }
 
@@ -71,9 +71,9 @@ function trials(): void {
   let attempts = 0;
   const start = performance.now();
   for (let position = 1; position <= 24; position += 3) {
-    const world = makeWorld(prepareLevel(project, position));
+    const game = readyGame(prepareLevel(project, position));
     const tally = emptyTally();
-    while (!isPreciseEnough(tally, DEFAULT_PRECISION)) playBatch(world, pacer, tally.attempts, 20, tally);
+    while (!isPreciseEnough(tally, DEFAULT_PRECISION)) playBatch(game, pacer, tally.attempts, 20, tally);
     attempts += tally.attempts;
   }
   const seconds = (performance.now() - start) / 1000;

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { makeWorld, prepareLevel } from '../grounds/index.ts';
+import { prepareLevel } from '../grounds/index.ts';
 import { PERFECT } from '../pacers/index.ts';
-import { attemptOnce } from '../trials/index.ts';
+import { readyGame } from '../trials/index.ts';
 import { describe, expect, it } from '@jest/globals';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
@@ -124,8 +124,8 @@ describe('a file of version 1', () => {
   it('plays as it did: the same rules at the same places', () => {
     const result = importProject(old());
     if (!result.ok) throw new Error('not read');
-    const world = makeWorld(prepareLevel(result.project, 1));
-    expect(attemptOnce(world, PERFECT, 1).won).toBe(true);
+    const game = readyGame(prepareLevel(result.project, 1));
+    expect(game.play(PERFECT, 1).won).toBe(true);
   });
 
   it('is refused with the place of what is broken in it, however it is broken', () => {

@@ -1,9 +1,9 @@
-import type { PreparedLevel, World } from '../attempt/index.ts';
+import type { PreparedLevel } from '../attempt/index.ts';
 import { prepareLevel } from '../grounds/index.ts';
 import type { Project } from '../model/index.ts';
 import type { Pacer } from '../pacers/index.ts';
 import { mix } from '../random/index.ts';
-import { attemptOnce } from './attemptOnce.ts';
+import type { ReadyGame } from './readyGame.ts';
 import type { Precision } from './stopping.ts';
 import { addResult, type Tally } from './tally.ts';
 
@@ -29,6 +29,6 @@ export function trialQuestion(project: Project, position: number, pacer: Pacer, 
 export const seedOf = (attempt: number): number => mix(0x60d, attempt);
 
 /** Play a batch of attempts and add them to a tally. @param first number of its first attempt */
-export function playBatch(world: World, pacer: Pacer, first: number, count: number, tally: Tally): void {
-  for (let i = 0; i < count; i++) addResult(tally, attemptOnce(world, pacer, seedOf(first + i)));
+export function playBatch(game: ReadyGame, pacer: Pacer, first: number, count: number, tally: Tally): void {
+  for (let i = 0; i < count; i++) addResult(tally, game.play(pacer, seedOf(first + i)));
 }

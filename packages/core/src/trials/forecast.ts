@@ -2,7 +2,7 @@ import { quantile, wilson, type Interval } from '../stats/index.ts';
 import type { Tally } from './tally.ts';
 import { packWins } from './wins.ts';
 
-/** How many attempts ended one way. Indices as in AttemptResult. */
+/** How many attempts ended one way. Indices as in GameResult. */
 export interface EndingCount {
   rule: number;
   lifeRule: number;

@@ -1,4 +1,6 @@
-export { attemptOnce, LONGEST_ATTEMPT_SECONDS, type AttemptResult } from './attemptOnce.ts';
+export { LONGEST_ATTEMPT_SECONDS } from './attempts.ts';
+export type { Carry, GameResult } from './game.ts';
+export { readyGame, type ReadyGame } from './readyGame.ts';
 export { addResult, addTally, emptyTally, type Tally } from './tally.ts';
 export { forecastOf, type EndingCount, type Forecast } from './forecast.ts';
 export { DEFAULT_PRECISION, isPreciseEnough, type Precision } from './stopping.ts';

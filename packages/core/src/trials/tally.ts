@@ -1,4 +1,5 @@
-import type { AttemptResult } from './attemptOnce.ts';
+import { ticksToSeconds } from '../rules/index.ts';
+import type { GameResult } from './game.ts';
 
 /** Where at most so many losses are kept for the picture of the ground. */
 const MOST_PLACES = 400;
@@ -9,13 +10,13 @@ export interface Tally {
   cleared: number;
   /** Was it won, by attempt in their order. */
   wins: boolean[];
-  /** Of the cleared ones, in seconds. */
+  /** Of the cleared ones, in seconds, or in turns. */
   times: number[];
   /** What the ladder of stars stands on. */
   starReadings: number[];
   /** By number of stars, 0 to 5. */
   stars: number[];
-  /** By ending: `rule/lifeRule`, indices as in AttemptResult. */
+  /** By ending: `rule/lifeRule`, indices as in GameResult. */
   endings: Record<string, number>;
   /** x, y, x, y … of losses, units. */
   lostAt: number[];
@@ -36,19 +37,20 @@ export const emptyTally = (): Tally => ({
 const hundredths = (value: number): number => Math.round(value * 100) / 100;
 
 /** Add one attempt to a tally, in place. */
-export function addResult(tally: Tally, result: AttemptResult): void {
+export function addResult(tally: Tally, result: GameResult): void {
   tally.attempts++;
   tally.wins.push(result.won);
   if (result.won) {
     tally.cleared++;
-    tally.times.push(hundredths(result.seconds));
+    tally.times.push(hundredths(result.unit === 'ticks' ? ticksToSeconds(result.length) : result.length));
     if (Number.isFinite(result.starReading)) tally.starReadings.push(hundredths(result.starReading));
     tally.stars[result.stars] = (tally.stars[result.stars] ?? 0) + 1;
     return;
   }
   const key = `${result.endingRule}/${result.lifeRule}`;
   tally.endings[key] = (tally.endings[key] ?? 0) + 1;
-  if (tally.lostAt.length < MOST_PLACES * 2) tally.lostAt.push(hundredths(result.x), hundredths(result.y));
+  const { place } = result;
+  if (place && tally.lostAt.length < MOST_PLACES * 2) tally.lostAt.push(hundredths(place.x), hundredths(place.y));
 }
 
 /** Add a batch played elsewhere to a tally, in place: the attempts that come next after those there are. */

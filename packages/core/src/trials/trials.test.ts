@@ -1,37 +1,40 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { makeWorld, prepareLevel } from '../grounds/index.ts';
+import { prepareLevel } from '../grounds/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal } from '../model/index.ts';
 import { PACERS, pacerById, PERFECT } from '../pacers/index.ts';
 import {
   addResult,
-  attemptOnce,
   DEFAULT_PRECISION,
   emptyTally,
   forecastOf,
   isPreciseEnough,
   packWins,
   playBatch,
+  readyGame,
   trialQuestion,
   unpackWins,
-  type AttemptResult,
+  type GameResult,
 } from './index.ts';
 
 const steady = pacerById('steady')!;
-const worldAt = (position: number) => makeWorld(prepareLevel(homeBeforeDusk(), position));
-const result = (change: Partial<AttemptResult>): AttemptResult => ({
+const gameAt = (position: number) => readyGame(prepareLevel(homeBeforeDusk(), position));
+const result = (change: Partial<GameResult>): GameResult => ({
   won: true,
   stars: 2,
-  seconds: 20,
+  length: 1200,
+  unit: 'ticks',
   starReading: 26,
   endingRule: 0,
   lifeRule: -2,
   livesLeft: 4,
+  livesLost: 0,
   worth: 80,
+  collected: 10,
   score: 80,
-  x: 1,
-  y: 1,
+  tallies: [],
+  place: { x: 1, y: 1 },
   ...change,
 });
 
@@ -39,22 +42,22 @@ describe('a perfect player', () => {
   const positions = homeBeforeDusk().slots.map((_, index) => index + 1);
 
   it.each(positions.filter((position) => position !== 17))('clears slot %d', (position) => {
-    const world = worldAt(position);
-    const cleared = [1, 2, 3, 4, 5, 6].filter((seed) => attemptOnce(world, PERFECT, seed).won);
+    const game = gameAt(position);
+    const cleared = [1, 2, 3, 4, 5, 6].filter((seed) => game.play(PERFECT, seed).won);
     expect(cleared.length).toBeGreaterThanOrEqual(4);
   });
 
   it('cannot clear what asks for more than is placed', () => {
-    expect(attemptOnce(worldAt(17), PERFECT, 1).won).toBe(false);
+    expect(gameAt(17).play(PERFECT, 1).won).toBe(false);
   });
 });
 
 describe('the pacers', () => {
   it('clear a hard level the more often the abler they are', () => {
-    const world = worldAt(21);
+    const game = gameAt(21);
     const rates = PACERS.map((pacer) => {
       const tally = emptyTally();
-      playBatch(world, pacer, 0, 120, tally);
+      playBatch(game, pacer, 0, 120, tally);
       return tally.cleared / tally.attempts;
     });
     expect(rates[0]).toBeLessThan(rates[1]!);
@@ -66,31 +69,50 @@ describe('the pacers', () => {
       const project = homeBeforeDusk();
       project.kinds.enemies[0]!.speed = literal(speed);
       const tally = emptyTally();
-      playBatch(makeWorld(prepareLevel(project, 21)), steady, 0, 120, tally);
+      playBatch(readyGame(prepareLevel(project, 21)), steady, 0, 120, tally);
       return tally.cleared;
     };
     expect(rate(3.6)).toBeLessThan(rate(2) - 10);
   });
 
   it('play the same attempt again from the same seed', () => {
-    const world = worldAt(9);
-    expect(attemptOnce(world, steady, 77)).toEqual(attemptOnce(world, steady, 77));
+    const game = gameAt(9);
+    expect(game.play(steady, 77)).toEqual(game.play(steady, 77));
   });
 
   it('play batches that add up to one run of attempts', () => {
-    const world = worldAt(3);
+    const game = gameAt(3);
     const [whole, parts] = [emptyTally(), emptyTally()];
-    playBatch(world, steady, 0, 30, whole);
-    playBatch(world, steady, 0, 10, parts);
-    playBatch(world, steady, 10, 20, parts);
+    playBatch(game, steady, 0, 30, whole);
+    playBatch(game, steady, 0, 10, parts);
+    playBatch(game, steady, 10, 20, parts);
     expect(parts).toEqual(whole);
+  });
+});
+
+describe('a game', () => {
+  it('takes up what a run carries into it and tells what goes back into the books', () => {
+    const game = gameAt(9);
+    const plain = game.play(steady, 5);
+    const carried = game.play(steady, 5, { lives: 1, score: 500, tries: 3 });
+    expect(carried.score - carried.worth).toBeGreaterThanOrEqual(500);
+    expect(carried.livesLeft).toBeLessThanOrEqual(1);
+    expect(plain.livesLeft + plain.livesLost).toBe(4);
+    expect([plain.unit, plain.place !== null]).toEqual(['ticks', true]);
+  });
+
+  it('in turns, without a ground, is tallied too', () => {
+    const tally = emptyTally();
+    addResult(tally, result({ length: 12, unit: 'turns', place: null }));
+    addResult(tally, result({ won: false, length: 7, unit: 'turns', place: null }));
+    expect([tally.times, tally.lostAt]).toEqual([[12], []]);
   });
 });
 
 describe('a forecast', () => {
   it('reads a tally', () => {
     const tally = emptyTally();
-    for (const seconds of [10, 20, 40]) addResult(tally, result({ seconds, starReading: 50 - seconds }));
+    for (const seconds of [10, 20, 40]) addResult(tally, result({ length: seconds * 60, starReading: 50 - seconds }));
     addResult(tally, result({ won: false, endingRule: 1, lifeRule: 2 }));
     const forecast = forecastOf(tally);
     expect(forecast).toMatchObject({
@@ -198,7 +220,7 @@ describe('which attempts were won', () => {
     const play = () => {
       const { level, pacer } = trialQuestion(project, 9, pacerById('steady')!, DEFAULT_PRECISION);
       const tally = emptyTally();
-      playBatch(makeWorld(level), pacer, 0, 80, tally);
+      playBatch(readyGame(level), pacer, 0, 80, tally);
       return { motion: JSON.stringify(level.motion), wins: tally.wins };
     };
     const before = play();

@@ -1,11 +1,11 @@
 import { resolvingAt } from '../attempt/index.ts';
-import { makeWorld, prepareWith } from '../grounds/index.ts';
+import { prepareWith } from '../grounds/index.ts';
 import type { Level, Parameter, Project } from '../model/index.ts';
 import type { Pacer } from '../pacers/index.ts';
 import { drawAt } from '../random/index.ts';
 import { exp, valuesAt, type Values } from '../ramps/index.ts';
 import { logisticFit, Z_95, type Interval } from '../stats/index.ts';
-import { attemptOnce, seedOf } from '../trials/index.ts';
+import { readyGame, seedOf } from '../trials/index.ts';
 
 /** What one step of a parameter does to the clear rate at a level. */
 export interface Mover {
@@ -108,10 +108,10 @@ export function moversOf(project: Project, position: number, pacer: Pacer): Move
         acting.forEach(({ parameter, value, step }, index) => {
           at[parameter.key] = value + (away[index] as number) * step;
         });
-        const world = makeWorld(prepare(at));
+        const game = readyGame(prepare(at));
         for (let attempt = 0; attempt < ATTEMPTS_PER_DRAW; attempt++) {
           rows.push(away);
-          outcomes.push(attemptOnce(world, pacer, seedOf(drawn * ATTEMPTS_PER_DRAW + attempt)).won);
+          outcomes.push(game.play(pacer, seedOf(drawn * ATTEMPTS_PER_DRAW + attempt)).won);
         }
       }
     },

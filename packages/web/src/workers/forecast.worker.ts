@@ -1,9 +1,9 @@
-import { makeWorld } from '@stadion/core/grounds';
 import {
   emptyTally,
   forecastOf,
   isPreciseEnough,
   playBatch,
+  readyGame,
   type Forecast,
   type TrialQuestion,
 } from '@stadion/core/trials';
@@ -32,11 +32,11 @@ const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve))
 
 async function answer({ id, question }: ForecastRequest): Promise<void> {
   current = id;
-  const world = makeWorld(question.level);
+  const game = readyGame(question.level);
   const tally = emptyTally();
   let told = 0;
   for (;;) {
-    playBatch(world, question.pacer, tally.attempts, BATCH, tally);
+    playBatch(game, question.pacer, tally.attempts, BATCH, tally);
     const done = isPreciseEnough(tally, question.precision);
     const now = performance.now();
     if (done || (tally.attempts >= FIRST_ANSWER && now - told > ANSWER_EVERY_MS)) {

@@ -1,0 +1,53 @@
+import type { Abilities } from '../abilities/index.ts';
+
+/** What a player brings into a game from the run before it. All parts may be left out. */
+export interface Carry {
+  lives?: number;
+  health?: number;
+  /** Points. */
+  score?: number;
+  /** Which try at the level this is, from 1. */
+  tries?: number;
+  /** Own tallies, by index. */
+  tallies?: Readonly<Record<number, number>>;
+}
+
+/** What one game came to: enough for a forecast and for the books of a run. */
+export interface GameResult {
+  won: boolean;
+  stars: number;
+  /** How long it took, in ticks or in turns. */
+  length: number;
+  unit: 'ticks' | 'turns';
+  /** What the ladder of stars stands on, at the end; endless without one. */
+  starReading: number;
+  /** Index of the rule that ended it, -1 for the clock, -2 for giving up. */
+  endingRule: number;
+  /** Index of the rule that took the last life, -2 if none was lost. */
+  lifeRule: number;
+  livesLeft: number;
+  livesLost: number;
+  /** Points gathered. */
+  worth: number;
+  /** Pieces gathered. */
+  collected: number;
+  score: number;
+  /** Own tallies, by index. */
+  tallies: number[];
+  /** Where it ended, units; out of lives, where the last one was lost. Null for a game without a ground. */
+  place: { x: number; y: number } | null;
+}
+
+/** A kind of play that trials can try: all that they know of it. */
+export interface Game<Level, World, State, Mind> {
+  /** Makes a level ready for any number of plays. */
+  make(level: Level): World;
+  start(world: World, seed: number, carry: Carry): State;
+  /** Somebody who plays. */
+  mind(state: State, who: Abilities, seed: number): Mind;
+  /** One tick, or one turn. */
+  turn(state: State, mind: Mind): void;
+  /** Has it ended, or been given up? */
+  isOver(state: State): boolean;
+  result(state: State): GameResult;
+}

@@ -1,0 +1,26 @@
+import type { Abilities } from '../abilities/index.ts';
+import type { PreparedLevel } from '../attempt/index.ts';
+import { drawPlayer, type Pacer } from '../pacers/index.ts';
+import { attempts } from './attempts.ts';
+import type { Carry, Game, GameResult } from './game.ts';
+
+/** A level made ready to be played any number of times. */
+export interface ReadyGame {
+  /** One play from start to end. @param who a population to draw the player from, or a player's abilities */
+  play(who: Pacer | Abilities, seed: number, carry?: Carry): GameResult;
+}
+
+function ready<Level, World, State, Mind>(game: Game<Level, World, State, Mind>, level: Level): ReadyGame {
+  const world = game.make(level);
+  return {
+    play(who, seed, carry = {}) {
+      const state = game.start(world, seed, carry);
+      const mind = game.mind(state, 'abilities' in who ? drawPlayer(who, seed) : who, seed);
+      while (!game.isOver(state)) game.turn(state, mind);
+      return game.result(state);
+    },
+  };
+}
+
+/** Makes a level ready, by the kind of play that it is. */
+export const readyGame = (level: PreparedLevel): ReadyGame => ready(attempts, level);
