@@ -3,6 +3,7 @@ const coreLayers = [
   'stats',
   'random',
   'abilities',
+  'patch',
   'model',
   'ramps',
   'rules',
@@ -30,7 +31,7 @@ module.exports = {
     rule(
       'core-imports-core-only',
       { path: '^packages/core/src', pathNot: test },
-      { pathNot: ['^packages/core/src', '^node_modules/(zod|pure-rand|jsep)/'] },
+      { pathNot: ['^packages/core/src', '^node_modules/(zod|pure-rand)/'] },
     ),
     rule(
       'no-schema-code-in-the-runtime-folders',

@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { execFileSync } from 'node:child_process';
 import path from 'node:path';
-import { finalHashes } from '@stadion/core/testing';
+import { finalHashes, type PatchSuiteTest } from '@stadion/core/testing';
+import { createRequire } from 'node:module';
 import { journey } from './harness/journey.ts';
 
 const at = journey();
@@ -24,5 +25,17 @@ describe('the same seed', () => {
     expect(inNode).toHaveLength(SEEDS);
     expect(new Set(inNode).size).toBeGreaterThan(SEEDS * 0.95);
     expect(inBrowser).toEqual(inNode);
+  });
+});
+
+describe('a JSON Patch', () => {
+  it('is applied in the browser as the JSON Patch test suite has it', async () => {
+    const load = createRequire(import.meta.url);
+    const suite = ['tests.json', 'spec_tests.json'].flatMap(
+      (file) => load(`json-patch-test-suite/${file}`) as PatchSuiteTest[],
+    );
+    await at.open('level/slot-1');
+    const script = `${bundle()}; return hashes.patchSuiteFailures(arguments[0]);`;
+    expect(await at.page.driver.executeScript<string[]>(script, suite)).toEqual([]);
   });
 });

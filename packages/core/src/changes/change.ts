@@ -1,5 +1,4 @@
-/** One operation of RFC 6902, as far as restoring needs them. */
-export type ChangeOperation = { op: 'replace' | 'add'; path: string; value: unknown } | { op: 'remove'; path: string };
+import type { PatchOperation } from '../patch/index.ts';
 
 /** Something that differs between two states of a project. */
 export interface Change {
@@ -13,5 +12,5 @@ export interface Change {
   /** Positions, in the later state, at which values differ. */
   positions: number[];
   /** What takes the later state back to the earlier one in this; absent where it cannot be taken back by itself. */
-  restore?: ChangeOperation[];
+  restore?: PatchOperation[];
 }

@@ -1,3 +1,4 @@
+import { applyPatch } from '../patch/index.ts';
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
 import type { Project } from '../model/index.ts';
@@ -12,19 +13,7 @@ function later(change: (project: Project) => void): [before: Project, after: Pro
 const wordsOf = (changes: Change[]): [string, string[]][] => changes.map(({ title, words }) => [title, words]);
 
 /** Carries out what restores a change, on a copy. */
-function restored(project: Project, { restore = [] }: Change): Project {
-  const copy = structuredClone(project) as unknown as Record<string, unknown>;
-  for (const operation of restore) {
-    const parts = operation.path.slice(1).split('/');
-    const last = parts.pop()!;
-    const parent = parts.reduce<Record<string, unknown>>((at, part) => at[part] as Record<string, unknown>, copy);
-    if (operation.op === 'remove' && Array.isArray(parent)) parent.splice(Number(last), 1);
-    else if (operation.op === 'remove') delete parent[last];
-    else if (last === '-') (parent as unknown as unknown[]).push(operation.value);
-    else parent[last] = operation.value;
-  }
-  return copy as unknown as Project;
-}
+const restored = (project: Project, { restore = [] }: Change): Project => applyPatch(project, restore);
 
 describe('two states of a project', () => {
   it('that are the same differ in nothing', () => {

@@ -1,11 +1,10 @@
 import { pointerOf, type Level, type Project } from '../model/index.ts';
+import { alike } from '../patch/index.ts';
 import { rampTable } from '../ramps/index.ts';
 import type { Change } from './change.ts';
 import { parameterChanges } from './parameterChanges.ts';
 
-export type { Change, ChangeOperation } from './change.ts';
-
-const alike = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+export type { Change } from './change.ts';
 
 /** The parts of a level, as one says them. */
 const LEVEL_PARTS = {

@@ -1,1 +1,1 @@
-export { changesBetween, type Change, type ChangeOperation } from './changesBetween.ts';
+export { changesBetween, type Change } from './changesBetween.ts';

@@ -1,8 +1,7 @@
 import { pointerOf, type Parameter, type Project } from '../model/index.ts';
+import { alike, type PatchOperation } from '../patch/index.ts';
 import { shapeDefinition, type RampTable } from '../ramps/index.ts';
-import type { Change, ChangeOperation } from './change.ts';
-
-const alike = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+import type { Change } from './change.ts';
 
 /** A value as people write it. */
 const sayWith =
@@ -79,7 +78,7 @@ export interface State {
 export function parameterChanges(before: State, after: State): Change[] {
   const { slots } = after.project;
   const earlier = new Map(before.project.parameters.map((parameter) => [parameter.key, parameter]));
-  const change = (parameter: Parameter, words: string[], positions: number[], restore: ChangeOperation[]): Change => ({
+  const change = (parameter: Parameter, words: string[], positions: number[], restore: PatchOperation[]): Change => ({
     id: `parameter ${parameter.key}`,
     about: 'parameter',
     title: parameter.label,

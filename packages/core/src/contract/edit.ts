@@ -1,19 +1,20 @@
 import { z } from 'zod';
+import type { PatchOperation as Operation } from '../patch/index.ts';
 
 /** Any JSON value; what it may be at its place is checked with the whole document. */
 const Value = z.unknown().refine((value): boolean => value !== undefined, 'A value is expected here.');
 
-/** One operation of JSON Patch (RFC 6902), without copy. */
-export const PatchOperation = z
+/** One operation of JSON Patch (RFC 6902). */
+export const PatchOperation: z.ZodType<Operation> = z
   .discriminatedUnion('op', [
     z.strictObject({ op: z.literal('add'), path: z.string().max(500), value: Value }),
     z.strictObject({ op: z.literal('remove'), path: z.string().max(500) }),
     z.strictObject({ op: z.literal('replace'), path: z.string().max(500), value: Value }),
     z.strictObject({ op: z.literal('move'), from: z.string().max(500), path: z.string().max(500) }),
+    z.strictObject({ op: z.literal('copy'), from: z.string().max(500), path: z.string().max(500) }),
     z.strictObject({ op: z.literal('test'), path: z.string().max(500), value: Value }),
   ])
   .meta({ id: 'PatchOperation' });
-export type PatchOperation = z.infer<typeof PatchOperation>;
 
 const EditId = z.string().regex(/^[\w-]{8,40}$/, 'An edit id has 8 to 40 letters, digits, dashes or underscores.');
 

@@ -1,5 +1,4 @@
 export { Edit, MAX_EDITS_IN_A_REQUEST, PatchOperation, Revision } from './edit.ts';
-export { patchesMeet, touchedPaths } from './meet.ts';
 export { FaultyPlace, Problem } from './problem.ts';
 export { CreateProject, ImportedProject, OpenProject, ProjectList, ProjectSummary } from './projects.ts';
 export { PatchRequest, PatchResponse, RevisionList } from './revisions.ts';

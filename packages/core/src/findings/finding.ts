@@ -1,4 +1,5 @@
 import type { Level, Project } from '../model/index.ts';
+import type { PatchOperation } from '../patch/index.ts';
 import type { Values } from '../ramps/index.ts';
 import type { Names, Placed, Resolving, RuleInForce } from '../rules/index.ts';
 
@@ -48,14 +49,11 @@ export const FINDING_CLASSES = {
 /** The classes of findings, one per check. */
 export type FindingCode = keyof typeof FINDING_CLASSES;
 
-/** One operation of RFC 6902, as far as mends need them. */
-export type MendOperation = { op: 'replace' | 'add'; path: string; value: unknown } | { op: 'remove'; path: string };
-
 /** A change that makes the finding go away. */
 export interface Mend {
   /** What the button says. @example 'Ask for 132' */
   label: string;
-  patch: MendOperation[];
+  patch: PatchOperation[];
 }
 
 /** Something wrong or doubtful, with its place. */

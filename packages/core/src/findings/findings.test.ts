@@ -1,20 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
+import { applyPatch } from '../patch/index.ts';
 import { literal, type Project } from '../model/index.ts';
 import { findingsAt, findingsOf, type Finding } from './index.ts';
 
-/** Carries out a mend by its pointers. */
-function mended(project: Project, finding: Finding): Project {
-  for (const operation of finding.mend!.patch) {
-    if (operation.op === 'remove') throw new Error('no such mend here');
-    const { path, value } = operation;
-    const parts = path.slice(1).split('/');
-    let at = project as unknown as Record<string, unknown>;
-    for (const part of parts.slice(0, -1)) at = at[part] as Record<string, unknown>;
-    at[parts.at(-1)!] = value;
-  }
-  return project;
-}
+const mended = (project: Project, finding: Finding): Project => applyPatch(project, finding.mend!.patch);
 
 describe('the demo', () => {
   it('contains one of each, where its honest mistakes are', () => {

@@ -1,2 +1,3 @@
 export * from './garden.ts';
 export { finalHashes } from './finalHashes.ts';
+export { patchSuiteFailures, type PatchSuiteTest } from './patchSuite.ts';

@@ -1,8 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Edit, PatchOperation, Problem, Revision } from '@stadion/core/contract';
+import type { Edit, Problem, Revision } from '@stadion/core/contract';
+import type { PatchOperation } from '@stadion/core/patch';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import fc from 'fast-check';
-import { applyPatch, patchBetween } from '../api/patch.ts';
+import { applyPatch, patchBetween } from '@stadion/core/patch';
 import {
   adopted,
   alreadyKnown,

@@ -1,7 +1,7 @@
-import { patchesMeet, type Edit, type PatchOperation, type Problem, type Revision } from '@stadion/core/contract';
+import type { Edit, Problem, Revision } from '@stadion/core/contract';
 import type { Project } from '@stadion/core/model';
+import { applyPatch, applyWithInverse, patchesConflict, type PatchOperation } from '@stadion/core/patch';
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
-import { applyPatch, patchBetween } from '../api/patch.ts';
 
 /** An edit that the server has not acknowledged yet. */
 export interface PendingEdit {
@@ -58,15 +58,18 @@ const NO_LONGER_FITS: Problem = {
 const initialState: DocumentState = { phase: 'closed', open: null, connection: 'saved', clash: null, refusal: null };
 
 /** Puts edits on top of a document; those that no longer fit are left out. */
-function stack(base: Project, edits: readonly Edit[]): { current: Project; pending: PendingEdit[]; misfits: Edit[] } {
+function applyAll(
+  base: Project,
+  edits: readonly Edit[],
+): { current: Project; pending: PendingEdit[]; misfits: Edit[] } {
   let current = base;
   const pending: PendingEdit[] = [];
   const misfits: Edit[] = [];
   for (const edit of edits) {
     try {
-      const next = applyPatch(current, edit.patch);
-      pending.push({ edit, inverse: patchBetween(next, current) });
-      current = next;
+      const applied = applyWithInverse(current, edit.patch);
+      pending.push({ edit, inverse: applied.inverse });
+      current = applied.document;
     } catch {
       misfits.push(edit);
     }
@@ -78,7 +81,10 @@ function stack(base: Project, edits: readonly Edit[]): { current: Project; pendi
  * Takes in revisions that follow the known one. Pending edits among them are acknowledged; the others are put on top
  * again where they do not meet what came, and set aside as a clash where they do.
  */
-function takeIn(open: OpenDocument, revisions: readonly Revision[]): { open: OpenDocument; clash: Clash | null } {
+function mergeRevisions(
+  open: OpenDocument,
+  revisions: readonly Revision[],
+): { open: OpenDocument; clash: Clash | null } {
   const came = revisions.filter((entry) => entry.revision > open.revision);
   if (came.length === 0) return { open, clash: null };
   const ids = new Set(came.map((entry) => entry.edit.id));
@@ -92,11 +98,11 @@ function takeIn(open: OpenDocument, revisions: readonly Revision[]): { open: Ope
   const fitting: Edit[] = [];
   for (const edit of waiting) {
     const meets =
-      theirs.some((entry) => patchesMeet(edit.patch, entry.edit.patch)) ||
-      mine.some((other) => patchesMeet(edit.patch, other.patch));
+      theirs.some((entry) => patchesConflict(edit.patch, entry.edit.patch)) ||
+      mine.some((other) => patchesConflict(edit.patch, other.patch));
     (meets ? mine : fitting).push(edit);
   }
-  const stacked = stack(acknowledged, fitting);
+  const stacked = applyAll(acknowledged, fitting);
   mine.push(...stacked.misfits);
   return {
     open: {
@@ -111,7 +117,10 @@ function takeIn(open: OpenDocument, revisions: readonly Revision[]): { open: Ope
     clash:
       mine.length === 0
         ? null
-        : { mine, theirs: theirs.filter((entry) => mine.some((edit) => patchesMeet(edit.patch, entry.edit.patch))) },
+        : {
+            mine,
+            theirs: theirs.filter((entry) => mine.some((edit) => patchesConflict(edit.patch, entry.edit.patch))),
+          },
   };
 }
 
@@ -137,7 +146,7 @@ const slice = createSlice({
     edited(draft, { payload: edit }: PayloadAction<Edit>) {
       const state = original(draft) as DocumentState;
       if (!state.open) return;
-      const { current, pending, misfits } = stack(state.open.current, [edit]);
+      const { current, pending, misfits } = applyAll(state.open.current, [edit]);
       draft.open = { ...state.open, current, pending: [...state.open.pending, ...pending] };
       if (misfits.length > 0) draft.refusal = { label: edit.label, problem: NO_LONGER_FITS };
     },
@@ -147,8 +156,8 @@ const slice = createSlice({
       if (!state.open) return;
       const known = new Set([...state.open.log, ...payload.since].map((entry) => entry.edit.id));
       const edits = payload.edits.filter((edit) => !known.has(edit.id));
-      const mine = edits.filter((edit) => payload.since.some((entry) => patchesMeet(edit.patch, entry.edit.patch)));
-      const stacked = stack(
+      const mine = edits.filter((edit) => payload.since.some((entry) => patchesConflict(edit.patch, entry.edit.patch)));
+      const stacked = applyAll(
         state.open.current,
         edits.filter((edit) => !mine.includes(edit)),
       );
@@ -157,14 +166,14 @@ const slice = createSlice({
       if (mine.length > 0) {
         draft.clash = {
           mine,
-          theirs: payload.since.filter((entry) => mine.some((edit) => patchesMeet(edit.patch, entry.edit.patch))),
+          theirs: payload.since.filter((entry) => mine.some((edit) => patchesConflict(edit.patch, entry.edit.patch))),
         };
       }
     },
     revisionsArrived(draft, { payload: revisions }: PayloadAction<Revision[]>) {
       const state = original(draft) as DocumentState;
       if (!state.open) return;
-      const { open, clash } = takeIn(state.open, revisions);
+      const { open, clash } = mergeRevisions(state.open, revisions);
       draft.open = open;
       if (clash)
         draft.clash = {
@@ -178,7 +187,7 @@ const slice = createSlice({
       if (!state.open) return;
       const edits = state.open.pending.map((entry) => entry.edit);
       const edit = edits.find((entry) => entry.id === payload.editId);
-      const { current, pending } = stack(
+      const { current, pending } = applyAll(
         state.open.acknowledged,
         edits.filter((entry) => entry !== edit),
       );
@@ -190,7 +199,7 @@ const slice = createSlice({
       const state = original(draft) as DocumentState;
       if (!state.open) return;
       const edits = state.open.pending.map((entry) => entry.edit).filter((edit) => !ids.includes(edit.id));
-      draft.open = { ...state.open, ...stack(state.open.acknowledged, edits) };
+      draft.open = { ...state.open, ...applyAll(state.open.acknowledged, edits) };
     },
     connectionChanged(state, { payload }: PayloadAction<Connection>) {
       state.connection = payload;

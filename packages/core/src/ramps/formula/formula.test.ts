@@ -51,6 +51,25 @@ describe('a formula without names', () => {
     expect(Number.isFinite(arithmetic(text))).toBe(false);
   });
 
+  it('may be as long as it likes while it is flat', () => {
+    expect(arithmetic(Array.from({ length: 200 }, () => '1').join(' + '))).toBe(200);
+  });
+
+  it('is a tree of plain data', () => {
+    const parsed = parseFormula('if(level > 2, 1, -tier)');
+    expect(parsed.ok && structuredClone(parsed.root)).toEqual({
+      is: 'if',
+      condition: {
+        is: 'operation',
+        operation: '>',
+        left: { is: 'name', name: 'level' },
+        right: { is: 'number', value: 2 },
+      },
+      then: { is: 'number', value: 1 },
+      otherwise: { is: 'minus', of: { is: 'name', name: 'tier' } },
+    });
+  });
+
   it('the remainder counts the same way below 0 as above', () => {
     fc.assert(
       fc.property(fc.integer({ min: -1e6, max: 1e6 }), fc.integer({ min: 1, max: 1000 }), (a, b) => {
@@ -110,6 +129,26 @@ describe('what is wrong with a formula', () => {
     ['level.x', 1, 'This cannot stand in a formula.'],
     ['level > 2 ? 1 : 0', 1, 'To choose, write if(condition, then, otherwise).'],
     ['"a"', 1, 'Only numbers and names stand in a formula.'],
+    ['2 + (3 * (4 - 1)', 5, 'This bracket is never closed.'],
+    ['clamp(level 1 5)', 13, 'A comma is missing before this.'],
+    ['max(1 2 3)', 7, 'A comma is missing before this.'],
+    ['if(level > 3 1 2)', 14, 'A comma is missing before this.'],
+    ['min(4,, 3)', 7, 'Something is missing beside this comma.'],
+    ['min(4, )', 6, 'Something is missing beside this comma.'],
+    ['if(level = 3, 1, 2)', 10, 'To compare, write ==.'],
+    ['level > 2 and level < 5', 11, 'To ask for both, multiply: (level > 2) * (level < 5).'],
+    ['level > 2 && level < 5', 11, 'To ask for both, multiply: (level > 2) * (level < 5).'],
+    ['level < 2 or level > 5', 11, 'To ask for one of two, take the greater: max(level < 2, level > 5).'],
+    ['2 × level', 3, 'To multiply, write *.'],
+    ['4 − level', 3, 'For minus, write -.'],
+    ['Math.floor(level)', 1, 'Write floor(…) alone.'],
+    ['sin(level)', 1, 'There is no function called sin: a shape through points waves.'],
+    ['2level', 2, 'Between a number and a name there must be an operator.'],
+    ['level + 2)', 10, '“)” cannot stand here.'],
+    ['()', 1, 'There is nothing in these brackets.'],
+    ['-', 1, 'A sign needs something after it.'],
+    ['', 1, 'A formula says something.'],
+    [`${'('.repeat(61)}1${')'.repeat(61)}`, 61, 'A formula is nested at most 60 deep.'],
   ])('%s: column %d', (text, column, message) => {
     expect(formulaError(text, keys)).toMatchObject({ column, message });
   });

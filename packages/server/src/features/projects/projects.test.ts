@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
-import type { Edit, OpenProject, PatchOperation } from '@stadion/core/contract';
+import type { Edit, OpenProject } from '@stadion/core/contract';
+import type { PatchOperation } from '@stadion/core/patch';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import type { Project } from '@stadion/core/model';
 import { createClient } from '@libsql/client';
@@ -49,6 +50,24 @@ describe('a project', () => {
 });
 
 describe('an edit', () => {
+  it('that takes out one of 120 parameters with 20 pins each is taken back by a few operations', async () => {
+    const document = homeBeforeDusk();
+    const [first] = document.parameters;
+    const pins = Object.fromEntries(document.slots.slice(0, 20).map((slot, index) => [slot.id, index]));
+    const more = Array.from({ length: 120 - document.parameters.length }, (_, n) => ({
+      ...first!,
+      key: `p${n}`,
+      pins,
+    }));
+    document.parameters.push(...more);
+    ({ id } = await app.projects.add(document));
+    const removed = await send([edit([{ op: 'remove', path: '/parameters/60' }])]);
+    const { revisions } = removed.body as { revisions: { inverse: PatchOperation[] }[] };
+    expect(revisions[0]!.inverse.length).toBeLessThanOrEqual(2);
+    expect((await send([edit(revisions[0]!.inverse)], 1)).status).toBe(200);
+    expect((await read()).document).toEqual(document);
+  });
+
   it('moves the project on by one revision and can be taken back', async () => {
     const answer = await send([rename('Bees')]);
     expect(answer.status).toBe(200);
@@ -116,7 +135,13 @@ describe('refused, whole and with the place,', () => {
       'bad-document',
       '/slots/0/levelId',
     ],
-    ['an inherited name', [{ op: 'add', path: '/__proto__/polluted', value: 1 }], 422, 'bad-patch', ''],
+    [
+      'an inherited name',
+      [{ op: 'add', path: '/__proto__/polluted', value: 1 }],
+      422,
+      'bad-patch',
+      '/__proto__/polluted',
+    ],
     ['a step that is none', [{ op: 'jump', path: '/name' }], 400, 'bad-request', '/edits/0/patch/0/op'],
   ])('%s', async (_case, patch, status, code, pointer) => {
     const answer = await send([rename('Fine'), edit(patch as PatchOperation[])].slice(status === 400 ? 1 : 0));

@@ -3,16 +3,15 @@ import type {
   Edit,
   ImportedProject,
   OpenProject,
-  PatchOperation,
   PatchResponse,
   ProjectSummary,
   Revision,
   RevisionList,
 } from '@stadion/core/contract';
+import { applyWithInverse, patchBetween, PatchMisfit, type PatchOperation } from '@stadion/core/patch';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { importProject } from '@stadion/core/formats';
 import { emptyProject, pointerOf, PROJECT_VERSION, type Project } from '@stadion/core/model';
-import jsonPatch, { type Operation } from 'fast-json-patch';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';
@@ -36,28 +35,23 @@ const missing = (id: string): StadionError => new StadionError('not-found', `The
 
 /** Applies one edit to a copy. @throws StadionError with the operation that does not fit, or what would not be whole */
 function applyEdit(document: Project, edit: Edit): { document: Project; inverse: PatchOperation[] } {
-  let changed: unknown;
+  let applied: { document: unknown; inverse: PatchOperation[] };
   try {
-    changed = jsonPatch.applyPatch<unknown>(document, edit.patch as Operation[], true, false).newDocument;
+    applied = applyWithInverse<unknown>(document, edit.patch);
   } catch (error) {
-    const { name, index, operation } = error as { name?: string; index?: number; operation?: { path?: string } };
+    if (!(error instanceof PatchMisfit)) throw error;
     throw new StadionError(
       'bad-patch',
-      `“${edit.label}” does not fit: operation ${(index ?? 0) + 1} (${name ?? 'unreadable'}).`,
-      {
-        places: [{ message: `The operation cannot be carried out here.`, pointer: operation?.path ?? '' }],
-      },
+      `“${edit.label}” does not fit: operation ${error.index + 1}. ${error.message}`,
+      { places: [{ message: 'The operation cannot be carried out here.', pointer: error.pointer }] },
     );
   }
-  const checked = importProject(changed);
+  const checked = importProject(applied.document);
   if (!checked.ok) {
     const places = checked.problems.map(({ path, message }) => ({ message, pointer: pointerOf(path) }));
     throw new StadionError('bad-document', `“${edit.label}” was refused: ${places[0]?.message ?? ''}`, { places });
   }
-  return {
-    document: checked.project,
-    inverse: jsonPatch.compare(checked.project, document) as PatchOperation[],
-  };
+  return { document: checked.project, inverse: applied.inverse };
 }
 
 /** The document with its entries in the order of the schema, so that the same document is always the same text. */
@@ -100,8 +94,8 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
           const before: unknown = project.document;
           const checked = importProject(before);
           if (!checked.ok) throw new StadionError('bad-document', checked.problems[0]?.message ?? '');
-          const patch = jsonPatch.compare(before as object, checked.project) as PatchOperation[];
-          const inverse = jsonPatch.compare(checked.project, before as object) as PatchOperation[];
+          const patch = patchBetween(before as object, checked.project);
+          const { inverse } = applyWithInverse(before, patch);
           const edit: Edit = { id: nanoid(), label: `Bring the project up to version ${PROJECT_VERSION}`, patch };
           const revision: Revision = { revision: project.revision + 1, edit, inverse, at: now().toISOString() };
           await store.appendRevisions(transaction, id, checked.project, [revision]);

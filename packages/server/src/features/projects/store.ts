@@ -1,4 +1,5 @@
-import type { Edit, PatchOperation, ProjectSummary, Revision } from '@stadion/core/contract';
+import type { Edit, ProjectSummary, Revision } from '@stadion/core/contract';
+import type { PatchOperation } from '@stadion/core/patch';
 import type { Project } from '@stadion/core/model';
 import { and, asc, desc, eq, gt, inArray } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';

@@ -1,7 +1,7 @@
-import type { CreateSnapshot, PatchOperation, Snapshot, SnapshotSummary } from '@stadion/core/contract';
+import type { CreateSnapshot, Snapshot, SnapshotSummary } from '@stadion/core/contract';
+import { applyPatch, type PatchOperation } from '@stadion/core/patch';
 import { importProject } from '@stadion/core/formats';
 import type { Project } from '@stadion/core/model';
-import jsonPatch, { type Operation } from 'fast-json-patch';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';
@@ -28,10 +28,7 @@ const missing = (id: string): StadionError => new StadionError('not-found', `The
 
 /** Takes edits back, the latest first. */
 function takenBack(document: unknown, inverses: readonly PatchOperation[][]): unknown {
-  return inverses.reduce<unknown>(
-    (state, inverse) => jsonPatch.applyPatch<unknown>(state, inverse as Operation[], true, false).newDocument,
-    document,
-  );
+  return inverses.reduce<unknown>((state, inverse) => applyPatch(state, inverse), document);
 }
 
 /** States of a project kept under names. */

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
-import type { ForecastList, PatchOperation, Snapshot, SnapshotSummary } from '@stadion/core/contract';
+import type { ForecastList, Snapshot, SnapshotSummary } from '@stadion/core/contract';
+import type { PatchOperation } from '@stadion/core/patch';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import request from 'supertest';
 import { testApp } from '../../testing/testApp.ts';

@@ -1,4 +1,4 @@
-import type { PatchOperation } from '@stadion/core/contract';
+import type { PatchOperation } from '@stadion/core/patch';
 import { pointerOf } from '@stadion/core/model';
 
 /** A named change of the document, as a JSON Patch. */

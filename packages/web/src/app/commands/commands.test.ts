@@ -3,7 +3,7 @@ import { homeBeforeDusk } from '@stadion/core/demo';
 import { importProject } from '@stadion/core/formats';
 import type { Project } from '@stadion/core/model';
 import fc from 'fast-check';
-import { applyPatch } from '../../api/patch.ts';
+import { applyPatch } from '@stadion/core/patch';
 import {
   addLevel,
   addParameter,

@@ -1,4 +1,4 @@
-import type { PatchOperation } from '@stadion/core/contract';
+import type { PatchOperation } from '@stadion/core/patch';
 import { findReferenceProblems, type Level, type Project } from '@stadion/core/model';
 import { at, replaceAt, type Command } from './command.ts';
 import { freshRule, takenConditions, takenRules } from './rules.ts';

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { importProject } from '@stadion/core/formats';
 import type { Level, Project, Rule } from '@stadion/core/model';
-import jsonPatch, { type Operation } from 'fast-json-patch';
+import { applyPatch } from '@stadion/core/patch';
 import {
   addTally,
   copyRules,
@@ -26,9 +26,7 @@ import {
 
 const demo = homeBeforeDusk();
 const after = (command: Command | undefined, project: Project = demo): Project => {
-  const result = importProject(
-    jsonPatch.applyPatch(structuredClone(project), (command?.patch ?? []) as Operation[]).newDocument,
-  );
+  const result = importProject(applyPatch(project, command?.patch ?? []));
   if (!result.ok) throw new Error(JSON.stringify(result.problems));
   return result.project;
 };

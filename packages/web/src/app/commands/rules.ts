@@ -1,4 +1,4 @@
-import type { PatchOperation } from '@stadion/core/contract';
+import type { PatchOperation } from '@stadion/core/patch';
 import { freshId, type Condition, type Level, type Project, type Rule } from '@stadion/core/model';
 import { eachCondition } from '@stadion/core/rules';
 import { addAt, at, removeAt, replaceAt, setOptional, type Command } from './command.ts';

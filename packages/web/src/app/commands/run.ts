@@ -1,4 +1,4 @@
-import type { PatchOperation } from '@stadion/core/contract';
+import type { PatchOperation } from '@stadion/core/patch';
 import {
   freshId,
   positionOf,

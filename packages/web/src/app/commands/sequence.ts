@@ -1,4 +1,4 @@
-import type { PatchOperation } from '@stadion/core/contract';
+import type { PatchOperation } from '@stadion/core/patch';
 import { freshId, newLevel, positionOf, type Level, type Project } from '@stadion/core/model';
 import { addAt, at, removeAt, replaceAt, setOptional, type Command } from './command.ts';
 

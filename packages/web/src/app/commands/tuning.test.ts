@@ -3,7 +3,7 @@ import { homeBeforeDusk } from '@stadion/core/demo';
 import { importProject } from '@stadion/core/formats';
 import type { Parameter, Project } from '@stadion/core/model';
 import { valuesAt } from '@stadion/core/ramps';
-import { applyPatch } from '../../api/patch.ts';
+import { applyPatch } from '@stadion/core/patch';
 import {
   addTier,
   duplicateLevel,

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { importProject } from '@stadion/core/formats';
 import { emptyProject, newLevel, type Project } from '@stadion/core/model';
-import jsonPatch, { type Operation } from 'fast-json-patch';
+import { applyPatch } from '@stadion/core/patch';
 import type { Command } from '../commands/index.ts';
 import { levelHere } from '../levelHere.ts';
 import { intentsFor, sayIntent } from './intents.ts';
@@ -10,7 +10,7 @@ import { shownRules, topicOf, type Topic } from './ruleTopics.ts';
 
 const TOPICS: Topic[] = ['won', 'lost', 'milestone'];
 const done = (project: Project, { patch }: Command): Project => {
-  const result = importProject(jsonPatch.applyPatch(structuredClone(project), patch as Operation[]).newDocument);
+  const result = importProject(applyPatch(project, patch));
   if (!result.ok) throw new Error(JSON.stringify(result.problems));
   return result.project;
 };

@@ -1,4 +1,5 @@
-import type { Edit, PatchOperation, Revision } from '@stadion/core/contract';
+import type { Edit, Revision } from '@stadion/core/contract';
+import type { PatchOperation } from '@stadion/core/patch';
 import { nanoid } from 'nanoid';
 import { clashSettled, edited } from '../../app/documentSlice.ts';
 import { useAppDispatch, useDocument } from '../../app/hooks.ts';

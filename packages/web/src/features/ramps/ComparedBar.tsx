@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { wholePatchBetween } from '../../api/patch.ts';
+import { patchBetween } from '@stadion/core/patch';
 import { useRemoveSnapshotMutation, useSnapshotQuery } from '../../api/stadionApi.ts';
 import { useChanges, useCompared } from '../../app/compared.ts';
 import { useEdit, useGoto, useProject, useSelection } from '../../app/hooks.ts';
@@ -54,7 +54,7 @@ function Differences({ onGone }: { onGone: () => void }) {
   if (!state) return null;
   const { snapshot } = state;
   const restoreAll = (): void =>
-    edit({ label: `Back to “${snapshot.name}”`, patch: wholePatchBetween(project, snapshot.document) });
+    edit({ label: `Back to “${snapshot.name}”`, patch: patchBetween(project, snapshot.document) });
   return (
     <aside
       aria-label="Differences"

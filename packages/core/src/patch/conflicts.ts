@@ -1,4 +1,4 @@
-import type { PatchOperation } from './edit.ts';
+import type { PatchOperation } from './operation.ts';
 
 /** Ids start with a letter, so a number or a dash at the end of a path is a place in a list. */
 const LIST_PLACE = /\/(\d+|-)$/;
@@ -20,7 +20,7 @@ export function touchedPaths(patch: readonly PatchOperation[]): string[] {
 const isWithin = (inner: string, outer: string): boolean => inner === outer || inner.startsWith(`${outer}/`);
 
 /** Do two patches made side by side touch the same thing, so that their order would matter? */
-export function patchesMeet(one: readonly PatchOperation[], other: readonly PatchOperation[]): boolean {
+export function patchesConflict(one: readonly PatchOperation[], other: readonly PatchOperation[]): boolean {
   const others = touchedPaths(other);
   return touchedPaths(one).some((path) => others.some((their) => isWithin(path, their) || isWithin(their, path)));
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { patchesMeet } from './index.ts';
+import { patchesConflict } from './index.ts';
 import type { PatchOperation } from './index.ts';
 
 const replace = (path: string): PatchOperation[] => [{ op: 'replace', path, value: 1 }];
@@ -24,7 +24,7 @@ describe('patches made side by side', () => {
     ],
     ['a test and a change', [{ op: 'test', path: '/name', value: 'x' }], replace('/name'), false],
   ] as [string, PatchOperation[], PatchOperation[], boolean][])('of %s meet: %s', (_case, one, other, expected) => {
-    expect(patchesMeet(one, other)).toBe(expected);
-    expect(patchesMeet(other, one)).toBe(expected);
+    expect(patchesConflict(one, other)).toBe(expected);
+    expect(patchesConflict(other, one)).toBe(expected);
   });
 });

@@ -1,0 +1,27 @@
+import { alike, applyWithInverse, type PatchOperation } from '../patch/index.ts';
+
+/** One test of the JSON Patch test suite. */
+export interface PatchSuiteTest {
+  comment?: string;
+  doc: unknown;
+  patch: unknown[];
+  expected?: unknown;
+  error?: string;
+  disabled?: boolean;
+}
+
+/** What is not as the suite has it, or is not taken back by its inverse; empty where all is right. */
+export function patchSuiteFailures(tests: readonly PatchSuiteTest[]): string[] {
+  return tests.flatMap((test) => {
+    if (test.disabled) return [];
+    const say = (what: string): string[] => [`${test.comment ?? JSON.stringify(test.patch)}: ${what}`];
+    try {
+      const { document, inverse } = applyWithInverse(test.doc, test.patch as PatchOperation[]);
+      if (test.error !== undefined) return say(`accepted, though ${test.error}`);
+      if (test.expected !== undefined && !alike(document, test.expected)) return say(JSON.stringify(document));
+      return alike(applyWithInverse(document, inverse).document, test.doc) ? [] : say('not taken back');
+    } catch (error) {
+      return test.error === undefined ? say(String(error)) : [];
+    }
+  });
+}
