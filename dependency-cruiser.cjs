@@ -15,12 +15,15 @@ const coreLayers = [
   'pacers',
   'trials',
   'tuning',
+  'edits',
   'findings',
   'changes',
   'formats',
   'contract',
   'demo',
 ];
+// The same for the web: no folder is both above and below another.
+const webLayers = ['ui', 'api', 'project', 'sentences', 'features', 'shell'];
 const rule = (name, from, to) => ({ name, severity: 'error', from, to });
 const test = '(\\.test\\.tsx?$|/testing/)';
 
@@ -62,15 +65,19 @@ module.exports = {
       { path: '^packages/web/src/features/([^/]+)/', pathNot: test },
       { path: '^packages/web/src/features/', pathNot: '^packages/web/src/features/$1/' },
     ),
-    rule(
-      'web-ui-knows-no-store',
-      { path: '^packages/web/src/ui/' },
-      { path: '^packages/web/src/(app|api|features|workers)/' },
-    ),
+    ...webLayers
+      .slice(0, -1)
+      .map((layer, i) =>
+        rule(
+          `web-${layer}-stays-below`,
+          { path: `^packages/web/src/${layer}/`, pathNot: test },
+          { path: `^packages/web/src/(${webLayers.slice(i + 1).join('|')})/` },
+        ),
+      ),
     rule(
       'web-workers-call-only-the-core',
       { path: '^packages/web/src/workers/' },
-      { path: '^packages/web/src/(app|api|features|ui)/' },
+      { path: '^packages/web/src/(api|project|sentences|features|shell|ui)/' },
     ),
     rule(
       'server-features-stand-alone',

@@ -2,8 +2,8 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
-import { makeRouter } from './app/router.tsx';
-import { makeStore } from './app/store.ts';
+import { makeRouter } from './shell/router.tsx';
+import { makeStore } from './project/store.ts';
 import { StadionProviders } from './ui/index.ts';
 import './styles.css';
 

@@ -1,9 +1,9 @@
 import { pacerById } from '@stadion/core/pacers';
 import { positionOf, type Expectation, type Project } from '@stadion/core/model';
 import { X } from 'lucide-react';
-import { dropExpectation } from '../../app/commands/index.ts';
-import { useEdit, useGoto, useProject } from '../../app/hooks.ts';
-import { useExpectations } from '../../app/useExpectations.ts';
+import { dropExpectation } from '@stadion/core/edits';
+import { useEdit, useGoto, useProject } from '../../project/hooks.ts';
+import { useExpectations } from '../../project/useExpectations.ts';
 
 const VERDICTS = { won: 'won', lost: 'lost', goesOn: 'it goes on' } as const;
 const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`;

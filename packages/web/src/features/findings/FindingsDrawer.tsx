@@ -1,7 +1,7 @@
-import { useAppDispatch, useGoto, useProject } from '../../app/hooks.ts';
-import { useFindings } from '../../app/useFindings.ts';
-import { findingsToggled } from '../../app/viewSlice.ts';
-import { FindingNote } from '../../app/FindingNote.tsx';
+import { useAppDispatch, useGoto, useProject } from '../../project/hooks.ts';
+import { useFindings } from '../../project/useFindings.ts';
+import { findingsToggled } from '../../project/viewSlice.ts';
+import { FindingNote } from '../../sentences/FindingNote.tsx';
 import { Expectations } from './Expectations.tsx';
 
 /** Everything found, in the order of the sequence, each with the way to its place. */

@@ -1,8 +1,8 @@
 import type { Pacer } from '@stadion/core/pacers';
 import type { Forecast } from '@stadion/core/trials';
-import { at, expectClearRate, removeAt, replaceAt } from '../../app/commands/index.ts';
-import { useEdit } from '../../app/hooks.ts';
-import type { LevelHere } from '../../app/levelHere.ts';
+import { at, expectClearRate, removeAt, replaceAt } from '@stadion/core/edits';
+import { useEdit } from '../../project/hooks.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
 import { NumberChip } from '../../ui/index.ts';
 
 /** What the designer holds this forecast to from now on, if anything. */

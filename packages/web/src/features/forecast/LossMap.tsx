@@ -1,7 +1,7 @@
 import { prepareLevel } from '@stadion/core/grounds';
 import { sceneOf, type Mark } from '@stadion/core/scene';
 import { useMemo } from 'react';
-import type { LevelHere } from '../../app/levelHere.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
 import { GroundPicture } from '../../ui/index.ts';
 
 /** Radius of the spot that each loss leaves, units. */

@@ -1,10 +1,10 @@
 import type { StarReading } from '@stadion/core/model';
 import { resolveAmount, starsFor } from '@stadion/core/rules';
 import type { Forecast } from '@stadion/core/trials';
-import { at, replaceAt } from '../../app/commands/index.ts';
-import { useEdit } from '../../app/hooks.ts';
-import type { LevelHere } from '../../app/levelHere.ts';
-import { STAR_READINGS } from '../../app/starReadings.ts';
+import { at, replaceAt } from '@stadion/core/edits';
+import { useEdit } from '../../project/hooks.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import { STAR_READINGS } from '../../sentences/starReadings.ts';
 import { Distribution, formatNumber, formatPercent, type Threshold } from '../../ui/index.ts';
 import { STAR_SHADES } from './shades.ts';
 

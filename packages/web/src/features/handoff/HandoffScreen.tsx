@@ -3,8 +3,8 @@ import { exportProject, parameterTable } from '@stadion/core/formats';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useImportProjectMutation } from '../../api/stadionApi.ts';
-import { useAppSelector, useProject, useSelection } from '../../app/hooks.ts';
-import { useFindings } from '../../app/useFindings.ts';
+import { useAppSelector, useProject, useSelection } from '../../project/hooks.ts';
+import { useFindings } from '../../project/useFindings.ts';
 import { Button } from '../../ui/index.ts';
 
 const PREVIEW_LINES = 40;

@@ -1,5 +1,5 @@
-import { refusalRead } from '../../app/documentSlice.ts';
-import { useAppDispatch, useDocument } from '../../app/hooks.ts';
+import { refusalRead } from '../../project/documentSlice.ts';
+import { useAppDispatch, useDocument } from '../../project/hooks.ts';
 import { Button } from '../../ui/index.ts';
 
 /** An edit that the server would not have: says which, why and what was kept. */

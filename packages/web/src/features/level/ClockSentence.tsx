@@ -1,11 +1,11 @@
 import type { Finding } from '@stadion/core/findings';
 import { literal } from '@stadion/core/model';
-import { addAt, at, replaceAt } from '../../app/commands/index.ts';
-import { useEdit } from '../../app/hooks.ts';
+import { addAt, at, replaceAt } from '@stadion/core/edits';
+import { useEdit } from '../../project/hooks.ts';
 import { ChoiceChip } from '../../ui/index.ts';
-import { AmountChip, conditionOn, ConditionSentence } from '../../app/sentences/index.ts';
+import { AmountChip, conditionOn, ConditionSentence } from '../../sentences/index.ts';
 import { EndTable } from './EndTables.tsx';
-import type { LevelHere } from '../../app/levelHere.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
 
 const STARTS = [
   { value: 'load', label: 'the load' },

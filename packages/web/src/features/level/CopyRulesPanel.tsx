@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
-import { copyRules, slotsNamed, type CopiedRules, type LevelChange } from '../../app/commands/index.ts';
-import { useEdit } from '../../app/hooks.ts';
-import type { LevelHere } from '../../app/levelHere.ts';
-import { ruleInWords } from '../../app/sentences/index.ts';
+import { copyRules, slotsNamed, type CopiedRules, type LevelChange } from '@stadion/core/edits';
+import { useEdit } from '../../project/hooks.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import { ruleInWords } from '../../sentences/index.ts';
 import { Button, ChoiceChip } from '../../ui/index.ts';
 
 const PARTS = [

@@ -2,9 +2,9 @@ import { startingJudgeOf, worthAtStart } from '@stadion/core/attempt';
 import { prepareLevel } from '@stadion/core/grounds';
 import { clockCasesOf, starCasesOf, type EndCase } from '@stadion/core/rules';
 import { useMemo, useState } from 'react';
-import type { LevelHere } from '../../app/levelHere.ts';
-import { CaseTable, valueInWords, verdictInWords, type EdgeRow } from '../../app/sentences/index.ts';
-import { STAR_READINGS } from '../../app/starReadings.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import { CaseTable, valueInWords, verdictInWords, type EdgeRow } from '../../sentences/index.ts';
+import { STAR_READINGS } from '../../sentences/starReadings.ts';
 
 const PLACES = { below: 'just below', at: 'at', above: 'just above' } as const;
 

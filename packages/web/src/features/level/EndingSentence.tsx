@@ -1,9 +1,9 @@
 import type { EndingSide, GoesOn } from '@stadion/core/model';
 import { resolveAmount } from '@stadion/core/rules';
-import { at, replaceAt } from '../../app/commands/index.ts';
-import { useEdit } from '../../app/hooks.ts';
-import type { LevelHere } from '../../app/levelHere.ts';
-import { AmountChip } from '../../app/sentences/index.ts';
+import { at, replaceAt } from '@stadion/core/edits';
+import { useEdit } from '../../project/hooks.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip, formatNumber, Menu, TextInPlace } from '../../ui/index.ts';
 
 const PARTS: readonly { value: GoesOn; label: string }[] = [

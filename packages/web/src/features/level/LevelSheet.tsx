@@ -1,16 +1,16 @@
 import { useMemo, useState } from 'react';
-import { at, renameLevel, replaceAt } from '../../app/commands/index.ts';
-import { useAppDispatch, useAppSelector, useEdit, useProject, useSelection } from '../../app/hooks.ts';
-import { useFindings } from '../../app/useFindings.ts';
-import { renamingStarted } from '../../app/viewSlice.ts';
+import { at, renameLevel, replaceAt } from '@stadion/core/edits';
+import { useAppDispatch, useAppSelector, useEdit, useProject, useSelection } from '../../project/hooks.ts';
+import { useFindings } from '../../project/useFindings.ts';
+import { renamingStarted } from '../../project/viewSlice.ts';
 import { ChoiceChip, TextInPlace } from '../../ui/index.ts';
 import { ClockSentence } from './ClockSentence.tsx';
 import { CopyRulesPanel } from './CopyRulesPanel.tsx';
 import { EndingSentence } from './EndingSentence.tsx';
 import { RuleList } from './RuleList.tsx';
-import { levelHere, type LevelHere } from '../../app/levelHere.ts';
+import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { NumbersHere } from './NumbersHere.tsx';
-import { Section } from '../../app/Section.tsx';
+import { Section } from '../../ui/Section.tsx';
 import { StarsSentence } from './StarsSentence.tsx';
 import { ToCollect } from './ToCollect.tsx';
 

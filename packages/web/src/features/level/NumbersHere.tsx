@@ -1,8 +1,8 @@
 import { deriveValue } from '@stadion/core/ramps';
-import { READING_WORDS } from '../../app/commands/index.ts';
-import { useGoto } from '../../app/hooks.ts';
+import { READING_WORDS } from '@stadion/core/edits';
+import { useGoto } from '../../project/hooks.ts';
 import { formatNumber, Tip } from '../../ui/index.ts';
-import type { LevelHere } from '../../app/levelHere.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
 
 /** Every parameter's value at this slot, each with the chain that made it and the way to its lane. */
 export function NumbersHere({ here }: { here: LevelHere }) {

@@ -1,6 +1,6 @@
 import type { Finding } from '@stadion/core/findings';
-import { AddRule, RuleSentence, shownRules, topicOf, type Topic } from '../../app/sentences/index.ts';
-import type { LevelHere } from '../../app/levelHere.ts';
+import { AddRule, RuleSentence, shownRules, topicOf, type Topic } from '../../sentences/index.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
 
 const NOTHING: Readonly<Record<Topic, string>> = {
   won: 'nothing: no rule wins it',

@@ -1,12 +1,12 @@
 import type { Finding } from '@stadion/core/findings';
 import { literal, type StarReading, type Stars } from '@stadion/core/model';
 import { X } from 'lucide-react';
-import { addAt, at, removeAt, replaceAt } from '../../app/commands/index.ts';
-import { FindingNotes } from '../../app/FindingNote.tsx';
-import { useEdit } from '../../app/hooks.ts';
-import type { LevelHere } from '../../app/levelHere.ts';
-import { AmountChip, conditionOn, ConditionSentence } from '../../app/sentences/index.ts';
-import { STAR_READINGS } from '../../app/starReadings.ts';
+import { addAt, at, removeAt, replaceAt } from '@stadion/core/edits';
+import { FindingNotes } from '../../sentences/FindingNote.tsx';
+import { useEdit } from '../../project/hooks.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import { AmountChip, conditionOn, ConditionSentence } from '../../sentences/index.ts';
+import { STAR_READINGS } from '../../sentences/starReadings.ts';
 import { ChoiceChip } from '../../ui/index.ts';
 import { EndTable } from './EndTables.tsx';
 

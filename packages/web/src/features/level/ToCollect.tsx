@@ -1,8 +1,8 @@
 import { endingOfRule, leaves, resolveAmount } from '@stadion/core/rules';
-import { at } from '../../app/commands/index.ts';
+import { at } from '@stadion/core/edits';
 import { formatNumber } from '../../ui/index.ts';
-import { AmountChip } from '../../app/sentences/index.ts';
-import type { LevelHere } from '../../app/levelHere.ts';
+import { AmountChip } from '../../sentences/index.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
 
 const SHADES = ['var(--win-3)', 'var(--win-2)', 'var(--mark)', 'var(--lavender)', 'var(--ink-3)'];
 const WIDTH = 560;

@@ -1,5 +1,5 @@
-import { useAppDispatch, useAppSelector } from '../../app/hooks.ts';
-import { moversToggled } from '../../app/viewSlice.ts';
+import { useAppDispatch, useAppSelector } from '../../project/hooks.ts';
+import { moversToggled } from '../../project/viewSlice.ts';
 import { MoversList } from './MoversList.tsx';
 
 /** What moves the selected level: worked out while it is open, since it takes a core for some seconds. */

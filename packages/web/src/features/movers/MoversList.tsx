@@ -1,6 +1,6 @@
 import { PACERS, type Pacer } from '@stadion/core/pacers';
 import type { Mover } from '@stadion/core/tuning';
-import { useAppSelector, useGoto, useProject, useSelection } from '../../app/hooks.ts';
+import { useAppSelector, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { formatNumber } from '../../ui/index.ts';
 import { useMovers } from './useMovers.ts';
 

@@ -1,7 +1,7 @@
 import type { AttemptState } from '@stadion/core/attempt';
 import { positionOf } from '@stadion/core/model';
 import { causeInWords, conditionInWords, ticksToSeconds } from '@stadion/core/rules';
-import type { LevelHere } from '../../app/levelHere.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
 import { Button, formatNumber } from '../../ui/index.ts';
 
 /** Why it ended, in a sentence. */

@@ -1,7 +1,7 @@
 import type { AttemptState } from '@stadion/core/attempt';
 import type { Condition } from '@stadion/core/model';
-import type { LevelHere } from '../../app/levelHere.ts';
-import { lengthLimits } from '../../app/lengths.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import { lengthLimits } from '../../sentences/lengths.ts';
 import {
   causeInWords,
   comparisonInWords,

@@ -1,6 +1,6 @@
 import { PIECES, startPlace, type PreparedLevel, type StartFrom } from '@stadion/core/attempt';
 import { resolveAmount } from '@stadion/core/rules';
-import type { LevelHere } from '../../app/levelHere.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
 import { Button, formatNumber, NumberChip } from '../../ui/index.ts';
 
 interface Props {

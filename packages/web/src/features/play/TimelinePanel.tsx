@@ -2,7 +2,7 @@ import { happeningInWords } from '@stadion/core/scene';
 import { timelineOf, type AttemptState, type Recording } from '@stadion/core/attempt';
 import { causeInWords, conditionInWords, endingOfRule, ticksToSeconds } from '@stadion/core/rules';
 import { useMemo } from 'react';
-import type { LevelHere } from '../../app/levelHere.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
 import { Button, formatNumber } from '../../ui/index.ts';
 
 interface Props {

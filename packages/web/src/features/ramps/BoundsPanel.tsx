@@ -1,6 +1,6 @@
 import { rampValue, seriesOf } from '@stadion/core/ramps';
-import { READING_WORDS, removeTier, renameTier } from '../../app/commands/index.ts';
-import { useEdit, useProject } from '../../app/hooks.ts';
+import { READING_WORDS, removeTier, renameTier } from '@stadion/core/edits';
+import { useEdit, useProject } from '../../project/hooks.ts';
 import { TextInPlace } from '../../ui/index.ts';
 import { boundsOf, extentOf } from './liveAxis.ts';
 import type { PanelProps } from './preview.ts';

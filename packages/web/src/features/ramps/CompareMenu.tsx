@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useCreateSnapshotMutation, useSnapshotsQuery } from '../../api/stadionApi.ts';
-import { useAppSelector, useGoto, useSelection } from '../../app/hooks.ts';
+import { useAppSelector, useGoto, useSelection } from '../../project/hooks.ts';
 import { Menu, TextInPlace, type MenuEntry } from '../../ui/index.ts';
 
 /** So many of the latest edits are offered to go back before. */

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { patchBetween } from '@stadion/core/patch';
 import { useRemoveSnapshotMutation, useSnapshotQuery } from '../../api/stadionApi.ts';
-import { useChanges, useCompared } from '../../app/compared.ts';
-import { useEdit, useGoto, useProject, useSelection } from '../../app/hooks.ts';
+import { useChanges, useCompared } from '../../project/compared.ts';
+import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { Button } from '../../ui/index.ts';
 import { positionsInWords } from './words.ts';
 

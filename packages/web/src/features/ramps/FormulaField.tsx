@@ -1,8 +1,8 @@
 import type { Parameter } from '@stadion/core/model';
 import { conditionsIn, cyclesOf, formulaError, rowWith, seriesOf } from '@stadion/core/ramps';
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { setRamp } from '../../app/commands/index.ts';
-import { useEdit, useProject } from '../../app/hooks.ts';
+import { setRamp } from '@stadion/core/edits';
+import { useEdit, useProject } from '../../project/hooks.ts';
 import { completionsOf, wordBefore, wordsFor, type Completion } from './completions.ts';
 import type { Preview } from './preview.ts';
 import { positionsInWords, sayValue } from './words.ts';

@@ -1,8 +1,8 @@
 import type { Parameter, Project } from '@stadion/core/model';
 import { readRamp, withoutNumber, type RampRow, type Stretch } from '@stadion/core/ramps';
 import { useMemo } from 'react';
-import type { Columns } from '../../app/columns.ts';
-import { useProject } from '../../app/hooks.ts';
+import type { Columns } from '../../project/columns.ts';
+import { useProject } from '../../project/hooks.ts';
 import { GhostLine, LaneLine } from './LaneLine.tsx';
 import { OpenLane } from './OpenLane.tsx';
 import { laneScale } from './scale.ts';

@@ -2,9 +2,9 @@ import { type Parameter } from '@stadion/core/model';
 import { withoutNumber, type RampRow } from '@stadion/core/ramps';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
-import { removeParameter, setParameterFact, setSane } from '../../app/commands/index.ts';
-import { useAppDispatch, useEdit, useProject } from '../../app/hooks.ts';
-import { lanePanelOpened, type LanePanel } from '../../app/viewSlice.ts';
+import { removeParameter, setParameterFact, setSane } from '@stadion/core/edits';
+import { useAppDispatch, useEdit, useProject } from '../../project/hooks.ts';
+import { lanePanelOpened, type LanePanel } from '../../project/viewSlice.ts';
 import { Menu, NumberChip, TextInPlace } from '../../ui/index.ts';
 import { marksInWords, marksOf, positionsInWords } from './words.ts';
 

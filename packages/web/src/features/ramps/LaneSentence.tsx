@@ -1,9 +1,9 @@
 import type { LiveAxis, Parameter, Ramp, ShapeType } from '@stadion/core/model';
 import { courseAt, seriesOf, SHAPES, shapeDefinition, tidy, valuesAt, type ShapeField } from '@stadion/core/ramps';
 import { useMemo } from 'react';
-import { GUTTER } from '../../app/columns.ts';
-import { addTier, READING_WORDS, removePin, setAxis, setPin, setRamp, setShape } from '../../app/commands/index.ts';
-import { useEdit, useProject } from '../../app/hooks.ts';
+import { GUTTER } from '../../project/columns.ts';
+import { addTier, READING_WORDS, removePin, setAxis, setPin, setRamp, setShape } from '@stadion/core/edits';
+import { useEdit, useProject } from '../../project/hooks.ts';
 import { ChoiceChip, NumberChip, type NumberLimits } from '../../ui/index.ts';
 import { BreatherWords } from './BreatherWords.tsx';
 import { FormulaField } from './FormulaField.tsx';

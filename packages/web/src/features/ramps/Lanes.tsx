@@ -1,9 +1,9 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useMemo, useRef } from 'react';
-import { useColumns } from '../../app/columns.ts';
-import { useAppSelector, useGoto, useProject, useSelection } from '../../app/hooks.ts';
-import { useRamps } from '../../app/ramps.ts';
-import { useCompared } from '../../app/compared.ts';
+import { useColumns } from '../../project/columns.ts';
+import { useAppSelector, useGoto, useProject, useSelection } from '../../project/hooks.ts';
+import { useRamps } from '../../project/ramps.ts';
+import { useCompared } from '../../project/compared.ts';
 import { heightOf, Lane } from './Lane.tsx';
 import { panelsFor } from './LaneFacts.tsx';
 

@@ -1,8 +1,8 @@
 import type { Parameter, Ramp } from '@stadion/core/model';
 import { rampValue, seriesOf, type RampContext } from '@stadion/core/ramps';
 import { useMemo, useState } from 'react';
-import { moveTier, READING_WORDS, tierLimits } from '../../app/commands/index.ts';
-import { useEdit, useProject } from '../../app/hooks.ts';
+import { moveTier, READING_WORDS, tierLimits } from '@stadion/core/edits';
+import { useEdit, useProject } from '../../project/hooks.ts';
 import { extentOf, ticksOf } from './liveAxis.ts';
 import { laneScale, type LaneScale } from './scale.ts';
 import { ShapeHandles, type LaneAxis } from './ShapeHandles.tsx';

@@ -1,10 +1,10 @@
 import type { Parameter, Project, Ramp } from '@stadion/core/model';
 import { rowWith, seriesOf, tidy, type RampRow } from '@stadion/core/ramps';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Columns } from '../../app/columns.ts';
-import { removePin, setPin } from '../../app/commands/index.ts';
-import { useAppDispatch, useEdit, useGoto, useProject } from '../../app/hooks.ts';
-import { stretchMarked } from '../../app/viewSlice.ts';
+import type { Columns } from '../../project/columns.ts';
+import { removePin, setPin } from '@stadion/core/edits';
+import { useAppDispatch, useEdit, useGoto, useProject } from '../../project/hooks.ts';
+import { stretchMarked } from '../../project/viewSlice.ts';
 import { Mark, PointNumber, stepsPath } from './LaneLine.tsx';
 import { changeInWords, derivationInWords, handyValue, keyStepOf, lanePoint, type LaneScale } from './scale.ts';
 import { ShapeHandles, type LaneAxis } from './ShapeHandles.tsx';

@@ -1,8 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { addParameter } from '../../app/commands/index.ts';
-import { useAppDispatch, useAppSelector, useEdit, useGoto, useProject, useSelection } from '../../app/hooks.ts';
-import { beyondSet, moversToggled } from '../../app/viewSlice.ts';
+import { addParameter } from '@stadion/core/edits';
+import { useAppDispatch, useAppSelector, useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
+import { beyondSet, moversToggled } from '../../project/viewSlice.ts';
 import { Button, NumberChip, Segmented, TextInPlace } from '../../ui/index.ts';
 import { CompareMenu } from './CompareMenu.tsx';
 import { ComparedBar } from './ComparedBar.tsx';

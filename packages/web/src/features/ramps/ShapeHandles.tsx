@@ -1,8 +1,8 @@
 import type { Parameter, Ramp } from '@stadion/core/model';
 import { shapeDefinition, tidy, type Handle, type RampContext } from '@stadion/core/ramps';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { setRamp } from '../../app/commands/index.ts';
-import { useEdit, useProject } from '../../app/hooks.ts';
+import { setRamp } from '@stadion/core/edits';
+import { useEdit, useProject } from '../../project/hooks.ts';
 import { handyValue, keyStepOf, type LaneScale } from './scale.ts';
 import { sayValue } from './words.ts';
 

@@ -1,9 +1,9 @@
 import { holdEdit, type Held, type HeldAs, type RangeEdit } from '@stadion/core/ramps';
 import { useEffect, useMemo, useState } from 'react';
-import { setHeld } from '../../app/commands/index.ts';
-import { useAppDispatch, useAppSelector, useEdit, useProject } from '../../app/hooks.ts';
-import { rampsOf } from '../../app/ramps.ts';
-import { stretchMarked } from '../../app/viewSlice.ts';
+import { setHeld } from '@stadion/core/edits';
+import { useAppDispatch, useAppSelector, useEdit, useProject } from '../../project/hooks.ts';
+import { rampsOf } from '../../project/ramps.ts';
+import { stretchMarked } from '../../project/viewSlice.ts';
 import { Button, ChoiceChip, NumberChip, Segmented } from '../../ui/index.ts';
 import type { PanelProps } from './preview.ts';
 import { sayValue, scaleOf } from './words.ts';

@@ -1,8 +1,8 @@
 import { readParameterTable, type TableReading } from '@stadion/core/formats';
 import papaparse from 'papaparse';
 import { useRef, useState } from 'react';
-import { setCells } from '../../app/commands/index.ts';
-import { useEdit, useProject } from '../../app/hooks.ts';
+import { setCells } from '@stadion/core/edits';
+import { useEdit, useProject } from '../../project/hooks.ts';
 import { Button } from '../../ui/index.ts';
 import { sayValue } from './words.ts';
 

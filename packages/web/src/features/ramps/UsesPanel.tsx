@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { useGoto, useProject } from '../../app/hooks.ts';
+import { useGoto, useProject } from '../../project/hooks.ts';
 import { formatNumber } from '../../ui/index.ts';
 import type { PanelProps } from './preview.ts';
 import { usesInWords, type Use } from './uses.ts';

@@ -2,8 +2,8 @@ import { RUN_EVENTS, type Fate, type Project, type RunEvent } from '@stadion/cor
 import { fateOf, runTallies } from '@stadion/core/run';
 import { resolveAmount } from '@stadion/core/rules';
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { setFate } from '../../app/commands/index.ts';
-import { useEdit, useProject } from '../../app/hooks.ts';
+import { setFate } from '@stadion/core/edits';
+import { useEdit, useProject } from '../../project/hooks.ts';
 import { formatNumber, parseNumber } from '../../ui/index.ts';
 
 const EVENTS: Readonly<Record<RunEvent, string>> = {

@@ -1,8 +1,8 @@
 import { literal, type Project } from '@stadion/core/model';
-import { at, replaceAt } from '../../app/commands/index.ts';
-import { useEdit } from '../../app/hooks.ts';
-import type { LevelHere } from '../../app/levelHere.ts';
-import { AmountChip } from '../../app/sentences/index.ts';
+import { at, replaceAt } from '@stadion/core/edits';
+import { useEdit } from '../../project/hooks.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 
 const LENGTHS = [

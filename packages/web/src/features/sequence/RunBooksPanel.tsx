@@ -1,6 +1,6 @@
 import { ledgerOf, runTallies, startBooks, type AttemptEntry, type LedgerRow } from '@stadion/core/run';
 import { useMemo, useState } from 'react';
-import { useGoto, useProject } from '../../app/hooks.ts';
+import { useGoto, useProject } from '../../project/hooks.ts';
 import { Button, formatNumber, NumberChip } from '../../ui/index.ts';
 import { MOST_ENTRIES, SCRIPTS, SEED, usualEntry } from './script.ts';
 

@@ -2,10 +2,10 @@ import { freshId, literal, type Reading, type ScorePart } from '@stadion/core/mo
 import { READINGS, readingInWords } from '@stadion/core/rules';
 import { namesFor } from '@stadion/core/attempt';
 import { X } from 'lucide-react';
-import { addAt, at, removeAt } from '../../app/commands/index.ts';
-import { useEdit } from '../../app/hooks.ts';
-import type { LevelHere } from '../../app/levelHere.ts';
-import { AmountChip, readingsHere } from '../../app/sentences/index.ts';
+import { addAt, at, removeAt } from '@stadion/core/edits';
+import { useEdit } from '../../project/hooks.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import { AmountChip, readingsHere } from '../../sentences/index.ts';
 import { Finder } from '../../ui/index.ts';
 
 const NAMES_A_PIECE = new Set(['inside', 'latch', 'gate', 'phase']);

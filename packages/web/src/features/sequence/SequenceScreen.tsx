@@ -1,12 +1,12 @@
 import { isEndless, runDoubts } from '@stadion/core/run';
 import { literal, type Run } from '@stadion/core/model';
 import { useMemo, type ReactNode } from 'react';
-import { at, replaceAt, setStarGate } from '../../app/commands/index.ts';
-import { useEdit, useGoto, useProject, useSelection } from '../../app/hooks.ts';
-import { levelHere, type LevelHere } from '../../app/levelHere.ts';
-import { FirstStep } from '../../app/screens/FirstStep.tsx';
-import { Section } from '../../app/Section.tsx';
-import { AmountChip } from '../../app/sentences/index.ts';
+import { at, replaceAt, setStarGate } from '@stadion/core/edits';
+import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
+import { levelHere, type LevelHere } from '../../project/levelHere.ts';
+import { FirstStep } from '../../project/FirstStep.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip } from '../../ui/index.ts';
 import { KeepGrid } from './KeepGrid.tsx';
 import { PlayerFacts } from './PlayerFacts.tsx';

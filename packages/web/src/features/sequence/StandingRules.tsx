@@ -1,5 +1,5 @@
-import type { LevelHere } from '../../app/levelHere.ts';
-import { AddRule, RuleSentence } from '../../app/sentences/index.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import { AddRule, RuleSentence } from '../../sentences/index.ts';
 
 /** Rules that hold in every level unless it switches them off or replaces them. Numbers are those of the selected slot. */
 export function StandingRules({ here }: { here: LevelHere }) {

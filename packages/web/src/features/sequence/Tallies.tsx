@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { addTally, at, removeTally, replaceAt } from '../../app/commands/index.ts';
-import { useEdit, useProject } from '../../app/hooks.ts';
+import { addTally, at, removeTally, replaceAt } from '@stadion/core/edits';
+import { useEdit, useProject } from '../../project/hooks.ts';
 import { NumberChip, TextInPlace } from '../../ui/index.ts';
 
 /** Counters of the designer's own. */

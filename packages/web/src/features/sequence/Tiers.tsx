@@ -1,5 +1,5 @@
-import { addTier, moveTier, removeTier, renameTier, tierLimits } from '../../app/commands/index.ts';
-import { useEdit, useProject, useSelection } from '../../app/hooks.ts';
+import { addTier, moveTier, removeTier, renameTier, tierLimits } from '@stadion/core/edits';
+import { useEdit, useProject, useSelection } from '../../project/hooks.ts';
 import { NumberChip, TextInPlace } from '../../ui/index.ts';
 
 /** The named bands of the sequence: each begins at a level and reaches to where the next begins. */

@@ -2,7 +2,7 @@ import type { ForecastEvent } from '@stadion/core/contract';
 import type { Slot } from '@stadion/core/model';
 import { useSortable } from '@dnd-kit/sortable';
 import { memo } from 'react';
-import { rateChangeInWords, type RateChange } from '../../app/compared.ts';
+import { rateChangeInWords, type RateChange } from '../../project/compared.ts';
 import { formatPercent } from '../../ui/index.ts';
 import { BASE } from './geometry.ts';
 

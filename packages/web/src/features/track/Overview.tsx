@@ -1,7 +1,7 @@
 import type { ForecastEvent } from '@stadion/core/contract';
 import { useMemo, useRef, type PointerEvent } from 'react';
-import type { Columns } from '../../app/columns.ts';
-import { useProject } from '../../app/hooks.ts';
+import type { Columns } from '../../project/columns.ts';
+import { useProject } from '../../project/hooks.ts';
 
 interface Props {
   columns: Columns;

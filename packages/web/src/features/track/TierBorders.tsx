@@ -1,9 +1,9 @@
 import type { Tier } from '@stadion/core/model';
 import { useState } from 'react';
-import type { Columns } from '../../app/columns.ts';
-import { GUTTER } from '../../app/columns.ts';
-import { moveTier, tierLimits } from '../../app/commands/index.ts';
-import { useEdit, useProject } from '../../app/hooks.ts';
+import type { Columns } from '../../project/columns.ts';
+import { GUTTER } from '../../project/columns.ts';
+import { moveTier, tierLimits } from '@stadion/core/edits';
+import { useEdit, useProject } from '../../project/hooks.ts';
 import { TIER_LINE, TIER_RULE } from './geometry.ts';
 
 /** The borders between tiers, to be dragged or moved by arrow keys. */

@@ -11,13 +11,20 @@ import {
 } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortable';
 import { useCallback, useEffect, useMemo, useRef, type PointerEvent } from 'react';
-import { GUTTER, useColumns } from '../../app/columns.ts';
-import { moveSlot } from '../../app/commands/index.ts';
-import { useRateChanges } from '../../app/compared.ts';
-import { useAppDispatch, useAppSelector, useGoto, useProject, useSelection, useSequenceEdit } from '../../app/hooks.ts';
-import { useFindings } from '../../app/useFindings.ts';
-import { usePacerForecasts } from '../../app/usePacerForecasts.ts';
-import { stretchMarked } from '../../app/viewSlice.ts';
+import { GUTTER, useColumns } from '../../project/columns.ts';
+import { moveSlot } from '@stadion/core/edits';
+import { useRateChanges } from '../../project/compared.ts';
+import {
+  useAppDispatch,
+  useAppSelector,
+  useGoto,
+  useProject,
+  useSelection,
+  useSequenceEdit,
+} from '../../project/hooks.ts';
+import { useFindings } from '../../project/useFindings.ts';
+import { usePacerForecasts } from '../../project/usePacerForecasts.ts';
+import { stretchMarked } from '../../project/viewSlice.ts';
 import { Column } from './Column.tsx';
 import { TrackChart } from './TrackChart.tsx';
 import { BASE } from './geometry.ts';

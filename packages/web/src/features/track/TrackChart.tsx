@@ -1,9 +1,9 @@
 import type { ForecastEvent } from '@stadion/core/contract';
 import type { Stretch } from '@stadion/core/ramps';
 import { memo } from 'react';
-import type { Columns } from '../../app/columns.ts';
-import type { RateChange } from '../../app/compared.ts';
-import { useProject, useSelection } from '../../app/hooks.ts';
+import type { Columns } from '../../project/columns.ts';
+import type { RateChange } from '../../project/compared.ts';
+import { useProject, useSelection } from '../../project/hooks.ts';
 import { BASE, HEIGHT, isBelow, TIER_LINE, TIER_RULE, TOP, yOf } from './geometry.ts';
 
 interface Props {

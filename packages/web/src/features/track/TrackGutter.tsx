@@ -1,8 +1,15 @@
 import { PACERS } from '@stadion/core/pacers';
 import { useState } from 'react';
-import { addLevel, duplicateLevel, moveSlot, removeSlot, repeatSlot } from '../../app/commands/index.ts';
-import { useAppDispatch, useAppSelector, useGoto, useProject, useSelection, useSequenceEdit } from '../../app/hooks.ts';
-import { pacerChosen, renamingStarted } from '../../app/viewSlice.ts';
+import { addLevel, duplicateLevel, moveSlot, removeSlot, repeatSlot } from '@stadion/core/edits';
+import {
+  useAppDispatch,
+  useAppSelector,
+  useGoto,
+  useProject,
+  useSelection,
+  useSequenceEdit,
+} from '../../project/hooks.ts';
+import { pacerChosen, renamingStarted } from '../../project/viewSlice.ts';
 import { ChoiceChip, Confirm, Menu } from '../../ui/index.ts';
 
 /** Beside the track: what it shows, and what can be done with the selected slot. */

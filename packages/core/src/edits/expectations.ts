@@ -1,0 +1,28 @@
+import { freshId, positionOf, type Expectation, type Project } from '../model/index.ts';
+import { addAt, at, removeAt, type NamedEdit } from './edit.ts';
+
+/** Holds a slot's forecast to its present interval, rounded outwards to whole percents. */
+export function expectClearRate(
+  project: Project,
+  slotId: string,
+  pacer: { id: string; name: string },
+  interval: { low: number; high: number },
+): NamedEdit {
+  const expectation: Expectation = {
+    id: freshId(`rate-${slotId}`, new Set(project.expectations.map((entry) => entry.id))),
+    is: 'clearRate',
+    slotId,
+    pacer: pacer.id,
+    low: Math.floor(interval.low * 100) / 100,
+    high: Math.ceil(interval.high * 100) / 100,
+  };
+  return {
+    label: `Expect what ${pacer.name} clears at ${positionOf(project, slotId)}`,
+    patch: [addAt(at('expectations', '-'), expectation)],
+  };
+}
+
+export function dropExpectation(project: Project, id: string): NamedEdit {
+  const index = project.expectations.findIndex((entry) => entry.id === id);
+  return { label: 'Drop an expectation', patch: index < 0 ? [] : [removeAt(at('expectations', index))] };
+}

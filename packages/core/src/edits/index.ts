@@ -1,0 +1,44 @@
+export { at, addAt, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
+export {
+  addLevel,
+  duplicateLevel,
+  moveSlot,
+  removeSlot,
+  renameLevel,
+  setWanted,
+  type SequenceEdit,
+} from './sequence.ts';
+export {
+  addParameter,
+  removeParameter,
+  removePin,
+  setParameterFact,
+  setPin,
+  setSane,
+  READING_WORDS,
+  setAxis,
+  setCells,
+  setHeld,
+  setRamp,
+  setShape,
+  type CellChange,
+} from './parameters.ts';
+export { addTier, moveTier, removeTier, renameTier, tierLimits, tiersOf } from './tiers.ts';
+export {
+  addRules,
+  addStanding,
+  duplicateRule,
+  freshRule,
+  makeStanding,
+  moveRule,
+  namesPieces,
+  removeRule,
+  replaceStanding,
+  switchRule,
+  switchStanding,
+  takenConditions,
+  takenRules,
+} from './rules.ts';
+export { copyRules, slotsNamed, type CopiedRules, type LevelChange } from './copyRules.ts';
+export { addTally, removeTally, repeatSlot, setFate, setStarGate } from './run.ts';
+export { dropExpectation, expectClearRate } from './expectations.ts';

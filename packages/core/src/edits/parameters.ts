@@ -1,0 +1,207 @@
+import {
+  usesOfParameter,
+  type LiveAxis,
+  type Parameter,
+  type Project,
+  type Ramp,
+  type Shape,
+  type ShapeType,
+} from '../model/index.ts';
+import { rampValue, reshape, seriesOf, SHAPES, tidy } from '../ramps/index.ts';
+import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
+
+const indexOf = (project: Project, key: string): number =>
+  project.parameters.findIndex((parameter) => parameter.key === key);
+
+/** A camel-case key from a label. @example 'Hornet speed' → hornetSpeed */
+function keyFor(project: Project, label: string): string {
+  const camel = label
+    .toLowerCase()
+    .replace(/[^a-z0-9]+(.)?/g, (_match, next: string | undefined) => (next ?? '').toUpperCase())
+    .replace(/^[^a-z]+/, '');
+  const taken = new Set(project.parameters.map((parameter) => parameter.key));
+  const base = camel === '' ? 'parameter' : camel.slice(0, 40);
+  // Letters and digits only: formulas name parameters by their keys.
+  let key = base;
+  for (let number = 2; taken.has(key); number++) key = `${base}${number}`;
+  return key;
+}
+
+export function addParameter(project: Project, label: string): NamedEdit & { key: string } {
+  const key = keyFor(project, label);
+  const parameter: Parameter = {
+    key,
+    label,
+    unit: '',
+    number: 'real',
+    sane: { min: 0, max: 10 },
+    ramp: { shape: { type: 'hold', value: 1 } },
+    pins: {},
+    note: '',
+  };
+  return { key, label: `Add ${label}`, patch: [addAt(at('parameters', '-'), parameter)] };
+}
+
+/** Takes a parameter out, or says where it is still used. */
+export function removeParameter(project: Project, key: string): NamedEdit | { usedIn: number } {
+  const uses = usesOfParameter(project, key).length;
+  if (uses > 0) return { usedIn: uses };
+  const index = indexOf(project, key);
+  return { label: `Remove ${project.parameters[index]?.label ?? key}`, patch: [removeAt(at('parameters', index))] };
+}
+
+/** Sets a parameter's ramp to another. `what` says the change in words. */
+export function setRamp(project: Project, key: string, ramp: Ramp, what: string): NamedEdit {
+  const index = indexOf(project, key);
+  const before = project.parameters[index] as Parameter;
+  const base = at('parameters', index, 'ramp');
+  const patch = [
+    ...(JSON.stringify(before.ramp.shape) === JSON.stringify(ramp.shape)
+      ? []
+      : [replaceAt(`${base}/shape`, ramp.shape)]),
+    ...(['axis', 'breather', 'atMost', 'atLeast', 'roundTo'] as const).flatMap((name) =>
+      JSON.stringify(before.ramp[name]) === JSON.stringify(ramp[name])
+        ? []
+        : setOptional(`${base}/${name}`, before.ramp[name], ramp[name]),
+    ),
+  ];
+  return { label: `${before.label}: ${what}`, patch };
+}
+
+/** How many places along a reading its shape is read off, to make another of it. */
+const PLACES_ALONG_A_READING = 200;
+
+/** Another shape with what carries over from the one there is. */
+export function setShape(project: Project, key: string, type: ShapeType): NamedEdit {
+  const parameter = project.parameters[indexOf(project, key)] as Parameter;
+  const { ramp } = parameter;
+  const context = seriesOf(project).contextOf(parameter, 1);
+  const places = ramp.axis === undefined ? project.slots.length : PLACES_ALONG_A_READING;
+  const shape = reshape(ramp, type, context, places);
+  return setRamp(project, key, { ...ramp, shape }, `shape ${SHAPES[type].label.toLowerCase()}`);
+}
+
+/** What a live ramp starts from: the values that its parameter had, as steps along the reading. */
+const FIRST_STEPS: Readonly<Record<LiveAxis, number>> = { score: 100, collected: 5, timeElapsed: 10, distance: 20 };
+
+/** Lets a ramp go along a reading of the attempt, or along the sequence again (no axis). It keeps the value it begins with. */
+export function setAxis(project: Project, key: string, axis: LiveAxis | undefined): NamedEdit {
+  const parameter = project.parameters[indexOf(project, key)] as Parameter;
+  const { axis: before, breather: _breather, ...rest } = parameter.ramp;
+  const first = rampValue(parameter, before === undefined ? 1 : 0, seriesOf(project).contextOf(parameter, 1));
+  const from = tidy(first);
+  const add =
+    parameter.number === 'whole' ? 1 : Number(((parameter.sane.max - parameter.sane.min) / 20).toPrecision(1));
+  const every = axis === undefined ? 4 : FIRST_STEPS[axis];
+  const shape: Shape = { type: 'steps', from, add, every, startingAt: axis === undefined ? 1 : 0 };
+  const along = axis === undefined ? 'the sequence' : READING_WORDS[axis];
+  return setRamp(project, key, axis === undefined ? { ...rest, shape } : { ...rest, axis, shape }, `along ${along}`);
+}
+
+/** What ramps can go along, as one says it. */
+export const READING_WORDS: Readonly<Record<LiveAxis, string>> = {
+  score: 'the score',
+  collected: 'pieces collected',
+  timeElapsed: 'seconds on the clock',
+  distance: 'units gone',
+};
+
+/** Sets a ramp and its pins at once. */
+export function setHeld(
+  project: Project,
+  key: string,
+  { ramp, pins }: Pick<Parameter, 'ramp' | 'pins'>,
+  what: string,
+): NamedEdit {
+  const index = indexOf(project, key);
+  const before = project.parameters[index] as Parameter;
+  const { label, patch } = setRamp(project, key, ramp, what);
+  const slots = new Set([...Object.keys(before.pins), ...Object.keys(pins)]);
+  return {
+    label,
+    patch: [
+      ...patch,
+      ...[...slots].flatMap((slotId) =>
+        before.pins[slotId] === pins[slotId]
+          ? []
+          : setOptional(at('parameters', index, 'pins', slotId), before.pins[slotId], pins[slotId]),
+      ),
+    ],
+  };
+}
+
+/** One value set by hand; undefined takes the hand away. */
+export interface CellChange {
+  key: string;
+  slotId: string;
+  value: number | undefined;
+}
+
+/** More pins than this of one parameter are set as a whole: an edit holds so many operations only. */
+const SINGLE_PINS = 10;
+
+/** Sets values of several parameters at several slots at once. A value that the ramp gives by itself needs no pin; one that is there already changes nothing. */
+export function setCells(project: Project, changes: readonly CellChange[], what: string): NamedEdit {
+  const series = seriesOf(project);
+  const positions = new Map(project.slots.map((slot, index) => [slot.id, index + 1]));
+  const pinsOf = new Map<number, Map<string, number | undefined>>();
+  for (const { key, slotId, value } of changes) {
+    const index = indexOf(project, key);
+    const parameter = project.parameters[index];
+    const position = positions.get(slotId);
+    if (!parameter || position === undefined) continue;
+    const same = (other: number): boolean => value !== undefined && Math.abs(value - other) < 1e-9;
+    if (same(series.valueAt(parameter, position))) continue;
+    const pin = same(series.rampAt(parameter, position)) ? undefined : value;
+    if (pin === parameter.pins[slotId]) continue;
+    pinsOf.set(index, (pinsOf.get(index) ?? new Map<string, number | undefined>()).set(slotId, pin));
+  }
+  const patch = [...pinsOf].flatMap(([index, pins]) => {
+    const before = (project.parameters[index] as Parameter).pins;
+    if (pins.size <= SINGLE_PINS)
+      return [...pins].flatMap(([slotId, pin]) =>
+        setOptional(at('parameters', index, 'pins', slotId), before[slotId], pin),
+      );
+    const all = Object.entries({ ...before, ...Object.fromEntries(pins) }).filter(([, pin]) => pin !== undefined);
+    return [replaceAt(at('parameters', index, 'pins'), Object.fromEntries(all))];
+  });
+  return { label: what, patch };
+}
+
+/** Sets a value by hand at one slot, over the ramp. */
+export function setPin(project: Project, key: string, slotId: string, value: number): NamedEdit {
+  const index = indexOf(project, key);
+  const parameter = project.parameters[index] as Parameter;
+  const position = project.slots.findIndex((slot) => slot.id === slotId) + 1;
+  return {
+    label: `Pin ${parameter.label} at ${position} to ${Number(value.toPrecision(6))}`,
+    patch: setOptional(at('parameters', index, 'pins', slotId), parameter.pins[slotId], value),
+  };
+}
+
+export function removePin(project: Project, key: string, slotId: string): NamedEdit {
+  const index = indexOf(project, key);
+  const parameter = project.parameters[index] as Parameter;
+  const position = project.slots.findIndex((slot) => slot.id === slotId) + 1;
+  return {
+    label: `Remove the pin of ${parameter.label} at ${position}`,
+    patch: setOptional(at('parameters', index, 'pins', slotId), parameter.pins[slotId], undefined),
+  };
+}
+
+/** Sets an end of the range in which a parameter's values make sense; the other end gives way, never passes it. */
+export function setSane(project: Project, key: string, end: 'min' | 'max', value: number): NamedEdit {
+  const index = indexOf(project, key);
+  const parameter = project.parameters[index] as Parameter;
+  return {
+    label: `${parameter.label}: sensible ${end === 'min' ? 'from' : 'up to'} ${Number(value.toPrecision(6))}`,
+    patch: [replaceAt(at('parameters', index, 'sane', end), value)],
+  };
+}
+
+/** Sets one of a parameter's own facts. */
+export function setParameterFact(project: Project, key: string, fact: 'label' | 'unit', value: string): NamedEdit {
+  const index = indexOf(project, key);
+  const parameter = project.parameters[index] as Parameter;
+  return { label: `${parameter.label}: ${fact} ${value}`, patch: [replaceAt(at('parameters', index, fact), value)] };
+}

@@ -1,0 +1,79 @@
+import type { PatchOperation } from '../patch/index.ts';
+import {
+  freshId,
+  positionOf,
+  usualFates,
+  type Amount,
+  type Fate,
+  type Project,
+  type RunEvent,
+  type Tally,
+} from '../model/index.ts';
+import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
+import { shiftTiers, type SequenceEdit } from './sequence.ts';
+
+/** What becomes of a tally at an event. */
+export function setFate(project: Project, tally: string, event: RunEvent, fate: Fate, what: string): NamedEdit {
+  const path = at('run', 'keep', tally);
+  const fates = project.run.keep[tally];
+  return {
+    label: what,
+    patch: fates ? [replaceAt(`${path}/${event}`, fate)] : [addAt(path, { ...usualFates(tally), [event]: fate })],
+  };
+}
+
+/** A new counter of the designer's own. */
+export function addTally(project: Project, name: string): NamedEdit & { id: string } {
+  const taken = new Set([
+    ...project.tallies.map((tally) => tally.id),
+    'score',
+    'lives',
+    'collected',
+    'stars',
+    'gathered',
+    'health',
+    'clock',
+    'latches',
+  ]);
+  const id = freshId(name, taken);
+  const tally: Tally = { id, name, start: 0 };
+  return {
+    id,
+    label: `Add the tally ${name}`,
+    patch: [addAt(at('tallies', '-'), tally), addAt(at('run', 'keep', id), usualFates(id))],
+  };
+}
+
+/** Takes a tally out, or says that it is still used. */
+export function removeTally(project: Project, id: string): NamedEdit | { used: true } {
+  const index = project.tallies.findIndex((tally) => tally.id === id);
+  const text = JSON.stringify([project.levels, project.standing, project.score]);
+  if (text.includes(`"tally":"${id}"`) || new RegExp(`"resets":\\[[^\\]]*"${id}"`).test(text)) return { used: true };
+  return {
+    label: `Remove the tally ${project.tallies[index]?.name ?? id}`,
+    patch: [
+      removeAt(at('tallies', index)),
+      ...(Object.hasOwn(project.run.keep, id) ? [removeAt(at('run', 'keep', id))] : []),
+    ],
+  };
+}
+
+/** How many stars a slot asks for before it opens; undefined for none. */
+export function setStarGate(project: Project, slotId: string, gate: Amount | undefined): NamedEdit {
+  const index = positionOf(project, slotId) - 1;
+  return {
+    label: gate ? `Star gate before slot ${index + 1}` : `No star gate before slot ${index + 1}`,
+    patch: setOptional(at('slots', index, 'starGate'), project.slots[index]?.starGate, gate),
+  };
+}
+
+/** The same level once more, right after a slot. */
+export function repeatSlot(project: Project, slotId: string): SequenceEdit | undefined {
+  const position = positionOf(project, slotId);
+  const slot = project.slots[position - 1];
+  if (!slot) return undefined;
+  const id = freshId(`slot-${project.slots.length + 1}`, new Set(project.slots.map((entry) => entry.id)));
+  const { starGate: _gate, ...again } = slot;
+  const patch: PatchOperation[] = [addAt(at('slots', position), { ...again, id }), ...shiftTiers(project, position, 1)];
+  return { label: `Repeat ${project.levels[slot.levelId]?.name ?? slot.levelId}`, slotId: id, patch };
+}

@@ -1,0 +1,150 @@
+import type { PatchOperation } from '../patch/index.ts';
+import { freshId, newLevel, positionOf, type Level, type Project } from '../model/index.ts';
+import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
+
+/** A change of the sequence and the slot to look at after it. */
+export interface SequenceEdit extends NamedEdit {
+  slotId: string | undefined;
+}
+
+const freshSlotId = (project: Project): string =>
+  freshId(`slot-${project.slots.length + 1}`, new Set(project.slots.map((slot) => slot.id)));
+
+/** A name that no other level has. @example 'Clover Steps 2' */
+function freshName(project: Project, wanted: string): string {
+  const names = new Set(Object.values(project.levels).map((level) => level.name));
+  if (!names.has(wanted)) return wanted;
+  const stem = wanted.replace(/ \d+$/, '');
+  let number = 2;
+  while (names.has(`${stem} ${number}`)) number++;
+  return `${stem} ${number}`;
+}
+
+/** Tiers begin at positions: what is put in front of them moves them on, as long as they stay in order. */
+export function shiftTiers(project: Project, position: number, by: 1 | -1): PatchOperation[] {
+  const froms = project.tiers.map((tier) => (tier.from > position ? tier.from + by : tier.from));
+  const ordered = froms.every((from, index) => (index === 0 ? from === 1 : from > (froms[index - 1] as number)));
+  if (!ordered) return [];
+  return froms.flatMap((from, index) =>
+    from === project.tiers[index]?.from ? [] : [replaceAt(at('tiers', index, 'from'), from)],
+  );
+}
+
+function insert(
+  project: Project,
+  position: number,
+  level: Level,
+  label: string,
+  wanted: number | undefined,
+): SequenceEdit {
+  const slotId = freshSlotId(project);
+  const slot = { id: slotId, levelId: level.id, ...(wanted === undefined ? {} : { wanted }) };
+  return {
+    label,
+    slotId,
+    patch: [
+      addAt(at('levels', level.id), level),
+      addAt(at('slots', position), slot),
+      ...shiftTiers(project, position, 1),
+    ],
+  };
+}
+
+/** A new level after a position; 0 puts it first. */
+export function addLevel(project: Project, after: number): SequenceEdit {
+  const name = freshName(project, 'New level');
+  const id = freshId(name, new Set(Object.keys(project.levels)));
+  return insert(project, after, newLevel(project, id, name), `Add ${name}`, undefined);
+}
+
+/** A copy of a slot's level right after it, free to be changed by itself. */
+export function duplicateLevel(project: Project, slotId: string): SequenceEdit | undefined {
+  const position = positionOf(project, slotId);
+  const slot = project.slots[position - 1];
+  const level = slot && project.levels[slot.levelId];
+  if (!level) return undefined;
+  const name = freshName(project, level.name);
+  const id = freshId(name, new Set(Object.keys(project.levels)));
+  const command = insert(project, position, { ...level, id, name }, `Duplicate ${level.name}`, slot.wanted);
+  const pins = project.parameters.flatMap((parameter, index) => {
+    const pin = parameter.pins[slotId];
+    return pin === undefined || command.slotId === undefined
+      ? []
+      : [addAt(at('parameters', index, 'pins', command.slotId), pin)];
+  });
+  return { ...command, patch: [...command.patch, ...pins] };
+}
+
+/** Takes a slot out; its level too, unless it stands in another slot; its pins too. */
+export function removeSlot(project: Project, slotId: string): SequenceEdit | undefined {
+  const position = positionOf(project, slotId);
+  const slot = project.slots[position - 1];
+  const level = slot && project.levels[slot.levelId];
+  if (!slot || !level) return undefined;
+  const repeated = project.slots.some((other) => other.id !== slotId && other.levelId === slot.levelId);
+  const next = project.slots[position] ?? project.slots[position - 2];
+  return {
+    label: `Remove ${level.name}`,
+    slotId: next?.id,
+    patch: [
+      removeAt(at('slots', position - 1)),
+      ...(repeated ? [] : [removeAt(at('levels', slot.levelId))]),
+      ...project.parameters.flatMap((parameter, index) =>
+        Object.hasOwn(parameter.pins, slotId) ? [removeAt(at('parameters', index, 'pins', slotId))] : [],
+      ),
+      ...shiftTiers(project, position, -1),
+      ...forgetSlot(project, slotId),
+    ],
+  };
+}
+
+/** Endings that lead to a slot and expectations of it go with the slot. */
+function forgetSlot(project: Project, slotId: string): PatchOperation[] {
+  const expectations = project.expectations.filter((expectation) => expectation.slotId !== slotId);
+  const removed = project.slots.find((slot) => slot.id === slotId)?.levelId;
+  const isGone = (levelId: string): boolean =>
+    levelId === removed && !project.slots.some((slot) => slot.id !== slotId && slot.levelId === levelId);
+  return [
+    ...(expectations.length < project.expectations.length ? [replaceAt(at('expectations'), expectations)] : []),
+    ...Object.values(project.levels).flatMap((level) =>
+      isGone(level.id)
+        ? []
+        : (['won', 'lost'] as const).flatMap((side) => {
+            const { next } = level.ending[side];
+            return next.to === 'slot' && next.slot === slotId
+              ? [replaceAt(at('levels', level.id, 'ending', side, 'next'), { to: 'levelChoice' })]
+              : [];
+          }),
+    ),
+  ];
+}
+
+/** Moves a slot to another position; positions outside the sequence mean its ends. */
+export function moveSlot(project: Project, slotId: string, to: number): SequenceEdit | undefined {
+  const from = positionOf(project, slotId);
+  const target = Math.min(project.slots.length, Math.max(1, to));
+  const slot = project.slots[from - 1];
+  if (!slot || from === target) return undefined;
+  const name = project.levels[slot.levelId]?.name ?? slotId;
+  return {
+    label: `Move ${name} to ${target}`,
+    slotId,
+    patch: [{ op: 'move', from: at('slots', from - 1), path: at('slots', target - 1) }],
+  };
+}
+
+export function renameLevel(level: Level, name: string): NamedEdit {
+  return { label: `Rename ${level.name} to ${name}`, patch: [replaceAt(at('levels', level.id, 'name'), name)] };
+}
+
+/** The clear rate wanted at a slot, 0–1; undefined for none. */
+export function setWanted(project: Project, slotId: string, wanted: number | undefined): NamedEdit | undefined {
+  const index = positionOf(project, slotId) - 1;
+  const slot = project.slots[index];
+  if (!slot) return undefined;
+  const label =
+    wanted === undefined
+      ? `No wanted clear rate at ${index + 1}`
+      : `Wanted at ${index + 1} to ${Math.round(wanted * 100)} %`;
+  return { label, patch: setOptional(at('slots', index, 'wanted'), slot.wanted, wanted) };
+}

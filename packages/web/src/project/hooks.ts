@@ -1,0 +1,155 @@
+import type { Project } from '@stadion/core/model';
+import { nanoid } from 'nanoid';
+import { useCallback, useMemo } from 'react';
+import { useDispatch, useSelector, useStore } from 'react-redux';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import type { NamedEdit, SequenceEdit } from '@stadion/core/edits';
+import { edited, historyOf, type DocumentState, type HistoryEntry } from './documentSlice.ts';
+import type { Dispatch, RootState, Store } from './store.ts';
+
+export const useAppDispatch = (): Dispatch => useDispatch<Dispatch>();
+export const useAppSelector = <T>(select: (state: RootState) => T): T => useSelector(select);
+
+export const useDocument = (): DocumentState => useAppSelector((state) => state.document);
+
+/** The open project. Only below the screen that waits for it. */
+export function useProject(): Project {
+  const open = useAppSelector((state) => state.document.open);
+  if (!open) throw new Error('No project is open.');
+  return open.current;
+}
+
+/** Makes named edits. */
+export function useEdit(): (command: NamedEdit | undefined) => void {
+  const dispatch = useAppDispatch();
+  return useCallback(
+    (command) => {
+      if (!command || command.patch.length === 0) return;
+      dispatch(edited({ id: nanoid(), label: command.label.slice(0, 200), patch: command.patch }));
+    },
+    [dispatch],
+  );
+}
+
+export type Screen = 'sequence' | 'level' | 'ramps' | 'hand-off' | 'play';
+
+export interface Selection {
+  projectId: string;
+  screen: Screen;
+  /** Undefined in a project without slots. */
+  slotId: string | undefined;
+  /** From 1; 0 without slots. */
+  position: number;
+  lane: string | undefined;
+  /** Id of the snapshot that the project is compared with. */
+  compared: string | undefined;
+}
+
+const SCREENS: readonly Screen[] = ['sequence', 'level', 'ramps', 'hand-off', 'play'];
+
+/** What the address says is looked at. A slot that is gone gives way to the first. */
+export function useSelection(): Selection {
+  const { projectId = '', screen, slotId } = useParams();
+  const [query] = useSearchParams();
+  const slots = useAppSelector((state) => state.document.open?.current.slots);
+  return useMemo(() => {
+    const index = slots?.findIndex((slot) => slot.id === slotId) ?? -1;
+    const position = index >= 0 ? index + 1 : slots && slots.length > 0 ? 1 : 0;
+    return {
+      projectId,
+      screen: SCREENS.find((name) => name === screen) ?? 'level',
+      slotId: slots?.[position - 1]?.id,
+      position,
+      lane: query.get('lane') ?? undefined,
+      compared: query.get('with') ?? undefined,
+    };
+  }, [projectId, screen, slotId, slots, query]);
+}
+
+/** What an address says besides project, screen and slot. */
+interface Besides {
+  lane?: string | undefined;
+  compared?: string | undefined;
+}
+
+export function addressOf(
+  projectId: string,
+  screen: Screen,
+  slotId?: string,
+  { lane, compared }: Besides = {},
+): string {
+  const query = new URLSearchParams({
+    ...(lane === undefined ? {} : { lane }),
+    ...(compared === undefined ? {} : { with: compared }),
+  }).toString();
+  return `/projects/${projectId}/${screen}${slotId === undefined ? '' : `/${slotId}`}${query === '' ? '' : `?${query}`}`;
+}
+
+export interface Goto extends Besides {
+  screen?: Screen;
+  slotId?: string | undefined;
+}
+
+/** Goes to another screen, slot, lane or comparison; what is not named stays. */
+export function useGoto(): (to: Goto) => void {
+  const navigate = useNavigate();
+  const { projectId, screen, slotId, lane, compared } = useSelection();
+  return useCallback(
+    (to) => {
+      const next = { screen, slotId, lane, compared, ...to };
+      const besides = { lane: next.screen === 'ramps' ? next.lane : undefined, compared: next.compared };
+      void navigate(addressOf(projectId, next.screen, next.slotId, besides));
+    },
+    [navigate, projectId, screen, slotId, lane, compared],
+  );
+}
+
+/** Edits the sequence and goes to the slot that the edit is about. */
+export function useSequenceEdit(): (command: SequenceEdit | undefined) => void {
+  const edit = useEdit();
+  const goto = useGoto();
+  return useCallback(
+    (command) => {
+      if (!command) return;
+      edit(command);
+      goto({ slotId: command.slotId });
+    },
+    [edit, goto],
+  );
+}
+
+/** What can be undone and redone next, and doing it. */
+export function useHistory(): {
+  undo: HistoryEntry | undefined;
+  redo: HistoryEntry | undefined;
+  undoLast: () => void;
+  redoLast: () => void;
+} {
+  const store = useStore() as Store;
+  const log = useAppSelector((state) => state.document.open?.log);
+  const pending = useAppSelector((state) => state.document.open?.pending);
+  const { undo, redo } = useMemo(() => historyOf({ log: log ?? [], pending: pending ?? [] }), [log, pending]);
+  const take = useCallback(
+    (direction: 'undo' | 'redo') => {
+      const { open } = store.getState().document;
+      if (!open) return;
+      const entry = historyOf(open)[direction].at(-1);
+      if (!entry) return;
+      const { id, label, patch } = entry.edit;
+      store.dispatch(
+        edited(
+          direction === 'undo'
+            ? { id: nanoid(), label: `Undo: ${label}`.slice(0, 200), patch: entry.inverse, undoes: id }
+            : { id: nanoid(), label: `Redo: ${label}`.slice(0, 200), patch, redoes: id },
+        ),
+      );
+    },
+    [store],
+  );
+  return {
+    undo: undo.at(-1),
+    redo: redo.at(-1),
+    undoLast: useCallback(() => take('undo'), [take]),
+    redoLast: useCallback(() => take('redo'), [take]),
+  };
+}

@@ -1,0 +1,48 @@
+import { useMemo } from 'react';
+import { addStanding, namesPieces } from '@stadion/core/edits';
+import { useEdit } from '../project/hooks.ts';
+import type { LevelHere } from '../project/levelHere.ts';
+import { Finder } from '../ui/index.ts';
+import { intentsFor, sayIntent } from './intents.ts';
+import type { Topic } from './ruleTopics.ts';
+
+const WORDS: Readonly<Record<Topic, { button: string; label: string }>> = {
+  won: { button: '+ way to win', label: 'How is it won?' },
+  lost: { button: '+ way to lose', label: 'How is it lost?' },
+  milestone: { button: '+ milestone', label: 'What happens on the way?' },
+};
+
+/** Adding a rule starts from what the designer wants to say. @param standing the rule is to hold in every level */
+export function AddRule({ here, topic, standing = false }: { here: LevelHere; topic: Topic; standing?: boolean }) {
+  const edit = useEdit();
+  const { button, label } = WORDS[topic];
+  const entries = useMemo(
+    () =>
+      intentsFor(here, topic)
+        .filter((intent) => !standing || (intent.rules.length > 0 && !intent.rules.some(namesPieces)))
+        .map((intent) => ({
+          id: intent.say,
+          label: intent.say,
+          also: intent.also ?? '',
+          onChoose: () =>
+            edit(
+              standing
+                ? addStanding(here.project, intent.rules, `In every level: ${intent.say}`)
+                : sayIntent(here, intent),
+            ),
+        })),
+    [here, topic, standing, edit],
+  );
+  return (
+    <Finder
+      label={label}
+      placeholder="Say it in a word or two: gate, wave, survive …"
+      entries={entries}
+      trigger={
+        <button type="button" className="link">
+          {button}
+        </button>
+      }
+    />
+  );
+}

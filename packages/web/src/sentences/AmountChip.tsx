@@ -1,0 +1,151 @@
+import type { Amount, ParameterAmount } from '@stadion/core/model';
+import { amountInWords, resolveAmount } from '@stadion/core/rules';
+import { replaceAt } from '@stadion/core/edits';
+import { useEdit, useGoto } from '../project/hooks.ts';
+import { formatNumber, formatPercent, NumberChip, type NumberLimits } from '../ui/index.ts';
+import type { LevelHere } from '../project/levelHere.ts';
+
+interface Props extends NumberLimits {
+  here: LevelHere;
+  /** What the number is, in words. */
+  label: string;
+  amount: Amount;
+  /** JSON pointer to the amount. */
+  path: string;
+  /** A share of what is placed makes sense here. */
+  shareOf?: { of: string; measure: 'worth' | 'count' };
+  onClear?: () => void;
+  /** Says the source beside the chip unless it is a plain number. */
+  quiet?: boolean;
+}
+
+const isShareParameter = (here: LevelHere, key: string): boolean =>
+  here.project.parameters.find((parameter) => parameter.key === key)?.number === 'share';
+
+/** An amount as a chip: its value at this slot, and beside it where the value comes from. */
+export function AmountChip({ here, label, amount, path, shareOf, onClear, quiet = false, ...limits }: Props) {
+  const edit = useEdit();
+  const goto = useGoto();
+  const value = resolveAmount(amount, here.values, here.placed);
+  const bound =
+    amount.from === 'parameter'
+      ? amount.parameter
+      : amount.from === 'share' && amount.share.from === 'parameter'
+        ? amount.share.parameter
+        : undefined;
+  const what = `${label} of ${here.level.name}`;
+  const follow = (key: string): Amount =>
+    shareOf && isShareParameter(here, key)
+      ? { from: 'share', share: { from: 'parameter', parameter: key }, ...shareOf }
+      : { from: 'parameter', parameter: key };
+  return (
+    <>
+      <NumberChip
+        {...limits}
+        label={label}
+        value={value}
+        onCommit={(next) =>
+          edit({ label: `${what} to ${formatNumber(next)}`, patch: [replaceAt(path, { from: 'number', value: next })] })
+        }
+        {...(onClear ? { onClear } : {})}
+        binding={{
+          options: here.project.parameters.map(({ key, label: name, number }) => {
+            const now = here.values[key] ?? 0;
+            return { key, label: name, shown: number === 'share' ? formatPercent(now, 1) : formatNumber(now) };
+          }),
+          bound,
+          onBind: (key) => {
+            const name = here.project.parameters.find((parameter) => parameter.key === key)?.label ?? key;
+            edit({ label: `${what} follows ${name}`, patch: [replaceAt(path, follow(key))] });
+          },
+          onOpen: (key) => goto({ screen: 'ramps', lane: key }),
+        }}
+      />
+      {amount.from === 'number' || quiet ? null : <Source here={here} amount={amount} />}
+      {amount.from === 'parameter' && !quiet ? (
+        <Transform label={label} amount={amount} path={path} what={what} />
+      ) : null}
+    </>
+  );
+}
+
+/** What is made of the parameter's value before it is used: × times + plus, so that several numbers follow one. */
+function Transform({
+  label,
+  amount,
+  path,
+  what,
+}: {
+  label: string;
+  amount: ParameterAmount;
+  path: string;
+  what: string;
+}) {
+  const edit = useEdit();
+  const { times, plus } = amount;
+  const set = (next: Partial<Pick<ParameterAmount, 'times' | 'plus'>>): void => {
+    const { times: _times, plus: _plus, ...bare } = amount;
+    const whole = { times, plus, ...next };
+    // What changes nothing is not written down.
+    const kept = {
+      ...(whole.times === undefined || whole.times === 1 ? {} : { times: whole.times }),
+      ...(whole.plus === undefined || whole.plus === 0 ? {} : { plus: whole.plus }),
+    };
+    edit({
+      label: `${what}: × ${whole.times ?? 1} + ${whole.plus ?? 0}`,
+      patch: [replaceAt(path, { ...bare, ...kept })],
+    });
+  };
+  if (times === undefined && plus === undefined) {
+    return (
+      <button
+        type="button"
+        className="link text-[12px]"
+        aria-label={`× and + on what ${label} follows`}
+        onClick={() => set({ times: 1.1 })}
+      >
+        × and +
+      </button>
+    );
+  }
+  return (
+    <span className="say inline-flex">
+      <span className="join">×</span>
+      <NumberChip
+        label={`${label}: times`}
+        value={times ?? 1}
+        step={0.05}
+        digits={4}
+        onCommit={(value) => set({ times: value })}
+      />
+      <span className="join">+</span>
+      <NumberChip
+        label={`${label}: plus`}
+        value={plus ?? 0}
+        step={0.1}
+        digits={4}
+        onCommit={(value) => set({ plus: value })}
+      />
+    </span>
+  );
+}
+
+function Source({ here, amount }: { here: LevelHere; amount: Amount }) {
+  if (amount.from === 'placed') return <span className="text-ink-3">= all that is placed</span>;
+  if (amount.from === 'parameter')
+    return (
+      <span className="text-ink-3">
+        = {amountInWords({ from: 'parameter', parameter: amount.parameter }, here.names)}
+      </span>
+    );
+  if (amount.from !== 'share') return null;
+  const share = resolveAmount(amount.share, here.values, here.placed);
+  const placed = here.placed[amount.measure][amount.of] ?? 0;
+  const name = amount.share.from === 'parameter' ? `${amountInWords(amount.share, here.names)}, ` : '';
+  return (
+    <span className="text-ink-3">
+      = {name}
+      {formatNumber(share * 100, 1)} % of {formatNumber(placed)} placed
+    </span>
+  );
+}

@@ -1,0 +1,302 @@
+import type { Effect, Rule } from '@stadion/core/model';
+import { leaves, readingInWords } from '@stadion/core/rules';
+import { X } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { removeAt, replaceAt } from '@stadion/core/edits';
+import { useEdit } from '../project/hooks.ts';
+import type { LevelHere } from '../project/levelHere.ts';
+import { ChoiceChip, Menu, TextInPlace } from '../ui/index.ts';
+import { AmountChip } from './AmountChip.tsx';
+import { hiddenChoices, losable, pieceChoices, waveChoices } from './effects.ts';
+
+interface Props {
+  here: LevelHere;
+  rule: Rule;
+  effect: Effect;
+  /** JSON pointer to the effect. */
+  path: string;
+  /** Absent where it is the only one. */
+  removable: boolean;
+}
+
+const BACK = [
+  { value: 'start', label: 'back at the start' },
+  { value: 'checkpoint', label: 'back at the last checkpoint' },
+  { value: 'stay', label: 'on the spot' },
+];
+
+/** What follows from a rule, as chips. */
+export function EffectSentence(props: Props) {
+  const edit = useEdit();
+  const { path, effect, removable } = props;
+  return (
+    <span className="contents">
+      {partsOf(props)}
+      {removable ? (
+        <button
+          type="button"
+          className="rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
+          aria-label={`Remove what follows: ${effect.effect}`}
+          onClick={() => edit({ label: 'Remove what follows from a rule', patch: [removeAt(path)] })}
+        >
+          <X size={13} />
+        </button>
+      ) : null}
+    </span>
+  );
+}
+
+function partsOf({ here, rule, effect, path }: Props): ReactNode {
+  const word = (text: string): ReactNode => <span className="join">{text}</span>;
+  switch (effect.effect) {
+    case 'win':
+      return word('it is won');
+    case 'lose':
+      return (
+        <>
+          {word('it is lost:')}
+          <Words label="Cause told to the player" value={effect.cause} path={`${path}/cause`} most={80} />
+        </>
+      );
+    case 'loseLife': {
+      const first = leaves(rule.when)[0]?.leaf.reading;
+      const what = first ? readingInWords(first, here.names) : 'this';
+      return (
+        <>
+          {word('costs')}
+          <AmountChip
+            here={here}
+            label={`Lives it costs when ${what}`}
+            amount={effect.lives}
+            path={`${path}/lives`}
+            step={1}
+            min={0}
+            max={99}
+            whole
+          />
+          {word(effect.lives.from === 'number' && effect.lives.value === 1 ? 'life,' : 'lives,')}
+          <Choice label="Where the player goes on" value={effect.back} choices={BACK} path={`${path}/back`} />
+          <Losses here={here} effect={effect} path={path} />
+        </>
+      );
+    }
+    case 'gate':
+      return (
+        <>
+          <Choice
+            label="Opens or closes"
+            value={effect.open ? 'opens' : 'closes'}
+            choices={[
+              { value: 'opens', label: 'opens' },
+              { value: 'closes', label: 'closes' },
+            ]}
+            path={`${path}/open`}
+            toValue={(value) => value === 'opens'}
+          />
+          <Choice label="Gate" value={effect.gate} choices={pieceChoices(here, 'gate')} path={`${path}/gate`} />
+        </>
+      );
+    case 'wave':
+      return (
+        <>
+          {word('sends the wave of')}
+          <Choice label="Wave" value={effect.spawner} choices={waveChoices(here)} path={`${path}/spawner`} />
+        </>
+      );
+    case 'reveal':
+      return (
+        <>
+          {word('reveals')}
+          <Choice label="Hidden piece" value={effect.piece} choices={hiddenChoices(here)} path={`${path}/piece`} />
+        </>
+      );
+    case 'parameter':
+      return (
+        <>
+          <Choice
+            label="Parameter that changes"
+            value={effect.parameter}
+            choices={here.project.parameters.map(({ key, label }) => ({ value: key, label }))}
+            path={`${path}/parameter`}
+          />
+          <Choice
+            label="How it changes"
+            value={effect.change}
+            choices={[
+              { value: 'times', label: '×' },
+              { value: 'plus', label: '+' },
+              { value: 'set', label: 'becomes' },
+            ]}
+            path={`${path}/change`}
+          />
+          <AmountChip here={here} label="By how much" amount={effect.by} path={`${path}/by`} step={0.05} />
+          {word('for the rest of the attempt')}
+        </>
+      );
+    case 'message':
+      return (
+        <>
+          {word('says')}
+          <Words label="Message" value={effect.text} path={`${path}/text`} most={400} />
+          {word('for')}
+          <AmountChip
+            here={here}
+            label="Message shown for"
+            amount={effect.seconds}
+            path={`${path}/seconds`}
+            step={0.5}
+            min={0}
+            max={60}
+            unit="s"
+          />
+        </>
+      );
+    case 'cue':
+      return (
+        <>
+          {word('cues')}
+          <Words label="Name of the cue" value={effect.name} path={`${path}/name`} most={80} />
+          <CuePlace here={here} at={effect.at} path={path} />
+        </>
+      );
+    case 'score':
+      return (
+        <>
+          {word('adds')}
+          <AmountChip here={here} label="Points added" amount={effect.add} path={`${path}/add`} step={5} />
+          {word('to the score')}
+        </>
+      );
+    case 'tally':
+      return (
+        <>
+          {word('adds')}
+          <AmountChip here={here} label="Added to the tally" amount={effect.add} path={`${path}/add`} step={1} />
+          {word('to')}
+          <Choice
+            label="Tally"
+            value={effect.tally}
+            choices={here.project.tallies.map(({ id, name }) => ({ value: id, label: `“${name}”` }))}
+            path={`${path}/tally`}
+          />
+        </>
+      );
+    case 'heal':
+    case 'hurt':
+      return (
+        <>
+          {word(effect.effect === 'heal' ? 'heals' : 'hurts by')}
+          <AmountChip here={here} label="Health" amount={effect.by} path={`${path}/by`} step={5} min={0} />
+        </>
+      );
+  }
+}
+
+function Words({ label, value, path, most }: { label: string; value: string; path: string; most: number }) {
+  const edit = useEdit();
+  return (
+    <TextInPlace
+      label={label}
+      className="chip"
+      value={value}
+      refuse={(text) =>
+        text === '' ? 'This needs words.' : text.length > most ? `At most ${most} characters.` : undefined
+      }
+      onCommit={(text) => edit({ label: `${label}: ${text}`, patch: [replaceAt(path, text)] })}
+    />
+  );
+}
+
+interface ChoiceProps {
+  label: string;
+  value: string;
+  choices: readonly { value: string; label: string }[];
+  path: string;
+  toValue?: (value: string) => unknown;
+}
+
+function Choice({ label, value, choices, path, toValue = (chosen) => chosen }: ChoiceProps) {
+  const edit = useEdit();
+  return (
+    <ChoiceChip
+      label={label}
+      value={value}
+      choices={choices}
+      onChoose={(chosen) =>
+        edit({
+          label: `${label}: ${choices.find((entry) => entry.value === chosen)?.label ?? chosen}`,
+          patch: [replaceAt(path, toValue(chosen))],
+        })
+      }
+    />
+  );
+}
+
+function Losses({
+  here,
+  effect,
+  path,
+}: {
+  here: LevelHere;
+  effect: Extract<Effect, { effect: 'loseLife' }>;
+  path: string;
+}) {
+  const edit = useEdit();
+  const choices = losable(here.project);
+  const names = effect.resets.map((name) => choices.find((entry) => entry.value === name)?.label ?? name);
+  return (
+    <Menu
+      trigger={
+        <button
+          type="button"
+          className={names.length === 0 ? 'link text-[12px]' : 'chip'}
+          aria-label={`With the life: ${names.length === 0 ? 'keeping all' : `undoing ${names.join(', ')}`}`}
+        >
+          {names.length === 0 ? 'keeping all' : `undoing ${names.join(', ')}`}
+        </button>
+      }
+      entries={choices.map(({ value, label }) => {
+        const isLost = effect.resets.includes(value);
+        return {
+          label: `${isLost ? '✓ ' : ''}${label}`,
+          note: isLost ? 'undone' : 'kept',
+          onSelect: () =>
+            edit({
+              label: `With a life ${isLost ? 'is kept' : 'is lost'}: ${label}`,
+              patch: [
+                replaceAt(
+                  `${path}/resets`,
+                  isLost ? effect.resets.filter((name) => name !== value) : [...effect.resets, value],
+                ),
+              ],
+            }),
+        };
+      })}
+    />
+  );
+}
+
+function CuePlace({ here, at: place, path }: { here: LevelHere; at: string | undefined; path: string }) {
+  const edit = useEdit();
+  const choices = [{ value: '', label: 'everywhere' }, ...pieceChoices(here, 'goal', 'zone')];
+  if (choices.length === 1) return null;
+  return (
+    <>
+      <span className="join">{place === undefined ? '' : 'at'}</span>
+      <ChoiceChip
+        label="Where the cue shows"
+        value={place ?? ''}
+        choices={choices}
+        onChoose={(value) =>
+          edit({
+            label: 'Where the cue shows',
+            patch:
+              value === ''
+                ? [removeAt(`${path}/at`)]
+                : [{ op: place === undefined ? 'add' : 'replace', path: `${path}/at`, value }],
+          })
+        }
+      />
+    </>
+  );
+}

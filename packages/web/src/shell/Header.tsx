@@ -1,0 +1,151 @@
+import { Keyboard, Play, Redo2, TriangleAlert, Undo2 } from 'lucide-react';
+import { Link } from 'react-router';
+import { Button, Mark, Menu, TextInPlace, Tip } from '../ui/index.ts';
+import { at, replaceAt } from '@stadion/core/edits';
+import {
+  addressOf,
+  useAppDispatch,
+  useAppSelector,
+  useEdit,
+  useGoto,
+  useHistory,
+  useProject,
+  useSelection,
+  type Screen,
+} from '../project/hooks.ts';
+import { useExpectations } from '../project/useExpectations.ts';
+import { useFindings } from '../project/useFindings.ts';
+import { findingsToggled } from '../project/viewSlice.ts';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+
+const TABS: readonly { screen: Screen; label: string }[] = [
+  { screen: 'sequence', label: 'Sequence' },
+  { screen: 'level', label: 'Level' },
+  { screen: 'ramps', label: 'Ramps' },
+  { screen: 'hand-off', label: 'Hand-off' },
+];
+
+function Saved() {
+  const connection = useAppSelector((state) => state.document.connection);
+  const waiting = useAppSelector((state) => state.document.open?.pending.length ?? 0);
+  const clash = useAppSelector((state) => state.document.clash !== null);
+  const edits = `${waiting} edit${waiting === 1 ? '' : 's'}`;
+  const words = clash
+    ? 'Conflict: see below'
+    : connection === 'offline'
+      ? waiting > 0
+        ? `Offline: ${edits} kept here`
+        : 'Offline: the server does not answer'
+      : waiting > 0
+        ? 'Saving…'
+        : 'All edits saved';
+  return (
+    <span
+      role="status"
+      className={`text-[12px] ${clash || connection === 'offline' ? 'font-semibold text-mark' : 'text-bar-ink-2'}`}
+    >
+      {words}
+    </span>
+  );
+}
+
+export function Header({ onListShortcuts }: { onListShortcuts: () => void }) {
+  const project = useProject();
+  const { projectId, screen, slotId, position, compared } = useSelection();
+  const goto = useGoto();
+  const navigate = useNavigate();
+  const edit = useEdit();
+  const dispatch = useAppDispatch();
+  const findingsOpen = useAppSelector((state) => state.view.findingsOpen);
+  const { undo, redo, undoLast, redoLast } = useHistory();
+  // An expected clear rate that is not met counts as a finding; expected verdicts are among the findings themselves.
+  const unmet = useExpectations().filter(({ expectation, met }) => expectation.is === 'clearRate' && met === false);
+  const count = useFindings().length + unmet.length;
+  const [renaming, setRenaming] = useState(false);
+  return (
+    <header className="flex h-[46px] shrink-0 items-center gap-3 bg-bar px-3.5 text-bar-ink">
+      <Link
+        to="/projects"
+        className="flex w-[146px] shrink-0 items-center gap-2 text-[15px] font-bold tracking-[.01em] [font-stretch:112%] max-[1100px]:w-auto"
+        aria-label="Stadion: all projects"
+      >
+        <Mark />
+        Stadion
+      </Link>
+      {renaming ? (
+        <TextInPlace
+          label="Name of the project"
+          value={project.name}
+          editing
+          onEditingChange={setRenaming}
+          refuse={(text) =>
+            text === '' ? 'A project needs a name.' : text.length > 80 ? 'At most 80 characters.' : undefined
+          }
+          onCommit={(name) => edit({ label: `Rename the project to ${name}`, patch: [replaceAt(at('name'), name)] })}
+        />
+      ) : (
+        <Menu
+          trigger={
+            <button type="button" className="max-w-52 truncate rounded-r px-1 font-[550] hover:bg-bar-2">
+              {project.name} <span aria-hidden>▾</span>
+            </button>
+          }
+          entries={[
+            { label: 'Rename the project', onSelect: () => setTimeout(() => setRenaming(true)) },
+            { label: 'All projects', onSelect: () => void navigate('/projects') },
+          ]}
+        />
+      )}
+      <nav aria-label="Screens" className="flex h-full">
+        {TABS.map((tab) => (
+          <Link
+            key={tab.screen}
+            to={addressOf(projectId, tab.screen, slotId, { compared })}
+            aria-current={tab.screen === screen ? 'page' : undefined}
+            className={`flex items-center border-y-[3px] border-transparent px-3.5 font-medium max-[1100px]:px-2.5 ${tab.screen === screen ? 'border-b-mark bg-bar-2 text-white' : 'text-bar-ink-2 hover:text-white'}`}
+          >
+            {tab.label}
+          </Link>
+        ))}
+      </nav>
+      <div className="grow" />
+      <Saved />
+      <Tip text={undo ? `Undo: ${undo.edit.label}` : 'Nothing to undo'}>
+        <Button
+          look="bar"
+          aria-label={undo ? `Undo: ${undo.edit.label}` : 'Undo'}
+          aria-disabled={!undo}
+          onClick={undoLast}
+          className={undo ? '' : 'opacity-50'}
+        >
+          <Undo2 size={15} />
+        </Button>
+      </Tip>
+      <Tip text={redo ? `Redo: ${redo.edit.label}` : 'Nothing to redo'}>
+        <Button
+          look="bar"
+          aria-label={redo ? `Redo: ${redo.edit.label}` : 'Redo'}
+          aria-disabled={!redo}
+          onClick={redoLast}
+          className={redo ? '' : 'opacity-50'}
+        >
+          <Redo2 size={15} />
+        </Button>
+      </Tip>
+      <Button look="bar" aria-expanded={findingsOpen} onClick={() => dispatch(findingsToggled(!findingsOpen))}>
+        <TriangleAlert size={14} />
+        {count} <span className="max-[1100px]:sr-only">finding{count === 1 ? '' : 's'}</span>
+      </Button>
+      <Tip text="Keys on this screen">
+        <Button look="bar" aria-label="Keys on this screen" onClick={onListShortcuts}>
+          <Keyboard size={15} />
+        </Button>
+      </Tip>
+      <Button look="main" disabled={slotId === undefined} onClick={() => goto({ screen: 'play' })}>
+        <Play size={13} fill="currentColor" />
+        Play {position === 0 ? '' : `level ${position}`} <kbd>P</kbd>
+      </Button>
+    </header>
+  );
+}

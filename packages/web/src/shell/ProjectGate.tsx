@@ -1,0 +1,40 @@
+import { useEffect } from 'react';
+import { useStore } from 'react-redux';
+import { Link, Outlet, useParams } from 'react-router';
+import { useDocument } from '../project/hooks.ts';
+import type { Store } from '../project/store.ts';
+import { startSync } from '../project/sync.ts';
+
+/** Opens the project that the address names; everything below it can count on an open document. */
+export function ProjectGate() {
+  const store = useStore() as Store;
+  const { projectId = '' } = useParams();
+  const { phase, open } = useDocument();
+  useEffect(() => startSync(store, projectId), [store, projectId]);
+  if (phase === 'open' && open?.projectId === projectId) return <Outlet />;
+  return (
+    <main className="mx-auto mt-24 max-w-xl">
+      {phase === 'missing' ? (
+        <>
+          <h1>There is no such project</h1>
+          <p className="my-2 text-ink-2">It may be on another server, or the address has a slip in it.</p>
+          <Link className="link" to="/projects">
+            All projects
+          </Link>
+        </>
+      ) : phase === 'unreachable' ? (
+        <>
+          <h1>The server cannot be reached</h1>
+          <p className="my-2 text-ink-2">
+            Start it with <code className="font-mono">npm start</code>; this page opens the project as soon as it
+            answers. Edits made before are kept in this browser.
+          </p>
+        </>
+      ) : (
+        <p role="status" className="text-ink-3">
+          Opening the project…
+        </p>
+      )}
+    </main>
+  );
+}

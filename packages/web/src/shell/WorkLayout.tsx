@@ -1,0 +1,80 @@
+import { useMemo, useState } from 'react';
+import { Outlet } from 'react-router';
+import { FindingsDrawer } from '../features/findings/FindingsDrawer.tsx';
+import { ConflictNotice } from '../features/history/ConflictNotice.tsx';
+import { RefusalNotice } from '../features/history/RefusalNotice.tsx';
+import { Track } from '../features/track/Track.tsx';
+import { addLevel, duplicateLevel, moveSlot } from '@stadion/core/edits';
+import {
+  useAppDispatch,
+  useAppSelector,
+  useGoto,
+  useHistory,
+  useProject,
+  useSelection,
+  useSequenceEdit,
+} from '../project/hooks.ts';
+import { Header } from './Header.tsx';
+import { PART_KEYS } from './screenKeys.ts';
+import { useShortcuts, type Shortcut } from '../ui/shortcuts.ts';
+import { ShortcutList } from './ShortcutList.tsx';
+import { findingsToggled, renamingStarted } from '../project/viewSlice.ts';
+
+/** Header, track, and one screen below them. */
+export function WorkLayout() {
+  const project = useProject();
+  const { slotId, position, screen } = useSelection();
+  const goto = useGoto();
+  const change = useSequenceEdit();
+  const dispatch = useAppDispatch();
+  const findingsOpen = useAppSelector((state) => state.view.findingsOpen);
+  const { undoLast, redoLast } = useHistory();
+  const [listing, setListing] = useState(false);
+
+  const shortcuts = useMemo((): Shortcut[] => {
+    // From the address, which is ahead of the picture when keys come quickly.
+    const step = (by: number) => (): void => {
+      const { pathname } = window.location;
+      const index = project.slots.findIndex((slot) => pathname.endsWith(`/${slot.id}`));
+      const next = project.slots[(index < 0 ? position - 1 : index) + by];
+      if (next) goto({ slotId: next.id });
+    };
+    return [
+      { keys: '[', does: 'Level before', run: step(-1) },
+      { keys: ']', does: 'Level after', run: step(1) },
+      {
+        keys: '{',
+        does: 'Move the level earlier',
+        run: () => slotId && change(moveSlot(project, slotId, position - 1)),
+      },
+      { keys: '}', does: 'Move the level later', run: () => slotId && change(moveSlot(project, slotId, position + 1)) },
+      { keys: 'P', does: 'Play the level', run: () => slotId && goto({ screen: 'play' }) },
+      { keys: 'N', does: 'Add a level after this one', run: () => change(addLevel(project, position)) },
+      { keys: 'D', does: 'Duplicate the level', run: () => slotId && change(duplicateLevel(project, slotId)) },
+      { keys: 'F2', does: 'Rename the level', run: () => slotId && dispatch(renamingStarted(slotId)) },
+      { keys: '1', does: 'Sequence screen', run: () => goto({ screen: 'sequence' }) },
+      { keys: '2', does: 'Level screen', run: () => goto({ screen: 'level' }) },
+      { keys: '3', does: 'Ramps screen', run: () => goto({ screen: 'ramps' }) },
+      { keys: '4', does: 'Hand-off screen', run: () => goto({ screen: 'hand-off' }) },
+      { keys: 'F', does: 'Findings', run: () => dispatch(findingsToggled(!findingsOpen)) },
+      { keys: 'Ctrl Z', does: 'Undo', run: undoLast },
+      { keys: 'Ctrl Shift Z', does: 'Redo', run: redoLast },
+      { keys: '?', does: 'This list', run: () => setListing((shown) => !shown) },
+    ];
+  }, [project, slotId, position, goto, change, dispatch, findingsOpen, undoLast, redoLast]);
+  useShortcuts(shortcuts);
+
+  return (
+    <div className="flex h-full flex-col">
+      <Header onListShortcuts={() => setListing(true)} />
+      <Track />
+      <ConflictNotice />
+      <RefusalNotice />
+      <div className="relative flex min-h-0 grow">
+        <Outlet />
+        {findingsOpen ? <FindingsDrawer /> : null}
+      </div>
+      <ShortcutList open={listing} onClose={() => setListing(false)} shortcuts={shortcuts} parts={PART_KEYS[screen]} />
+    </div>
+  );
+}
