@@ -15,11 +15,11 @@ import { ProjectEvents } from './http/events.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { answerErrors, answerUnknown } from './http/respond.ts';
 import { checkOrigin, checkToken, compress, headers, limitRate, type Access } from './http/security.ts';
-import type { TrialQueue } from './jobs/queue.ts';
+import type { WorkQueue } from './jobs/queue.ts';
 
 export interface AppDependencies {
   storage: Storage;
-  queue: TrialQueue;
+  queue: WorkQueue;
   log: Logger;
   now: () => Date;
   access: Access;
@@ -38,7 +38,7 @@ const LARGEST_REQUEST = '8mb';
 
 /** The whole server, without a port. */
 export function createApp({ storage, queue, log, now, access, webFolder }: AppDependencies): App {
-  const events = new ProjectEvents();
+  const events = new ProjectEvents((projectId) => trials.left(projectId));
   const projects = makeProjectService({
     storage,
     now,

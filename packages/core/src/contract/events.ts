@@ -38,6 +38,10 @@ export const ForecastEvent = z
       .describe('Names all of the question but what judges: alike, the same attempts are judged two ways.'),
     done: z.boolean().describe('False while attempts are still being played.'),
     summary: ForecastSummary.nullable(),
+    failed: z
+      .literal(true)
+      .optional()
+      .describe('It could not be played, and is not tried again until it is asked anew.'),
   })
   .meta({ id: 'ForecastEvent' });
 export type ForecastEvent = z.infer<typeof ForecastEvent>;

@@ -38,6 +38,13 @@ export const forecasts = sqliteTable('forecasts', {
   at: text('at').notNull(),
 });
 
+/** How far questions have come that are not answered yet, by the hash of everything they depend on. */
+export const trialParts = sqliteTable('trial_parts', {
+  key: text('key').primaryKey(),
+  tally: text('tally').notNull(),
+  at: text('at').notNull(),
+});
+
 /** States of a project kept under names, each with its whole document as JSON text. */
 export const snapshots = sqliteTable(
   'snapshots',

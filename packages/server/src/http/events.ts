@@ -5,6 +5,12 @@ import type { Request, Response } from 'express';
 /** Who listens to which project, by server-sent events. */
 export class ProjectEvents {
   readonly #channels = new Map<string, Channel>();
+  readonly #onLeft: (projectId: string) => void;
+
+  /** @param onLeft called once nobody listens to a project any more */
+  constructor(onLeft: (projectId: string) => void) {
+    this.#onLeft = onLeft;
+  }
 
   /** Connects a listener until it goes away. */
   async connect(projectId: string, request: Request, response: Response): Promise<void> {
@@ -12,6 +18,9 @@ export class ProjectEvents {
     let channel = this.#channels.get(projectId);
     if (!channel) {
       channel = createChannel();
+      channel.on('session-deregistered', () => {
+        if (!this.isHeard(projectId)) this.#onLeft(projectId);
+      });
       this.#channels.set(projectId, channel);
     }
     channel.register(session);

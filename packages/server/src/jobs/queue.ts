@@ -1,21 +1,35 @@
-import type { PreparedLevel } from '@stadion/core/attempt';
-import type { Pacer } from '@stadion/core/pacers';
-import type { Tally } from '@stadion/core/trials';
+import type { Tally, TrialQuestion } from '@stadion/core/trials';
 
-/** So many attempts at one level by one pacer. */
+/** So many attempts at one question. */
 export interface BatchTask {
-  /** Names the level, so that a worker can keep what it has made ready. */
-  levelKey: string;
-  level: PreparedLevel;
-  pacer: Pacer;
+  /** Names the question among the blobs. */
+  question: string;
+  /** Number of its first attempt. */
   first: number;
   count: number;
 }
 
+/** Large things by the names of what is in them: a question travels to a worker once, not with every batch. */
+export interface Blobs {
+  put(name: string, question: TrialQuestion): void;
+  get(name: string): TrialQuestion | undefined;
+  delete(name: string): void;
+}
+
+/** Whose a task is, and how soon its turn comes: a smaller rank comes first. */
+export interface Place {
+  group: string;
+  rank: number;
+}
+
 /** Plays batches somewhere: threads of this process, or machines elsewhere. */
-export interface TrialQueue {
+export interface WorkQueue {
   /** How many batches it plays at the same time. */
   readonly width: number;
-  play(task: BatchTask): Promise<Tally>;
+  readonly blobs: Blobs;
+  /** @returns rejected where the batch failed, or its group was dropped */
+  put(task: BatchTask, place: Place): Promise<Tally>;
+  /** Takes out everything of a group that is not played yet, and stops what is. */
+  drop(group: string): void;
   close(): Promise<void>;
 }

@@ -1,11 +1,13 @@
+import type { Tally, TrialQuestion } from '@stadion/core/trials';
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
-import type { TrialQueue } from './queue.ts';
+import type { WorkQueue } from './queue.ts';
+import type { ThreadTask } from './worker.ts';
 
 const IS_SOURCE = import.meta.url.endsWith('.ts');
 
 /** Trials on this machine's threads, one core left free for answering. */
-export function threadQueue(width = Math.max(1, availableParallelism() - 1)): TrialQueue {
+export function threadQueue(width = Math.max(1, availableParallelism() - 1)): WorkQueue {
   const pool = new Piscina({
     filename: new URL(IS_SOURCE ? './worker.ts' : './worker.js', import.meta.url).href,
     minThreads: 1,
@@ -13,9 +15,32 @@ export function threadQueue(width = Math.max(1, availableParallelism() - 1)): Tr
     idleTimeout: 60_000,
     execArgv: IS_SOURCE ? ['--conditions=source', '--import', 'tsx'] : [],
   });
+  const blobs = new Map<string, TrialQuestion>();
+  const waiting = new Map<string, Set<AbortController>>();
   return {
     width,
-    play: (task) => pool.run(task),
+    blobs: {
+      put: (name, question) => void blobs.set(name, question),
+      get: (name) => blobs.get(name),
+      delete: (name) => void blobs.delete(name),
+    },
+    async put({ question: name, first, count }, { group }) {
+      const question = blobs.get(name);
+      if (!question) throw new Error(`There is no question ${name}.`);
+      const abort = new AbortController();
+      const mine = waiting.get(group) ?? new Set();
+      waiting.set(group, mine.add(abort));
+      try {
+        const task: ThreadTask = { name, question, first, count };
+        return (await pool.run(task, { signal: abort.signal })) as Tally;
+      } finally {
+        mine.delete(abort);
+        if (mine.size === 0) waiting.delete(group);
+      }
+    },
+    drop(group) {
+      for (const abort of waiting.get(group) ?? []) abort.abort();
+    },
     close: () => pool.destroy(),
   };
 }

@@ -1,20 +1,28 @@
-import { emptyTally, playBatch, readyGame, type ReadyGame, type Tally } from '@stadion/core/trials';
-import type { BatchTask } from './queue.ts';
+import { emptyTally, playBatch, readyGame, type ReadyGame, type Tally, type TrialQuestion } from '@stadion/core/trials';
+
+/** A batch as a thread is given it. */
+export interface ThreadTask {
+  /** Names the question, so that the thread can keep what it has made ready. */
+  name: string;
+  question: TrialQuestion;
+  first: number;
+  count: number;
+}
 
 /** Levels made ready, the latest last: batches go round over the slots, so each is asked for again soon. */
 const games = new Map<string, ReadyGame>();
 const MOST_GAMES = 64;
 
 /** Plays one batch; the body of a worker thread. */
-export default function play({ levelKey, level, pacer, first, count }: BatchTask): Tally {
-  let game = games.get(levelKey);
+export default function play({ name, question, first, count }: ThreadTask): Tally {
+  let game = games.get(name);
   if (!game) {
-    game = readyGame(level);
-    games.set(levelKey, game);
+    game = readyGame(question.level);
+    games.set(name, game);
     const oldest = games.keys().next().value;
     if (games.size > MOST_GAMES && oldest !== undefined) games.delete(oldest);
   }
   const tally = emptyTally();
-  playBatch(game, pacer, first, count, tally);
+  playBatch(game, question.pacer, first, count, tally);
   return tally;
 }

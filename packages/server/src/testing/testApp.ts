@@ -2,24 +2,39 @@ import { pino } from 'pino';
 import { createApp, type App } from '../app.ts';
 import { openStorage } from '../db/client.ts';
 import { LOOPBACK_HOSTS, type Access } from '../http/security.ts';
-import type { TrialQueue } from '../jobs/queue.ts';
+import type { BatchTask, WorkQueue } from '../jobs/queue.ts';
+import type { TrialQuestion } from '@stadion/core/trials';
 import play from '../jobs/worker.ts';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 
-/** Plays in this very thread, one batch at a time. */
-export const inlineQueue = (): TrialQueue & { played: number } => {
+/** Plays in this very thread, one batch at a time. @param fails which batches do not come back */
+export const inlineQueue = (
+  fails: (task: BatchTask) => boolean = () => false,
+): WorkQueue & { played: number; firsts: number[] } => {
+  const blobs = new Map<string, TrialQuestion>();
   const queue = {
     width: 1,
     played: 0,
-    play: (task: Parameters<TrialQueue['play']>[0]) =>
-      new Promise<ReturnType<typeof play>>((resolve) =>
+    /** Numbers of the first attempts of the batches played. */
+    firsts: [] as number[],
+    blobs: {
+      put: (name: string, question: TrialQuestion) => void blobs.set(name, question),
+      get: (name: string) => blobs.get(name),
+      delete: (name: string) => void blobs.delete(name),
+    },
+    put: (task: BatchTask) =>
+      new Promise<ReturnType<typeof play>>((resolve, reject) =>
         setImmediate(() => {
           queue.played++;
-          resolve(play(task));
+          queue.firsts.push(task.first);
+          const question = blobs.get(task.question);
+          if (!question || fails(task)) reject(new Error('The batch was lost.'));
+          else resolve(play({ name: task.question, question, first: task.first, count: task.count }));
         }),
       ),
+    drop: () => undefined,
     close: () => Promise.resolve(),
   };
   return queue;
@@ -27,7 +42,7 @@ export const inlineQueue = (): TrialQueue & { played: number } => {
 
 /** A server on a database of its own, without a port. */
 export async function testApp(
-  options: { access?: Access; file?: string; queue?: TrialQueue } = {},
+  options: { access?: Access; file?: string; queue?: WorkQueue } = {},
 ): Promise<App & { file: string; end(): Promise<void> }> {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'stadion-server-'));
   const file = options.file ?? path.join(folder, 'stadion.db');

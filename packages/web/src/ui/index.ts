@@ -1,7 +1,7 @@
 export { Button } from './Button.tsx';
 export { ChoiceChip, type Choice } from './ChoiceChip.tsx';
 export { Confirm } from './Confirm.tsx';
-export { Finder, found, type FinderEntry } from './Finder.tsx';
+export { Finder, type FinderEntry } from './Finder.tsx';
 export { formatNumber, formatPercent, formatSeconds } from './format.ts';
 export { Mark } from './Mark.tsx';
 export { GroundPicture } from './ground/GroundPicture.tsx';

@@ -15,6 +15,7 @@ import { emptyProject, pointerOf, PROJECT_VERSION, type Project } from '@stadion
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';
+import { OpenProjects } from './openProjects.ts';
 import * as store from './store.ts';
 
 /** As far back as can be undone after opening a project. */
@@ -34,7 +35,7 @@ export type ProjectService = ReturnType<typeof makeProjectService>;
 const missing = (id: string): StadionError => new StadionError('not-found', `There is no project “${id}”.`);
 
 /** Applies one edit to a copy. @throws StadionError with the operation that does not fit, or what would not be whole */
-function applyEdit(document: Project, edit: Edit): { document: Project; inverse: PatchOperation[] } {
+function applyEdit(document: Project, edit: Edit): { document: Project; checked: Project; inverse: PatchOperation[] } {
   let applied: { document: unknown; inverse: PatchOperation[] };
   try {
     applied = applyWithInverse<unknown>(document, edit.patch);
@@ -51,7 +52,8 @@ function applyEdit(document: Project, edit: Edit): { document: Project; inverse:
     const places = checked.problems.map(({ path, message }) => ({ message, pointer: pointerOf(path) }));
     throw new StadionError('bad-document', `“${edit.label}” was refused: ${places[0]?.message ?? ''}`, { places });
   }
-  return { document: checked.project, inverse: applied.inverse };
+  // What the edit does not touch stays the same object: whatever is known of it stays known.
+  return { document: applied.document as Project, checked: checked.project, inverse: applied.inverse };
 }
 
 /** The document with its entries in the order of the schema, so that the same document is always the same text. */
@@ -63,6 +65,7 @@ function inSchemaOrder(document: Project): Project {
 
 /** Everything that can be done with projects. */
 export function makeProjectService({ storage, now, onRevisions }: Dependencies) {
+  const open = new OpenProjects();
   const insert = async (given: Project): Promise<string> => {
     const id = nanoid(10);
     const document = inSchemaOrder(given);
@@ -106,8 +109,13 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
     },
 
     async read(id: string): Promise<store.StoredProject> {
+      const revision = await store.readRevision(storage.db, id);
+      if (revision === undefined) throw missing(id);
+      const known = open.at(id, revision);
+      if (known) return known;
       const project = await store.readProject(storage.db, id);
       if (!project) throw missing(id);
+      open.keep(project);
       return project;
     },
 
@@ -142,8 +150,9 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
 
     /** Makes all edits on the named revision, in one transaction, or none. */
     async edit(id: string, on: number, edits: readonly Edit[]): Promise<PatchResponse> {
-      const result = await storage.write(async (transaction) => {
-        const project = await store.readProject(transaction, id);
+      const { document, answer } = await storage.write(async (transaction) => {
+        const revision = await store.readRevision(transaction, id);
+        const project = open.at(id, revision ?? -1) ?? (await store.readProject(transaction, id));
         if (!project) throw missing(id);
         if (project.revision !== on) {
           throw new StadionError(
@@ -163,17 +172,20 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
           });
         }
         let { document } = project;
+        let checked = document;
         const at = now().toISOString();
         const added: Revision[] = edits.map((edit, index) => {
           const applied = applyEdit(document, edit);
           document = applied.document;
+          checked = applied.checked;
           return { revision: on + index + 1, edit, inverse: applied.inverse, at };
         });
-        await store.appendRevisions(transaction, id, document, added);
-        return { revision: on + added.length, revisions: added };
+        await store.appendRevisions(transaction, id, checked, added);
+        return { document, answer: { revision: on + added.length, revisions: added } };
       });
-      onRevisions(id, result.revisions);
-      return result;
+      open.keep({ id, revision: answer.revision, document });
+      onRevisions(id, answer.revisions);
+      return answer;
     },
   };
 }

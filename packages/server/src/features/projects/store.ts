@@ -31,6 +31,12 @@ export async function readProject(db: Db, id: string): Promise<StoredProject | u
   return row && { id: row.id, revision: row.revision, document: JSON.parse(row.document) as Project };
 }
 
+/** The revision that a project is at; undefined where there is no such project. */
+export async function readRevision(db: Db, id: string): Promise<number | undefined> {
+  const [row] = await db.select({ revision: projects.revision }).from(projects).where(eq(projects.id, id));
+  return row?.revision;
+}
+
 export async function insertProject(db: Db, id: string, document: Project, at: string): Promise<void> {
   await db.insert(projects).values({
     id,

@@ -1,51 +1,32 @@
 import { summarize, type ForecastEvent, type ForecastList } from '@stadion/core/contract';
 import type { Project } from '@stadion/core/model';
 import { pacerById, type Pacer } from '@stadion/core/pacers';
-import {
-  addTally,
-  DEFAULT_PRECISION,
-  emptyTally,
-  forecastOf,
-  isPreciseEnough,
-  trialQuestion,
-  type Tally,
-  type TrialQuestion,
-} from '@stadion/core/trials';
-import { createHash } from 'node:crypto';
+import { forecastOf, isPreciseEnough } from '@stadion/core/trials';
 import type { Logger } from 'pino';
 import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';
-import type { TrialQueue } from '../../jobs/queue.ts';
+import type { WorkQueue } from '../../jobs/queue.ts';
+import { Questions } from './questions.ts';
+import { TrialSchedule, type UnderWay } from './schedule.ts';
 import * as store from './store.ts';
+import { Watchers } from './watchers.ts';
 
-/** Attempts in a batch: small, so that every slot has its first estimate within a few seconds. */
-const BATCH = 20;
-/** Edits that come closer together than this are answered once. */
-const SETTLE_MS = 150;
 /** The list of what is known goes out before the first event that adds to it. */
 const HEAD_START_MS = 60;
+/** How far a question has come is stored every so many attempts, so that a restart goes on from there. */
+const STORED_EVERY = 100;
 
-/** Whose levels are asked about: the project as it is, or a snapshot of it. */
+/** Whose slot waits for an answer: of the project as it is, or of a snapshot of it. */
 interface Asker {
   projectId: string;
   snapshot?: string;
-}
-
-/** One question that somebody waits for. */
-interface Job {
-  key: string;
-  motion: string;
-  question: TrialQuestion;
-  /** Who asked, by project, snapshot of it if any, and slot. */
-  wanted: (Asker & { slotId: string; pacer: string })[];
-  tally: Tally;
-  next: number;
-  playing: boolean;
+  slotId: string;
+  pacer: string;
 }
 
 interface Dependencies {
   storage: Storage;
-  queue: TrialQueue;
+  queue: WorkQueue;
   log: Logger;
   now: () => Date;
   readProject: (id: string) => Promise<{ document: Project }>;
@@ -62,115 +43,150 @@ function pacerNamed(id: string): Pacer {
   return pacer;
 }
 
-const hashOf = (value: unknown): string => createHash('sha256').update(JSON.stringify(value)).digest('hex');
-/** Two questions of one motion play the same attempts as far as they go, and judge them each in its way. */
-const motionOf = ({ engine, level, pacer }: TrialQuestion): string =>
-  hashOf([engine, level.motion, pacer]).slice(0, 16);
-
 /** Forecasts of whole sequences: answered from the store where the same question was asked before, else played in batches, round and round over the slots. */
 export function makeTrialService(dependencies: Dependencies) {
   const { storage, queue, log, now, readProject, readSnapshot, tell, isHeard } = dependencies;
-  const jobs = new Map<string, Job>();
-  /** Pacers that a project's listeners look at. */
-  const watched = new Map<string, Set<string>>();
-  const settling = new Map<string, NodeJS.Timeout>();
+  const { blobs } = queue;
+  const questions = new Questions();
+  const motions = new Map<string, string>();
+  const schedule = new TrialSchedule((key, tally) => {
+    const question = blobs.get(key);
+    return question === undefined || isPreciseEnough(tally, question.precision);
+  });
   let inFlight = 0;
   let closed = false;
 
-  const announce = (job: Job, done: boolean): void => {
-    const summary = job.tally.attempts > 0 ? summarize(forecastOf(job.tally), done) : null;
-    for (const { projectId, ...want } of job.wanted)
-      tell(projectId, [{ ...want, key: job.key, motion: job.motion, done, summary }]);
+  /** Tells everyone who waits for a question how far it has come. */
+  const announce = (key: string, done: boolean, failed = false): void => {
+    const tally = schedule.tallyOf(key);
+    const summary = tally && tally.attempts > 0 ? summarize(forecastOf(tally), done) : null;
+    for (const asker of schedule.askersOf(key)) {
+      const { projectId, ...want } = JSON.parse(asker) as Asker;
+      const motion = motions.get(key) ?? '';
+      tell(projectId, [{ ...want, key, motion, done, summary, ...(failed ? { failed } : {}) }]);
+    }
   };
 
-  const finish = async (job: Job): Promise<void> => {
-    jobs.delete(job.key);
-    announce(job, true);
-    await storage.write((transaction) =>
-      store.saveForecast(transaction, job.key, forecastOf(job.tally), now().toISOString()),
-    );
+  const forget = (key: string): void => {
+    schedule.remove(key);
+    blobs.delete(key);
+    motions.delete(key);
   };
 
-  const playNext = async (job: Job): Promise<void> => {
-    job.playing = true;
+  /** Stores how far questions have come that are not played on for now. */
+  const keep = async (dropped: readonly UnderWay[]): Promise<void> => {
+    const at = now().toISOString();
+    const begun = dropped.filter(({ tally }) => tally.attempts > 0);
+    for (const { key } of dropped) forget(key);
+    if (begun.length === 0) return;
+    await storage.write(async (transaction) => {
+      for (const { key, tally } of begun) await store.savePart(transaction, key, tally, at);
+    });
+  };
+
+  const finish = async (key: string): Promise<void> => {
+    const tally = schedule.tallyOf(key);
+    announce(key, true);
+    forget(key);
+    if (!tally) return;
+    await storage.write((transaction) => store.saveForecast(transaction, key, forecastOf(tally), now().toISOString()));
+  };
+
+  const playNext = async ({ key, group, first, count }: NonNullable<ReturnType<TrialSchedule['next']>>) => {
     inFlight++;
     try {
-      const { level, pacer } = job.question;
-      const batch = await queue.play({ levelKey: job.key, level, pacer, first: job.next, count: BATCH });
-      job.next += BATCH;
-      addTally(job.tally, batch);
-      if (isPreciseEnough(job.tally, job.question.precision)) await finish(job);
+      const batch = await queue.put({ question: key, first, count }, { group, rank: first });
+      const state = schedule.played(key, batch);
+      if (state === 'done') await finish(key);
+      else if (state === 'unwanted') forget(key);
       else {
-        announce(job, false);
-        // To the back of the line: every slot in turn.
-        if (jobs.delete(job.key)) jobs.set(job.key, job);
+        announce(key, false);
+        const tally = schedule.tallyOf(key);
+        if (tally && tally.attempts % STORED_EVERY === 0)
+          await storage.write((transaction) => store.savePart(transaction, key, tally, now().toISOString()));
       }
     } catch (error) {
-      jobs.delete(job.key);
-      if (!closed) log.error({ err: error }, 'a batch of trials failed');
+      if (closed) return;
+      log.error({ err: error }, 'a batch of trials failed');
+      if (schedule.failed(key) === 'given up') {
+        announce(key, false, true);
+        const tally = schedule.tallyOf(key);
+        schedule.remove(key);
+        await keep(tally ? [{ key, tally }] : []);
+      }
     } finally {
-      job.playing = false;
       inFlight--;
       pump();
     }
   };
 
   const pump = (): void => {
-    for (const job of jobs.values()) {
-      if (closed || inFlight >= queue.width) return;
-      if (!job.playing) void playNext(job);
+    while (!closed && inFlight < queue.width) {
+      const batch = schedule.next();
+      if (!batch) return;
+      void playNext(batch);
     }
   };
 
+  const isOf =
+    (projectId: string, snapshot: string | undefined, pacer?: string) =>
+    (asker: string): boolean => {
+      const it = JSON.parse(asker) as Asker;
+      return it.projectId === projectId && it.snapshot === snapshot && (pacer === undefined || it.pacer === pacer);
+    };
+
   /** Answers what is known about every slot, and sets the rest to be played. */
-  const ask = async (asker: Asker, document: Project, pacer: Pacer): Promise<ForecastList> => {
-    const { projectId, ...of } = asker;
-    const asked = document.slots.map((slot, index) => {
-      const question = trialQuestion(document, index + 1, pacer, DEFAULT_PRECISION);
-      return { slotId: slot.id, question, key: hashOf(question), motion: motionOf(question) };
-    });
-    const known = await store.readForecasts(storage.db, [...new Set(asked.map((entry) => entry.key))]);
-    // What this project wanted of this pacer before is wanted no more, unless it is asked again below.
-    for (const job of jobs.values()) {
-      job.wanted = job.wanted.filter(
-        (want) => want.projectId !== projectId || want.snapshot !== asker.snapshot || want.pacer !== pacer.id,
-      );
-    }
+  const ask = async (
+    asking: { projectId: string; snapshot?: string },
+    document: Project,
+    pacer: Pacer,
+  ): Promise<ForecastList> => {
+    const { projectId, ...of } = asking;
+    const asked = await questions.of(document, pacer);
+    const keys = [...new Set(asked.map((entry) => entry.key))];
+    const [known, parts] = await Promise.all([
+      store.readForecasts(storage.db, keys),
+      store.readParts(storage.db, keys),
+    ]);
+    const wanted = new Set<string>();
     const entries = asked.map(({ slotId, question, key, motion }): ForecastEvent => {
+      const answer = { ...of, slotId, pacer: pacer.id, key, motion };
       const forecast = known.get(key);
-      if (forecast)
-        return { ...of, slotId, pacer: pacer.id, key, motion, done: true, summary: summarize(forecast, true) };
-      let job = jobs.get(key);
-      if (!job) {
-        job = { key, motion, question, wanted: [], tally: emptyTally(), next: 0, playing: false };
-        jobs.set(key, job);
-      }
-      job.wanted.push({ ...asker, slotId, pacer: pacer.id });
-      const summary = job.tally.attempts > 0 ? summarize(forecastOf(job.tally), false) : null;
-      return { ...of, slotId, pacer: pacer.id, key, motion, done: false, summary };
+      if (forecast) return { ...answer, done: true, summary: summarize(forecast, true) };
+      blobs.put(key, question);
+      motions.set(key, motion);
+      const asker = JSON.stringify({ ...asking, slotId, pacer: pacer.id } satisfies Asker);
+      wanted.add(`${key} ${asker}`);
+      schedule.want(key, projectId, asker, parts.get(key));
+      const tally = schedule.tallyOf(key);
+      return {
+        ...answer,
+        done: false,
+        summary: tally && tally.attempts > 0 ? summarize(forecastOf(tally), false) : null,
+      };
     });
-    for (const job of jobs.values()) if (job.wanted.length === 0 && !job.playing) jobs.delete(job.key);
+    // What this project wanted of this pacer before is wanted no more, unless it was asked again.
+    const isMine = isOf(projectId, asking.snapshot, pacer.id);
+    await keep(schedule.leave((asker, key) => isMine(asker) && !wanted.has(`${key} ${asker}`)));
     setTimeout(pump, HEAD_START_MS);
     return { pacer: pacer.id, entries };
   };
 
-  const refresh = async (projectId: string): Promise<void> => {
-    const pacers = watched.get(projectId);
-    if (!pacers || closed || !isHeard(projectId)) return;
+  const watchers = new Watchers(async (projectId, pacers) => {
+    if (closed || !isHeard(projectId)) return;
     const { document } = await readProject(projectId);
     for (const id of pacers) {
       const pacer = pacerById(id);
       if (pacer) tell(projectId, (await ask({ projectId }, document, pacer)).entries);
     }
-  };
+  }, log);
 
   return {
     /** The forecasts of all slots as far as they are known; the rest follows as events. */
     async forecasts(projectId: string, pacerId: string): Promise<ForecastList> {
       const pacer = pacerNamed(pacerId);
       const { document } = await readProject(projectId);
-      const pacers = watched.get(projectId) ?? new Set<string>();
-      watched.set(projectId, pacers.add(pacerId));
+      watchers.watch(projectId, pacerId);
       return ask({ projectId }, document, pacer);
     },
 
@@ -182,21 +198,19 @@ export function makeTrialService(dependencies: Dependencies) {
     },
 
     /** To be called after every revision. */
-    changed(projectId: string): void {
-      clearTimeout(settling.get(projectId));
-      settling.set(
-        projectId,
-        setTimeout(() => {
-          settling.delete(projectId);
-          refresh(projectId).catch((error: unknown) => log.error({ err: error }, 'forecasts were not refreshed'));
-        }, SETTLE_MS),
-      );
+    changed: (projectId: string): void => watchers.changed(projectId),
+
+    /** To be called once nobody listens to a project any more: nothing is played for those who left. */
+    left(projectId: string): void {
+      const dropped = schedule.leave((asker) => (JSON.parse(asker) as Asker).projectId === projectId);
+      queue.drop(projectId);
+      keep(dropped).catch((error: unknown) => log.error({ err: error }, 'what was played could not be stored'));
     },
 
     async close(): Promise<void> {
       closed = true;
-      for (const timer of settling.values()) clearTimeout(timer);
-      jobs.clear();
+      watchers.close();
+      await keep(schedule.clear());
       await queue.close();
     },
   };

@@ -1,5 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { ForecastList } from '@stadion/core/contract';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import request from 'supertest';
 import { inlineQueue, testApp } from '../../testing/testApp.ts';
 
@@ -73,5 +76,52 @@ describe('forecasts', () => {
 
   it('know no other pacers than there are', async () => {
     expect((await request(app.express).get(`/api/projects/${id}/forecasts/ghost`)).status).toBe(404);
+  });
+});
+
+describe('trials that do not go through', () => {
+  const alone = async (server: Awaited<ReturnType<typeof testApp>>): Promise<string> => {
+    const document = (await app.projects.read(id)).document;
+    return (await server.projects.add({ ...document, slots: document.slots.slice(0, 1) })).id;
+  };
+  const firstEntry = async (server: Awaited<ReturnType<typeof testApp>>, project: string) => {
+    const answer = await request(server.express).get(`/api/projects/${project}/forecasts/steady`);
+    return (answer.body as ForecastList).entries[0]!;
+  };
+  const settled = async (server: Awaited<ReturnType<typeof testApp>>, project: string, isSo: () => boolean) => {
+    const entry = await firstEntry(server, project);
+    while (!isSo()) await new Promise((resolve) => setTimeout(resolve, 10));
+    return entry;
+  };
+
+  it('are tried once more and then given up, and can be asked for again', async () => {
+    let failing = true;
+    const lossy = inlineQueue(() => failing);
+    const server = await testApp({ queue: lossy });
+    const project = await alone(server);
+    await settled(server, project, () => lossy.played >= 2);
+    await new Promise((resolve) => setTimeout(resolve, 30));
+    expect(lossy.firsts).toEqual([0, 0]);
+    failing = false;
+    await settled(server, project, () => lossy.played > 4);
+    await server.end();
+  });
+
+  it('go on after a restart from where they were', async () => {
+    const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'stadion-resumed-'));
+    const file = path.join(folder, 'stadion.db');
+    // The first server stops after two batches; a batch that never comes back holds the third.
+    const before = inlineQueue(({ first }) => first >= 40);
+    const first = await testApp({ queue: before, file });
+    const project = await alone(first);
+    await settled(first, project, () => before.played >= 3);
+    await first.end();
+    const after = inlineQueue();
+    const second = await testApp({ queue: after, file });
+    expect((await firstEntry(second, project)).summary?.attempts).toBe(40);
+    await settled(second, project, () => after.played > 0);
+    expect(after.firsts[0]).toBe(40);
+    await second.end();
+    fs.rmSync(folder, { recursive: true });
   });
 });

@@ -41,7 +41,9 @@ export const Column = memo(function Column({
   const summary = forecast?.summary;
   const rate = summary
     ? `clear rate ${formatPercent(summary.clearRate)} (${formatPercent(summary.interval.low)} to ${formatPercent(summary.interval.high)})`
-    : 'clear rate not known yet';
+    : forecast?.failed
+      ? 'it could not be tried: edit it, or load the page anew, to try again'
+      : 'clear rate not known yet';
   const wanted = slot.wanted === undefined ? '' : `, wanted ${formatPercent(slot.wanted)}`;
   const found = findings === 0 ? '' : `, ${findings} finding${findings === 1 ? '' : 's'}`;
   const pins = pinned ? ', pinned values' : '';

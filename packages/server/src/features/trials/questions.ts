@@ -1,0 +1,75 @@
+import type { Level, Project, Slot } from '@stadion/core/model';
+import type { Pacer } from '@stadion/core/pacers';
+import { rampTable, valuesIn } from '@stadion/core/ramps';
+import { DEFAULT_PRECISION, trialQuestion, type TrialQuestion } from '@stadion/core/trials';
+import { createHash } from 'node:crypto';
+
+/** The question of one slot, and what it is known by. */
+export interface AskedSlot {
+  slotId: string;
+  question: TrialQuestion;
+  /** Hash of everything that the answer depends on. */
+  key: string;
+  /** Two questions of one motion play the same attempts as far as they go, and judge them each in its way. */
+  motion: string;
+}
+
+/** Of one level at one position, for as long as nothing that its question depends on has changed. */
+interface Known {
+  slot: Slot;
+  parts: readonly unknown[];
+  values: string;
+  asked: AskedSlot;
+}
+
+const hashOf = (value: unknown): string => createHash('sha256').update(JSON.stringify(value)).digest('hex');
+
+/** So many slots are worked out before others have their turn. */
+const AT_ONCE = 20;
+
+const breath = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+
+/** All parts of a document, besides a level and the values of parameters, that a question is made of. */
+const partsOf = (project: Project): readonly unknown[] => {
+  const { kinds, player, standing, run, score, tallies, parameters, liveTiers, slots } = project;
+  const live = parameters.some(({ ramp }) => ramp.axis !== undefined);
+  // A ramp along a reading travels with the question, with all that it depends on.
+  return [kinds, player, standing, run, score, tallies, slots.length, ...(live ? [parameters, liveTiers] : [])];
+};
+
+/** Questions by the objects that they are made of: an edit asks anew only what it concerns, and never holds the event loop. */
+export class Questions {
+  readonly #known = new WeakMap<Level, Map<string, Known>>();
+
+  /** The questions of all slots, in their order. */
+  async of(project: Project, pacer: Pacer): Promise<AskedSlot[]> {
+    const parts = partsOf(project);
+    const table = rampTable(project);
+    const asked: AskedSlot[] = [];
+    let fresh = 0;
+    for (const [index, slot] of project.slots.entries()) {
+      const level = project.levels[slot.levelId] as Level;
+      const position = index + 1;
+      const values = Object.values(valuesIn(table, position)).join();
+      const place = `${position} ${pacer.id}`;
+      const known = this.#known.get(level) ?? new Map<string, Known>();
+      const before = known.get(place);
+      const isSame =
+        before?.slot === slot &&
+        before.values === values &&
+        before.parts.length === parts.length &&
+        before.parts.every((part, at) => part === parts[at]);
+      if (isSame) {
+        asked.push(before.asked);
+        continue;
+      }
+      const question = trialQuestion(project, position, pacer, DEFAULT_PRECISION);
+      const motion = hashOf([question.engine, question.level.motion, pacer]).slice(0, 16);
+      const entry: AskedSlot = { slotId: slot.id, question, key: hashOf(question), motion };
+      this.#known.set(level, known.set(place, { slot, parts, values, asked: entry }));
+      asked.push(entry);
+      if (++fresh % AT_ONCE === 0) await breath();
+    }
+    return asked;
+  }
+}

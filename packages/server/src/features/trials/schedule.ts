@@ -1,0 +1,155 @@
+import { addTally, emptyTally, type Tally } from '@stadion/core/trials';
+
+/** A question under way, and how far it has come. */
+interface Job {
+  key: string;
+  /** Who waits for it. */
+  askers: Set<string>;
+  tally: Tally;
+  playing: boolean;
+  failures: number;
+}
+
+/** How far a question has come. */
+export interface UnderWay {
+  key: string;
+  tally: Tally;
+}
+
+/** Attempts to be played next. */
+export interface NextBatch {
+  key: string;
+  group: string;
+  /** Number of its first attempt. */
+  first: number;
+  count: number;
+}
+
+/** Attempts in a batch: small, so that every slot has its first estimate within a few seconds. */
+const BATCH = 20;
+/** A batch that fails so often is given up. */
+const MOST_FAILURES = 2;
+
+/**
+ * Which attempts are played next: groups (projects) take turns, and within a group its questions do. Holds no threads, no
+ * clock and no storage: whoever drives it plays what it names and tells it what came of it.
+ */
+export class TrialSchedule {
+  readonly #isDone: (key: string, tally: Tally) => boolean;
+  /** By group, in turn; within a group by key, in turn. */
+  readonly #groups = new Map<string, Map<string, Job>>();
+  readonly #groupOf = new Map<string, string>();
+
+  /** @param isDone is the question answered precisely enough? */
+  constructor(isDone: (key: string, tally: Tally) => boolean) {
+    this.#isDone = isDone;
+  }
+
+  #job(key: string): Job | undefined {
+    const group = this.#groupOf.get(key);
+    return group === undefined ? undefined : this.#groups.get(group)?.get(key);
+  }
+
+  #remove(key: string): void {
+    const group = this.#groupOf.get(key);
+    if (group === undefined) return;
+    this.#groupOf.delete(key);
+    const jobs = this.#groups.get(group);
+    jobs?.delete(key);
+    if (jobs?.size === 0) this.#groups.delete(group);
+  }
+
+  /** Is the question under way? */
+  has(key: string): boolean {
+    return this.#job(key) !== undefined;
+  }
+
+  /** Sets a question to be played for somebody. @param from what was played of it before */
+  want(key: string, group: string, asker: string, from: Tally = emptyTally()): void {
+    let job = this.#job(key);
+    if (!job) {
+      job = { key, askers: new Set(), tally: from, playing: false, failures: 0 };
+      const jobs = this.#groups.get(group) ?? new Map<string, Job>();
+      this.#groups.set(group, jobs.set(key, job));
+      this.#groupOf.set(key, group);
+    }
+    job.askers.add(asker);
+  }
+
+  /** Somebody waits for nothing any more. What nobody waits for is dropped. @returns what had been played of it */
+  leave(isLeaving: (asker: string, key: string) => boolean): UnderWay[] {
+    const dropped: UnderWay[] = [];
+    for (const jobs of [...this.#groups.values()]) {
+      for (const job of [...jobs.values()]) {
+        for (const asker of [...job.askers]) if (isLeaving(asker, job.key)) job.askers.delete(asker);
+        if (job.askers.size > 0 || job.playing) continue;
+        dropped.push({ key: job.key, tally: job.tally });
+        this.#remove(job.key);
+      }
+    }
+    return dropped;
+  }
+
+  /** Who waits for a question. */
+  askersOf(key: string): readonly string[] {
+    return [...(this.#job(key)?.askers ?? [])];
+  }
+
+  /** How far a question has come; undefined where it is not under way. */
+  tallyOf(key: string): Tally | undefined {
+    return this.#job(key)?.tally;
+  }
+
+  /** The batch that is due, now being played; undefined where all is being played or done. */
+  next(): NextBatch | undefined {
+    for (const [group, jobs] of this.#groups) {
+      for (const job of jobs.values()) {
+        if (job.playing) continue;
+        job.playing = true;
+        // To the back of the line: every question in turn, and every group in turn.
+        jobs.delete(job.key);
+        jobs.set(job.key, job);
+        this.#groups.delete(group);
+        this.#groups.set(group, jobs);
+        return { key: job.key, group, first: job.tally.attempts, count: BATCH };
+      }
+    }
+    return undefined;
+  }
+
+  /** Takes in a batch. Tells whether the question is answered, goes on, or is wanted by nobody any more. */
+  played(key: string, batch: Tally): 'done' | 'goes on' | 'unwanted' {
+    const job = this.#job(key);
+    if (!job) return 'unwanted';
+    job.playing = false;
+    job.failures = 0;
+    addTally(job.tally, batch);
+    if (this.#isDone(key, job.tally)) return 'done';
+    if (job.askers.size > 0) return 'goes on';
+    this.#remove(key);
+    return 'unwanted';
+  }
+
+  /** A batch could not be played. Tells whether it is tried again. */
+  failed(key: string): 'again' | 'given up' {
+    const job = this.#job(key);
+    if (!job) return 'given up';
+    job.playing = false;
+    return ++job.failures < MOST_FAILURES ? 'again' : 'given up';
+  }
+
+  /** Takes a question out, answered or given up. */
+  remove(key: string): void {
+    this.#remove(key);
+  }
+
+  /** Takes out everything. @returns what had been played of it */
+  clear(): UnderWay[] {
+    const all = [...this.#groups.values()].flatMap((jobs) =>
+      [...jobs.values()].map(({ key, tally }) => ({ key, tally })),
+    );
+    this.#groups.clear();
+    this.#groupOf.clear();
+    return all;
+  }
+}
