@@ -3,7 +3,7 @@ import type { Project } from '@stadion/core/model';
 import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 
-const at = journey(true);
+const at = journey();
 
 const speed = (project: Project) => project.parameters[0]!;
 const ghosts = (): Promise<number> =>

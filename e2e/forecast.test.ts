@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 
-const at = journey(true);
+const at = journey({ own: true });
 
 const panel = async (): Promise<string> => (await at.page.find('aside[aria-label=Forecast]')).getText();
 const attempts = async (): Promise<number> => Number(/([\d,]+) attempts in/.exec(await panel())?.[1] ?? 0);

@@ -5,7 +5,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { journey } from './harness/journey.ts';
 
-const at = journey();
+const at = journey({ own: true });
 
 const download = async (link: string, file: string): Promise<string> => {
   await at.page.clickName('link', link);

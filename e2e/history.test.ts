@@ -3,7 +3,7 @@ import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 import { openBrowser, type Page } from './harness/browser.ts';
 
-const at = journey();
+const at = journey({ own: true });
 
 const setWarning = (page: Page, seconds: string): Promise<void> => page.typeInto('Warning at', seconds);
 const warning = (seconds: number) => (project: Awaited<ReturnType<typeof at.document>>) =>

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 
-const at = journey();
+const at = journey({ own: true });
 
 const address = (): Promise<string> => at.page.driver.getCurrentUrl();
 const names = async (): Promise<string[]> => {

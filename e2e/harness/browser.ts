@@ -1,8 +1,9 @@
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { Builder, Browser, By, Key, Origin, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, Browser, By, Key, Origin, Session, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
+import http from 'selenium-webdriver/http/index.js';
 
 const WAIT_MS = 30_000;
 
@@ -56,7 +57,17 @@ const ROLES: Readonly<Record<string, string>> = {
   region: 'section[aria-label], aside[aria-label], [role=region]',
 };
 
-export async function openBrowser(): Promise<Page> {
+/** A browser that runs, and how another process comes to its window. */
+export interface Launched {
+  /** Of ChromeDriver. */
+  address: string;
+  session: string;
+  downloads: string;
+  quit(): Promise<void>;
+}
+
+/** Starts a browser with one window. */
+export async function launchBrowser(): Promise<Launched> {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'stadion-browser-'));
   const downloads = path.join(folder, 'downloads');
   fs.mkdirSync(downloads);
@@ -76,11 +87,48 @@ export async function openBrowser(): Promise<Page> {
     `--user-data-dir=${path.join(folder, 'profile')}`,
   );
   options.setUserPreferences({ 'download.default_directory': downloads, 'download.prompt_for_download': false });
-  const driver = (await new Builder()
-    .forBrowser(Browser.CHROME)
-    .setChromeOptions(options)
-    .setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
-    .build()) as chrome.Driver;
+  const service = new chrome.ServiceBuilder('/usr/bin/chromedriver').build();
+  const address = await service.start();
+  const driver = await new Builder().usingServer(address).forBrowser(Browser.CHROME).setChromeOptions(options).build();
+  return {
+    address,
+    session: (await driver.getSession()).getId(),
+    downloads,
+    quit: async () => {
+      await driver.quit();
+      await service.kill();
+      fs.rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** Takes over the session that there is, in place of a new one. */
+class Attached extends http.Executor {
+  readonly #session: string;
+  /** The protocol is the standard one: told by the answer to a new session, which is never asked for here. */
+  w3c = true;
+
+  constructor(address: string, session: string) {
+    super(new http.HttpClient(address));
+    this.#session = session;
+  }
+
+  override execute(command: { getName(): string }): unknown {
+    return command.getName() === 'newSession'
+      ? Promise.resolve(new Session(this.#session, {}))
+      : (super.execute(command) as unknown);
+  }
+}
+
+/** A window of its own browser. */
+export async function openBrowser(): Promise<Page> {
+  const launched = await launchBrowser();
+  return { ...(await pageOf(launched)), quit: launched.quit };
+}
+
+/** The window of a browser that runs already, as a new one would be. */
+export async function pageOf({ address, session, downloads }: Omit<Launched, 'quit'>): Promise<Page> {
+  const driver = chrome.Driver.createSession(new chrome.Options(), new Attached(address, session)) as chrome.Driver;
 
   const size = async (width: number, height: number): Promise<void> => {
     await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
@@ -200,9 +248,6 @@ export async function openBrowser(): Promise<Page> {
       }
       await actions.pause(120).release().perform();
     },
-    quit: async () => {
-      await driver.quit();
-      fs.rmSync(folder, { recursive: true, force: true });
-    },
+    quit: () => Promise.resolve(),
   };
 }

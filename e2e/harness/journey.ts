@@ -1,10 +1,12 @@
 import { afterAll, beforeAll } from '@jest/globals';
 import type { Project } from '@stadion/core/model';
-import { openBrowser, type Page } from './browser.ts';
+import { openBrowser, pageOf, type Page } from './browser.ts';
 import { runServer, type RunningServer } from './server.ts';
+import { sharedHere } from './shared.ts';
 
-/** What a journey has at hand: a fresh server with the demo in its database, and a browser. */
+/** What a journey has at hand: a server, a browser window, and a project of its own made from the demo. */
 export interface Journey {
+  /** Its own where it asked for one; else shared, and not to be stopped. */
   server: RunningServer;
   page: Page;
   projectId: string;
@@ -16,14 +18,57 @@ export interface Journey {
   saved(what: string, check: (project: Project) => boolean): Promise<void>;
 }
 
-/** Sets up a journey for the tests of a file. @param waitsForTrials its tests wait for what the server tries */
-export function journey(waitsForTrials = false): Journey {
+/** A new project made from the demo. @returns its id */
+async function newProject(address: string): Promise<string> {
+  const made = await fetch(`${address}/api/projects`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ from: 'demo' }),
+  });
+  return ((await made.json()) as { id: string }).id;
+}
+
+/** The window as a new one would be: nothing open beside it, nothing kept, no settings. */
+async function madeFresh(page: Page, address: string): Promise<void> {
+  const { driver } = page;
+  const [first, ...others] = await driver.getAllWindowHandles();
+  for (const other of others) {
+    await driver.switchTo().window(other);
+    await driver.close();
+  }
+  await driver.switchTo().window(first as string);
+  await page.cutOff(false);
+  await page.theme('light');
+  await page.size(1280, 800);
+  await driver.get(`${address}/api/health`);
+  await driver.executeScript('localStorage.clear(); sessionStorage.clear();');
+}
+
+const notMine = (): never => {
+  throw new Error('This server is shared: ask for one of your own.');
+};
+
+/**
+ * Sets up a journey for the tests of a file: a project of its own on the server and in the window that all share.
+ *
+ * @param own a server and a browser for this file alone: for tests that stop it, or count on being the only ones
+ */
+export function journey({ own = false } = {}): Journey {
   const made = {} as Journey;
   beforeAll(async () => {
-    made.server = await runServer(!waitsForTrials);
-    made.page = await openBrowser();
-    const list = (await (await fetch(`${made.server.address}/api/projects`)).json()) as { projects: { id: string }[] };
-    made.projectId = list.projects[0]!.id;
+    if (own) {
+      [made.server, made.page] = await Promise.all([runServer(), openBrowser()]);
+      const list = (await (await fetch(`${made.server.address}/api/projects`)).json()) as {
+        projects: { id: string }[];
+      };
+      made.projectId = list.projects[0]!.id;
+    } else {
+      const { address, window } = sharedHere();
+      made.server = { address, start: notMine, kill: notMine, stop: notMine };
+      made.page = await pageOf(window);
+      await madeFresh(made.page, address);
+      made.projectId = await newProject(address);
+    }
     made.open = async (path) => {
       await made.page.driver.get(`${made.server.address}/projects/${made.projectId}/${path}`);
       await made.page.find('section[aria-label=Sequence]');
@@ -37,6 +82,7 @@ export function journey(waitsForTrials = false): Journey {
     made.saved = (what, check) => made.page.waitFor(what, async () => check(await made.document()));
   }, 90_000);
   afterAll(async () => {
+    if (!own) return;
     await made.page?.quit();
     await made.server?.stop();
   });

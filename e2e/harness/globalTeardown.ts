@@ -1,0 +1,1 @@
+export { stopShared as default } from './shared.ts';
