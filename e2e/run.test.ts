@@ -114,17 +114,17 @@ describe('the sequence screen', () => {
     await at.saved('a standing milestone', (p) => p.standing.length === 5);
   });
 
-  it('keeps one run’s books, by these rules', async () => {
+  it('keeps one run’s ledger, by these rules', async () => {
     await at.open('sequence/slot-5');
     await at.page.clickName('button', 'a game over at slot 5');
-    const books = (): Promise<string> => at.page.textOf('table[aria-label="The books"]');
-    await at.page.waitFor('a game over', async () => (await books()).includes('game over; game over: on from slot 5'));
+    const ledger = (): Promise<string> => at.page.textOf('table[aria-label="Ledger of the run"]');
+    await at.page.waitFor('a game over', async () => (await ledger()).includes('game over; game over: on from slot 5'));
     await at.page.clickName('button', 'wins everything');
-    await at.page.waitFor('wins', async () => !(await books()).includes('game over'));
+    await at.page.waitFor('wins', async () => !(await ledger()).includes('game over'));
     // 83 points at slot 1 and 2, 86 at 3, 92 at 4: 344, so a life at 300, at slot 4.
-    expect(await books()).toContain('1 life for points');
+    expect(await ledger()).toContain('1 life for points');
     await at.page.clickName('button', 'Attempt 1: won');
-    await at.page.waitFor('a retry', async () => (await books()).includes('retry'));
+    await at.page.waitFor('a retry', async () => (await ledger()).includes('retry'));
     await at.page.seeText(/Goes on at slot \d+|The run is over/);
   });
 });

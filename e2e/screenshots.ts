@@ -95,7 +95,7 @@ async function takeAll(): Promise<void> {
   await page.clickName('button', /^Edge cases: all of/);
   await page.seeText('just below');
   await take('edge-cases');
-  await show(`/projects/${id}/sequence/slot-5`, 'One run’s books');
+  await show(`/projects/${id}/sequence/slot-5`, 'One run, attempt by attempt');
   await take('sequence');
   await show(`/projects/${id}/ramps/slot-7?lane=hornetSpeed`, 'starting at');
   await take('ramps');

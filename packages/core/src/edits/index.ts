@@ -18,7 +18,7 @@ export {
   READING_WORDS,
   setAxis,
   setCells,
-  setHeld,
+  setRampAndPins,
   setRamp,
   setShape,
   type CellChange,
@@ -40,5 +40,5 @@ export {
   takenRules,
 } from './rules.ts';
 export { copyRules, slotsNamed, type CopiedRules, type LevelChange } from './copyRules.ts';
-export { addTally, removeTally, repeatSlot, setFate, setStarGate } from './run.ts';
+export { addTally, removeTally, repeatSlot, setTallyPolicy, setStarGate } from './run.ts';
 export { dropExpectation, expectClearRate } from './expectations.ts';

@@ -7,7 +7,7 @@ import {
   type Shape,
   type ShapeType,
 } from '../model/index.ts';
-import { rampValue, reshape, seriesOf, SHAPES, tidy } from '../ramps/index.ts';
+import { rampValue, reshape, seriesOf, SHAPES, toSignificant } from '../ramps/index.ts';
 import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
 
 const indexOf = (project: Project, key: string): number =>
@@ -89,7 +89,7 @@ export function setAxis(project: Project, key: string, axis: LiveAxis | undefine
   const parameter = project.parameters[indexOf(project, key)] as Parameter;
   const { axis: before, breather: _breather, ...rest } = parameter.ramp;
   const first = rampValue(parameter, before === undefined ? 1 : 0, seriesOf(project).contextOf(parameter, 1));
-  const from = tidy(first);
+  const from = toSignificant(first);
   const add =
     parameter.number === 'whole' ? 1 : Number(((parameter.sane.max - parameter.sane.min) / 20).toPrecision(1));
   const every = axis === undefined ? 4 : FIRST_STEPS[axis];
@@ -107,7 +107,7 @@ export const READING_WORDS: Readonly<Record<LiveAxis, string>> = {
 };
 
 /** Sets a ramp and its pins at once. */
-export function setHeld(
+export function setRampAndPins(
   project: Project,
   key: string,
   { ramp, pins }: Pick<Parameter, 'ramp' | 'pins'>,

@@ -15,7 +15,7 @@ import {
   removeTally,
   repeatSlot,
   replaceStanding,
-  setFate,
+  setTallyPolicy,
   setStarGate,
   slotsNamed,
   switchRule,
@@ -148,10 +148,10 @@ describe('slots named in a text', () => {
 describe('the sequence’s books', () => {
   it('set what becomes of a tally, also of one that has no entry yet', () => {
     const reset = { is: 'reset' as const, to: null };
-    expect(after(setFate(demo, 'score', 'next', reset, 'x')).run.keep['score']!.next).toEqual(reset);
+    expect(after(setTallyPolicy(demo, 'score', 'next', reset, 'x')).run.keep['score']!.next).toEqual(reset);
     const bare = structuredClone(demo);
     delete bare.run.keep['stings'];
-    expect(after(setFate(bare, 'stings', 'retry', reset, 'x'), bare).run.keep['stings']!.retry).toEqual(reset);
+    expect(after(setTallyPolicy(bare, 'stings', 'retry', reset, 'x'), bare).run.keep['stings']!.retry).toEqual(reset);
   });
 
   it('gain a tally and lose it, unless a rule uses it', () => {

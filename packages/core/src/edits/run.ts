@@ -2,9 +2,9 @@ import type { PatchOperation } from '../patch/index.ts';
 import {
   freshId,
   positionOf,
-  usualFates,
+  usualTallyPolicies,
   type Amount,
-  type Fate,
+  type TallyPolicy,
   type Project,
   type RunEvent,
   type Tally,
@@ -13,12 +13,20 @@ import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './e
 import { shiftTiers, type SequenceEdit } from './sequence.ts';
 
 /** What becomes of a tally at an event. */
-export function setFate(project: Project, tally: string, event: RunEvent, fate: Fate, what: string): NamedEdit {
+export function setTallyPolicy(
+  project: Project,
+  tally: string,
+  event: RunEvent,
+  policy: TallyPolicy,
+  what: string,
+): NamedEdit {
   const path = at('run', 'keep', tally);
-  const fates = project.run.keep[tally];
+  const policies = project.run.keep[tally];
   return {
     label: what,
-    patch: fates ? [replaceAt(`${path}/${event}`, fate)] : [addAt(path, { ...usualFates(tally), [event]: fate })],
+    patch: policies
+      ? [replaceAt(`${path}/${event}`, policy)]
+      : [addAt(path, { ...usualTallyPolicies(tally), [event]: policy })],
   };
 }
 
@@ -40,7 +48,7 @@ export function addTally(project: Project, name: string): NamedEdit & { id: stri
   return {
     id,
     label: `Add the tally ${name}`,
-    patch: [addAt(at('tallies', '-'), tally), addAt(at('run', 'keep', id), usualFates(id))],
+    patch: [addAt(at('tallies', '-'), tally), addAt(at('run', 'keep', id), usualTallyPolicies(id))],
   };
 }
 

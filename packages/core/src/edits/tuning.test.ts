@@ -12,7 +12,7 @@ import {
   removeTier,
   setAxis,
   setCells,
-  setHeld,
+  setRampAndPins,
   setShape,
   tierLimits,
   type NamedEdit,
@@ -91,7 +91,7 @@ describe('pins', () => {
     const { ramp } = of(project, 'hornetSpeed');
     const next = after(
       project,
-      setHeld(
+      setRampAndPins(
         project,
         'hornetSpeed',
         { ramp: { ...ramp, atMost: 3 }, pins: { 'slot-7': 2.6, 'slot-8': 2.9 } },

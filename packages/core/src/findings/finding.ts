@@ -1,7 +1,5 @@
-import type { Level, Project } from '../model/index.ts';
 import type { PatchOperation } from '../patch/index.ts';
-import type { Values } from '../ramps/index.ts';
-import type { Names, Placed, Resolving, RuleInForce } from '../rules/index.ts';
+import type { FactsByScope, Scope } from './scopes.ts';
 
 export type Severity = 'stops play' | 'surely wrong' | 'doubtful';
 
@@ -70,25 +68,14 @@ export interface Finding {
   mend?: Mend;
 }
 
-/** What a check sees: one level at one slot. */
-export interface Place {
-  project: Project;
-  level: Level;
-  position: number;
-  slotId: string;
-  values: Values;
-  placed: Placed;
-  names: Names;
-  /** The rules that hold here, standing ones included. */
-  rules: RuleInForce[];
-  /** What the level's names and parameters stand for here. */
-  resolving: Resolving;
-}
+/** A finding as a check tells it: how severe it is stands in the table of classes. */
+export type Found = Omit<Finding, 'code' | 'severity'>;
 
 /** One class of findings. */
-export interface Check {
+export interface Check<S extends Scope = Scope> {
   code: FindingCode;
-  check(place: Place): Finding[];
+  scope: S;
+  find(facts: FactsByScope[S]): Found[];
 }
 
 /** A number as people write it. */

@@ -1,5 +1,5 @@
 import type { Project } from '../model/index.ts';
-import { rampTable, tidy } from '../ramps/index.ts';
+import { rampTable, toSignificant } from '../ramps/index.ts';
 
 /** Every parameter's value at every slot, as rows to be written as CSV. */
 export interface ParameterTable {
@@ -15,7 +15,12 @@ export function parameterTable(project: Project): ParameterTable {
     header: ['position', 'slot', 'level', ...keys],
     rows: slotIds.map((slotId, index) => {
       const level = project.levels[project.slots[index]?.levelId ?? ''];
-      return [index + 1, slotId, level?.name ?? '', ...keys.map((key) => tidy(rows.get(key)?.values[index] ?? 0))];
+      return [
+        index + 1,
+        slotId,
+        level?.name ?? '',
+        ...keys.map((key) => toSignificant(rows.get(key)?.values[index] ?? 0)),
+      ];
     }),
   };
 }

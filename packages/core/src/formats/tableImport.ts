@@ -1,5 +1,5 @@
 import type { Parameter, Project } from '../model/index.ts';
-import { rampTable, tidy } from '../ramps/index.ts';
+import { rampTable, toSignificant } from '../ramps/index.ts';
 
 /** A cell whose value is another than the project's. */
 export interface CellDifference {
@@ -82,7 +82,8 @@ export function readParameterTable(project: Project, rows: readonly (readonly st
         return;
       }
       const before = table.rows.get(parameter.key)?.values[position - 1] ?? 0;
-      if (tidy(after) !== tidy(before)) changes.push({ key: parameter.key, slotId: slot.id, position, before, after });
+      if (toSignificant(after) !== toSignificant(before))
+        changes.push({ key: parameter.key, slotId: slot.id, position, before, after });
     });
   });
   if (problems.length > 0) return { ok: false, problems: problems.slice(0, MOST_PROBLEMS) };

@@ -22,14 +22,14 @@ export {
 } from './references.ts';
 export { Rule } from './rule.ts';
 export {
-  Fate,
-  Fates,
+  TallyPolicy,
+  TallyPolicies,
   Run,
   RUN_EVENTS,
   RUN_TALLIES,
   ScorePart,
   Tally,
-  usualFates,
+  usualTallyPolicies,
   type RunEvent,
   type RunTally,
 } from './run.ts';

@@ -17,18 +17,18 @@ export const RUN_TALLIES = ['score', 'lives', 'collected', 'stars'] as const;
 export type RunTally = (typeof RUN_TALLIES)[number];
 
 /** What becomes of a tally at an event: kept, or set to a value; to its value at the start of a run when null. */
-export const Fate = z.discriminatedUnion('is', [
+export const TallyPolicy = z.discriminatedUnion('is', [
   z.strictObject({ is: z.literal('keep') }),
   z.strictObject({ is: z.literal('reset'), to: Amount.nullable() }),
 ]);
-export type Fate = z.infer<typeof Fate>;
+export type TallyPolicy = z.infer<typeof TallyPolicy>;
 
 /** The events at which tallies are kept or reset. */
 export const RUN_EVENTS = ['retry', 'next', 'gameOver'] as const;
 export type RunEvent = (typeof RUN_EVENTS)[number];
 
-export const Fates = z.strictObject({ retry: Fate, next: Fate, gameOver: Fate });
-export type Fates = z.infer<typeof Fates>;
+export const TallyPolicies = z.strictObject({ retry: TallyPolicy, next: TallyPolicy, gameOver: TallyPolicy });
+export type TallyPolicies = z.infer<typeof TallyPolicies>;
 
 /** One weighted reading of a composed score. */
 export const ScorePart = z.strictObject({
@@ -54,16 +54,16 @@ export const Run = z
       ])
       .describe('What opens a slot.'),
     onGameOver: z.enum(['firstSlot', 'tierFirstSlot', 'sameSlot']),
-    keep: z.record(Id, Fates).describe('By tally: score, lives, collected, stars, or an own one by id.'),
+    keep: z.record(Id, TallyPolicies).describe('By tally: score, lives, collected, stars, or an own one by id.'),
   })
   .meta({ title: 'Run' });
 export type Run = z.infer<typeof Run>;
 
-const kept: Fate = { is: 'keep' };
-const reset: Fate = { is: 'reset', to: null };
+const kept: TallyPolicy = { is: 'keep' };
+const reset: TallyPolicy = { is: 'reset', to: null };
 
-/** The usual fates: a retry gives back what the attempt gathered, a game over starts anew, stars stay for good. */
-export const usualFates = (tally: string): Fates =>
+/** The usual policies: a retry gives back what the attempt gathered, a game over starts anew, stars stay for good. */
+export const usualTallyPolicies = (tally: string): TallyPolicies =>
   tally === 'stars'
     ? { retry: kept, next: kept, gameOver: kept }
     : tally === 'lives'

@@ -2,7 +2,7 @@ import { literal } from './amount.ts';
 import type { Ending } from './ending.ts';
 import type { Level } from './level.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './project.ts';
-import { usualFates, type Run } from './run.ts';
+import { usualTallyPolicies, type Run } from './run.ts';
 
 /** The plain ending: a breath, then on with it, or once more. */
 export const usualEnding = (): Ending => ({
@@ -19,10 +19,10 @@ const usualRun = (): Run => ({
   unlock: { by: 'win' },
   onGameOver: 'firstSlot',
   keep: {
-    score: usualFates('score'),
-    lives: usualFates('lives'),
-    collected: usualFates('collected'),
-    stars: usualFates('stars'),
+    score: usualTallyPolicies('score'),
+    lives: usualTallyPolicies('lives'),
+    collected: usualTallyPolicies('collected'),
+    stars: usualTallyPolicies('stars'),
   },
 });
 

@@ -2,7 +2,8 @@ import type { Parameter } from '../model/index.ts';
 import type { RampContext } from './context.ts';
 import { roundToMultiple } from './round.ts';
 import { seriesOf } from './series.ts';
-import { courseAt, fallback, isBreather, isPinned, shapedValue, type RampProject, type RampSource } from './values.ts';
+import { fallback, isBreather } from './readyRamp.ts';
+import { rawValue, isPinned, afterBreather, type RampProject, type RampSource } from './values.ts';
 
 /** One step that made a value. */
 export interface DerivationStep {
@@ -19,14 +20,14 @@ export type Derivation = readonly DerivationStep[];
 function deriveRamp(source: RampSource, place: number, context: RampContext): DerivationStep[] {
   const { ramp, sane } = source;
   const steps: DerivationStep[] = [];
-  let value = courseAt(ramp, place, context);
+  let value = rawValue(ramp, place, context);
   steps.push({ step: 'shape', value });
   if (!Number.isFinite(value)) {
     value = fallback(value, sane);
     steps.push({ step: 'no number', value });
   }
   if (isBreather(ramp, place)) {
-    value = shapedValue(source, place, context);
+    value = afterBreather(source, place, context);
     steps.push({ step: 'breather', value });
   }
   if (ramp.atMost !== undefined) {

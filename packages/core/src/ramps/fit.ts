@@ -2,6 +2,7 @@ import type { Shape } from '../model/index.ts';
 import type { RampContext } from './context.ts';
 import { inverseOf } from '../stats/index.ts';
 import { shapeDefinition } from './shapes/index.ts';
+import { rawValue } from './values.ts';
 
 /** A value that a ramp should have at a place. */
 export interface Target {
@@ -15,7 +16,7 @@ interface Knob {
   write(shape: Shape, value: number): Shape;
 }
 
-type Record_ = Record<string, number>;
+type NumberFields = Record<string, number>;
 
 /** The numbers of a shape that say how high it runs; those that say when it turns stay. */
 function knobsOf(shape: Shape, context: RampContext): Knob[] {
@@ -33,9 +34,9 @@ function knobsOf(shape: Shape, context: RampContext): Knob[] {
   return fields
     .filter(({ measure }) => measure === 'value' || measure === 'share')
     .map(({ name, of }) => {
-      const numbers = (from: Shape): Record_ => {
-        const whole = from as unknown as Record<string, Record_>;
-        return of === undefined ? (whole as unknown as Record_) : (whole[of] as Record_);
+      const numbers = (from: Shape): NumberFields => {
+        const whole = from as unknown as Record<string, NumberFields>;
+        return of === undefined ? (whole as unknown as NumberFields) : (whole[of] as NumberFields);
       };
       return {
         read: (from) => numbers(from)[name] ?? 0,
@@ -53,7 +54,7 @@ const ROUNDS = 30;
 /** Share of the diagonal: of several ways to meet the targets, the one that changes least. */
 const RIDGE = 1e-7;
 const DIGITS = 6;
-const NOTHING = 1e-6;
+const NEGLIGIBLE_SHARE = 1e-6;
 
 /**
  * A shape's own numbers turned so that its course comes nearest to some values, by least squares (Gauss–Newton: one
@@ -62,10 +63,9 @@ const NOTHING = 1e-6;
  * @returns undefined for a shape without such numbers, a formula
  */
 export function fitShape(shape: Shape, targets: readonly Target[], context: RampContext): Shape | undefined {
-  const definition = shapeDefinition(shape);
   const knobs = knobsOf(shape, context);
   if (knobs.length === 0 || targets.length === 0) return undefined;
-  const course = (of: Shape): number[] => targets.map(({ place }) => definition.valueAt(of, place, context));
+  const course = (of: Shape): number[] => targets.map(({ place }) => rawValue({ shape: of }, place, context));
   const miss = (of: Shape): number =>
     course(of).reduce((sum, value, i) => sum + square((targets[i] as Target).value - value), 0);
   /** As far along a change as brings it nearer: all the way, half, a quarter …; undefined where nothing does. */
@@ -101,7 +101,7 @@ export function fitShape(shape: Shape, targets: readonly Target[], context: Ramp
     fitted = better;
   }
   // What is nothing beside the targets is none: 0, not a trace of the arithmetic.
-  const least = NOTHING * Math.max(...targets.map(({ value }) => Math.abs(value)));
+  const least = NEGLIGIBLE_SHARE * Math.max(...targets.map(({ value }) => Math.abs(value)));
   const tidied = (value: number): number => (Math.abs(value) < least ? 0 : Number(value.toPrecision(DIGITS)));
   return knobs.reduce((from, knob) => knob.write(from, tidied(knob.read(from))), fitted);
 }

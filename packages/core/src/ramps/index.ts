@@ -17,13 +17,20 @@ export {
   type FormulaError,
   type FormulaFunction,
 } from './formula/index.ts';
-export { editedValues, holdEdit, type Held, type HeldAs, type RangeEdit, type Stretch } from './rangeEdit.ts';
+export {
+  editedValues,
+  applyRangeEdit,
+  type RangeEditResult,
+  type RangeEditForm,
+  type RangeEdit,
+  type Stretch,
+} from './rangeEdit.ts';
 export { fitShape, type Target } from './fit.ts';
 export { changeOf, laneMarks, type LaneMarks } from './marks.ts';
 export { readRamp, type RampReading } from './read.ts';
 export { reshape } from './reshape.ts';
-export { roundToMultiple, tidy } from './round.ts';
-export { seriesOf, valuesAt, withoutNumber, type Series } from './series.ts';
+export { roundToMultiple, toSignificant } from './round.ts';
+export { noNumbersOf, seriesOf, valuesAt, withoutNumber, type NoNumber, type Series } from './series.ts';
 export {
   SHAPES,
   shapeDefinition,
@@ -32,13 +39,14 @@ export {
   type ShapeDefinition,
   type ShapeField,
 } from './shapes/index.ts';
-export { rampTable, rowWith, valuesIn, type RampRow, type RampTable } from './table.ts';
+export { isBreather, readyRampValue, type ReadyRamp, type ReadySource } from './readyRamp.ts';
+export { rampTable, rowWith, valuesIn, type RampRow, type Earlier, type RampTable } from './table.ts';
 export {
-  courseAt,
-  isBreather,
+  rawValue,
   isPinned,
   rampValue,
-  shapedValue,
+  afterBreather,
+  readyRamp,
   type RampProject,
   type RampSource,
   type Values,

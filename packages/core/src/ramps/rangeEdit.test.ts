@@ -2,7 +2,16 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { homeBeforeDusk } from '../demo/index.ts';
 import type { Parameter, Ramp, Shape } from '../model/index.ts';
-import { editedValues, fitShape, holdEdit, PLAIN, rampValue, rowWith, type HeldAs, type RangeEdit } from './index.ts';
+import {
+  editedValues,
+  fitShape,
+  applyRangeEdit,
+  PLAIN,
+  rampValue,
+  rowWith,
+  type RangeEditForm,
+  type RangeEdit,
+} from './index.ts';
 
 const project = homeBeforeDusk();
 const parameterWith = (ramp: Ramp, pins: Record<string, number> = {}): Parameter => ({
@@ -79,7 +88,7 @@ describe('holding a range edit', () => {
 
   it('by the ramp’s own numbers keeps the ramp a ramp', () => {
     const parameter = parameterWith({ shape: steps, atMost: 4, roundTo: 0.05 });
-    const held = holdEdit(project, parameter, all, { edit: 'times', by: 1.5 }, 'own')!;
+    const held = applyRangeEdit(project, parameter, all, { edit: 'times', by: 1.5 }, 'own')!;
     // 2 × 1.5 and 0.5 × 1.5; the cap stays and has the last word.
     expect(held.ramp).toEqual({ shape: { ...steps, from: 3, add: 0.75 }, atMost: 4, roundTo: 0.05 });
     expect(held.elsewhere).toBe(0);
@@ -88,7 +97,7 @@ describe('holding a range edit', () => {
 
   it('leaves nothing of the arithmetic behind: a start at 0 stays at 0', () => {
     const shape: Shape = { type: 'steps', from: 0, add: 1, every: 4, startingAt: 2 };
-    const held = holdEdit(
+    const held = applyRangeEdit(
       project,
       parameterWith({ shape, atMost: 4, roundTo: 1 }),
       all,
@@ -100,7 +109,7 @@ describe('holding a range edit', () => {
 
   it('moves the pins of the stretch along, and no others', () => {
     const parameter = parameterWith({ shape: { type: 'hold', value: 2 } }, { 'slot-3': 5, 'slot-20': 7 });
-    const held = holdEdit(project, parameter, { from: 1, to: 10 }, { edit: 'add', by: 1 }, 'own')!;
+    const held = applyRangeEdit(project, parameter, { from: 1, to: 10 }, { edit: 'add', by: 1 }, 'own')!;
     expect(held.pins).toEqual({ 'slot-3': 6, 'slot-20': 7 });
     expect(held.ramp.shape).toEqual({ type: 'hold', value: 3 });
     expect(held.elsewhere).toBe(1);
@@ -112,7 +121,7 @@ describe('holding a range edit', () => {
     [{ edit: 'set', value: 3 }, 'if((level >= 5) * (level <= 8), 3, level / 2)'],
   ])('writes %j into a formula', (edit, text) => {
     const parameter = parameterWith({ shape: { type: 'formula', text: 'level / 2' } });
-    const held = holdEdit(project, parameter, { from: 5, to: 8 }, edit, 'own')!;
+    const held = applyRangeEdit(project, parameter, { from: 5, to: 8 }, edit, 'own')!;
     expect(held.ramp.shape).toEqual({ type: 'formula', text });
     expect(held.offBy).toBeLessThan(1e-9);
     expect(held.elsewhere).toBeLessThan(1e-9);
@@ -120,12 +129,12 @@ describe('holding a range edit', () => {
 
   it('cannot smooth a formula by its own numbers', () => {
     const parameter = parameterWith({ shape: { type: 'formula', text: 'level / 2' } });
-    expect(holdEdit(project, parameter, all, { edit: 'smooth' }, 'own')).toBeUndefined();
+    expect(applyRangeEdit(project, parameter, all, { edit: 'smooth' }, 'own')).toBeUndefined();
   });
 
   it('takes a pin away where the ramp says the same', () => {
     const parameter = parameterWith({ shape: { type: 'hold', value: 2 } }, { 'slot-3': 5 });
-    const held = holdEdit(project, parameter, { from: 2, to: 4 }, { edit: 'set', value: 2 }, 'pins')!;
+    const held = applyRangeEdit(project, parameter, { from: 2, to: 4 }, { edit: 'set', value: 2 }, 'pins')!;
     expect(held.pins).toEqual({});
   });
 
@@ -135,13 +144,13 @@ describe('holding a range edit', () => {
     fc.constant({ edit: 'smooth' as const }),
     fc.constant({ edit: 'spread' as const }),
   );
-  it.each<HeldAs>(['points', 'pins'])('as %s gives what was asked for and changes nothing elsewhere', (as) => {
+  it.each<RangeEditForm>(['points', 'pins'])('as %s gives what was asked for and changes nothing elsewhere', (as) => {
     fc.assert(
       fc.property(edits, fc.integer({ min: 1, max: 24 }), fc.integer({ min: 0, max: 10 }), (edit, from, more) => {
         const stretch = { from, to: Math.min(24, from + more) };
         const breather = { every: 5, startingAt: 5, takes: { is: 'times' as const, factor: 0.8 } };
         const parameter = parameterWith({ shape: steps, breather }, { 'slot-6': 9, 'slot-15': 1 });
-        const held = holdEdit(project, parameter, stretch, edit, as)!;
+        const held = applyRangeEdit(project, parameter, stretch, edit, as)!;
         const wanted = editedValues(valuesOf(parameter), stretch, edit);
         const got = valuesOf({ ...parameter, ramp: held.ramp, pins: held.pins });
         got.forEach((value, index) => expect(value).toBeCloseTo(wanted[index]!, 8));

@@ -1,10 +1,10 @@
 import type { Parameter, Ramp } from '../model/index.ts';
 import { fitShape } from './fit.ts';
-import { tidy } from './round.ts';
+import { toSignificant } from './round.ts';
 import { seriesOf } from './series.ts';
 import { SHAPES } from './shapes/index.ts';
 import { rowWith } from './table.ts';
-import { courseAt, rampValue, type RampProject } from './values.ts';
+import { rawValue, rampValue, type RampProject } from './values.ts';
 
 /** What is done with the values of a stretch of levels. */
 export type RangeEdit =
@@ -17,7 +17,7 @@ export type RangeEdit =
   | { edit: 'copy'; values: readonly number[] };
 
 /** How the new values are held: by the ramp's own numbers, by a ramp through points, or by a pin at every level. */
-export type HeldAs = 'own' | 'points' | 'pins';
+export type RangeEditForm = 'own' | 'points' | 'pins';
 
 /** A stretch of levels, both ends included, positions from 1. */
 export interface Stretch {
@@ -49,7 +49,7 @@ export function editedValues(values: readonly number[], { from, to }: Stretch, e
 }
 
 /** A parameter after a range edit. */
-export interface Held {
+export interface RangeEditResult {
   ramp: Ramp;
   pins: Record<string, number>;
   /** Largest distance from what was asked for, within the stretch: caps, rounding and the shape have the last word. */
@@ -81,13 +81,13 @@ function formulaWith(text: string, { from, to }: Stretch, edit: RangeEdit, all: 
  *
  * @returns undefined where it cannot be held that way: a formula cannot be smoothed by its own numbers
  */
-export function holdEdit(
+export function applyRangeEdit(
   project: RampProject,
   parameter: Parameter,
   stretch: Stretch,
   edit: RangeEdit,
-  as: HeldAs,
-): Held | undefined {
+  as: RangeEditForm,
+): RangeEditResult | undefined {
   const { slots } = project;
   const { ramp, pins } = parameter;
   const before = [...rowWith(project, parameter).values];
@@ -105,13 +105,13 @@ export function holdEdit(
   });
   return { ...made, offBy, elsewhere };
 
-  function make(): Pick<Held, 'ramp' | 'pins'> | undefined {
+  function make(): Pick<RangeEditResult, 'ramp' | 'pins'> | undefined {
     const context = seriesOf(project).contextOf(parameter, 1);
     if (as === 'pins') {
       const kept = { ...pins };
       slots.forEach(({ id }, index) => {
         if (!inside(index)) return;
-        const value = tidy(wanted[index] as number);
+        const value = toSignificant(wanted[index] as number);
         if (Math.abs(value - rampValue(parameter, index + 1, context)) < SAME) delete kept[id];
         else kept[id] = value;
       });
@@ -120,7 +120,7 @@ export function holdEdit(
     if (as === 'points') {
       // Pins outside the stretch hang on the ramp as they did; inside, the points take their place.
       const course = rowWith(project, { ...parameter, pins: {} }).values;
-      const values = wanted.map((value, index) => tidy(inside(index) ? value : (course[index] as number)));
+      const values = wanted.map((value, index) => toSignificant(inside(index) ? value : (course[index] as number)));
       const left = Object.entries(pins).filter(([id]) => !inside(slots.findIndex((slot) => slot.id === id)));
       const { breather: _breather, ...rest } = ramp;
       return { ramp: { ...rest, shape: SHAPES.points.fromValues(values, context) }, pins: Object.fromEntries(left) };
@@ -129,7 +129,7 @@ export function holdEdit(
     const moved = Object.fromEntries(
       Object.entries(pins).map(([id, value]) => {
         const index = slots.findIndex((slot) => slot.id === id);
-        return [id, inside(index) ? tidy(wanted[index] as number) : value];
+        return [id, inside(index) ? toSignificant(wanted[index] as number) : value];
       }),
     );
     if (shape.type === 'formula') {
@@ -140,7 +140,7 @@ export function holdEdit(
     const relative = edit.edit === 'add' || edit.edit === 'times';
     const asked = relative
       ? editedValues(
-          before.map((_, index) => courseAt(ramp, index + 1, context)),
+          before.map((_, index) => rawValue(ramp, index + 1, context)),
           stretch,
           edit,
         )

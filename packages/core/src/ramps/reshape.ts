@@ -1,7 +1,7 @@
 import type { Ramp, Shape, ShapeType } from '../model/index.ts';
 import type { RampContext } from './context.ts';
 import { SHAPES, shapeDefinition } from './shapes/index.ts';
-import { courseAt } from './values.ts';
+import { rawValue } from './values.ts';
 
 /** The longest formula that the document takes. */
 const LONGEST_FORMULA = 500;
@@ -23,7 +23,7 @@ export function reshape(ramp: Ramp, type: ShapeType, context: RampContext, place
     if (plain !== undefined && plain.length <= LONGEST_FORMULA) return { type: 'formula', text: plain };
   }
   const values = Array.from({ length: Math.max(1, places) }, (_, index) => {
-    const value = courseAt(ramp, context.first + index, context);
+    const value = rawValue(ramp, context.first + index, context);
     return Number.isFinite(value) ? value : 0;
   });
   return SHAPES[type].fromValues(values, context);

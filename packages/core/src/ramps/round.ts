@@ -17,5 +17,8 @@ export function roundToMultiple(value: number, multiple: number): number {
   return value < 0 ? 0 - size : size;
 }
 
-/** Ten significant digits keep every designed number and drop binary noise. */
-export const tidy = (value: number): number => Number(value.toPrecision(10));
+/** Significant digits that keep every designed number and drop binary noise. */
+const DESIGNED_DIGITS = 10;
+
+/** The value with so many significant digits. @example toSignificant(0.1 + 0.2) // 0.3 */
+export const toSignificant = (value: number, digits = DESIGNED_DIGITS): number => Number(value.toPrecision(digits));

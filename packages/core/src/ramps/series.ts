@@ -1,7 +1,8 @@
 import type { Parameter } from '../model/index.ts';
 import type { RampContext } from './context.ts';
 import { cyclesOf } from './formula/index.ts';
-import { courseAt, fallback, isPinned, rampValue, type RampProject, type Values } from './values.ts';
+import { fallback } from './readyRamp.ts';
+import { rawValue, isPinned, rampValue, type RampProject, type Values } from './values.ts';
 
 /** All ramps of a project. */
 export interface Series {
@@ -53,21 +54,33 @@ export function seriesOf(project: RampProject): Series {
   return { contextOf, valueAt, rampAt };
 }
 
-/**
- * Positions at which a parameter's formula gives no number, so that an end of its sane range stands in for it; all of them
- * where it goes round in a circle. None for other shapes, and for what is pinned.
- */
-export function withoutNumber(project: RampProject, parameter: Parameter): number[] {
-  const { key, ramp } = parameter;
+/** A position at which a formula gives no number: what it comes to there. */
+export interface NoNumber {
+  /** From 1. */
+  position: number;
+  /** Not a number, or infinite. */
+  value: number;
+}
+
+/** Where a parameter's formula gives no number by itself, so that an end of its sane range stands in for it. None for other shapes, and for what is pinned. */
+export function noNumbersOf(project: RampProject, parameter: Parameter): NoNumber[] {
+  const { ramp } = parameter;
   if (ramp.shape.type !== 'formula') return [];
-  const circular = cyclesOf(project.parameters).flat().includes(key);
   const { contextOf } = seriesOf(project);
   return project.slots.flatMap((slot, index) => {
     if (isPinned(parameter, slot.id)) return [];
     const position = index + 1;
-    const place = ramp.axis === undefined ? position : 0;
-    return circular || !Number.isFinite(courseAt(ramp, place, contextOf(parameter, position))) ? [position] : [];
+    const value = rawValue(ramp, ramp.axis === undefined ? position : 0, contextOf(parameter, position));
+    return Number.isFinite(value) ? [] : [{ position, value }];
   });
+}
+
+/** Positions at which an end of a parameter's sane range stands in for a number: all of them where its formula goes round in a circle. */
+export function withoutNumber(project: RampProject, parameter: Parameter): number[] {
+  if (parameter.ramp.shape.type !== 'formula') return [];
+  const isCircular = cyclesOf(project.parameters).flat().includes(parameter.key);
+  if (!isCircular) return noNumbersOf(project, parameter).map(({ position }) => position);
+  return project.slots.flatMap(({ id }, index) => (isPinned(parameter, id) ? [] : [index + 1]));
 }
 
 /** All parameters at one position (from 1; past the last slot the ramps go on, without pins). */

@@ -114,7 +114,7 @@ describe('points', () => {
     ],
   });
   it.each([
-    // Held: the point before. Straight: 10 + 8 × 2 / 4 at 4, 18 − 12 × 1 / 4 at 9. Before the first and after the last: held.
+    // RangeEditResult: the point before. Straight: 10 + 8 × 2 / 4 at 4, 18 − 12 × 1 / 4 at 9. Before the first and after the last: held.
     ['hold', [10, 10, 10, 18, 18, 18, 6, 6]],
     ['straight', [10, 10, 14, 18, 18, 15, 6, 6]],
   ] as const)('%s', (between, expected) => {

@@ -1,12 +1,20 @@
 import type { LiveAxis, Project } from '../model/index.ts';
-import { isPinned, namesIn, rampValue, type Band, type RampSource, type Values } from '../ramps/index.ts';
+import {
+  isPinned,
+  namesIn,
+  readyRamp,
+  readyRampValue,
+  type Band,
+  type ReadySource,
+  type Values,
+} from '../ramps/index.ts';
 
 /** A ramp along a reading, with all that it depends on at one level: plain data, so that it can be sent and hashed. */
 export interface LiveRamp {
   /** Index among the level's changing parameters. */
   dial: number;
   axis: LiveAxis;
-  source: RampSource;
+  source: ReadySource;
   level: number;
   levels: number;
   bands: readonly Band[];
@@ -38,7 +46,15 @@ export function liveRampsOf(
     // Names do not act: a renamed tier makes no forecast stale.
     const bands = (project.liveTiers?.[axis] ?? []).map(({ id, from }) => ({ id, from, name: '' }));
     return [
-      { dial, axis, source: { ramp, sane }, level: position, levels: project.slots.length, bands, values: named },
+      {
+        dial,
+        axis,
+        source: { ramp: readyRamp(ramp), sane },
+        level: position,
+        levels: project.slots.length,
+        bands,
+        values: named,
+      },
     ];
   });
 }
@@ -46,5 +62,5 @@ export function liveRampsOf(
 /** What a live ramp gives where its reading stands. */
 export function liveRampAt({ axis, source, level, levels, bands, values }: LiveRamp, reading: number): number {
   const parameterAt = (key: string): number => values[key] ?? Number.NaN;
-  return rampValue(source, reading, { axis, first: 0, levels, level, bands, parameterAt });
+  return readyRampValue(source, reading, { axis, first: 0, levels, level, bands, parameterAt });
 }

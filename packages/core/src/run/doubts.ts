@@ -1,5 +1,5 @@
 import { RUN_EVENTS, type Project } from '../model/index.ts';
-import { fateOf, runTallies, starsAsked } from './ledger.ts';
+import { tallyPolicyOf, runTallies, starsAsked } from './ledger.ts';
 
 /** Something about the sequence's bookkeeping that a designer should look at. */
 export interface RunDoubt {
@@ -45,7 +45,7 @@ export function runDoubts(project: Project): RunDoubt[] {
     });
   for (const tally of runTallies(project)) {
     if (tally === 'stars' || tally === 'score' || tally === 'lives') continue;
-    if (RUN_EVENTS.every((event) => fateOf(project, tally, event).is === 'keep'))
+    if (RUN_EVENTS.every((event) => tallyPolicyOf(project, tally, event).is === 'keep'))
       doubts.push({ path: ['run', 'keep', tally], sentence: `“${tally}” is never reset: it only grows.` });
   }
   return doubts;

@@ -1,13 +1,13 @@
 export { isEndless, positionAtTurn } from './order.ts';
 export {
   enterAttempt,
-  fateOf,
+  tallyPolicyOf,
   ledgerOf,
   runTallies,
   starsAsked,
-  startBooks,
+  startRun,
   type AttemptEntry,
   type LedgerRow,
-  type RunBooks,
+  type RunState,
 } from './ledger.ts';
 export { runDoubts, type RunDoubt } from './doubts.ts';

@@ -1,9 +1,9 @@
 import {
   RUN_TALLIES,
-  usualFates,
+  usualTallyPolicies,
   type Amount,
   type EndingSide,
-  type Fate,
+  type TallyPolicy,
   type Project,
   type RunEvent,
 } from '../model/index.ts';
@@ -11,7 +11,7 @@ import { valuesAt } from '../ramps/index.ts';
 import { resolveAmount } from '../rules/index.ts';
 import { positionAtTurn } from './order.ts';
 
-/** What an attempt brings into the books. */
+/** What an attempt adds to a run. */
 export interface AttemptEntry {
   result: 'won' | 'lost';
   stars: number;
@@ -22,8 +22,8 @@ export interface AttemptEntry {
   tallies: Readonly<Record<string, number>>;
 }
 
-/** A run as its books stand between two attempts. */
-export interface RunBooks {
+/** A run as it stands between two attempts. */
+export interface RunState {
   /** Attempts at slots begun so far, in the order of play, from 1. */
   turn: number;
   position: number;
@@ -34,7 +34,7 @@ export interface RunBooks {
   over: boolean;
 }
 
-/** One line of the books. */
+/** One line of a run’s ledger. */
 export interface LedgerRow {
   position: number;
   entry: AttemptEntry;
@@ -45,14 +45,14 @@ export interface LedgerRow {
   kept: Readonly<Record<string, number>>;
   /** Where play goes on, in words that a designer reads. */
   said: string[];
-  after: RunBooks;
+  after: RunState;
 }
 
 /** Nothing placed: amounts of a run are not shares of a ground. */
-const NOTHING = { count: {}, worth: {} };
+const NOTHING_PLACED = { count: {}, worth: {} };
 
 const amountAt = (project: Project, amount: Amount, position: number): number =>
-  resolveAmount(amount, valuesAt(project, position), NOTHING);
+  resolveAmount(amount, valuesAt(project, position), NOTHING_PLACED);
 
 /** Every tally of a run, Stadion's own first. */
 export const runTallies = (project: Project): string[] => [...RUN_TALLIES, ...project.tallies.map((tally) => tally.id)];
@@ -64,10 +64,10 @@ function startOf(project: Project, tally: string): number {
 }
 
 /** What becomes of a tally at an event. */
-export const fateOf = (project: Project, tally: string, event: RunEvent): Fate =>
-  (project.run.keep[tally] ?? usualFates(tally))[event];
+export const tallyPolicyOf = (project: Project, tally: string, event: RunEvent): TallyPolicy =>
+  (project.run.keep[tally] ?? usualTallyPolicies(tally))[event];
 
-export function startBooks(project: Project, seed: number): RunBooks {
+export function startRun(project: Project, seed: number): RunState {
   const position = positionAtTurn(project, 1, seed) ?? 0;
   const tallies = Object.fromEntries(runTallies(project).map((tally) => [tally, startOf(project, tally)]));
   return { turn: 1, position, tallies, stars: {}, over: position === 0 };
@@ -95,15 +95,15 @@ function tierFirst(project: Project, position: number): number {
   return first;
 }
 
-/** Does one attempt's bookkeeping: what it earned, what is kept, where play goes on. */
-export function enterAttempt(project: Project, books: RunBooks, entry: AttemptEntry, seed: number): LedgerRow {
-  const { position } = books;
+/** Works out what one attempt does to a run: what it earned, what is kept, where play goes on. */
+export function enterAttempt(project: Project, run: RunState, entry: AttemptEntry, seed: number): LedgerRow {
+  const { position } = run;
   const slot = slotAt(project, position);
   const level = slot && project.levels[slot.levelId];
   const said: string[] = [];
-  const stars = { ...books.stars };
+  const stars = { ...run.stars };
   if (entry.result === 'won' && slot) stars[slot.id] = Math.max(stars[slot.id] ?? 0, entry.stars);
-  const earned: Record<string, number> = { ...books.tallies };
+  const earned: Record<string, number> = { ...run.tallies };
   const add = (tally: string, by: number): void => void (earned[tally] = (earned[tally] ?? 0) + by);
   add('score', entry.score);
   add('collected', entry.collected);
@@ -114,7 +114,7 @@ export function enterAttempt(project: Project, books: RunBooks, entry: AttemptEn
   const { lifeEvery, livesAtMost } = project.run;
   const every = lifeEvery ? amountAt(project, lifeEvery, position) : 0;
   if (every > 0) {
-    const gained = Math.floor((earned['score'] ?? 0) / every) - Math.floor((books.tallies['score'] ?? 0) / every);
+    const gained = Math.floor((earned['score'] ?? 0) / every) - Math.floor((run.tallies['score'] ?? 0) / every);
     if (gained > 0) {
       add('lives', gained);
       said.push(`${gained} ${gained === 1 ? 'life' : 'lives'} for points`);
@@ -133,20 +133,20 @@ export function enterAttempt(project: Project, books: RunBooks, entry: AttemptEn
   const kept: Record<string, number> = {};
   let keptStars: Record<string, number> = stars;
   for (const tally of runTallies(project)) {
-    const fate = fateOf(project, tally, event);
+    const policy = tallyPolicyOf(project, tally, event);
     kept[tally] = earned[tally] ?? 0;
-    if (fate.is === 'keep') continue;
-    kept[tally] = fate.to === null ? startOf(project, tally) : amountAt(project, fate.to, position);
+    if (policy.is === 'keep') continue;
+    kept[tally] = policy.to === null ? startOf(project, tally) : amountAt(project, policy.to, position);
     if (tally === 'stars') keptStars = {};
   }
-  const where = goOn(project, books, level?.ending[entry.result].next, event, seed);
+  const where = goOn(project, run, level?.ending[entry.result].next, event, seed);
   if (where.said) said.push(where.said);
   const asked = where.position === undefined ? 0 : starsAsked(project, where.position);
   const locked = where.position !== undefined && where.position !== position && asked > (kept['stars'] ?? 0);
   if (locked)
     said.push(`slot ${where.position} stays shut: it asks for ${asked} stars, there are ${kept['stars'] ?? 0}`);
-  const after: RunBooks = {
-    turn: locked ? books.turn : where.turn,
+  const after: RunState = {
+    turn: locked ? run.turn : where.turn,
     position: locked ? position : (where.position ?? position),
     tallies: kept,
     stars: keptStars,
@@ -164,7 +164,7 @@ interface Where {
 
 function goOn(
   project: Project,
-  { turn, position }: RunBooks,
+  { turn, position }: RunState,
   next: EndingSide['next'] | undefined,
   event: RunEvent,
   seed: number,
@@ -196,15 +196,15 @@ function goOn(
   }
 }
 
-/** The books of a whole run, attempt by attempt, until the entries or the run end. */
+/** The ledger of a whole run, attempt by attempt, until the entries or the run end. */
 export function ledgerOf(project: Project, entries: readonly AttemptEntry[], seed: number): LedgerRow[] {
   const rows: LedgerRow[] = [];
-  let books = startBooks(project, seed);
+  let run = startRun(project, seed);
   for (const entry of entries) {
-    if (books.over) break;
-    const row = enterAttempt(project, books, entry, seed);
+    if (run.over) break;
+    const row = enterAttempt(project, run, entry, seed);
     rows.push(row);
-    books = row.after;
+    run = row.after;
   }
   return rows;
 }

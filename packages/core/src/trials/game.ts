@@ -12,7 +12,7 @@ export interface Carry {
   tallies?: Readonly<Record<number, number>>;
 }
 
-/** What one game came to: enough for a forecast and for the books of a run. */
+/** What one game came to: enough for a forecast and for the ledger of a run. */
 export interface GameResult {
   won: boolean;
   stars: number;

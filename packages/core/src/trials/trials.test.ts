@@ -91,7 +91,7 @@ describe('the pacers', () => {
 });
 
 describe('a game', () => {
-  it('takes up what a run carries into it and tells what goes back into the books', () => {
+  it('takes up what a run carries into it and tells what goes back into the run', () => {
     const game = gameAt(9);
     const plain = game.play(steady, 5);
     const carried = game.play(steady, 5, { lives: 1, score: 500, tries: 3 });

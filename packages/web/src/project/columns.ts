@@ -50,8 +50,8 @@ function useWindowWidth(): number {
 export function useColumns(): Columns {
   const { screen } = useSelection();
   const slots = useAppSelector((state) => state.document.open?.current.slots.length ?? 0);
-  const beyond = useAppSelector((state) => state.view.beyond);
-  const count = slots + (screen === 'ramps' ? beyond : 0);
+  const levelsPastEnd = useAppSelector((state) => state.view.levelsPastEnd);
+  const count = slots + (screen === 'ramps' ? levelsPastEnd : 0);
   const wanted = useAppSelector((state) => state.view.firstColumn);
   const dispatch = useAppDispatch();
   const width = useWindowWidth() - GUTTER - RIGHT_MARGIN;

@@ -19,11 +19,11 @@ export interface Compared {
 export function useCompared(): Compared | undefined {
   const { projectId, compared } = useSelection();
   const count = useProject().slots.length;
-  const beyond = useAppSelector((state) => state.view.beyond);
+  const levelsPastEnd = useAppSelector((state) => state.view.levelsPastEnd);
   const { currentData } = useSnapshotQuery({ projectId, snapshotId: compared ?? '' }, { skip: compared === undefined });
   return useMemo(
-    () => currentData && { snapshot: currentData, rows: rampsOf(currentData.document, count + beyond).rows },
-    [currentData, count, beyond],
+    () => currentData && { snapshot: currentData, rows: rampsOf(currentData.document, count + levelsPastEnd).rows },
+    [currentData, count, levelsPastEnd],
   );
 }
 

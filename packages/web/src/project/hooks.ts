@@ -67,7 +67,7 @@ export function useSelection(): Selection {
 }
 
 /** What an address says besides project, screen and slot. */
-interface Besides {
+interface AddressQuery {
   lane?: string | undefined;
   compared?: string | undefined;
 }
@@ -76,7 +76,7 @@ export function addressOf(
   projectId: string,
   screen: Screen,
   slotId?: string,
-  { lane, compared }: Besides = {},
+  { lane, compared }: AddressQuery = {},
 ): string {
   const query = new URLSearchParams({
     ...(lane === undefined ? {} : { lane }),
@@ -85,7 +85,7 @@ export function addressOf(
   return `/projects/${projectId}/${screen}${slotId === undefined ? '' : `/${slotId}`}${query === '' ? '' : `?${query}`}`;
 }
 
-export interface Goto extends Besides {
+export interface Goto extends AddressQuery {
   screen?: Screen;
   slotId?: string | undefined;
 }

@@ -21,7 +21,7 @@ export function rampsOf(project: Project, positions = project.slots.length): Ram
 }
 
 /** All ramps of the open project, past its end by so many levels. */
-export function useRamps(beyond = 0): RampTable {
+export function useRamps(levelsPastEnd = 0): RampTable {
   const project = useProject();
-  return useMemo(() => rampsOf(project, project.slots.length + beyond), [project, beyond]);
+  return useMemo(() => rampsOf(project, project.slots.length + levelsPastEnd), [project, levelsPastEnd]);
 }

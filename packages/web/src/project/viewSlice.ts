@@ -10,7 +10,7 @@ export interface ViewState {
   /** The slot whose name is being typed. */
   renaming: string | null;
   /** Levels shown past the end of the sequence, on Ramps. */
-  beyond: number;
+  levelsPastEnd: number;
   /** Levels marked for an edit of all of them, both ends included. */
   stretch: Stretch | null;
   /** What is open below the open lane. */
@@ -26,7 +26,7 @@ const initialState: ViewState = {
   findingsOpen: false,
   firstColumn: 0,
   renaming: null,
-  beyond: 0,
+  levelsPastEnd: 0,
   stretch: null,
   lanePanel: null,
   moversOpen: false,
@@ -48,8 +48,8 @@ const slice = createSlice({
     renamingStarted(state, { payload }: PayloadAction<string | null>) {
       state.renaming = payload;
     },
-    beyondSet(state, { payload }: PayloadAction<number>) {
-      state.beyond = payload;
+    levelsPastEndSet(state, { payload }: PayloadAction<number>) {
+      state.levelsPastEnd = payload;
     },
     stretchMarked(state, { payload }: PayloadAction<Stretch | null>) {
       state.stretch = payload && { from: Math.min(payload.from, payload.to), to: Math.max(payload.from, payload.to) };
@@ -69,7 +69,7 @@ export const {
   findingsToggled,
   scrolledTo,
   renamingStarted,
-  beyondSet,
+  levelsPastEndSet,
   stretchMarked,
   lanePanelOpened,
   moversToggled,

@@ -1,4 +1,4 @@
-import { tidy } from '@stadion/core/ramps';
+import { toSignificant } from '@stadion/core/ramps';
 import { Popover } from 'radix-ui';
 import { useCallback, useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { formatNumber } from './format.ts';
@@ -43,7 +43,9 @@ export function NumberChip(props: NumberChipProps) {
   }, [flush]);
 
   const propose = (next: number, soon: boolean): void => {
-    const kept = tidy(Math.min(max ?? Number.POSITIVE_INFINITY, Math.max(min ?? Number.NEGATIVE_INFINITY, next)));
+    const kept = toSignificant(
+      Math.min(max ?? Number.POSITIVE_INFINITY, Math.max(min ?? Number.NEGATIVE_INFINITY, next)),
+    );
     waiting.current = kept;
     setDraft(kept);
     clearTimeout(timer.current);

@@ -1,4 +1,4 @@
-import { tidy } from '@stadion/core/ramps';
+import { toSignificant } from '@stadion/core/ramps';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from './Button.tsx';
 import { formatNumber } from './format.ts';
@@ -22,7 +22,7 @@ export function NumberEditor({ focusOn, typed, onDone, clear, ...props }: Props)
   const [reason, setReason] = useState<string>();
   const commit = (): void => {
     const parsed = parseNumber(text, units);
-    const next = parsed.ok ? tidy(parsed.value / scale) : 0;
+    const next = parsed.ok ? toSignificant(parsed.value / scale) : 0;
     const why = parsed.ok ? refusal(next, props) : parsed.reason;
     if (why !== undefined)
       return setReason(`${why} Kept: ${value === null ? 'none' : formatNumber(value * scale, digits)}.`);

@@ -5,18 +5,17 @@ import type { Check } from '../finding.ts';
 const EXPECTED = { won: 'a win', lost: 'a loss', goesOn: 'that it goes on' } as const;
 
 /** A verdict that a designer holds the judge to and that is another now. */
-export const expectationNotMet: Check = {
+export const expectationNotMet: Check<'slot'> = {
   code: 'expectation-not-met',
-  check: ({ project, slotId, level }) =>
+  scope: 'slot',
+  find: ({ project, slot, level }) =>
     project.expectations.flatMap((expectation, index) => {
-      if (expectation.slotId !== slotId || expectation.is !== 'verdict') return [];
+      if (expectation.slotId !== slot.id || expectation.is !== 'verdict') return [];
       const { met, said } = checkExpectation(project, expectation, undefined);
       if (met !== false) return [];
       return [
         {
-          code: 'expectation-not-met' as const,
-          severity: 'surely wrong' as const,
-          slotId,
+          slotId: slot.id,
           path: pointerOf(['levels', level.id, 'rules']),
           sentence: `An expectation is not met: ${expectation.words}.`,
           reason: `Expected is ${EXPECTED[expectation.verdict]}; the judge says: ${said}.`,

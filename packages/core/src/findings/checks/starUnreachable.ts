@@ -1,19 +1,19 @@
 import { pointerOf } from '../../model/index.ts';
 import { resolveAmount } from '../../rules/index.ts';
-import { say, type Check, type Finding } from '../finding.ts';
+import { say, type Check, type Found } from '../finding.ts';
 
 /** A star that asks for at least as much time left as the clock gives. */
-export const starUnreachable: Check = {
+export const starUnreachable: Check<'slot'> = {
   code: 'star-unreachable',
-  check: (place) => {
-    const { clock, stars, id } = place.level;
+  scope: 'slot',
+  find: ({ level: { clock, stars, id }, resolving: { values, placed }, slot }) => {
     if (clock.limitSeconds === null || stars.is !== 'ladder' || stars.reading !== 'timeLeft') return [];
-    const limit = resolveAmount(clock.limitSeconds, place.values, place.placed);
-    const found: Finding[] = [];
+    const limit = resolveAmount(clock.limitSeconds, values, placed);
+    const found: Found[] = [];
     let below = 0;
     stars.thresholds.forEach((threshold, index) => {
       if (threshold === null) return;
-      const asked = resolveAmount(threshold, place.values, place.placed);
+      const asked = resolveAmount(threshold, values, placed);
       if (asked < limit) {
         below = asked;
         return;
@@ -22,9 +22,7 @@ export const starUnreachable: Check = {
       const mended = Math.round((below + limit) / 2);
       const star = '★'.repeat(index + 1);
       found.push({
-        code: 'star-unreachable',
-        severity: 'surely wrong',
-        slotId: place.slotId,
+        slotId: slot.id,
         path,
         sentence: `${star} is out of reach.`,
         reason: `It takes ${say(asked)} s left, and the clock gives ${say(limit)} s in all.`,

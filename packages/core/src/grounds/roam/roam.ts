@@ -85,7 +85,7 @@ export const roam: GroundKind<RoamMotion, RoamOwn> = {
   hash: (own, hash) => mixFloat(hash, own.speed),
   dials: {
     speed: (_state, own, value) => {
-      own.speed = Math.min(FASTEST, Math.max(SLOWEST, value));
+      own.speed = within(value, SLOWEST, FASTEST);
     },
   },
   actions: [

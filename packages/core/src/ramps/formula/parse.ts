@@ -1,6 +1,6 @@
-import { compile } from './compile.ts';
 import { FUNCTIONS } from './functions.ts';
 import { nearest } from './nearest.ts';
+import { runOf } from './run.ts';
 import { tokensOf, type Token } from './tokens.ts';
 import type { NameUse, Node, Operation, ParsedFormula } from './types.ts';
 import { Unreadable } from './unreadable.ts';
@@ -253,7 +253,7 @@ function parse(text: string): ParsedFormula {
   try {
     const reader = new Reader(tokensOf(text));
     const root = reader.all();
-    return { ok: true, root, names: reader.names, run: compile(root) };
+    return { ok: true, root, names: reader.names, run: runOf(root) };
   } catch (error) {
     if (error instanceof Unreadable) return { ok: false, error: error.at };
     throw error;

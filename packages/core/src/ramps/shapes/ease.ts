@@ -1,9 +1,14 @@
 import { exp2 } from '../exponential.ts';
 import { halfwayPosition } from './crossing.ts';
-import { tidy } from './stepwise.ts';
-import type { ShapeDefinition } from './types.ts';
+import { FORMULA_DIGITS } from './stepwise.ts';
+import type { ShapeDefinition, ShapeValue } from './types.ts';
+import { toSignificant } from '../round.ts';
 
 /** to − (to − from) × 2^(−(n − first) / halfway), first being position 1 or a reading's 0: quick at first, ever slower, never quite there. */
+export const easeValue: ShapeValue<'ease'> = (shape, place, { first }) =>
+  shape.to - (shape.to - shape.from) * exp2(-(place - first) / shape.halfway);
+
+/** Its words, handles, and what carries over to it. */
 export const ease: ShapeDefinition<'ease'> = {
   type: 'ease',
   label: 'Ease',
@@ -30,7 +35,6 @@ export const ease: ShapeDefinition<'ease'> = {
       }),
     },
   ],
-  valueAt: (shape, place, { first }) => shape.to - (shape.to - shape.from) * exp2(-(place - first) / shape.halfway),
   fromValues: (values) => ({
     type: 'ease',
     from: values[0] as number,
@@ -38,7 +42,7 @@ export const ease: ShapeDefinition<'ease'> = {
     halfway: Math.max(1, halfwayPosition(values) - 1),
   }),
   asFormula: ({ from, to, halfway }, name, { first }) =>
-    `${to} - ${tidy(to - from)} * 2 ^ ((${first} - ${name}) / ${halfway})`,
+    `${to} - ${toSignificant(to - from, FORMULA_DIGITS)} * 2 ^ ((${first} - ${name}) / ${halfway})`,
   inWords: (shape, say) =>
     `from ${say(shape.from)} towards ${say(shape.to)}, half the way every ${Number(shape.halfway.toPrecision(4))} levels`,
 };

@@ -1,16 +1,16 @@
-import { parseFormula } from '../formula/index.ts';
-import type { ShapeDefinition } from './types.ts';
+import { runOf } from '../formula/run.ts';
+import type { ShapeDefinition, ShapeValue } from './types.ts';
 
 /** What the designer writes, in a small language of its own. */
+export const formulaValue: ShapeValue<'formula'> = ({ tree }, place, context) =>
+  tree === null ? Number.NaN : runOf(tree)(place, context);
+
+/** Its words, handles, and what carries over to it. */
 export const formula: ShapeDefinition<'formula'> = {
   type: 'formula',
   label: 'Formula',
   fields: [],
   handles: () => [],
-  valueAt: ({ text }, place, context) => {
-    const parsed = parseFormula(text);
-    return parsed.ok ? parsed.run(place, context) : Number.NaN;
-  },
   fromValues: (values, { axis }) => {
     const name = axis === undefined ? 'level' : 'reading';
     const first = values[0] as number;

@@ -1,8 +1,21 @@
 import { powerOf, rootOf } from '../exponential.ts';
-import { everyUpTo, startHandle, STEP_FIELDS, stepsAt, stepsFormula, stepsInWords, tidy } from './stepwise.ts';
-import type { ShapeDefinition } from './types.ts';
+import {
+  everyUpTo,
+  startHandle,
+  STEP_FIELDS,
+  stepsAt,
+  stepsFormula,
+  stepsInWords,
+  FORMULA_DIGITS,
+} from './stepwise.ts';
+import type { ShapeDefinition, ShapeValue } from './types.ts';
+import { toSignificant } from '../round.ts';
 
 /** from × (1 + rate)^⌊max(0, n − startingAt) / every⌋ */
+export const growthValue: ShapeValue<'growth'> = (shape, position) =>
+  shape.from * powerOf(1 + shape.rate, stepsAt(shape, position));
+
+/** Its words, handles, and what carries over to it. */
 export const growth: ShapeDefinition<'growth'> = {
   type: 'growth',
   label: 'Growth',
@@ -25,7 +38,6 @@ export const growth: ShapeDefinition<'growth'> = {
       }),
     },
   ],
-  valueAt: (shape, position) => shape.from * powerOf(1 + shape.rate, stepsAt(shape, position)),
   fromValues: (values, { first: startingAt }) => {
     const first = values[0] as number;
     const steps = values.length - 1;
@@ -33,7 +45,8 @@ export const growth: ShapeDefinition<'growth'> = {
     const rate = ratio > 0 && steps > 0 ? Math.min(10, rootOf(ratio, steps) - 1) : 0;
     return { type: 'growth', from: first, rate: Math.max(-0.99, rate), every: 1, startingAt };
   },
-  asFormula: (shape, name) => `${shape.from} * ${tidy(1 + shape.rate)} ^ ${stepsFormula(shape, name)}`,
+  asFormula: (shape, name) =>
+    `${shape.from} * ${toSignificant(1 + shape.rate, FORMULA_DIGITS)} ^ ${stepsFormula(shape, name)}`,
   inWords: (shape, say) =>
     `from ${say(shape.from)}, ${shape.rate < 0 ? '−' : '+'}${Number(Math.abs(shape.rate * 100).toPrecision(4))} % ${stepsInWords(shape)}`,
 };

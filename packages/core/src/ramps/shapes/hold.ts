@@ -1,6 +1,9 @@
-import type { ShapeDefinition } from './types.ts';
+import type { ShapeDefinition, ShapeValue } from './types.ts';
 
 /** The same value at every position. */
+export const holdValue: ShapeValue<'hold'> = (shape) => shape.value;
+
+/** Its words, handles, and what carries over to it. */
 export const hold: ShapeDefinition<'hold'> = {
   type: 'hold',
   label: 'Hold',
@@ -13,7 +16,6 @@ export const hold: ShapeDefinition<'hold'> = {
       moveTo: (shape, _position, value) => ({ ...shape, value }),
     },
   ],
-  valueAt: (shape) => shape.value,
   fromValues: (values) => ({ type: 'hold', value: values[0] as number }),
   asFormula: (shape) => String(shape.value),
   inWords: (shape, say) => `holds ${say(shape.value)}`,

@@ -1,5 +1,5 @@
 import type { Shape } from '../../model/index.ts';
-import type { Handle, ShapeDefinition } from './types.ts';
+import type { Handle, ShapeDefinition, ShapeValue } from './types.ts';
 
 type Points = Extract<Shape, { type: 'points' }>;
 type Point = Points['points'][number];
@@ -72,7 +72,7 @@ const handleOf = (index: number, first: number): Handle<Points> => ({
 /** The last place that a point can stand at. */
 const FURTHEST = 1_000_000;
 
-/** Held or straight pieces, each up to the next point; a smooth line is told by straight ones. */
+/** RangeEditResult or straight pieces, each up to the next point; a smooth line is told by straight ones. */
 const piecewise = ([point, next, ...rest]: readonly Point[], between: Points['between'], name: string): string => {
   if (!point) return '0';
   if (!next) return String(point.value);
@@ -97,6 +97,9 @@ function fewest(values: readonly number[], first: number): Points {
 }
 
 /** A value at each of some positions, and a way between them; before the first and after the last it holds. */
+export const pointsValue: ShapeValue<'points'> = valueAt;
+
+/** Its words, handles, and what carries over to it. */
 export const points: ShapeDefinition<'points'> = {
   type: 'points',
   label: 'Points',
@@ -119,7 +122,6 @@ export const points: ShapeDefinition<'points'> = {
       (a, b) => a.position - b.position,
     ),
   }),
-  valueAt,
   fromValues: (values, { first }) => fewest(values, first),
   asFormula: ({ points: all, between }, name) => piecewise(all, between, name),
   inWords: (shape, say) =>

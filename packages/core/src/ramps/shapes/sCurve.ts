@@ -1,7 +1,8 @@
 import { exp } from '../exponential.ts';
 import { halfwayPosition } from './crossing.ts';
-import { tidy } from './stepwise.ts';
-import type { ShapeDefinition } from './types.ts';
+import { FORMULA_DIGITS } from './stepwise.ts';
+import type { ShapeDefinition, ShapeValue } from './types.ts';
+import { toSignificant } from '../round.ts';
 
 const E = 2.718281828459045;
 
@@ -9,6 +10,10 @@ const E = 2.718281828459045;
  * Logistic between two values: from + (to − from) / (1 + e^(−4 (n − middle) / width)). At the middle it climbs by
  * (to − from) / width a level, which is its steepest.
  */
+export const sCurveValue: ShapeValue<'sCurve'> = (shape, position) =>
+  shape.from + (shape.to - shape.from) / (1 + exp((-4 * (position - shape.middle)) / shape.width));
+
+/** Its words, handles, and what carries over to it. */
 export const sCurve: ShapeDefinition<'sCurve'> = {
   type: 'sCurve',
   label: 'S-curve',
@@ -35,8 +40,6 @@ export const sCurve: ShapeDefinition<'sCurve'> = {
       moveTo: (shape, position, value) => ({ ...shape, to: value, width: Math.max(0.5, position - shape.middle) }),
     },
   ],
-  valueAt: (shape, position) =>
-    shape.from + (shape.to - shape.from) / (1 + exp((-4 * (position - shape.middle)) / shape.width)),
   fromValues: (values) => ({
     type: 'sCurve',
     from: values[0] as number,
@@ -45,7 +48,7 @@ export const sCurve: ShapeDefinition<'sCurve'> = {
     width: Math.max(1, values.length / 2),
   }),
   asFormula: ({ from, to, middle, width }, name) =>
-    `${from} + ${tidy(to - from)} / (1 + ${E} ^ (4 * (${middle} - ${name}) / ${width}))`,
+    `${from} + ${toSignificant(to - from, FORMULA_DIGITS)} / (1 + ${E} ^ (4 * (${middle} - ${name}) / ${width}))`,
   inWords: (shape, say) =>
     `from ${say(shape.from)} to ${say(shape.to)} around level ${Number(shape.middle.toPrecision(4))}`,
 };

@@ -1,7 +1,10 @@
 import { everyUpTo, startHandle, STEP_FIELDS, stepsAt, stepsFormula, stepsInWords } from './stepwise.ts';
-import type { ShapeDefinition } from './types.ts';
+import type { ShapeDefinition, ShapeValue } from './types.ts';
 
 /** from + add × ⌊max(0, n − startingAt) / every⌋ */
+export const stepsValue: ShapeValue<'steps'> = (shape, position) => shape.from + shape.add * stepsAt(shape, position);
+
+/** Its words, handles, and what carries over to it. */
 export const steps: ShapeDefinition<'steps'> = {
   type: 'steps',
   label: 'Steps',
@@ -19,7 +22,6 @@ export const steps: ShapeDefinition<'steps'> = {
       moveTo: (shape, position, value) => ({ ...shape, add: value - shape.from, every: everyUpTo(shape, position) }),
     },
   ],
-  valueAt: (shape, position) => shape.from + shape.add * stepsAt(shape, position),
   fromValues: (values, { first: startingAt }) => {
     const first = values[0] as number;
     const count = values.length - 1;

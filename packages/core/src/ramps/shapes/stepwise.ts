@@ -33,8 +33,8 @@ export const everyUpTo = ({ startingAt }: Stepwise, position: number): number =>
 export const stepsInWords = ({ every, startingAt }: Stepwise): string =>
   `every ${every === 1 ? 'level' : `${every} levels`}${startingAt > 1 ? ` from level ${startingAt}` : ''}`;
 
-/** Free of binary noise. */
-export const tidy = (value: number): number => Number(value.toPrecision(12));
+/** Significant digits of numbers in a formula: it gives the values of the shape that it was. */
+export const FORMULA_DIGITS = 12;
 
 /** Steps done before a place, as a formula has it. Nothing lies before a reading's 0. */
 export function stepsFormula({ every, startingAt }: Stepwise, name: string): string {

@@ -1,6 +1,6 @@
 import type { Shape } from '../../model/index.ts';
 import { bandAt, type Band, type RampContext } from '../context.ts';
-import type { ShapeDefinition } from './types.ts';
+import type { ShapeDefinition, ShapeValue } from './types.ts';
 
 type Tiers = Extract<Shape, { type: 'tiers' }>;
 
@@ -18,6 +18,10 @@ const startsOf = ({ bands, first }: RampContext): readonly number[] =>
   bands.length === 0 ? [first] : bands.map(({ from }) => from);
 
 /** The value of the tier that a place lies in. */
+export const tiersValue: ShapeValue<'tiers'> = (shape, place, { bands }) =>
+  valueOfBand(shape, bands, bandAt(bands, place));
+
+/** Its words, handles, and what carries over to it. */
 export const tiers: ShapeDefinition<'tiers'> = {
   type: 'tiers',
   label: 'Tiers',
@@ -33,7 +37,6 @@ export const tiers: ShapeDefinition<'tiers'> = {
       at: (shape) => ({ position: from, value: valueOfBand(shape, bands, index) }),
       moveTo: (shape, _position, value) => ({ ...shape, values: { ...shape.values, [id]: value } }),
     })),
-  valueAt: (shape, place, { bands }) => valueOfBand(shape, bands, bandAt(bands, place)),
   fromValues: (values, context) => {
     const at = startsOf(context).map((from) => values[Math.min(values.length - 1, from - context.first)] as number);
     return {

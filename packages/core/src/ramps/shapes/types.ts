@@ -1,5 +1,6 @@
 import type { Shape, ShapeType } from '../../model/index.ts';
 import type { RampContext } from '../context.ts';
+import type { Node } from '../formula/types.ts';
 
 /** A number of a shape, as its sentence says it. */
 export interface ShapeField {
@@ -36,7 +37,23 @@ export interface Handle<S> {
 
 type Of<T extends ShapeType> = Extract<Shape, { type: T }>;
 
-/** Everything Stadion knows of one shape. */
+/** A formula as it travels: read already. Null where it could not be. */
+export interface ReadyFormula {
+  type: 'formula';
+  tree: Node | null;
+}
+
+/** A shape ready to be worked out without reading any text. */
+export type ReadyShape = Exclude<Shape, { type: 'formula' }> | ReadyFormula;
+
+/** A shape's value before the modifiers; a formula may give none. @param place on the ramp's axis: a position from 1, or a reading */
+export type ShapeValue<T extends ShapeType> = (
+  shape: Extract<ReadyShape, { type: T }>,
+  place: number,
+  context: RampContext,
+) => number;
+
+/** Everything Stadion knows of one shape, besides its value: words, handles, what carries over. */
 export interface ShapeDefinition<T extends ShapeType = ShapeType> {
   type: T;
   label: string;
@@ -47,8 +64,6 @@ export interface ShapeDefinition<T extends ShapeType = ShapeType> {
   handles(shape: Of<T>, context: RampContext): readonly Handle<Of<T>>[];
   /** The shape with a handle more, where it can have as many as one likes. */
   addHandle?(shape: Of<T>, position: number, value: number): Of<T>;
-  /** Value before the modifiers; a formula may give none. @param place on the ramp's axis: a position from 1, or a reading */
-  valueAt(shape: Of<T>, place: number, context: RampContext): number;
   /** The shape of this type that keeps what carries over from another. @param values of the other, from the first place of the axis on; one at least */
   fromValues(values: readonly number[], context: RampContext): Of<T>;
   /** The same as a formula, where it has one. @param name of what it goes along */

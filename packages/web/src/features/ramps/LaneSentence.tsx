@@ -1,5 +1,13 @@
 import type { LiveAxis, Parameter, Ramp, ShapeType } from '@stadion/core/model';
-import { courseAt, seriesOf, SHAPES, shapeDefinition, tidy, valuesAt, type ShapeField } from '@stadion/core/ramps';
+import {
+  rawValue,
+  seriesOf,
+  SHAPES,
+  shapeDefinition,
+  toSignificant,
+  valuesAt,
+  type ShapeField,
+} from '@stadion/core/ramps';
 import { useMemo } from 'react';
 import { GUTTER } from '../../project/columns.ts';
 import { addTier, READING_WORDS, removePin, setAxis, setPin, setRamp, setShape } from '@stadion/core/edits';
@@ -96,7 +104,7 @@ export function LaneSentence({ parameter, position, bottom, onPreview }: Props) 
     if (own !== undefined) return own;
     // A tier without a number of its own goes on with the one before it.
     const band = context.bands.find(({ id }) => id === name);
-    return courseAt(ramp, band?.from ?? context.first, context);
+    return rawValue(ramp, band?.from ?? context.first, context);
   };
   const setNumber = ({ name, of, before }: ShapeField, value: number): void => {
     const whole = shape as unknown as Record<string, Record<string, number>>;
@@ -158,7 +166,7 @@ export function LaneSentence({ parameter, position, bottom, onPreview }: Props) 
           type="button"
           className="link"
           onClick={() => {
-            const value = tidy(courseAt(ramp, newPoint, context));
+            const value = toSignificant(rawValue(ramp, newPoint, context));
             const next = definition.addHandle?.(shape, newPoint, value);
             if (next) change({ ...ramp, shape: next }, `a point at ${newPoint}`);
           }}

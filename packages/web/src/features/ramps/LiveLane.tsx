@@ -1,8 +1,9 @@
 import type { Parameter, Ramp } from '@stadion/core/model';
 import { rampValue, seriesOf, type RampContext } from '@stadion/core/ramps';
 import { useMemo, useState } from 'react';
-import { moveTier, READING_WORDS, tierLimits } from '@stadion/core/edits';
-import { useEdit, useProject } from '../../project/hooks.ts';
+import { READING_WORDS } from '@stadion/core/edits';
+import { useProject } from '../../project/hooks.ts';
+import { useTierBorder } from '../../project/useTierBorder.ts';
 import { extentOf, ticksOf } from './liveAxis.ts';
 import { laneScale, type LaneScale } from './scale.ts';
 import { ShapeHandles, type LaneAxis } from './ShapeHandles.tsx';
@@ -180,46 +181,19 @@ function Band({
   bottom: number;
   axis: LaneAxis;
 }) {
-  const project = useProject();
-  const edit = useEdit();
-  const [at, setAt] = useState<number | null>(null);
-  const live = parameter.ramp.axis;
-  const from = at ?? band.from;
-  const limits = tierLimits(project, live, band.id);
-  const kept = (place: number): number => Math.min(limits.max, Math.max(limits.min, place));
+  const { from, handle } = useTierBorder(band, {
+    axis: parameter.ramp.axis,
+    placeAt: (clientX) => axis.placeAt(clientX),
+    step: axis.step,
+    say: (place) => `${band.name} begins at ${place} ${axis.word}`,
+  });
   return (
     <g>
       <text x={from * px + 6} y="11" fontSize="11" fontWeight="550" fill="var(--ink-2)" className="pointer-events-none">
         {band.name}
       </text>
       {index === 0 ? null : (
-        <g
-          role="slider"
-          tabIndex={0}
-          className="cursor-ew-resize touch-none"
-          aria-label={`Border of ${band.name}: left and right move where it begins`}
-          aria-valuenow={from}
-          aria-valuetext={`${band.name} begins at ${from} ${axis.word}`}
-          onPointerDown={(event) => {
-            event.preventDefault();
-            event.currentTarget.focus();
-            event.currentTarget.setPointerCapture(event.pointerId);
-            setAt(band.from);
-          }}
-          onPointerMove={(event) => {
-            if (at !== null) setAt(kept(axis.placeAt(event.clientX)));
-          }}
-          onPointerUp={() => {
-            if (at !== null) edit(moveTier(project, live, band.id, at));
-            setAt(null);
-          }}
-          onKeyDown={(event) => {
-            const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-            if (by === 0) return;
-            event.preventDefault();
-            edit(moveTier(project, live, band.id, kept(band.from + by * axis.step)));
-          }}
-        >
+        <g {...handle} className="cursor-ew-resize touch-none">
           <line x1={from * px} x2={from * px} y1="0" y2={bottom} stroke="var(--edit)" strokeDasharray="4 3" />
           <rect x={from * px - 6} y="0" width="12" height={bottom} fill="transparent" />
           <rect x={from * px - 3} y="2" width="6" height="11" rx="2" fill="var(--edit)" />

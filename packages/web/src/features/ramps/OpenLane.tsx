@@ -1,5 +1,5 @@
 import type { Parameter, Project, Ramp } from '@stadion/core/model';
-import { rowWith, seriesOf, tidy, type RampRow } from '@stadion/core/ramps';
+import { rowWith, seriesOf, toSignificant, type RampRow } from '@stadion/core/ramps';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Columns } from '../../project/columns.ts';
 import { removePin, setPin } from '@stadion/core/edits';
@@ -37,7 +37,7 @@ export function OpenLane({ parameter, row, columns, position, scale, height, dim
   const goto = useGoto();
   const dispatch = useAppDispatch();
   const group = useRef<SVGGElement>(null);
-  const [held, setHeld] = useState<{ position: number; value: number } | null>(null);
+  const [held, setRampAndPins] = useState<{ position: number; value: number } | null>(null);
   const [dragged, setDragged] = useState<Ramp | null>(null);
   const marking = useRef<number | null>(null);
   const { column, count, middle, visible, positionAt } = columns;
@@ -59,7 +59,7 @@ export function OpenLane({ parameter, row, columns, position, scale, height, dim
     const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
     if (by !== 0) {
       event.preventDefault();
-      edit(setPin(project, parameter.key, slotId, tidy(value + by * keyStep)));
+      edit(setPin(project, parameter.key, slotId, toSignificant(value + by * keyStep)));
     }
     if ((event.key === 'Delete' || event.key === 'Backspace') && pinned)
       edit(removePin(project, parameter.key, slotId));
@@ -138,14 +138,14 @@ export function OpenLane({ parameter, row, columns, position, scale, height, dim
                 event.preventDefault();
                 event.currentTarget.focus();
                 event.currentTarget.setPointerCapture(event.pointerId);
-                setHeld({ position: at, value: point.value });
+                setRampAndPins({ position: at, value: point.value });
               }}
               onPointerMove={(event) => {
-                if (held?.position === at) setHeld({ position: at, value: valueUnder(event) });
+                if (held?.position === at) setRampAndPins({ position: at, value: valueUnder(event) });
               }}
               onPointerUp={() => {
                 if (held && held.value !== plain.value) edit(setPin(project, parameter.key, point.slotId, held.value));
-                setHeld(null);
+                setRampAndPins(null);
               }}
               onKeyDown={(event) => pinBy(event, point.slotId, point.value, point.pinned)}
             >

@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { addParameter } from '@stadion/core/edits';
 import { useAppDispatch, useAppSelector, useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
-import { beyondSet, moversToggled } from '../../project/viewSlice.ts';
+import { levelsPastEndSet, moversToggled } from '../../project/viewSlice.ts';
 import { Button, NumberChip, Segmented, TextInPlace } from '../../ui/index.ts';
 import { CompareMenu } from './CompareMenu.tsx';
 import { ComparedBar } from './ComparedBar.tsx';
@@ -15,7 +15,7 @@ export function RampsScreen({ movers }: { movers: ReactNode }) {
   const { lane, compared, position } = useSelection();
   const dispatch = useAppDispatch();
   const moversOpen = useAppSelector((state) => state.view.moversOpen);
-  const beyond = useAppSelector((state) => state.view.beyond);
+  const levelsPastEnd = useAppSelector((state) => state.view.levelsPastEnd);
   const goto = useGoto();
   const edit = useEdit();
   const [naming, setNaming] = useState(false);
@@ -48,12 +48,12 @@ export function RampsScreen({ movers }: { movers: ReactNode }) {
             past the end
             <NumberChip
               label="Levels shown past the end"
-              value={beyond}
+              value={levelsPastEnd}
               step={1}
               whole
               min={0}
               max={200}
-              onCommit={(value) => dispatch(beyondSet(value))}
+              onCommit={(value) => dispatch(levelsPastEndSet(value))}
             />
             levels
           </span>

@@ -1,5 +1,5 @@
 import type { Parameter, Ramp } from '@stadion/core/model';
-import { shapeDefinition, tidy, type Handle, type RampContext } from '@stadion/core/ramps';
+import { shapeDefinition, toSignificant, type Handle, type RampContext } from '@stadion/core/ramps';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { setRamp } from '@stadion/core/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
@@ -41,7 +41,7 @@ export function ShapeHandles({ parameter, context, axis, scale, height, onDrag }
   const moved = (handle: Handle<Ramp['shape']>, from: Ramp['shape'], place: number, value: number): Ramp => {
     const entries = Object.entries(handle.moveTo(from, place, value)).map(([name, entry]) => [
       name,
-      typeof entry === 'number' ? tidy(entry) : entry,
+      typeof entry === 'number' ? toSignificant(entry) : entry,
     ]);
     return { ...parameter.ramp, shape: Object.fromEntries(entries) as Ramp['shape'] };
   };
@@ -77,7 +77,7 @@ export function ShapeHandles({ parameter, context, axis, scale, height, onDrag }
             const along = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
             if (up === 0 && along === 0) return;
             event.preventDefault();
-            const value = tidy(at.value + up * keyStep);
+            const value = toSignificant(at.value + up * keyStep);
             const ramp = moved(handle, parameter.ramp.shape, at.position + along * axis.step, value);
             edit(setRamp(project, parameter.key, ramp, `${said} moved`));
           };

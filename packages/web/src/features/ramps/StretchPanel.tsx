@@ -1,6 +1,6 @@
-import { holdEdit, type Held, type HeldAs, type RangeEdit } from '@stadion/core/ramps';
+import { applyRangeEdit, type RangeEditResult, type RangeEditForm, type RangeEdit } from '@stadion/core/ramps';
 import { useEffect, useMemo, useState } from 'react';
-import { setHeld } from '@stadion/core/edits';
+import { setRampAndPins } from '@stadion/core/edits';
 import { useAppDispatch, useAppSelector, useEdit, useProject } from '../../project/hooks.ts';
 import { rampsOf } from '../../project/ramps.ts';
 import { stretchMarked } from '../../project/viewSlice.ts';
@@ -19,7 +19,7 @@ const KINDS: readonly { value: Kind; label: string }[] = [
   { value: 'copy', label: 'copy from' },
 ];
 
-const WAYS: readonly { value: HeldAs; label: string }[] = [
+const WAYS: readonly { value: RangeEditForm; label: string }[] = [
   { value: 'own', label: 'the ramp’s own numbers' },
   { value: 'points', label: 'a ramp through points' },
   { value: 'pins', label: 'pins' },
@@ -35,7 +35,7 @@ export function StretchPanel({ parameter, row, position, onPreview }: PanelProps
   const [kind, setKind] = useState<Kind>('times');
   const [numbers, setNumbers] = useState({ add: 0, times: 1.1, set: row.values[position - 1] ?? 0 });
   const [source, setSource] = useState({ key: parameter.key, from: 1 });
-  const [wanted, setWanted] = useState<HeldAs>('own');
+  const [wanted, setWanted] = useState<RangeEditForm>('own');
 
   const stretch = useMemo(
     () => ({ from: Math.min(count, marked?.from ?? 1), to: Math.min(count, marked?.to ?? count) }),
@@ -57,11 +57,11 @@ export function StretchPanel({ parameter, row, position, onPreview }: PanelProps
     }
   }, [kind, numbers, project, source, stretch]);
   const ways = useMemo(
-    () => new Map(WAYS.map(({ value }) => [value, holdEdit(project, parameter, stretch, asked, value)])),
+    () => new Map(WAYS.map(({ value }) => [value, applyRangeEdit(project, parameter, stretch, asked, value)])),
     [project, parameter, stretch, asked],
   );
   // What cannot be held by the ramp's own numbers is held by points.
-  const as: HeldAs = ways.get(wanted) ? wanted : 'points';
+  const as: RangeEditForm = ways.get(wanted) ? wanted : 'points';
   const held = ways.get(as);
   useEffect(() => {
     onPreview(held ? { parameter: { ...parameter, ramp: held.ramp, pins: held.pins }, as: 'ghost' } : null);
@@ -73,7 +73,7 @@ export function StretchPanel({ parameter, row, position, onPreview }: PanelProps
   const apply = (): void => {
     if (!held) return;
     const said = `${words}${number === undefined ? '' : ` ${Number(number.toPrecision(6))}`}`;
-    edit(setHeld(project, parameter.key, held, `levels ${stretch.from} to ${stretch.to}: ${said}`));
+    edit(setRampAndPins(project, parameter.key, held, `levels ${stretch.from} to ${stretch.to}: ${said}`));
   };
   const end = (which: 'from' | 'to') => (
     <NumberChip
@@ -139,10 +139,10 @@ export function StretchPanel({ parameter, row, position, onPreview }: PanelProps
       <div className="flex items-center gap-2">
         <span className="text-ink-2">held by</span>
         <Segmented
-          label="Held by"
+          label="RangeEditResult by"
           value={as}
           options={WAYS.filter(({ value }) => ways.get(value))}
-          onChange={(value) => setWanted(value as HeldAs)}
+          onChange={(value) => setWanted(value as RangeEditForm)}
         />
       </div>
       <p role="status" className="max-w-[760px] text-[12.5px] text-ink-2">
@@ -162,7 +162,11 @@ export function StretchPanel({ parameter, row, position, onPreview }: PanelProps
 const NEAR = 1e-6;
 
 /** What a way of holding an edit comes to. */
-function outcome({ offBy, elsewhere, pins }: Held, as: HeldAs, say: (value: number) => string): string {
+function outcome(
+  { offBy, elsewhere, pins }: RangeEditResult,
+  as: RangeEditForm,
+  say: (value: number) => string,
+): string {
   const exact = offBy < NEAR ? 'Gives exactly that' : `Comes within ${say(offBy)} of it (shape, cap and rounding)`;
   const others = elsewhere < NEAR ? 'no other level changes' : `other levels move too, by up to ${say(elsewhere)}`;
   const many = as === 'pins' ? `, ${Object.keys(pins).length} pins in all` : '';

@@ -1,9 +1,9 @@
-import { tidy } from '@stadion/core/ramps';
+import { toSignificant } from '@stadion/core/ramps';
 import papaparse from 'papaparse';
 import { cellsOf, type Block, type Cell } from './gridSelection.ts';
 
 /** A value as it is typed and copied. */
-export const written = (value: number): string => String(tidy(value));
+export const written = (value: number): string => String(toSignificant(value));
 
 /** A block as a spreadsheet takes it: tabs between columns, a line per row. */
 export function blockAsText(block: Block, textOf: (cell: Cell) => string): string {

@@ -1,5 +1,5 @@
 import type { Parameter, Project } from '@stadion/core/model';
-import { changeOf, deriveValue, isPinned, tidy, type RampRow } from '@stadion/core/ramps';
+import { changeOf, deriveValue, isPinned, toSignificant, type RampRow } from '@stadion/core/ramps';
 
 /** How a lane's values stand between its top and bottom, px. */
 export interface LaneScale {
@@ -46,7 +46,7 @@ export function handyValue(value: number, parameter: Parameter, scale: LaneScale
   const { roundTo } = parameter.ramp;
   const span = (scale.high - scale.low) / 100;
   const multiple = roundTo ?? (parameter.number === 'whole' ? 1 : (MULTIPLES.find((step) => step >= span) ?? 1));
-  return tidy(Math.round(value / multiple) * multiple);
+  return toSignificant(Math.round(value / multiple) * multiple);
 }
 
 const MULTIPLES = [0.001, 0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100];

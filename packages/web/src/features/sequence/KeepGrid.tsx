@@ -1,8 +1,8 @@
-import { RUN_EVENTS, type Fate, type Project, type RunEvent } from '@stadion/core/model';
-import { fateOf, runTallies } from '@stadion/core/run';
+import { RUN_EVENTS, type TallyPolicy, type Project, type RunEvent } from '@stadion/core/model';
+import { tallyPolicyOf, runTallies } from '@stadion/core/run';
 import { resolveAmount } from '@stadion/core/rules';
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { setFate } from '@stadion/core/edits';
+import { setTallyPolicy } from '@stadion/core/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
 import { formatNumber, parseNumber } from '../../ui/index.ts';
 
@@ -19,10 +19,10 @@ const nameOf = (project: Project, tally: string): string =>
   project.tallies.find((entry) => entry.id === tally)?.name ??
   tally;
 
-function fateInWords(fate: Fate): string {
-  if (fate.is === 'keep') return 'keep';
-  if (fate.to === null) return 'reset to its start';
-  return `reset to ${formatNumber(resolveAmount(fate.to, {}, NOTHING))}`;
+function policyInWords(policy: TallyPolicy): string {
+  if (policy.is === 'keep') return 'keep';
+  if (policy.to === null) return 'reset to its start';
+  return `reset to ${formatNumber(resolveAmount(policy.to, {}, NOTHING))}`;
 }
 
 /** What becomes of each tally at each event: arrows move, Enter switches, a number resets to it, Delete to the start. */
@@ -43,10 +43,18 @@ export function KeepGrid() {
     setAt(to);
     grid.current?.querySelector<HTMLElement>(`[data-cell="${to.row}-${to.column}"]`)?.focus();
   };
-  const set = (tally: string, event: RunEvent, fate: Fate): void =>
-    edit(setFate(project, tally, event, fate, `${nameOf(project, tally)} ${EVENTS[event]}: ${fateInWords(fate)}`));
+  const set = (tally: string, event: RunEvent, policy: TallyPolicy): void =>
+    edit(
+      setTallyPolicy(
+        project,
+        tally,
+        event,
+        policy,
+        `${nameOf(project, tally)} ${EVENTS[event]}: ${policyInWords(policy)}`,
+      ),
+    );
   const toggle = (tally: string, event: RunEvent): void =>
-    set(tally, event, fateOf(project, tally, event).is === 'keep' ? { is: 'reset', to: null } : { is: 'keep' });
+    set(tally, event, tallyPolicyOf(project, tally, event).is === 'keep' ? { is: 'reset', to: null } : { is: 'keep' });
   const commit = (tally: string, event: RunEvent): void => {
     const parsed = parseNumber(typing ?? '');
     setTyping(null);
@@ -84,9 +92,9 @@ export function KeepGrid() {
                 {nameOf(project, tally)}
               </th>
               {RUN_EVENTS.map((event, column) => {
-                const fate = fateOf(project, tally, event);
+                const policy = tallyPolicyOf(project, tally, event);
                 const isHere = row === rowIndex && at.column === column;
-                const words = fateInWords(fate);
+                const words = policyInWords(policy);
                 return (
                   <td
                     key={event}
@@ -94,7 +102,7 @@ export function KeepGrid() {
                     data-cell={`${rowIndex}-${column}`}
                     tabIndex={isHere ? 0 : -1}
                     aria-label={`${nameOf(project, tally)} ${EVENTS[event]}: ${words}`}
-                    className={`w-44 cursor-pointer border border-line bg-sheet px-2.5 py-1 ${fate.is === 'keep' ? '' : 'bg-mark-soft font-semibold'}`}
+                    className={`w-44 cursor-pointer border border-line bg-sheet px-2.5 py-1 ${policy.is === 'keep' ? '' : 'bg-mark-soft font-semibold'}`}
                     onFocus={() => setAt({ row: rowIndex, column })}
                     onClick={() => {
                       if (isHere && document.activeElement?.tagName === 'TD') toggle(tally, event);

@@ -10,7 +10,7 @@ import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip } from '../../ui/index.ts';
 import { KeepGrid } from './KeepGrid.tsx';
 import { PlayerFacts } from './PlayerFacts.tsx';
-import { RunBooksPanel } from './RunBooksPanel.tsx';
+import { RunLedgerPanel } from './RunLedgerPanel.tsx';
 import { ScoreParts } from './ScoreParts.tsx';
 import { StandingRules } from './StandingRules.tsx';
 import { Tiers } from './Tiers.tsx';
@@ -49,7 +49,7 @@ export function SequenceScreen() {
   return (
     <main className="flex min-h-0 grow">
       <Sheet here={here} />
-      <RunBooksPanel />
+      <RunLedgerPanel />
     </main>
   );
 }

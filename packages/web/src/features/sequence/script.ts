@@ -1,6 +1,6 @@
 import type { Project } from '@stadion/core/model';
 import { valuesAt } from '@stadion/core/ramps';
-import { enterAttempt, startBooks, type AttemptEntry, type RunBooks } from '@stadion/core/run';
+import { enterAttempt, startRun, type AttemptEntry, type RunState } from '@stadion/core/run';
 import { placedOn } from '@stadion/core/attempt';
 
 /** Longer runs are not read line by line. */
@@ -22,15 +22,15 @@ export function usualEntry(project: Project, position: number, change: Partial<A
   };
 }
 
-/** Attempts written down one after the other, each at the slot that the books have come to. */
-function write(project: Project, next: (books: RunBooks, index: number) => AttemptEntry | undefined): AttemptEntry[] {
+/** Attempts written down one after the other, each at the slot that the run has come to. */
+function write(project: Project, next: (run: RunState, index: number) => AttemptEntry | undefined): AttemptEntry[] {
   const entries: AttemptEntry[] = [];
-  let books = startBooks(project, SEED);
-  while (!books.over && entries.length < MOST_ENTRIES) {
-    const entry = next(books, entries.length);
+  let run = startRun(project, SEED);
+  while (!run.over && entries.length < MOST_ENTRIES) {
+    const entry = next(run, entries.length);
     if (!entry) break;
     entries.push(entry);
-    books = enterAttempt(project, books, entry, SEED).after;
+    run = enterAttempt(project, run, entry, SEED).after;
   }
   return entries;
 }

@@ -1,9 +1,11 @@
-// Prints the attempt hashes' sources as one script for the browser.
+// Prints sources of the core as one script: node scripts/bundle.mjs ENTRY NAME [--minify]. NAME is what the script calls its exports.
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 
-const fromWeb = createRequire(path.join(import.meta.dirname, '../../packages/web/package.json'));
+const [entry, name, minify] = process.argv.slice(2);
+const root = path.join(import.meta.dirname, '..');
+const fromWeb = createRequire(path.join(root, 'packages/web/package.json'));
 const { build } = await import(pathToFileURL(fromWeb.resolve('vite')).href);
 const result = await build({
   configFile: false,
@@ -11,12 +13,8 @@ const result = await build({
   resolve: { conditions: ['source'] },
   build: {
     write: false,
-    minify: false,
-    lib: {
-      entry: path.join(import.meta.dirname, '../../packages/core/src/testing/index.ts'),
-      formats: ['iife'],
-      name: 'hashes',
-    },
+    minify: minify === '--minify',
+    lib: { entry: path.join(root, entry), formats: ['iife'], name },
   },
 });
 const [output] = Array.isArray(result) ? result : [result];

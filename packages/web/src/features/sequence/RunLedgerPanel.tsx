@@ -1,4 +1,4 @@
-import { ledgerOf, runTallies, startBooks, type AttemptEntry, type LedgerRow } from '@stadion/core/run';
+import { ledgerOf, runTallies, startRun, type AttemptEntry, type LedgerRow } from '@stadion/core/run';
 import { useMemo, useState } from 'react';
 import { useGoto, useProject } from '../../project/hooks.ts';
 import { Button, formatNumber, NumberChip } from '../../ui/index.ts';
@@ -6,22 +6,22 @@ import { MOST_ENTRIES, SCRIPTS, SEED, usualEntry } from './script.ts';
 
 const EVENTS = { next: 'next', retry: 'retry', gameOver: 'game over', end: 'the end' } as const;
 
-/** The books of one whole run, attempt by attempt: change what an attempt brings and see what is kept. */
-export function RunBooksPanel() {
+/** The ledger of one whole run, attempt by attempt: change what an attempt brings and see what is kept. */
+export function RunLedgerPanel() {
   const project = useProject();
   const [entries, setEntries] = useState<AttemptEntry[]>(() => SCRIPTS[1]?.entries(project).slice(0, 9) ?? []);
   const rows = useMemo(() => ledgerOf(project, entries, SEED), [project, entries]);
-  const start = useMemo(() => startBooks(project, SEED), [project]);
+  const start = useMemo(() => startRun(project, SEED), [project]);
   const tallies = runTallies(project);
   const last = rows.at(-1)?.after ?? start;
   const change = (index: number, part: Partial<AttemptEntry>): void =>
     setEntries(entries.map((entry, at) => (at === index ? { ...entry, ...part } : entry)));
   return (
     <aside
-      aria-label="One run's books"
+      aria-label="One run, attempt by attempt"
       className="w-[560px] shrink-0 overflow-y-auto border-l border-line-strong bg-sheet px-[18px] py-3.5 max-[1100px]:w-[470px] min-[1600px]:w-[760px]"
     >
-      <h2 className="text-[14px]">One run’s books</h2>
+      <h2 className="text-[14px]">One run, attempt by attempt</h2>
       <p className="mb-2 text-ink-3">
         What a run has after each attempt, as this sequence keeps and resets it. Change an attempt to see.
       </p>
@@ -32,7 +32,7 @@ export function RunBooksPanel() {
           </Button>
         ))}
       </div>
-      <table className="w-full text-[12.5px]" aria-label="The books">
+      <table className="w-full text-[12.5px]" aria-label="Ledger of the run">
         <thead>
           <tr className="text-right text-ink-3">
             <th className="text-left font-normal">Slot</th>

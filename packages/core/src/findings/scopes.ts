@@ -1,0 +1,179 @@
+import { namesFor, resolvingAt, type PreparedLevel } from '../attempt/index.ts';
+import { prepareWith } from '../grounds/index.ts';
+import { parametersIn, type Level, type Parameter, type Project, type Slot } from '../model/index.ts';
+import { namesIn, rampTable, valuesIn, type Earlier, type RampTable } from '../ramps/index.ts';
+import { rulesOf, type Names, type Resolving, type RuleInForce } from '../rules/index.ts';
+
+/** What a check of one slot knows: the level that stands there, by its numbers there. Worked out when first asked for. */
+export interface SlotFacts {
+  project: Project;
+  slot: Slot;
+  level: Level;
+  /** From 1. */
+  position: number;
+  /** The rules that hold here, standing ones included. */
+  readonly rules: readonly RuleInForce[];
+  readonly names: Names;
+  /** What the level's names and parameters stand for here. */
+  readonly resolving: Resolving;
+  readonly prepared: PreparedLevel;
+}
+
+export interface LevelFacts {
+  project: Project;
+  level: Level;
+}
+
+export interface ParameterFacts {
+  project: Project;
+  parameter: Parameter;
+  /** In the project's list. */
+  index: number;
+  /** All parameters over the sequence. */
+  table: RampTable;
+}
+
+export interface KindFacts {
+  project: Project;
+  of: keyof Project['kinds'];
+  /** In the project's list. */
+  index: number;
+}
+
+export interface ProjectFacts {
+  project: Project;
+}
+
+/** What a check looks at. A run is the project's order of play and what is kept over it. */
+export interface FactsByScope {
+  slot: SlotFacts;
+  level: LevelFacts;
+  parameter: ParameterFacts;
+  kind: KindFacts;
+  run: ProjectFacts;
+  project: ProjectFacts;
+}
+
+export type Scope = keyof FactsByScope;
+
+/** One thing that checks of a scope look at. */
+export interface Subject<S extends Scope> {
+  /** Names it among those of its scope. */
+  key: string;
+  /** All that a check of it may read: where none has changed, what was found stands. */
+  reads: readonly unknown[];
+  facts: FactsByScope[S];
+}
+
+/** A document with its ramps worked out. */
+export interface Checked {
+  project: Project;
+  table: RampTable;
+}
+
+/** @param before the document checked last, which this one mostly differs from in one place */
+export const checkedOf = (project: Project, before?: Checked): Checked => {
+  const earlier: Earlier | undefined = before && { project: before.project, table: before.table };
+  return { project, table: rampTable(project, project.slots.length, earlier) };
+};
+
+const followed = new WeakMap<object, readonly string[]>();
+
+/** The keys of the parameters that a part of the document follows. */
+function followedBy(part: object): readonly string[] {
+  const known = followed.get(part) ?? [...parametersIn(part)];
+  followed.set(part, known);
+  return known;
+}
+
+/** Made when first asked for, then kept. */
+function slotFacts({ project, table }: Checked, slot: Slot, level: Level, position: number): SlotFacts {
+  let rules: RuleInForce[] | undefined;
+  let names: Names | undefined;
+  let resolving: Resolving | undefined;
+  let prepared: PreparedLevel | undefined;
+  return {
+    project,
+    slot,
+    level,
+    position,
+    get rules() {
+      return (rules ??= rulesOf(project, level));
+    },
+    get names() {
+      return (names ??= namesFor(project, level));
+    },
+    get resolving() {
+      return (resolving ??= resolvingAt(project, level, position, valuesIn(table, position)));
+    },
+    get prepared() {
+      return (prepared ??= prepareWith(project, level, this.resolving));
+    },
+  };
+}
+
+function slotSubjects(checked: Checked): Subject<'slot'>[] {
+  const { project, table } = checked;
+  const { kinds, run, standing, player, score, tallies, words, lengths, expectations, parameters } = project;
+  const shared = [kinds, run, standing, player, score, tallies, words, lengths];
+  // A live ramp acts by all its numbers, not by the value it begins with.
+  const live = parameters.some(({ ramp }) => ramp.axis !== undefined) ? [parameters, project.liveTiers] : [];
+  const labels = parameters.map(({ key, label }) => `${key} ${label}`).join();
+  const expected = new Map<string, string>();
+  for (const entry of expectations)
+    expected.set(entry.slotId, `${expected.get(entry.slotId) ?? ''}${JSON.stringify(entry)}`);
+  const order = expectations.map(({ id }) => id).join();
+  return project.slots.flatMap((slot, index) => {
+    const level = project.levels[slot.levelId];
+    if (!level) return [];
+    const keys = [level, slot, kinds, run, standing, player, score].flatMap(followedBy);
+    const values = keys.map((key) => table.rows.get(key)?.values[index]).join();
+    const mine = expected.get(slot.id);
+    return [
+      {
+        key: slot.id,
+        reads: [slot, level, index, values, labels, mine, mine === undefined ? '' : order, ...shared, ...live],
+        facts: slotFacts(checked, slot, level, index + 1),
+      },
+    ];
+  });
+}
+
+function parameterSubjects({ project, table }: Checked): Subject<'parameter'>[] {
+  const { parameters, slots, tiers, liveTiers } = project;
+  const keys = parameters.map(({ key }) => key).join();
+  return parameters.map((parameter, index) => {
+    const { shape } = parameter.ramp;
+    const named = shape.type === 'formula' ? namesIn(shape.text) : [];
+    const rows = [parameter.key, ...named].map((key) => table.rows.get(key));
+    return {
+      key: parameter.key,
+      reads: [parameter, index, slots, tiers, liveTiers, keys, ...rows],
+      facts: { project, parameter, index, table },
+    };
+  });
+}
+
+/** What the checks of each scope look at in a document. */
+export const SUBJECTS: { readonly [S in Scope]: (checked: Checked) => Subject<S>[] } = {
+  slot: slotSubjects,
+  level: ({ project }) =>
+    Object.values(project.levels).map((level) => ({
+      key: level.id,
+      reads: [level, project.kinds, project.standing, project.parameters],
+      facts: { project, level },
+    })),
+  parameter: parameterSubjects,
+  kind: ({ project }) =>
+    (['collectables', 'enemies', 'hazards'] as const).flatMap((of) =>
+      project.kinds[of].map((kind, index) => ({
+        key: `${of} ${kind.id}`,
+        reads: [kind, index, project.levels, project.standing, project.score],
+        facts: { project, of, index },
+      })),
+    ),
+  run: ({ project }) => [
+    { key: 'run', reads: [project.run, project.slots, project.levels, project.tallies], facts: { project } },
+  ],
+  project: ({ project }) => [{ key: 'project', reads: [project], facts: { project } }],
+};

@@ -1,0 +1,66 @@
+import { moveTier, tierLimits } from '@stadion/core/edits';
+import type { LiveAxis } from '@stadion/core/model';
+import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEdit, useProject } from './hooks.ts';
+
+/** A tier whose border can be moved. */
+interface Bordered {
+  id: string;
+  name: string;
+  from: number;
+}
+
+/** The axis that a border is moved along. */
+interface Along {
+  /** A reading; the sequence when absent. */
+  axis?: LiveAxis | undefined;
+  /** The place under the pointer. @param clientX px */
+  placeAt: (clientX: number) => number;
+  /** How far an arrow key moves it. */
+  step: number;
+  /** Where it begins, in words. */
+  say: (from: number) => string;
+}
+
+/** The border at which a tier begins: dragged, or moved by arrow keys, never past its neighbours. Gives where it stands now and what makes an element its handle. */
+export function useTierBorder(tier: Bordered, { axis, placeAt, step, say }: Along) {
+  const project = useProject();
+  const edit = useEdit();
+  const [at, setAt] = useState<number | null>(null);
+  const { min, max } = tierLimits(project, axis, tier.id);
+  const kept = (place: number): number => Math.min(max, Math.max(min, Math.round(place)));
+  const from = at ?? tier.from;
+  return {
+    from,
+    handle: {
+      role: 'slider',
+      tabIndex: 0,
+      'aria-label': `Border of ${tier.name}: left and right move where it begins`,
+      'aria-valuemin': min,
+      'aria-valuemax': max,
+      'aria-valuenow': from,
+      'aria-valuetext': say(from),
+      onPointerDown: (event: PointerEvent<HTMLElement | SVGElement>): void => {
+        if (event.button !== 0) return;
+        event.preventDefault();
+        event.stopPropagation();
+        event.currentTarget.focus();
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setAt(tier.from);
+      },
+      onPointerMove: (event: PointerEvent): void => {
+        if (at !== null) setAt(kept(placeAt(event.clientX)));
+      },
+      onPointerUp: (): void => {
+        if (at !== null) edit(moveTier(project, axis, tier.id, at));
+        setAt(null);
+      },
+      onKeyDown: (event: KeyboardEvent): void => {
+        const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+        if (by === 0) return;
+        event.preventDefault();
+        edit(moveTier(project, axis, tier.id, kept(tier.from + by * step)));
+      },
+    },
+  };
+}
