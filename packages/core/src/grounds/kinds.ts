@@ -11,7 +11,7 @@ import type { Resolving } from '../rules/index.ts';
 import { roam } from './roam/index.ts';
 
 /** Every kind of ground. Their motions and what they remember are their own: nobody else looks into them. */
-const GROUND_KINDS = { roam } as unknown as Readonly<Record<Ground['kind'], GroundKind>>;
+const GROUND_KINDS: Readonly<Record<Ground['kind'], GroundKind>> = { roam: roam as unknown as GroundKind };
 
 export const groundKindOf = (kind: Ground['kind']): GroundKind => GROUND_KINDS[kind];
 

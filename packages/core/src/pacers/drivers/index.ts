@@ -3,4 +3,4 @@ import type { Driver } from '../driver.ts';
 import { roamDriver } from './roam/index.ts';
 
 /** How players think, by kind of ground. What a driver remembers is its own. */
-export const DRIVERS = { roam: roamDriver } as Readonly<Record<Ground['kind'], Driver>>;
+export const DRIVERS: Readonly<Record<Ground['kind'], Driver>> = { roam: roamDriver as Driver };
