@@ -49,6 +49,15 @@ describe('a ground', () => {
   });
 });
 
+describe('the walls of a ground', () => {
+  it('are drawn as few rectangles, each cell once', () => {
+    const walls = find(sceneOf(prepared), 'walls').figures;
+    const area = walls.reduce((sum, figure) => sum + (figure.is === 'rectangle' ? figure.width * figure.height : 0), 0);
+    const cells = prepared.motion.rows.join('').split('#').length - 1;
+    expect([walls.length, area]).toEqual([4, cells]);
+  });
+});
+
 describe('an attempt', () => {
   const state = startAttempt(makeWorld(prepared), 1);
   const places = placesOf(state);

@@ -10,18 +10,32 @@ import {
   type PreparedLevel,
 } from '../attempt/index.ts';
 
-/** Runs of one character in the rows of a ground, as rectangles one cell high. */
-function runsOf(rows: readonly string[], character: string): { x: number; y: number; width: number; height: number }[] {
-  return rows.flatMap((row, y) => {
-    const runs: { x: number; y: number; width: number; height: number }[] = [];
+interface Block {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** The cells of one character in the rows of a ground, as few rectangles: runs that lie under one another are one, so that no seam shows. */
+function blocksOf(rows: readonly string[], character: string): Block[] {
+  const blocks: Block[] = [];
+  let above: Block[] = [];
+  rows.forEach((row, y) => {
+    const here: Block[] = [];
     for (let x = 0; x < row.length; x++) {
       if (row[x] !== character) continue;
       const from = x;
       while (row[x + 1] === character) x++;
-      runs.push({ x: from, y, width: x + 1 - from, height: 1 });
+      const width = x + 1 - from;
+      const same = above.find((block) => block.x === from && block.width === width);
+      if (same) same.height++;
+      else blocks.push({ x: from, y, width, height: 1 });
+      here.push(same ?? (blocks.at(-1) as Block));
     }
-    return runs;
+    above = here;
   });
+  return blocks;
 }
 
 interface Cells {
@@ -36,17 +50,10 @@ function cellsOf(rows: readonly string[]): Cells {
   const before = known.get(rows);
   if (before) return before;
   const width = rows[0]?.length ?? 0;
-  // A little more than a cell, so that no seam shows between two rows.
-  const walls = runsOf(rows, '#').map((run): Figure => ({
-    is: 'rectangle',
-    ...run,
-    width: run.width + 0.01,
-    height: 1.01,
-    fill: 'wall',
-  }));
-  const holes = runsOf(rows, '~').flatMap((run): Figure[] => [
-    { is: 'rectangle', ...run, fill: 'sheet' },
-    { is: 'hatch', ...run, stroke: 'ink', line: 0.04 },
+  const walls = blocksOf(rows, '#').map((block): Figure => ({ is: 'rectangle', ...block, fill: 'wall' }));
+  const holes = blocksOf(rows, '~').flatMap((block): Figure[] => [
+    { is: 'rectangle', ...block, fill: 'sheet' },
+    { is: 'hatch', ...block, stroke: 'ink', line: 0.04 },
   ]);
   const cells: Cells = {
     below: [
