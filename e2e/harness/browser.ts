@@ -6,6 +6,8 @@ import chrome from 'selenium-webdriver/chrome.js';
 import http from 'selenium-webdriver/http/index.js';
 
 const WAIT_MS = 30_000;
+/** How often something that is waited for is looked at. */
+const LOOK_EVERY_MS = 40;
 
 /** A browser window with the few things that journeys do. */
 export interface Page {
@@ -141,11 +143,16 @@ export async function pageOf({ address, session, downloads }: Omit<Launched, 'qu
   await size(1280, 800);
 
   const waitFor = async (what: string, check: () => Promise<boolean>): Promise<void> => {
-    await driver.wait(async () => check().catch(() => false), WAIT_MS, `Waited in vain for ${what}.`);
+    await driver.wait(async () => check().catch(() => false), WAIT_MS, `Waited in vain for ${what}.`, LOOK_EVERY_MS);
   };
   const find = async (css: string): Promise<WebElement> => {
-    const element = await driver.wait(until.elementLocated(By.css(css)), WAIT_MS, `Nothing like ${css}.`);
-    return driver.wait(until.elementIsVisible(element), WAIT_MS, `${css} is not seen.`);
+    const element = await driver.wait(
+      until.elementLocated(By.css(css)),
+      WAIT_MS,
+      `Nothing like ${css}.`,
+      LOOK_EVERY_MS,
+    );
+    return driver.wait(until.elementIsVisible(element), WAIT_MS, `${css} is not seen.`, LOOK_EVERY_MS);
   };
   const byName = async (role: string, name: string | RegExp): Promise<WebElement> => {
     let found: WebElement | undefined;
