@@ -43,13 +43,16 @@ export class FindingBook {
   #ofScope<S extends Scope>(scope: S, checked: Checked, known: Map<string, Known>): Finding[] {
     const checks = this.#checks.filter((check): check is Check<S> => check.scope === scope);
     if (checks.length === 0) return [];
-    return SUBJECTS[scope](checked).flatMap(({ key, reads, facts }: Subject<S>) => {
+    const found: Finding[] = [];
+    const subjects: Iterable<Subject<S>> = SUBJECTS[scope](checked);
+    for (const { key, reads, facts } of subjects) {
       const name = `${scope} ${key}`;
       const before = this.#known.get(name);
       const entry = before && isSame(before.reads, reads) ? before : { reads, findings: findAt(checks, facts) };
       known.set(name, entry);
-      return entry.findings;
-    });
+      found.push(...entry.findings);
+    }
+    return found;
   }
 }
 

@@ -112,10 +112,12 @@ function slotFacts({ project, table }: Checked, slot: Slot, level: Level, positi
   };
 }
 
-function slotSubjects(checked: Checked): Subject<'slot'>[] {
+/** One after the other: what one slot's facts hold is let go before the next one's are made. */
+function* slotSubjects(checked: Checked): Iterable<Subject<'slot'>> {
   const { project, table } = checked;
   const { kinds, run, standing, player, score, tallies, words, lengths, expectations, parameters } = project;
   const shared = [kinds, run, standing, player, score, tallies, words, lengths];
+  const sharedKeys = new Set([kinds, run, standing, player, score].flatMap(followedBy));
   // A live ramp acts by all its numbers, not by the value it begins with.
   const live = parameters.some(({ ramp }) => ramp.axis !== undefined) ? [parameters, project.liveTiers] : [];
   const labels = parameters.map(({ key, label }) => `${key} ${label}`).join();
@@ -123,20 +125,19 @@ function slotSubjects(checked: Checked): Subject<'slot'>[] {
   for (const entry of expectations)
     expected.set(entry.slotId, `${expected.get(entry.slotId) ?? ''}${JSON.stringify(entry)}`);
   const order = expectations.map(({ id }) => id).join();
-  return project.slots.flatMap((slot, index) => {
+  for (const [index, slot] of project.slots.entries()) {
     const level = project.levels[slot.levelId];
-    if (!level) return [];
-    const keys = [level, slot, kinds, run, standing, player, score].flatMap(followedBy);
-    const values = keys.map((key) => table.rows.get(key)?.values[index]).join();
+    if (!level) continue;
+    let values = '';
+    for (const key of new Set([...sharedKeys, ...followedBy(level), ...followedBy(slot)]))
+      values += `${table.rows.get(key)?.values[index]} `;
     const mine = expected.get(slot.id);
-    return [
-      {
-        key: slot.id,
-        reads: [slot, level, index, values, labels, mine, mine === undefined ? '' : order, ...shared, ...live],
-        facts: slotFacts(checked, slot, level, index + 1),
-      },
-    ];
-  });
+    yield {
+      key: slot.id,
+      reads: [slot, level, index, values, labels, mine, mine === undefined ? '' : order, ...shared, ...live],
+      facts: slotFacts(checked, slot, level, index + 1),
+    };
+  }
 }
 
 function parameterSubjects({ project, table }: Checked): Subject<'parameter'>[] {
@@ -155,7 +156,7 @@ function parameterSubjects({ project, table }: Checked): Subject<'parameter'>[] 
 }
 
 /** What the checks of each scope look at in a document. */
-export const SUBJECTS: { readonly [S in Scope]: (checked: Checked) => Subject<S>[] } = {
+export const SUBJECTS: { readonly [S in Scope]: (checked: Checked) => Iterable<Subject<S>> } = {
   slot: slotSubjects,
   level: ({ project }) =>
     Object.values(project.levels).map((level) => ({

@@ -63,13 +63,13 @@ export function namesFor(project: Project, level: Level | undefined): Names {
   const { words, kinds, parameters, tallies, lengths } = project;
   const pieces: Record<string, string> = {};
   const numbers = new Map<string, number>();
+  const nameOf = new Map([...kinds.hazards, ...kinds.enemies, ...kinds.collectables].map(({ id, name }) => [id, name]));
   for (const piece of level?.ground.pieces ?? []) {
     if ('name' in piece) pieces[piece.id] = piece.name;
     else if ('kind' in piece) {
       // Pieces without a name of their own are told apart by number: “hornet 2”.
       const { noun } = PIECES[piece.piece];
-      const kind = [...kinds.collectables, ...kinds.enemies, ...kinds.hazards].find((entry) => entry.id === piece.kind);
-      const name = `${kind?.name ?? piece.kind}${noun === undefined ? '' : ` ${noun}`}`;
+      const name = `${nameOf.get(piece.kind) ?? piece.kind}${noun === undefined ? '' : ` ${noun}`}`;
       const number = (numbers.get(name) ?? 0) + 1;
       numbers.set(name, number);
       pieces[piece.id] = `${name} ${number}`;
