@@ -1,7 +1,9 @@
 import type { PatchOperation } from '../patch/index.ts';
 import {
   freshId,
+  LOSABLE,
   positionOf,
+  RUN_TALLIES,
   usualTallyPolicies,
   type Amount,
   type TallyPolicy,
@@ -32,17 +34,7 @@ export function setTallyPolicy(
 
 /** A new counter of the designer's own. */
 export function addTally(project: Project, name: string): NamedEdit & { id: string } {
-  const taken = new Set([
-    ...project.tallies.map((tally) => tally.id),
-    'score',
-    'lives',
-    'collected',
-    'stars',
-    'gathered',
-    'health',
-    'clock',
-    'latches',
-  ]);
+  const taken = new Set([...project.tallies.map((tally) => tally.id), ...RUN_TALLIES, ...LOSABLE]);
   const id = freshId(name, taken);
   const tally: Tally = { id, name, start: 0 };
   return {
