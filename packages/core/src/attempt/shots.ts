@@ -5,7 +5,7 @@ import type { AttemptState, Shot } from './shell.ts';
 import { TICK_SECONDS } from '../rules/index.ts';
 
 /** How near a shot's middle must come to the edge of what it hits. Units. */
-const SHOT_RADIUS = 0.12;
+export const SHOT_RADIUS = 0.12;
 
 /** Sends a shot on its way; nothing where too many are under way. @param kind of hazard, -1 for the player's */
 export function shoot(

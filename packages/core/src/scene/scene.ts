@@ -1,6 +1,7 @@
 import {
   between,
   disc,
+  SHOT_RADIUS,
   SORTS,
   type AttemptState,
   type Figure,
@@ -85,7 +86,7 @@ export const sceneOf = (level: PreparedLevel): Mark[] => marksOf(level);
 export function sceneOfAttempt(state: AttemptState, before: Places, share: number): Mark[] {
   const { body, graceTicks } = state;
   const shots = state.shots.flatMap(({ active, x, y, kind }, index): Mark[] =>
-    active ? [{ key: `shot-${index}`, figures: [disc(x, y, 0.12, kind < 0 ? 'mark' : 'loss', 'ink')] }] : [],
+    active ? [{ key: `shot-${index}`, figures: [disc(x, y, SHOT_RADIUS, kind < 0 ? 'mark' : 'loss', 'ink')] }] : [],
   );
   const player: Mark = {
     key: 'player',

@@ -1,21 +1,13 @@
-import {
-  cellAt,
-  HEADING_VECTORS,
-  HEADINGS,
-  isInSight,
-  moveBody,
-  nextCellTowards,
-  wayIsClear,
-  type Body,
-} from '../../ground/index.ts';
+import { cellAt, isInSight, moveBody, nextCellTowards, wayIsClear, type Body } from '../../ground/index.ts';
 import type { EnemyKind, Piece, Place } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS, type LiveAmount, type Observed } from '../../rules/index.ts';
 import { FASTEST, followed, following, FURTHEST, MOST, within } from '../amounts.ts';
 import type { PreparedLevel } from '../level.ts';
-import { between, disc, type Figure } from '../mark.ts';
+import { between } from '../mark.ts';
 import { hurtPlayer } from '../reach.ts';
 import type { AttemptState, PieceSort, Preparing, View } from '../shell.ts';
+import { enemyFigures, healthBar } from './enemyFigures.ts';
 
 /** An enemy made ready. */
 export interface PreparedEnemy {
@@ -341,40 +333,6 @@ function touchPlayer(state: AttemptState): void {
   }
 }
 
-/** How an enemy looks, by how it moves. @param awake has it seen the player? */
-function figuresOf({ movement, radius }: PreparedEnemy | Enemy, x: number, y: number, awake: boolean): Figure[] {
-  switch (movement) {
-    case 'chase': {
-      // A square on its corner; one that has seen the player is filled.
-      const far = radius * 1.15;
-      const points = [x, y - far, x + far, y, x, y + far, x - far, y];
-      return [{ is: 'polygon', points, fill: awake ? 'loss' : 'sheet', stroke: 'loss', line: 0.1 }];
-    }
-    case 'patrol': {
-      // A disc with two bars.
-      const bar = { is: 'rectangle', x: x - radius * 0.6, width: radius * 1.2, height: radius * 0.2 } as const;
-      return [
-        disc(x, y, radius, 'loss', 'ink'),
-        { ...bar, y: y - radius * 0.35, fill: 'sheet' },
-        { ...bar, y: y + radius * 0.2, fill: 'sheet' },
-      ];
-    }
-    case 'still': {
-      // Half a disc on its flat side.
-      const points = UPPER_HALF.flatMap(([dx, dy]) => [x + dx * radius, y + radius * 0.4 + dy * radius]);
-      return [{ is: 'polygon', points, fill: 'loss', stroke: 'ink', line: 0.08 }];
-    }
-  }
-}
-
-/** Directions from the left over the top to the right. */
-const UPPER_HALF = [...HEADING_VECTORS.slice(HEADINGS / 2), HEADING_VECTORS[0] as readonly [number, number]];
-
-const healthBar = (x: number, y: number, share: number): Figure[] => [
-  { is: 'rectangle', x: x - 0.4, y: y - 0.06, width: 0.8, height: 0.12, fill: 'sheet' },
-  { is: 'rectangle', x: x - 0.4, y: y - 0.06, width: 0.8 * share, height: 0.12, fill: 'loss' },
-];
-
 /** What goes after the player, goes its round, or sits. */
 export const enemy: PieceSort<Extract<Piece, { piece: 'enemy' }>, PreparedEnemy, Enemies> = {
   name: 'enemy',
@@ -418,13 +376,13 @@ export const enemy: PieceSort<Extract<Piece, { piece: 'enemy' }>, PreparedEnemy,
   layer: 3,
   scene(enemies, _level, now) {
     if (!now)
-      return enemies.map((one, index) => ({ key: `enemy-${index}`, figures: figuresOf(one, one.x, one.y, false) }));
+      return enemies.map((one, index) => ({ key: `enemy-${index}`, figures: enemyFigures(one, one.x, one.y, false) }));
     const before = now.before.moving.enemy;
     return enemiesOf(now.state).all.flatMap((one, index) => {
       if (!one.active) return [];
       const x = between(before?.[index * 2], one.x, now.share);
       const y = between(before?.[index * 2 + 1], one.y, now.share);
-      const figures = figuresOf(one, x, y, one.memoryTicks > 0);
+      const figures = enemyFigures(one, x, y, one.memoryTicks > 0);
       if (one.health > 0) figures.push(...healthBar(x, y - one.radius - 0.18, one.health / one.source.health));
       return [{ key: `enemy-${index}`, figures }];
     });

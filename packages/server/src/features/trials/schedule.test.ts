@@ -41,6 +41,7 @@ describe('a schedule of trials', () => {
     expect(trials.next()?.key).toBe('a');
     trials.leave((asker) => asker === 'me');
     expect(trials.played('a', batch())).toBe('unwanted');
+    trials.remove('a');
     expect([trials.has('a'), trials.has('b')]).toEqual([false, true]);
     expect(trials.askersOf('b')).toEqual(['you']);
   });
@@ -60,5 +61,13 @@ describe('a schedule of trials', () => {
     expect(trials.failed('a')).toBe('again');
     expect(trials.next()).toMatchObject({ key: 'a', first: 0 });
     expect(trials.failed('a')).toBe('given up');
+  });
+
+  it('does not try again what nobody waits for', () => {
+    const trials = schedule();
+    trials.want('a', 'project', 'me');
+    trials.next();
+    trials.leave(() => true);
+    expect(trials.failed('a')).toBe('unwanted');
   });
 });

@@ -125,16 +125,15 @@ export class TrialSchedule {
     job.failures = 0;
     addTally(job.tally, batch);
     if (this.#isDone(key, job.tally)) return 'done';
-    if (job.askers.size > 0) return 'goes on';
-    this.#remove(key);
-    return 'unwanted';
+    return job.askers.size > 0 ? 'goes on' : 'unwanted';
   }
 
-  /** A batch could not be played. Tells whether it is tried again. */
-  failed(key: string): 'again' | 'given up' {
+  /** A batch could not be played. Tells whether it is tried again; one that nobody waits for is not. */
+  failed(key: string): 'again' | 'given up' | 'unwanted' {
     const job = this.#job(key);
-    if (!job) return 'given up';
+    if (!job) return 'unwanted';
     job.playing = false;
+    if (job.askers.size === 0) return 'unwanted';
     return ++job.failures < MOST_FAILURES ? 'again' : 'given up';
   }
 

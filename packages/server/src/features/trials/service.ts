@@ -1,7 +1,7 @@
 import { summarize, type ForecastEvent, type ForecastList } from '@stadion/core/contract';
 import type { Project } from '@stadion/core/model';
 import { pacerById, type Pacer } from '@stadion/core/pacers';
-import { forecastOf, isPreciseEnough } from '@stadion/core/trials';
+import { emptyTally, forecastOf, isPreciseEnough } from '@stadion/core/trials';
 import type { Logger } from 'pino';
 import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';
@@ -84,6 +84,12 @@ export function makeTrialService(dependencies: Dependencies) {
     });
   };
 
+  /** Takes out a question that is not played on, and keeps what was played of it. */
+  const putAside = (key: string): Promise<void> => {
+    const tally = schedule.tallyOf(key) ?? emptyTally();
+    return keep([{ key, tally }]);
+  };
+
   const finish = async (key: string): Promise<void> => {
     const tally = schedule.tallyOf(key);
     announce(key, true);
@@ -98,7 +104,7 @@ export function makeTrialService(dependencies: Dependencies) {
       const batch = await queue.put({ question: key, first, count }, { group, rank: first });
       const state = schedule.played(key, batch);
       if (state === 'done') await finish(key);
-      else if (state === 'unwanted') forget(key);
+      else if (state === 'unwanted') await putAside(key);
       else {
         announce(key, false);
         const tally = schedule.tallyOf(key);
@@ -107,13 +113,10 @@ export function makeTrialService(dependencies: Dependencies) {
       }
     } catch (error) {
       if (closed) return;
-      log.error({ err: error }, 'a batch of trials failed');
-      if (schedule.failed(key) === 'given up') {
-        announce(key, false, true);
-        const tally = schedule.tallyOf(key);
-        schedule.remove(key);
-        await keep(tally ? [{ key, tally }] : []);
-      }
+      const state = schedule.failed(key);
+      if (state !== 'unwanted') log.error({ err: error }, 'a batch of trials failed');
+      if (state === 'given up') announce(key, false, true);
+      if (state !== 'again') await putAside(key);
     } finally {
       inFlight--;
       pump();

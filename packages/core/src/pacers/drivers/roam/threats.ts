@@ -1,4 +1,4 @@
-import { enemiesOf, type AttemptState, type Enemy, type Shot } from '../../../attempt/index.ts';
+import { enemiesOf, SHOT_RADIUS, type AttemptState, type Enemy, type Shot } from '../../../attempt/index.ts';
 import type { Spot } from '../../../ground/index.ts';
 import { ticksToSeconds } from '../../../rules/index.ts';
 import type { Player } from '../../driver.ts';
@@ -19,8 +19,6 @@ const COMING_ON_SHARE = 0.35;
 const MEETING_SHARE = 0.6;
 /** Shots further away than this matter to nobody yet. Units per second of foresight. */
 const SHOT_WATCH_SPEED = 6;
-/** How near a shot's middle comes to the edge of what it hits. Units. */
-const SHOT_RADIUS = 0.12;
 /** No player thinks less far ahead. */
 const LEAST_FORESIGHT_SECONDS = 0.3;
 
