@@ -1,5 +1,6 @@
 import { manyLevels } from '@stadion/core/demo';
 import { exportProject } from '@stadion/core/formats';
+import { documentOf } from '@stadion/core/model';
 import { openBrowser } from '../e2e/harness/browser.ts';
 import { runServer } from '../e2e/harness/server.ts';
 
@@ -52,7 +53,7 @@ export async function lanesAtScale(say: (what: string, value: string, bar?: stri
     const answer = await fetch(`${server.address}/api/projects/import`, {
       method: 'POST',
       headers: { 'Content-Type': 'text/plain' },
-      body: JSON.stringify(exportProject(manyLevels(500, 60))),
+      body: JSON.stringify(exportProject(documentOf(manyLevels(500, 60)))),
     });
     const { id } = (await answer.json()) as { id: string };
     await page.driver.get(`${server.address}/projects/${id}/ramps/slot-20?lane=extra40`);

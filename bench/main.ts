@@ -1,7 +1,7 @@
 import { prepareLevel } from '@stadion/core/grounds';
 import { homeBeforeDusk, manyLevels } from '@stadion/core/demo';
 import { findingsOf } from '@stadion/core/findings';
-import { pacerById } from '@stadion/core/pacers';
+import { usualPacers } from '@stadion/core/model';
 import { rampTable } from '@stadion/core/ramps';
 import { DEFAULT_PRECISION, emptyTally, isPreciseEnough, playBatch, readyGame } from '@stadion/core/trials';
 import fs from 'node:fs';
@@ -56,7 +56,7 @@ function throughput(): void {
 
 function allocation(): void {
   const game = readyGame(prepareLevel(homeBeforeDusk(), 9));
-  const pacer = pacerById('steady')!;
+  const pacer = usualPacers()[1]!;
   playBatch(game, pacer, 0, 200, emptyTally());
   const attempts = 40;
   globalThis.gc?.();
@@ -67,7 +67,7 @@ function allocation(): void {
 
 function trials(): void {
   const project = homeBeforeDusk();
-  const pacer = pacerById('steady')!;
+  const pacer = usualPacers()[1]!;
   let attempts = 0;
   const start = performance.now();
   for (let position = 1; position <= 24; position += 3) {

@@ -8,7 +8,8 @@ import {
   type World,
 } from '@stadion/core/attempt';
 import { makeWorld } from '@stadion/core/grounds';
-import { drawPlayer, makePlayer, PACERS, playerInput } from '@stadion/core/pacers';
+import { usualPacers } from '@stadion/core/model';
+import { drawPlayer, makePlayer, playerInput } from '@stadion/core/pacers';
 import Matter from 'matter-js';
 
 const WIDTH = 24;
@@ -106,7 +107,7 @@ export function benchLevel(): PreparedLevel {
 
 /** Whole attempts of 30 s, planned by a pacer and judged every tick. @returns simulated seconds */
 export function playOurs(world: World, attempts: number, firstSeed: number): number {
-  const pacer = PACERS[1]!;
+  const pacer = usualPacers()[1]!;
   let ticks = 0;
   for (let i = 0; i < attempts; i++) {
     const state = startAttempt(world, firstSeed + i);

@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { manyLevels } from '@stadion/core/demo';
 import { exportProject } from '@stadion/core/formats';
+import { documentOf, projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
 import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 
@@ -11,11 +12,15 @@ beforeAll(async () => {
   const answer = await fetch(`${at.server.address}/api/projects/import`, {
     method: 'POST',
     headers: { 'Content-Type': 'text/plain' },
-    body: JSON.stringify(exportProject(manyLevels(500, 60))),
+    body: JSON.stringify(exportProject(documentOf(manyLevels(500, 60)))),
   });
   large = ((await answer.json()) as { id: string }).id;
 });
 
+const readLarge = async (): Promise<Project> => {
+  const answer = await fetch(`${at.server.address}/api/projects/${large}`);
+  return projectOf(((await answer.json()) as { document: ProjectDocument }).document);
+};
 const open = async (path: string): Promise<void> => {
   await at.page.driver.get(`${at.server.address}/projects/${large}/${path}`);
   await at.page.find('section[aria-label=Sequence]');
@@ -65,10 +70,7 @@ describe('500 levels with 60 parameters', () => {
     await open('level/slot-3');
     await at.page.typeInto('Wanted clear rate', '66');
     await at.page.seeText('All edits saved');
-    const { document } = (await (await fetch(`${at.server.address}/api/projects/${large}`)).json()) as {
-      document: { slots: { wanted: number }[] };
-    };
-    expect(document.slots[2]!.wanted).toBe(0.66);
+    expect((await readLarge()).slots[2]!.wanted).toBe(0.66);
   });
 });
 
@@ -119,9 +121,7 @@ describe('an address that leads nowhere', () => {
     expect(cells).toBeLessThan(900);
     await at.page.keys('3', Key.ENTER);
     await at.page.waitFor('a pin at the very end', async () => {
-      const answer = await fetch(`${at.server.address}/api/projects/${large}`);
-      const { document } = (await answer.json()) as { document: { parameters: { pins: Record<string, number> }[] } };
-      return document.parameters.at(-1)?.pins['slot-500'] === 3;
+      return (await readLarge()).parameters.at(-1)?.pins['slot-500'] === 3;
     });
   });
 });

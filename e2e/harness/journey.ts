@@ -1,5 +1,5 @@
 import { afterAll, beforeAll } from '@jest/globals';
-import type { Project } from '@stadion/core/model';
+import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
 import { openBrowser, pageOf, type Page } from './browser.ts';
 import { runServer, type RunningServer } from './server.ts';
 import { sharedHere } from './shared.ts';
@@ -12,7 +12,7 @@ export interface Journey {
   projectId: string;
   /** Opens a screen of the demo and waits until the track stands. */
   open(path: string): Promise<void>;
-  /** The document as the server has it. */
+  /** The project as the server has it. */
   document(): Promise<Project>;
   /** Waits until the server has the document as wanted. */
   saved(what: string, check: (project: Project) => boolean): Promise<void>;
@@ -77,7 +77,7 @@ export function journey({ own = false } = {}): Journey {
       const address = `${made.server.address}/api/projects/${made.projectId}`;
       // A connection kept open through a long computation may be closed under the request: once more, then.
       const answer = await fetch(address).catch(() => fetch(address));
-      return ((await answer.json()) as { document: Project }).document;
+      return projectOf(((await answer.json()) as { document: ProjectDocument }).document);
     };
     made.saved = (what, check) => made.page.waitFor(what, async () => check(await made.document()));
   }, 90_000);

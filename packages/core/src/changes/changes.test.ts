@@ -1,4 +1,4 @@
-import { applyPatch } from '../patch/index.ts';
+import { after as edited } from '../testing/index.ts';
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
 import type { Project } from '../model/index.ts';
@@ -13,7 +13,7 @@ function later(change: (project: Project) => void): [before: Project, after: Pro
 const wordsOf = (changes: Change[]): [string, string[]][] => changes.map(({ title, words }) => [title, words]);
 
 /** Carries out what restores a change, on a copy. */
-const restored = (project: Project, { restore = [] }: Change): Project => applyPatch(project, restore);
+const restored = (project: Project, { restore = [] }: Change): Project => edited(project, { patch: restore });
 
 describe('two states of a project', () => {
   it('that are the same differ in nothing', () => {

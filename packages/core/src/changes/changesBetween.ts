@@ -1,4 +1,4 @@
-import { pointerOf, type Level, type Project } from '../model/index.ts';
+import { documentOf, levelEntryOf, pointerOf, type Level, type Project } from '../model/index.ts';
 import { alike } from '../patch/index.ts';
 import { rampTable } from '../ramps/index.ts';
 import type { Change } from './change.ts';
@@ -12,11 +12,12 @@ const LEVEL_PARTS = {
   brief: 'brief',
   ground: 'ground',
   rules: 'rules',
-  without: 'standing rules switched off',
+  standingRulesOff: 'standing rules switched off',
   clock: 'clock',
   stars: 'stars',
   tie: 'tie',
   ending: 'ending',
+  note: 'note',
 } as const satisfies Partial<Record<keyof Level, string>>;
 
 /** The parts of a project that are not listed one by one. */
@@ -33,7 +34,25 @@ const PROJECT_PARTS = {
   tiers: 'Tiers',
   liveTiers: 'Tiers of readings',
   expectations: 'Expectations',
+  pacers: 'Pacers',
+  audience: 'Audience',
+  wantedLine: 'Wanted line',
 } as const satisfies Partial<Record<keyof Project, string>>;
+
+/** A list tells its order by itself: by which numbers it is kept does not count. */
+function withoutNumbers(value: unknown): unknown {
+  if (Array.isArray(value))
+    return value.map((item: unknown) => {
+      if (item === null || typeof item !== 'object') return item;
+      const { order: _order, ...rest } = item as { order?: number };
+      return rest;
+    });
+  if (value === null || typeof value !== 'object') return value;
+  return Object.fromEntries(Object.entries(value).map(([name, part]) => [name, withoutNumbers(part)]));
+}
+
+const isSame = (one: unknown, other: unknown): boolean =>
+  alike(one, other) || alike(withoutNumbers(one), withoutNumbers(other));
 
 const keysOf = <T extends object>(object: T): (keyof T & string)[] => Object.keys(object) as (keyof T & string)[];
 
@@ -43,15 +62,17 @@ function levelChanges(before: Project, after: Project): Change[] {
     const positions = after.slots.flatMap((slot, index) => (slot.levelId === level.id ? [index + 1] : []));
     const base = { id: `level ${level.id}`, about: 'level' as const, title: level.name, positions };
     if (!was) return [{ ...base, words: ['added since'] }];
-    const parts = keysOf(LEVEL_PARTS).filter((part) => !alike(was[part], level[part]));
+    const parts = keysOf(LEVEL_PARTS).filter((part) => !isSame(was[part], level[part]));
     if (parts.length === 0) return [];
     const words = [`other ${parts.map((part) => LEVEL_PARTS[part]).join(', ')}`];
-    return [{ ...base, words, restore: [{ op: 'replace', path: pointerOf(['levels', level.id]), value: was }] }];
+    return [
+      { ...base, words, restore: [{ op: 'replace', path: pointerOf(['levels', level.id]), value: levelEntryOf(was) }] },
+    ];
   });
 }
 
 function sequenceChanges(before: Project, after: Project): Change[] {
-  if (alike(before.slots, after.slots)) return [];
+  if (isSame(before.slots, after.slots)) return [];
   const was = new Map(before.slots.map((slot, index) => [slot.id, { slot, index }]));
   const is = new Set(after.slots.map((slot) => slot.id));
   const nameOf = (project: Project, levelId: string): string => project.levels[levelId]?.name ?? levelId;
@@ -61,7 +82,7 @@ function sequenceChanges(before: Project, after: Project): Change[] {
   const common = after.slots.filter((slot) => was.has(slot.id));
   const order = before.slots.filter((slot) => is.has(slot.id));
   const moved = common.filter((slot, index) => order[index]?.id !== slot.id).length;
-  const wanted = common.filter((slot) => !alike(was.get(slot.id)?.slot, slot)).length;
+  const wanted = common.filter((slot) => !isSame([was.get(slot.id)?.slot], [slot])).length;
   const words = [
     added.length > 0 ? `added: ${list(added)}` : '',
     removed.length > 0 ? `removed: ${list(removed)}` : '',
@@ -72,9 +93,10 @@ function sequenceChanges(before: Project, after: Project): Change[] {
 }
 
 function partChanges(before: Project, after: Project): Change[] {
+  const entries = documentOf(before);
   return keysOf(PROJECT_PARTS).flatMap((part): Change[] => {
     const [was, is] = [before[part], after[part]];
-    if (alike(was, is)) return [];
+    if (isSame(was, is)) return [];
     const path = pointerOf([part]);
     const base = {
       id: part,
@@ -84,7 +106,7 @@ function partChanges(before: Project, after: Project): Change[] {
       positions: [],
     };
     if (was === undefined) return [{ ...base, restore: [{ op: 'remove', path }] }];
-    return [{ ...base, restore: [{ op: is === undefined ? 'add' : 'replace', path, value: was }] }];
+    return [{ ...base, restore: [{ op: is === undefined ? 'add' : 'replace', path, value: entries[part] }] }];
   });
 }
 

@@ -1,4 +1,4 @@
-import { pointerOf, type Parameter, type Project } from '../model/index.ts';
+import { entryOf, pointerOf, type Parameter, type Project } from '../model/index.ts';
 import { alike, type PatchOperation } from '../patch/index.ts';
 import { shapeDefinition, type RampTable } from '../ramps/index.ts';
 import type { Change } from './change.ts';
@@ -62,9 +62,9 @@ function factWords(before: Parameter, after: Parameter): string[] {
   ];
 }
 
-/** The earlier parameter, without pins at slots that are gone. */
-const fitted = (parameter: Parameter, slots: Project['slots']): Parameter => ({
-  ...parameter,
+/** The earlier parameter as the document holds it, without pins at slots that are gone. */
+const fitted = (parameter: Parameter, slots: Project['slots']): object => ({
+  ...entryOf(parameter),
   pins: Object.fromEntries(Object.entries(parameter.pins).filter(([id]) => slots.some((slot) => slot.id === id))),
 });
 
@@ -86,8 +86,8 @@ export function parameterChanges(before: State, after: State): Change[] {
     positions,
     restore,
   });
-  const changed = after.project.parameters.flatMap((parameter, index) => {
-    const path = pointerOf(['parameters', index]);
+  const changed = after.project.parameters.flatMap((parameter) => {
+    const path = pointerOf(['parameters', parameter.key]);
     const was = earlier.get(parameter.key);
     earlier.delete(parameter.key);
     if (!was) return [change(parameter, ['added since'], [], [{ op: 'remove', path }])];
@@ -103,7 +103,12 @@ export function parameterChanges(before: State, after: State): Change[] {
     return [change(parameter, words, positions, [{ op: 'replace', path, value: fitted(was, slots) }])];
   });
   const gone = [...earlier.values()].map((parameter) =>
-    change(parameter, ['removed since'], [], [{ op: 'add', path: '/parameters/-', value: fitted(parameter, slots) }]),
+    change(
+      parameter,
+      ['removed since'],
+      [],
+      [{ op: 'add', path: pointerOf(['parameters', parameter.key]), value: fitted(parameter, slots) }],
+    ),
   );
   return [...changed, ...gone];
 }

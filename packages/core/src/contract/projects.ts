@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Project } from '../model/index.ts';
+import { ProjectDocument } from '../model/index.ts';
 import { Revision } from './edit.ts';
 
 export const ProjectSummary = z
@@ -28,7 +28,7 @@ export const OpenProject = z
   .strictObject({
     id: z.string(),
     revision: z.number().int(),
-    document: Project,
+    document: ProjectDocument,
     recent: z.array(Revision).describe('The latest revisions, oldest first: what can be undone.'),
   })
   .meta({ id: 'OpenProject' });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Project } from '../model/index.ts';
+import { ProjectDocument } from '../model/index.ts';
 
 const Name = z.string().regex(/\S/, 'A snapshot needs a name.').max(80, 'A name has at most 80 characters.');
 
@@ -25,5 +25,5 @@ export const CreateSnapshot = z
   .meta({ id: 'CreateSnapshot' });
 export type CreateSnapshot = z.infer<typeof CreateSnapshot>;
 
-export const Snapshot = SnapshotSummary.extend({ document: Project }).meta({ id: 'Snapshot' });
+export const Snapshot = SnapshotSummary.extend({ document: ProjectDocument }).meta({ id: 'Snapshot' });
 export type Snapshot = z.infer<typeof Snapshot>;

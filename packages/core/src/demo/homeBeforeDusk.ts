@@ -4,6 +4,7 @@ import {
   PROJECT_FORMAT,
   PROJECT_VERSION,
   slugOf,
+  usualPacers,
   usualTallyPolicies,
   type Level,
   type Parameter,
@@ -14,14 +15,14 @@ import { plainClock, plainEnding, plainRules, plainStars, SKETCHES, type Sketch 
 import { standingRules } from './rules.ts';
 
 function level(sketch: Sketch): Level {
-  const { name, brief, layout, turn, rules, without, clock, stars, tie, ending } = sketch;
+  const { name, brief, layout, turn, rules, standingRulesOff, clock, stars, tie, ending } = sketch;
   return {
     id: slugOf(name),
     name,
     brief,
     ground: drawGround(layout, turn),
     rules: rules ?? plainRules(),
-    without: without ?? [],
+    standingRulesOff: standingRulesOff ?? [],
     clock: { ...plainClock(), ...clock },
     stars: stars ?? plainStars(),
     tie: tie ?? 'win',
@@ -111,8 +112,7 @@ export function homeBeforeDusk(): Project {
     name: 'Home Before Dusk',
     words: { player: 'bee', worth: 'nectar' },
     player: {
-      speed: literal(4.6),
-      acceleration: literal(26),
+      moves: { roam: { speed: literal(4.6), acceleration: literal(26) } },
       radius: 0.3,
       graceSeconds: 1.5,
       health: literal(100),
@@ -202,6 +202,7 @@ export function homeBeforeDusk(): Project {
       ...(sketch.starGate === undefined ? {} : { starGate: literal(sketch.starGate) }),
     })),
     expectations: [{ id: 'first-is-easy', is: 'clearRate', slotId: 'slot-1', pacer: 'steady', low: 0.85, high: 1 }],
+    pacers: usualPacers(),
   };
 }
 

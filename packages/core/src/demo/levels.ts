@@ -34,7 +34,7 @@ export interface Sketch {
   turn: Turn;
   wanted: number;
   rules?: Rule[];
-  without?: string[];
+  standingRulesOff?: string[];
   clock?: Partial<Clock>;
   stars?: Stars;
   tie?: 'win' | 'loss';
@@ -240,7 +240,7 @@ export const SKETCHES: readonly Sketch[] = [
         shows('The hornets grow restless.'),
       ),
     ],
-    without: ['wasp-touch'],
+    standingRulesOff: ['wasp-touch'],
     clock: { limitSeconds: literal(25), starts: 'load', atExpiry: 'win' },
     stars: ladder('lives', [null, 3, 4]),
     tie: 'loss',

@@ -1,5 +1,5 @@
-import type { PatchOperation } from '../patch/index.ts';
-import { findReferenceProblems, type Level, type Project } from '../model/index.ts';
+import { alike, type PatchOperation } from '../patch/index.ts';
+import { findReferenceProblems, levelEntryOf, type Level, type Project } from '../model/index.ts';
 import { at, replaceAt, type NamedEdit } from './edit.ts';
 import { freshRule, takenConditions, takenRules } from './rules.ts';
 
@@ -13,7 +13,7 @@ export interface CopiedRules {
   stars: boolean;
   ending: boolean;
   tie: boolean;
-  without: boolean;
+  standingRulesOff: boolean;
 }
 
 /** What copying changes in one level. */
@@ -27,13 +27,13 @@ export interface LevelChange {
   leftOut: { id: string; why: string }[];
 }
 
-const PARTS = ['clock', 'stars', 'ending', 'tie', 'without'] as const;
+const PARTS = ['clock', 'stars', 'ending', 'tie', 'standingRulesOff'] as const;
 const PART_WORDS = {
   clock: 'clock',
   stars: 'stars',
   ending: 'ending',
   tie: 'tie',
-  without: 'switched-off standing rules',
+  standingRulesOff: 'switched-off standing rules',
 };
 
 /** What a level alone does not hold together with, in words; undefined when it is whole. */
@@ -53,6 +53,7 @@ function changeOf(project: Project, from: Level, target: Level, what: CopiedRule
   for (const rule of chosen) {
     const ids = takenRules(project, next);
     const copy = freshRule(rule, ids, takenConditions(next));
+    delete copy.order;
     const trial = { ...next, rules: [...next.rules, copy] };
     const why = problemWith(project, trial);
     const before = target.rules.find((other) => other.id === rule.id);
@@ -69,7 +70,7 @@ function changeOf(project: Project, from: Level, target: Level, what: CopiedRule
     (rule) => !next.rules.includes(rule) && !chosen.some((other) => other.id === rule.id),
   ).length;
   for (const part of PARTS) {
-    if (!what[part] || JSON.stringify(from[part]) === JSON.stringify(target[part])) continue;
+    if (!what[part] || alike(from[part], target[part])) continue;
     const trial = { ...next, [part]: from[part] };
     const why = problemWith(project, trial);
     if (why === undefined) {
@@ -94,10 +95,9 @@ export function copyRules(
     if (!target || id === from.id) continue;
     const { change, next } = changeOf(project, from, target, what);
     changes.push(change);
-    if (JSON.stringify(next.rules) !== JSON.stringify(target.rules))
-      patch.push(replaceAt(at('levels', id, 'rules'), next.rules));
-    for (const part of PARTS) {
-      if (next[part] !== target[part]) patch.push(replaceAt(at('levels', id, part), next[part]));
+    const [entry, before] = [levelEntryOf(next), levelEntryOf(target)];
+    for (const part of ['rules', ...PARTS] as const) {
+      if (!alike(entry[part], before[part])) patch.push(replaceAt(at('levels', id, part), entry[part]));
     }
   }
   const count = changes.length;

@@ -1,5 +1,6 @@
 import { freshId, positionOf, type Expectation, type Project } from '../model/index.ts';
-import { addAt, at, removeAt, type NamedEdit } from './edit.ts';
+import { at, removeAt, type NamedEdit } from './edit.ts';
+import { insertEntry } from './order.ts';
 
 /** Holds a slot's forecast to its present interval, rounded outwards to whole percents. */
 export function expectClearRate(
@@ -18,11 +19,11 @@ export function expectClearRate(
   };
   return {
     label: `Expect what ${pacer.name} clears at ${positionOf(project, slotId)}`,
-    patch: [addAt(at('expectations', '-'), expectation)],
+    patch: insertEntry(['expectations'], project.expectations, expectation),
   };
 }
 
-export function dropExpectation(project: Project, id: string): NamedEdit {
-  const index = project.expectations.findIndex((entry) => entry.id === id);
-  return { label: 'Drop an expectation', patch: index < 0 ? [] : [removeAt(at('expectations', index))] };
-}
+export const dropExpectation = (id: string): NamedEdit => ({
+  label: 'Drop an expectation',
+  patch: [removeAt(at('expectations', id))],
+});

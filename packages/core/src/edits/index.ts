@@ -1,4 +1,5 @@
 export { at, addAt, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
+export { appendEntries, insertEntry, moveEntry } from './order.ts';
 export {
   addLevel,
   duplicateLevel,
@@ -42,3 +43,4 @@ export {
 export { copyRules, slotsNamed, type CopiedRules, type LevelChange } from './copyRules.ts';
 export { addTally, removeTally, repeatSlot, setTallyPolicy, setStarGate } from './run.ts';
 export { dropExpectation, expectClearRate } from './expectations.ts';
+export { rebased, withoutShift } from './rebase.ts';

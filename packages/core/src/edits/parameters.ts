@@ -8,10 +8,11 @@ import {
   type ShapeType,
 } from '../model/index.ts';
 import { rampValue, reshape, seriesOf, SHAPES, toSignificant } from '../ramps/index.ts';
-import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
+import { at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
+import { insertEntry } from './order.ts';
 
-const indexOf = (project: Project, key: string): number =>
-  project.parameters.findIndex((parameter) => parameter.key === key);
+const parameterOf = (project: Project, key: string): Parameter =>
+  project.parameters.find((parameter) => parameter.key === key) as Parameter;
 
 /** A camel-case key from a label. @example 'Hornet speed' → hornetSpeed */
 function keyFor(project: Project, label: string): string {
@@ -39,22 +40,20 @@ export function addParameter(project: Project, label: string): NamedEdit & { key
     pins: {},
     note: '',
   };
-  return { key, label: `Add ${label}`, patch: [addAt(at('parameters', '-'), parameter)] };
+  return { key, label: `Add ${label}`, patch: insertEntry(['parameters'], project.parameters, parameter) };
 }
 
 /** Takes a parameter out, or says where it is still used. */
 export function removeParameter(project: Project, key: string): NamedEdit | { usedIn: number } {
   const uses = usesOfParameter(project, key).length;
   if (uses > 0) return { usedIn: uses };
-  const index = indexOf(project, key);
-  return { label: `Remove ${project.parameters[index]?.label ?? key}`, patch: [removeAt(at('parameters', index))] };
+  return { label: `Remove ${parameterOf(project, key).label}`, patch: [removeAt(at('parameters', key))] };
 }
 
 /** Sets a parameter's ramp to another. `what` says the change in words. */
 export function setRamp(project: Project, key: string, ramp: Ramp, what: string): NamedEdit {
-  const index = indexOf(project, key);
-  const before = project.parameters[index] as Parameter;
-  const base = at('parameters', index, 'ramp');
+  const before = parameterOf(project, key);
+  const base = at('parameters', key, 'ramp');
   const patch = [
     ...(JSON.stringify(before.ramp.shape) === JSON.stringify(ramp.shape)
       ? []
@@ -73,7 +72,7 @@ const PLACES_ALONG_A_READING = 200;
 
 /** Another shape with what carries over from the one there is. */
 export function setShape(project: Project, key: string, type: ShapeType): NamedEdit {
-  const parameter = project.parameters[indexOf(project, key)] as Parameter;
+  const parameter = parameterOf(project, key);
   const { ramp } = parameter;
   const context = seriesOf(project).contextOf(parameter, 1);
   const places = ramp.axis === undefined ? project.slots.length : PLACES_ALONG_A_READING;
@@ -86,7 +85,7 @@ const FIRST_STEPS: Readonly<Record<LiveAxis, number>> = { score: 100, collected:
 
 /** Lets a ramp go along a reading of the attempt, or along the sequence again (no axis). It keeps the value it begins with. */
 export function setAxis(project: Project, key: string, axis: LiveAxis | undefined): NamedEdit {
-  const parameter = project.parameters[indexOf(project, key)] as Parameter;
+  const parameter = parameterOf(project, key);
   const { axis: before, breather: _breather, ...rest } = parameter.ramp;
   const first = rampValue(parameter, before === undefined ? 1 : 0, seriesOf(project).contextOf(parameter, 1));
   const from = toSignificant(first);
@@ -113,8 +112,7 @@ export function setRampAndPins(
   { ramp, pins }: Pick<Parameter, 'ramp' | 'pins'>,
   what: string,
 ): NamedEdit {
-  const index = indexOf(project, key);
-  const before = project.parameters[index] as Parameter;
+  const before = parameterOf(project, key);
   const { label, patch } = setRamp(project, key, ramp, what);
   const slots = new Set([...Object.keys(before.pins), ...Object.keys(pins)]);
   return {
@@ -124,7 +122,7 @@ export function setRampAndPins(
       ...[...slots].flatMap((slotId) =>
         before.pins[slotId] === pins[slotId]
           ? []
-          : setOptional(at('parameters', index, 'pins', slotId), before.pins[slotId], pins[slotId]),
+          : setOptional(at('parameters', key, 'pins', slotId), before.pins[slotId], pins[slotId]),
       ),
     ],
   };
@@ -144,64 +142,59 @@ const SINGLE_PINS = 10;
 export function setCells(project: Project, changes: readonly CellChange[], what: string): NamedEdit {
   const series = seriesOf(project);
   const positions = new Map(project.slots.map((slot, index) => [slot.id, index + 1]));
-  const pinsOf = new Map<number, Map<string, number | undefined>>();
+  const pinsOf = new Map<string, Map<string, number | undefined>>();
   for (const { key, slotId, value } of changes) {
-    const index = indexOf(project, key);
-    const parameter = project.parameters[index];
+    const parameter = project.parameters.find((entry) => entry.key === key);
     const position = positions.get(slotId);
     if (!parameter || position === undefined) continue;
     const same = (other: number): boolean => value !== undefined && Math.abs(value - other) < 1e-9;
     if (same(series.valueAt(parameter, position))) continue;
     const pin = same(series.rampAt(parameter, position)) ? undefined : value;
     if (pin === parameter.pins[slotId]) continue;
-    pinsOf.set(index, (pinsOf.get(index) ?? new Map<string, number | undefined>()).set(slotId, pin));
+    pinsOf.set(key, (pinsOf.get(key) ?? new Map<string, number | undefined>()).set(slotId, pin));
   }
-  const patch = [...pinsOf].flatMap(([index, pins]) => {
-    const before = (project.parameters[index] as Parameter).pins;
+  const patch = [...pinsOf].flatMap(([key, pins]) => {
+    const before = parameterOf(project, key).pins;
     if (pins.size <= SINGLE_PINS)
       return [...pins].flatMap(([slotId, pin]) =>
-        setOptional(at('parameters', index, 'pins', slotId), before[slotId], pin),
+        setOptional(at('parameters', key, 'pins', slotId), before[slotId], pin),
       );
     const all = Object.entries({ ...before, ...Object.fromEntries(pins) }).filter(([, pin]) => pin !== undefined);
-    return [replaceAt(at('parameters', index, 'pins'), Object.fromEntries(all))];
+    return [replaceAt(at('parameters', key, 'pins'), Object.fromEntries(all))];
   });
   return { label: what, patch };
 }
 
 /** Sets a value by hand at one slot, over the ramp. */
 export function setPin(project: Project, key: string, slotId: string, value: number): NamedEdit {
-  const index = indexOf(project, key);
-  const parameter = project.parameters[index] as Parameter;
+  const parameter = parameterOf(project, key);
   const position = project.slots.findIndex((slot) => slot.id === slotId) + 1;
   return {
     label: `Pin ${parameter.label} at ${position} to ${Number(value.toPrecision(6))}`,
-    patch: setOptional(at('parameters', index, 'pins', slotId), parameter.pins[slotId], value),
+    patch: setOptional(at('parameters', key, 'pins', slotId), parameter.pins[slotId], value),
   };
 }
 
 export function removePin(project: Project, key: string, slotId: string): NamedEdit {
-  const index = indexOf(project, key);
-  const parameter = project.parameters[index] as Parameter;
+  const parameter = parameterOf(project, key);
   const position = project.slots.findIndex((slot) => slot.id === slotId) + 1;
   return {
     label: `Remove the pin of ${parameter.label} at ${position}`,
-    patch: setOptional(at('parameters', index, 'pins', slotId), parameter.pins[slotId], undefined),
+    patch: setOptional(at('parameters', key, 'pins', slotId), parameter.pins[slotId], undefined),
   };
 }
 
 /** Sets an end of the range in which a parameter's values make sense; the other end gives way, never passes it. */
 export function setSane(project: Project, key: string, end: 'min' | 'max', value: number): NamedEdit {
-  const index = indexOf(project, key);
-  const parameter = project.parameters[index] as Parameter;
+  const parameter = parameterOf(project, key);
   return {
     label: `${parameter.label}: sensible ${end === 'min' ? 'from' : 'up to'} ${Number(value.toPrecision(6))}`,
-    patch: [replaceAt(at('parameters', index, 'sane', end), value)],
+    patch: [replaceAt(at('parameters', key, 'sane', end), value)],
   };
 }
 
 /** Sets one of a parameter's own facts. */
 export function setParameterFact(project: Project, key: string, fact: 'label' | 'unit', value: string): NamedEdit {
-  const index = indexOf(project, key);
-  const parameter = project.parameters[index] as Parameter;
-  return { label: `${parameter.label}: ${fact} ${value}`, patch: [replaceAt(at('parameters', index, fact), value)] };
+  const parameter = parameterOf(project, key);
+  return { label: `${parameter.label}: ${fact} ${value}`, patch: [replaceAt(at('parameters', key, fact), value)] };
 }

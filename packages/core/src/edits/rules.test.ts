@@ -1,8 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import { importProject } from '../formats/index.ts';
 import type { Level, Project, Rule } from '../model/index.ts';
-import { applyPatch } from '../patch/index.ts';
+import { after as edited } from '../testing/index.ts';
 import {
   addTally,
   copyRules,
@@ -25,37 +24,34 @@ import {
 } from './index.ts';
 
 const demo = homeBeforeDusk();
-const after = (command: NamedEdit | undefined, project: Project = demo): Project => {
-  const result = importProject(applyPatch(project, command?.patch ?? []));
-  if (!result.ok) throw new Error(JSON.stringify(result.problems));
-  return result.project;
-};
+const after = (command: NamedEdit | undefined, project: Project = demo): Project => edited(project, command);
 const dusk = (project: Project): Level => project.levels['home-before-dusk']!;
 const ids = (rules: readonly Rule[]): string[] => rules.map((rule) => rule.id);
 
 describe('a rule', () => {
   it('moves within its list', () => {
-    const rules = ids(dusk(after(moveRule(['levels', 'home-before-dusk', 'rules', 0], 2, 'won'))).rules);
+    const rules = ids(
+      dusk(after(moveRule(['levels', 'home-before-dusk', 'rules', 'won'], dusk(demo).rules, 2, 'won'))).rules,
+    );
     expect(rules.indexOf('won')).toBe(2);
   });
 
   it('is duplicated right after itself, with ids of its own', () => {
-    const { rules } = dusk(after(duplicateRule(demo, dusk(demo), 2, 'wave')));
+    const { rules } = dusk(after(duplicateRule(demo, dusk(demo), 'last-wave', 'wave')));
     expect(ids(rules).slice(2, 4)).toEqual(['last-wave', 'last-wave-2']);
     expect(rules[3]!.when.id).not.toBe(rules[2]!.when.id);
   });
 
   it('is switched off where it is written, and on again', () => {
-    const path = ['levels', 'home-before-dusk', 'rules', 0];
+    const path = ['levels', 'home-before-dusk', 'rules', 'won'];
     const off = after(switchRule(path, dusk(demo).rules[0]!, false, 'won'));
     expect(dusk(off).rules[0]!.off).toBe(true);
     const on = after(switchRule(path, dusk(off).rules[0]!, true, 'won'), off);
-    expect(on).toEqual(demo);
+    expect(on).toEqual(after(undefined));
   });
 
   it('of one level holds in all, unless it names a piece of that one', () => {
-    const at = dusk(demo).rules.findIndex((rule) => rule.id === 'hurry');
-    const project = after(makeStanding(demo, dusk(demo), at, 'hurry'));
+    const project = after(makeStanding(demo, dusk(demo), 'hurry', 'hurry'));
     expect(ids(project.standing)).toContain('hurry');
     expect(ids(dusk(project).rules)).not.toContain('hurry');
     expect(
@@ -70,8 +66,10 @@ describe('a standing rule', () => {
   const level = demo.levels['clover-steps']!;
   it('is switched off in one level, and on again', () => {
     const off = after(switchStanding(level, 'wasp-touch', false, 'wasp'));
-    expect(off.levels['clover-steps']!.without).toEqual(['wasp-touch']);
-    expect(after(switchStanding(off.levels['clover-steps']!, 'wasp-touch', true, 'wasp'), off)).toEqual(demo);
+    expect(off.levels['clover-steps']!.standingRulesOff).toEqual(['wasp-touch']);
+    expect(after(switchStanding(off.levels['clover-steps']!, 'wasp-touch', true, 'wasp'), off)).toEqual(
+      after(undefined),
+    );
   });
 
   it('is replaced in one level by the same to begin with', () => {
@@ -81,9 +79,9 @@ describe('a standing rule', () => {
   });
 
   it('goes out of every level that names it', () => {
-    const project = after(removeRule(demo, ['standing', 2], 'wasp'));
-    expect(project.levels['long-shadows']!.without).toEqual([]);
-    const second = after(removeRule(demo, ['standing', 1], 'hornet'));
+    const project = after(removeRule(demo, ['standing', 'wasp-touch'], 'wasp'));
+    expect(project.levels['long-shadows']!.standingRulesOff).toEqual([]);
+    const second = after(removeRule(demo, ['standing', 'hornet-touch'], 'hornet'));
     expect(second.levels['garden-walls']!.rules.every((rule) => rule.replaces === undefined)).toBe(true);
   });
 });
@@ -96,7 +94,7 @@ describe('copying rules', () => {
     stars: false,
     ending: false,
     tie: false,
-    without: false,
+    standingRulesOff: false,
   };
   const copied = (what: Partial<CopiedRules>, ...targets: string[]) =>
     copyRules(demo, dusk(demo), targets, { ...all, ...what });
@@ -160,7 +158,7 @@ describe('the sequence’s books', () => {
     // The score is counted already: the new one has a name of its own.
     expect(command.id).toBe('score-2');
     const removed = removeTally(project, 'score-2');
-    expect('used' in removed ? removed : after(removed, project)).toEqual(demo);
+    expect('used' in removed ? removed : after(removed, project)).toEqual(after(undefined));
     expect(removeTally(demo, 'stings')).toEqual({ used: true });
   });
 

@@ -1,7 +1,8 @@
 import type { PatchOperation } from '../patch/index.ts';
-import { freshId, type Condition, type Level, type Project, type Rule } from '../model/index.ts';
+import { freshId, type Condition, type Level, type MintId, type Project, type Rule } from '../model/index.ts';
 import { eachCondition } from '../rules/index.ts';
-import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
+import { addAt, at, removeAt, setOptional, type NamedEdit } from './edit.ts';
+import { appendEntries, insertEntry, moveEntry } from './order.ts';
 
 const copyOf = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
@@ -20,9 +21,9 @@ export const takenRules = (project: Project, level: Level): Set<string> =>
   new Set([...project.standing, ...level.rules].map((rule) => rule.id));
 
 /** The same rule with ids of its own. The given sets learn them. */
-export function freshRule(rule: Rule, rules: Set<string>, conditions: Set<string>): Rule {
+export function freshRule(rule: Rule, rules: Set<string>, conditions: Set<string>, mint: MintId = freshId): Rule {
   const copy = copyOf(rule);
-  copy.id = freshId(copy.id, rules);
+  copy.id = mint(copy.id, rules);
   rules.add(copy.id);
   eachCondition(copy.when, (condition) => {
     condition.id = freshId(condition.id, conditions);
@@ -32,17 +33,32 @@ export function freshRule(rule: Rule, rules: Set<string>, conditions: Set<string
 }
 
 /** Adds rules to a level; their ids are made fresh. */
-export function addRules(project: Project, level: Level, rules: readonly Rule[], label: string): NamedEdit {
+export function addRules(
+  project: Project,
+  level: Level,
+  rules: readonly Rule[],
+  label: string,
+  mint: MintId = freshId,
+): NamedEdit {
   const ruleIds = takenRules(project, level);
   const conditionIds = takenConditions(level);
   return {
     label,
-    patch: rules.map((rule) => addAt(at('levels', level.id, 'rules', '-'), freshRule(rule, ruleIds, conditionIds))),
+    patch: appendEntries(
+      ['levels', level.id, 'rules'],
+      level.rules,
+      rules.map((rule) => freshRule(rule, ruleIds, conditionIds, mint)),
+    ),
   };
 }
 
 /** Adds rules that hold in every level. */
-export function addStanding(project: Project, rules: readonly Rule[], label: string): NamedEdit {
+export function addStanding(
+  project: Project,
+  rules: readonly Rule[],
+  label: string,
+  mint: MintId = freshId,
+): NamedEdit {
   // No level may have a rule of the same id: it could be taken for the standing one.
   const ruleIds = new Set([
     ...project.standing.map((rule) => rule.id),
@@ -50,41 +66,48 @@ export function addStanding(project: Project, rules: readonly Rule[], label: str
   ]);
   const conditionIds = new Set<string>();
   for (const rule of project.standing) eachCondition(rule.when, ({ id }) => void conditionIds.add(id));
-  return { label, patch: rules.map((rule) => addAt(at('standing', '-'), freshRule(rule, ruleIds, conditionIds))) };
+  const fresh = rules.map((rule) => freshRule(rule, ruleIds, conditionIds, mint));
+  return { label, patch: appendEntries(['standing'], project.standing, fresh) };
 }
 
 /** Takes a rule out; a standing one out of every level that names it too. @param path of the rule */
 export function removeRule(project: Project, path: readonly (string | number)[], what: string): NamedEdit {
   const label = `Remove the rule: ${what}`;
   if (path[0] !== 'standing') return { label, patch: [removeAt(at(...path))] };
-  const { id } = project.standing[Number(path[1])] as Rule;
+  const id = String(path[1]);
   const named = Object.values(project.levels).flatMap((level): PatchOperation[] => [
-    ...(level.without.includes(id)
-      ? [
-          replaceAt(
-            at('levels', level.id, 'without'),
-            level.without.filter((other) => other !== id),
-          ),
-        ]
-      : []),
-    ...level.rules.flatMap((rule, index) =>
-      rule.replaces === id ? [removeAt(at('levels', level.id, 'rules', index, 'replaces'))] : [],
+    ...(level.standingRulesOff.includes(id) ? [removeAt(at('levels', level.id, 'standingRulesOff', id))] : []),
+    ...level.rules.flatMap((rule) =>
+      rule.replaces === id ? [removeAt(at('levels', level.id, 'rules', rule.id, 'replaces'))] : [],
     ),
   ]);
   return { label, patch: [removeAt(at(...path)), ...named] };
 }
 
-/** Moves a rule within its list: rules act in the order written. */
-export function moveRule(path: readonly (string | number)[], to: number, what: string): NamedEdit {
-  const list = path.slice(0, -1);
-  return { label: `Move the rule: ${what}`, patch: [{ op: 'move', from: at(...path), path: at(...list, to) }] };
+/** Moves a rule within its list: rules act in the order written. @param rules the list @param to the place it comes to, from 0 */
+export function moveRule(
+  path: readonly (string | number)[],
+  rules: readonly Rule[],
+  to: number,
+  what: string,
+): NamedEdit {
+  const from = rules.findIndex((rule) => rule.id === path.at(-1));
+  return { label: `Move the rule: ${what}`, patch: moveEntry(path.slice(0, -1), rules, from, to) };
 }
 
 /** A copy of a level's rule right after it. */
-export function duplicateRule(project: Project, level: Level, index: number, what: string): NamedEdit {
-  const rule = freshRule(level.rules[index] as Rule, takenRules(project, level), takenConditions(level));
+export function duplicateRule(
+  project: Project,
+  level: Level,
+  id: string,
+  what: string,
+  mint: MintId = freshId,
+): NamedEdit {
+  const index = level.rules.findIndex((rule) => rule.id === id);
+  const rule = freshRule(level.rules[index] as Rule, takenRules(project, level), takenConditions(level), mint);
   delete rule.replaces;
-  return { label: `Duplicate the rule: ${what}`, patch: [addAt(at('levels', level.id, 'rules', index + 1), rule)] };
+  const patch = insertEntry(['levels', level.id, 'rules'], level.rules, rule, index + 1);
+  return { label: `Duplicate the rule: ${what}`, patch };
 }
 
 /** Switches a rule off where it is written, or on again. */
@@ -95,29 +118,35 @@ export const switchRule = (path: readonly (string | number)[], rule: Rule, on: b
 
 /** Switches a standing rule off in one level, or on again. */
 export function switchStanding(level: Level, id: string, on: boolean, what: string): NamedEdit {
-  const without = on ? level.without.filter((other) => other !== id) : [...level.without, id];
+  const path = at('levels', level.id, 'standingRulesOff', id);
   return {
     label: `${on ? 'Switch on' : 'Switch off'} in ${level.name}: ${what}`,
-    patch: [replaceAt(at('levels', level.id, 'without'), without)],
+    patch: [on ? removeAt(path) : addAt(path, true)],
   };
 }
 
 /** Puts a rule of the level's own in a standing one's place, at first the same. */
-export function replaceStanding(project: Project, level: Level, standing: Rule, what: string): NamedEdit {
-  const own = freshRule(standing, takenRules(project, level), takenConditions(level));
+export function replaceStanding(
+  project: Project,
+  level: Level,
+  standing: Rule,
+  what: string,
+  mint: MintId = freshId,
+): NamedEdit {
+  const own = freshRule(standing, takenRules(project, level), takenConditions(level), mint);
   return {
     label: `Replace in ${level.name}: ${what}`,
-    patch: [addAt(at('levels', level.id, 'rules', '-'), { ...own, replaces: standing.id })],
+    patch: insertEntry(['levels', level.id, 'rules'], level.rules, { ...own, replaces: standing.id }),
   };
 }
 
 /** Makes a level's rule hold in every level. */
-export function makeStanding(project: Project, level: Level, index: number, what: string): NamedEdit {
-  const { replaces: _replaces, ...rule } = copyOf(level.rules[index] as Rule);
-  const without = { ...level, rules: level.rules.filter((_, at) => at !== index) };
+export function makeStanding(project: Project, level: Level, id: string, what: string): NamedEdit {
+  const { replaces: _replaces, ...rule } = copyOf(level.rules.find((other) => other.id === id) as Rule);
+  const without = { ...level, rules: level.rules.filter((other) => other.id !== id) };
   const rest = { ...project, levels: { ...project.levels, [level.id]: without } };
   const { label, patch } = addStanding(rest, [rule], `In every level: ${what}`);
-  return { label, patch: [removeAt(at('levels', level.id, 'rules', index)), ...patch] };
+  return { label, patch: [removeAt(at('levels', level.id, 'rules', id)), ...patch] };
 }
 
 const NAMES_PIECES = ['zone', 'latch', 'gate', 'piece', 'spawner', 'at'];

@@ -6,13 +6,15 @@ import {
   RUN_TALLIES,
   usualTallyPolicies,
   type Amount,
+  type MintId,
   type TallyPolicy,
   type Project,
   type RunEvent,
   type Tally,
 } from '../model/index.ts';
 import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
-import { shiftTiers, type SequenceEdit } from './sequence.ts';
+import { insertEntry } from './order.ts';
+import { shiftTiers, slotIdFor, type SequenceEdit } from './sequence.ts';
 
 /** What becomes of a tally at an event. */
 export function setTallyPolicy(
@@ -40,19 +42,18 @@ export function addTally(project: Project, name: string): NamedEdit & { id: stri
   return {
     id,
     label: `Add the tally ${name}`,
-    patch: [addAt(at('tallies', '-'), tally), addAt(at('run', 'keep', id), usualTallyPolicies(id))],
+    patch: [...insertEntry(['tallies'], project.tallies, tally), addAt(at('run', 'keep', id), usualTallyPolicies(id))],
   };
 }
 
 /** Takes a tally out, or says that it is still used. */
 export function removeTally(project: Project, id: string): NamedEdit | { used: true } {
-  const index = project.tallies.findIndex((tally) => tally.id === id);
   const text = JSON.stringify([project.levels, project.standing, project.score]);
   if (text.includes(`"tally":"${id}"`) || new RegExp(`"resets":\\[[^\\]]*"${id}"`).test(text)) return { used: true };
   return {
-    label: `Remove the tally ${project.tallies[index]?.name ?? id}`,
+    label: `Remove the tally ${project.tallies.find((tally) => tally.id === id)?.name ?? id}`,
     patch: [
-      removeAt(at('tallies', index)),
+      removeAt(at('tallies', id)),
       ...(Object.hasOwn(project.run.keep, id) ? [removeAt(at('run', 'keep', id))] : []),
     ],
   };
@@ -63,17 +64,20 @@ export function setStarGate(project: Project, slotId: string, gate: Amount | und
   const index = positionOf(project, slotId) - 1;
   return {
     label: gate ? `Star gate before slot ${index + 1}` : `No star gate before slot ${index + 1}`,
-    patch: setOptional(at('slots', index, 'starGate'), project.slots[index]?.starGate, gate),
+    patch: setOptional(at('slots', slotId, 'starGate'), project.slots[index]?.starGate, gate),
   };
 }
 
 /** The same level once more, right after a slot. */
-export function repeatSlot(project: Project, slotId: string): SequenceEdit | undefined {
+export function repeatSlot(project: Project, slotId: string, mint: MintId = freshId): SequenceEdit | undefined {
   const position = positionOf(project, slotId);
   const slot = project.slots[position - 1];
   if (!slot) return undefined;
-  const id = freshId(`slot-${project.slots.length + 1}`, new Set(project.slots.map((entry) => entry.id)));
+  const id = slotIdFor(project, mint);
   const { starGate: _gate, ...again } = slot;
-  const patch: PatchOperation[] = [addAt(at('slots', position), { ...again, id }), ...shiftTiers(project, position, 1)];
+  const patch: PatchOperation[] = [
+    ...insertEntry(['slots'], project.slots, { ...again, id }, position),
+    ...shiftTiers(project, position, 1),
+  ];
   return { label: `Repeat ${project.levels[slot.levelId]?.name ?? slot.levelId}`, slotId: id, patch };
 }

@@ -1,14 +1,16 @@
 import type { PatchOperation } from '../patch/index.ts';
-import { freshId, newLevel, positionOf, type Level, type Project } from '../model/index.ts';
+import { freshId, levelEntryOf, newLevel, positionOf, type Level, type MintId, type Project } from '../model/index.ts';
 import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
+import { insertEntry, moveEntry } from './order.ts';
 
 /** A change of the sequence and the slot to look at after it. */
 export interface SequenceEdit extends NamedEdit {
   slotId: string | undefined;
 }
 
-const freshSlotId = (project: Project): string =>
-  freshId(`slot-${project.slots.length + 1}`, new Set(project.slots.map((slot) => slot.id)));
+/** An id for one more slot. */
+export const slotIdFor = (project: Project, mint: MintId): string =>
+  mint(`slot-${project.slots.length + 1}`, new Set(project.slots.map((slot) => slot.id)));
 
 /** A name that no other level has. @example 'Clover Steps 2' */
 function freshName(project: Project, wanted: string): string {
@@ -25,9 +27,10 @@ export function shiftTiers(project: Project, position: number, by: 1 | -1): Patc
   const froms = project.tiers.map((tier) => (tier.from > position ? tier.from + by : tier.from));
   const ordered = froms.every((from, index) => (index === 0 ? from === 1 : from > (froms[index - 1] as number)));
   if (!ordered) return [];
-  return froms.flatMap((from, index) =>
-    from === project.tiers[index]?.from ? [] : [replaceAt(at('tiers', index, 'from'), from)],
-  );
+  return project.tiers.flatMap(({ id, from: before }, index) => {
+    const from = froms[index] as number;
+    return from === before ? [] : [replaceAt(at('tiers', id, 'from'), from)];
+  });
 }
 
 function insert(
@@ -36,41 +39,42 @@ function insert(
   level: Level,
   label: string,
   wanted: number | undefined,
+  mint: MintId,
 ): SequenceEdit {
-  const slotId = freshSlotId(project);
+  const slotId = slotIdFor(project, mint);
   const slot = { id: slotId, levelId: level.id, ...(wanted === undefined ? {} : { wanted }) };
   return {
     label,
     slotId,
     patch: [
-      addAt(at('levels', level.id), level),
-      addAt(at('slots', position), slot),
+      addAt(at('levels', level.id), levelEntryOf(level)),
+      ...insertEntry(['slots'], project.slots, slot, position),
       ...shiftTiers(project, position, 1),
     ],
   };
 }
 
 /** A new level after a position; 0 puts it first. */
-export function addLevel(project: Project, after: number): SequenceEdit {
+export function addLevel(project: Project, after: number, mint: MintId = freshId): SequenceEdit {
   const name = freshName(project, 'New level');
-  const id = freshId(name, new Set(Object.keys(project.levels)));
-  return insert(project, after, newLevel(project, id, name), `Add ${name}`, undefined);
+  const id = mint(name, new Set(Object.keys(project.levels)));
+  return insert(project, after, newLevel(project, id, name), `Add ${name}`, undefined, mint);
 }
 
 /** A copy of a slot's level right after it, free to be changed by itself. */
-export function duplicateLevel(project: Project, slotId: string): SequenceEdit | undefined {
+export function duplicateLevel(project: Project, slotId: string, mint: MintId = freshId): SequenceEdit | undefined {
   const position = positionOf(project, slotId);
   const slot = project.slots[position - 1];
   const level = slot && project.levels[slot.levelId];
   if (!level) return undefined;
   const name = freshName(project, level.name);
-  const id = freshId(name, new Set(Object.keys(project.levels)));
-  const command = insert(project, position, { ...level, id, name }, `Duplicate ${level.name}`, slot.wanted);
-  const pins = project.parameters.flatMap((parameter, index) => {
+  const id = mint(name, new Set(Object.keys(project.levels)));
+  const command = insert(project, position, { ...level, id, name }, `Duplicate ${level.name}`, slot.wanted, mint);
+  const pins = project.parameters.flatMap((parameter) => {
     const pin = parameter.pins[slotId];
     return pin === undefined || command.slotId === undefined
       ? []
-      : [addAt(at('parameters', index, 'pins', command.slotId), pin)];
+      : [addAt(at('parameters', parameter.key, 'pins', command.slotId), pin)];
   });
   return { ...command, patch: [...command.patch, ...pins] };
 }
@@ -87,10 +91,10 @@ export function removeSlot(project: Project, slotId: string): SequenceEdit | und
     label: `Remove ${level.name}`,
     slotId: next?.id,
     patch: [
-      removeAt(at('slots', position - 1)),
+      removeAt(at('slots', slotId)),
       ...(repeated ? [] : [removeAt(at('levels', slot.levelId))]),
-      ...project.parameters.flatMap((parameter, index) =>
-        Object.hasOwn(parameter.pins, slotId) ? [removeAt(at('parameters', index, 'pins', slotId))] : [],
+      ...project.parameters.flatMap(({ key, pins }) =>
+        Object.hasOwn(pins, slotId) ? [removeAt(at('parameters', key, 'pins', slotId))] : [],
       ),
       ...shiftTiers(project, position, -1),
       ...forgetSlot(project, slotId),
@@ -100,12 +104,13 @@ export function removeSlot(project: Project, slotId: string): SequenceEdit | und
 
 /** Endings that lead to a slot and expectations of it go with the slot. */
 function forgetSlot(project: Project, slotId: string): PatchOperation[] {
-  const expectations = project.expectations.filter((expectation) => expectation.slotId !== slotId);
   const removed = project.slots.find((slot) => slot.id === slotId)?.levelId;
   const isGone = (levelId: string): boolean =>
     levelId === removed && !project.slots.some((slot) => slot.id !== slotId && slot.levelId === levelId);
   return [
-    ...(expectations.length < project.expectations.length ? [replaceAt(at('expectations'), expectations)] : []),
+    ...project.expectations.flatMap((expectation) =>
+      expectation.slotId === slotId ? [removeAt(at('expectations', expectation.id))] : [],
+    ),
     ...Object.values(project.levels).flatMap((level) =>
       isGone(level.id)
         ? []
@@ -129,7 +134,7 @@ export function moveSlot(project: Project, slotId: string, to: number): Sequence
   return {
     label: `Move ${name} to ${target}`,
     slotId,
-    patch: [{ op: 'move', from: at('slots', from - 1), path: at('slots', target - 1) }],
+    patch: moveEntry(['slots'], project.slots, from - 1, target - 1),
   };
 }
 
@@ -146,5 +151,5 @@ export function setWanted(project: Project, slotId: string, wanted: number | und
     wanted === undefined
       ? `No wanted clear rate at ${index + 1}`
       : `Wanted at ${index + 1} to ${Math.round(wanted * 100)} %`;
-  return { label, patch: setOptional(at('slots', index, 'wanted'), slot.wanted, wanted) };
+  return { label, patch: setOptional(at('slots', slotId, 'wanted'), slot.wanted, wanted) };
 }

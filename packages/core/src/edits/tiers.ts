@@ -1,5 +1,5 @@
 import type { PatchOperation } from '../patch/index.ts';
-import { freshId, slugOf, type LiveAxis, type Project } from '../model/index.ts';
+import { entryOf, freshId, type LiveAxis, type MintId, type Project } from '../model/index.ts';
 import { addAt, at, removeAt, replaceAt, type NamedEdit } from './edit.ts';
 
 /** Tiers over the positions of the sequence (no axis), or over a reading of the attempt. */
@@ -29,16 +29,16 @@ export function moveTier(project: Project, axis: Axis, id: string, from: number)
   const { min, max } = tierLimits(project, axis, id);
   const to = Math.min(max, Math.max(min, Math.round(from)));
   if (!tier || index === 0 || to === tier.from) return undefined;
-  return { label: `${tier.name} begins at ${to}`, patch: [replaceAt(pathOf(axis, index, 'from'), to)] };
+  return { label: `${tier.name} begins at ${to}`, patch: [replaceAt(pathOf(axis, id, 'from'), to)] };
 }
 
-export function renameTier(project: Project, axis: Axis, id: string, name: string): NamedEdit {
-  const index = tiersOf(project, axis).findIndex((tier) => tier.id === id);
-  return { label: `Tier ${name}`, patch: [replaceAt(pathOf(axis, index, 'name'), name)] };
-}
+export const renameTier = (axis: Axis, id: string, name: string): NamedEdit => ({
+  label: `Tier ${name}`,
+  patch: [replaceAt(pathOf(axis, id, 'name'), name)],
+});
 
 /** Adds a tier that begins at a place, or the first two where there are none. */
-export function addTier(project: Project, axis: Axis, from: number): NamedEdit | undefined {
+export function addTier(project: Project, axis: Axis, from: number, mint: MintId = freshId): NamedEdit | undefined {
   const tiers = tiersOf(project, axis);
   const first = axis === undefined ? 1 : 0;
   const place = Math.max(first, Math.round(from));
@@ -46,23 +46,22 @@ export function addTier(project: Project, axis: Axis, from: number): NamedEdit |
   const taken = new Set(tiers.map((tier) => tier.id));
   const named = (start: number, number: number) => {
     const name = `Tier ${number}`;
-    const id = freshId(slugOf(name), taken);
+    const id = mint(name, taken);
     taken.add(id);
     return { id, name, from: start };
   };
   const start = tiers.length === 0 ? [named(first, 1)] : [];
   const added = named(place, tiers.length + start.length + 1);
-  const all = [...tiers, ...start, ...(place === first && start.length > 0 ? [] : [added])].toSorted(
-    (a, b) => a.from - b.from,
-  );
+  const fresh = place === first && start.length > 0 ? start : [...start, added];
   const label = `Add ${added.name} from ${place}`;
-  if (axis === undefined) return { label, patch: [replaceAt(at('tiers'), all)] };
-  return {
-    label,
-    patch: project.liveTiers
-      ? [project.liveTiers[axis] ? replaceAt(pathOf(axis), all) : addAt(pathOf(axis), all)]
-      : [addAt(at('liveTiers'), { [axis]: all })],
-  };
+  if (axis !== undefined && !project.liveTiers?.[axis]) {
+    const entries = Object.fromEntries(fresh.map((tier) => [tier.id, entryOf(tier)]));
+    return {
+      label,
+      patch: [project.liveTiers ? addAt(pathOf(axis), entries) : addAt(at('liveTiers'), { [axis]: entries })],
+    };
+  }
+  return { label, patch: fresh.map((tier) => addAt(pathOf(axis, tier.id), entryOf(tier))) };
 }
 
 /** Takes a tier away, with what ramps say of it; the tier before it reaches on. The first gives its place to the second. */
@@ -70,13 +69,13 @@ export function removeTier(project: Project, axis: Axis, id: string): NamedEdit 
   const tiers = tiersOf(project, axis);
   const name = tiers.find((tier) => tier.id === id)?.name ?? id;
   const first = axis === undefined ? 1 : 0;
-  const left = tiers
-    .filter((tier) => tier.id !== id)
-    .map((tier, index) => (index === 0 ? { ...tier, from: first } : tier));
-  const values: PatchOperation[] = project.parameters.flatMap(({ ramp }, index) =>
+  // The second gives way to the first's bound, where the first goes.
+  const [gone, next] = tiers;
+  const reaches = gone?.id === id && next ? [replaceAt(pathOf(axis, next.id, 'from'), first)] : [];
+  const values: PatchOperation[] = project.parameters.flatMap(({ key, ramp }) =>
     ramp.shape.type === 'tiers' && ramp.axis === axis && Object.hasOwn(ramp.shape.values, id)
-      ? [removeAt(at('parameters', index, 'ramp', 'shape', 'values', id))]
+      ? [removeAt(at('parameters', key, 'ramp', 'shape', 'values', id))]
       : [],
   );
-  return { label: `Remove the tier ${name}`, patch: [...values, replaceAt(pathOf(axis), left)] };
+  return { label: `Remove the tier ${name}`, patch: [...values, removeAt(pathOf(axis, id)), ...reaches] };
 }

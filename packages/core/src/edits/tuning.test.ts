@@ -1,9 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { importProject } from '../formats/index.ts';
-import type { Parameter, Project } from '../model/index.ts';
+import { documentOf, type Parameter, type Project } from '../model/index.ts';
 import { valuesAt } from '../ramps/index.ts';
-import { applyPatch } from '../patch/index.ts';
+import { after } from '../testing/index.ts';
 import {
   addTier,
   duplicateLevel,
@@ -15,16 +15,8 @@ import {
   setRampAndPins,
   setShape,
   tierLimits,
-  type NamedEdit,
 } from './index.ts';
 
-/** The project after a command, checked whole. */
-function after(project: Project, command: NamedEdit | undefined): Project {
-  const changed = applyPatch(project, command?.patch ?? []);
-  const checked = importProject(changed);
-  if (!checked.ok) throw new Error(checked.problems[0]?.message);
-  return checked.project;
-}
 const of = (project: Project, key: string): Parameter => project.parameters.find((entry) => entry.key === key)!;
 const project = homeBeforeDusk();
 
@@ -163,7 +155,7 @@ describe('tiers', () => {
   it('named by a ramp must be there', () => {
     const wrong = structuredClone(project);
     of(wrong, 'clock').ramp.shape = { type: 'tiers', first: 1, values: { noon: 3 } };
-    const checked = importProject(wrong);
+    const checked = importProject(documentOf(wrong));
     expect(checked).toMatchObject({
       ok: false,
       problems: [{ message: 'There is no tier “noon” that this ramp goes by.' }],

@@ -38,7 +38,7 @@ describe('an expectation of a verdict', () => {
     const [finding] = findingsAt(project, 1);
     expect(finding).toMatchObject({ code: 'expectation-not-met', slotId: 'slot-1' });
     expect(finding!.reason).toContain('it goes on');
-    expect(finding!.mend!.patch).toEqual([{ op: 'remove', path: '/expectations/1' }]);
+    expect(finding!.mend!.patch).toEqual([{ op: 'remove', path: '/expectations/kept' }]);
   });
 
   it('that names what is gone is not met, and says so', () => {

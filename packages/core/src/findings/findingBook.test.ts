@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import type { Project } from '../model/index.ts';
+import { documentOf, projectOf, type Project, type ProjectDocument } from '../model/index.ts';
 import { applyPatch, type PatchOperation } from '../patch/index.ts';
 import type { FindingCode } from './index.ts';
 import { FindingBook, findingsOf, type Check, type Scope } from './index.ts';
@@ -20,7 +20,7 @@ function counting() {
     check('slot', ({ slot }: { slot: { id: string } }) => slot.id),
     check('level', ({ level }: { level: { id: string } }) => level.id),
     check('parameter', ({ parameter }: { parameter: { key: string } }) => parameter.key),
-    check('kind', ({ of, index }: { of: string; index: number }) => `${of} ${index}`),
+    check('kind', ({ of, kind }: { of: string; kind: { id: string } }) => `${of} ${kind.id}`),
     check('run', () => ''),
     check('project', () => ''),
   ];
@@ -32,11 +32,11 @@ function counting() {
   };
 }
 
-const edit = (project: Project, ...patch: PatchOperation[]): Project => applyPatch(project, patch);
-const at = (project: Project, key: string): number => project.parameters.findIndex((entry) => entry.key === key);
+const edit = (document: ProjectDocument, ...patch: PatchOperation[]): Project => projectOf(applyPatch(document, patch));
 
 describe('a book of findings', () => {
-  const demo = homeBeforeDusk();
+  const document = documentOf(homeBeforeDusk());
+  const demo = projectOf(document);
 
   it('runs every check once over what its scope has', () => {
     const runs = counting()(demo);
@@ -59,7 +59,7 @@ describe('a book of findings', () => {
   it('runs again what one level concerns', () => {
     const runsOf = counting();
     runsOf(demo);
-    const changed = edit(demo, { op: 'replace', path: '/levels/two-ponds/tie', value: 'loss' });
+    const changed = edit(document, { op: 'replace', path: '/levels/two-ponds/tie', value: 'loss' });
     const runs = runsOf(changed);
     expect(runs.filter((run) => run.startsWith('slot'))).toEqual(['slot slot-4']);
     expect(runs.filter((run) => run.startsWith('level'))).toEqual(['level two-ponds']);
@@ -69,33 +69,33 @@ describe('a book of findings', () => {
   it('runs again the one parameter, and the slots whose numbers it moves', () => {
     const runsOf = counting();
     runsOf(demo);
-    const index = at(demo, 'hornetSpeed');
-    const runs = runsOf(edit(demo, { op: 'add', path: `/parameters/${index}/pins/slot-9`, value: 4 }));
+    const runs = runsOf(edit(document, { op: 'add', path: '/parameters/hornetSpeed/pins/slot-9', value: 4 }));
     expect(runs.filter((run) => run.startsWith('parameter'))).toEqual(['parameter hornetSpeed']);
     expect(runs.filter((run) => run.startsWith('slot'))).toEqual(['slot slot-9']);
   });
 
   it('finds after any edit what a new book finds', () => {
     const book = new FindingBook();
-    let project = demo;
+    let current = document;
     const edits: PatchOperation[][] = [
       [{ op: 'replace', path: '/levels/two-ponds/name', value: 'Two Pools' }],
       [
         {
           op: 'replace',
-          path: `/parameters/${at(demo, 'clock')}/ramp`,
+          path: '/parameters/clock/ramp',
           value: { shape: { type: 'formula', text: '1 / (level - 5)' } },
         },
       ],
-      [{ op: 'move', from: '/slots/16', path: '/slots/2' }],
-      [{ op: 'replace', path: '/parameters/0/label', value: 'Hornet pace' }],
+      [{ op: 'replace', path: '/slots/slot-17/order', value: 2.5 }],
+      [{ op: 'replace', path: '/parameters/hornetSpeed/label', value: 'Hornet pace' }],
       [
-        { op: 'remove', path: '/slots/6' },
-        { op: 'replace', path: '/expectations', value: [] },
+        { op: 'remove', path: '/slots/slot-7' },
+        { op: 'replace', path: '/expectations', value: {} },
       ],
     ];
     for (const patch of edits) {
-      project = edit(project, ...patch);
+      current = applyPatch(current, patch);
+      const project = projectOf(current);
       expect(book.of(project)).toEqual(findingsOf(project));
     }
   });

@@ -1,10 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import { applyPatch } from '../patch/index.ts';
+import { after } from '../testing/index.ts';
 import { literal, type Project } from '../model/index.ts';
 import { findingsAt, findingsOf, type Finding } from './index.ts';
 
-const mended = (project: Project, finding: Finding): Project => applyPatch(project, finding.mend!.patch);
+const mended = (project: Project, finding: Finding): Project => after(project, finding.mend);
 
 describe('the demo', () => {
   it('contains one of each, where its honest mistakes are', () => {

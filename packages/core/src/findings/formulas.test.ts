@@ -24,7 +24,7 @@ describe('formulas', () => {
       {
         code: 'formula-error',
         slotId: 'slot-1',
-        path: '/parameters/3/ramp/shape/text',
+        path: '/parameters/clock/ramp/shape/text',
         sentence: 'The formula of Clock gives no number.',
         reason: expect.stringContaining('Column 5: There is no parameter called hornetSped; did you mean hornetSpeed?'),
       },

@@ -27,8 +27,6 @@ export interface LevelFacts {
 export interface ParameterFacts {
   project: Project;
   parameter: Parameter;
-  /** In the project's list. */
-  index: number;
   /** All parameters over the sequence. */
   table: RampTable;
 }
@@ -36,8 +34,7 @@ export interface ParameterFacts {
 export interface KindFacts {
   project: Project;
   of: keyof Project['kinds'];
-  /** In the project's list. */
-  index: number;
+  kind: Project['kinds'][keyof Project['kinds']][number];
 }
 
 export interface ProjectFacts {
@@ -143,14 +140,14 @@ function* slotSubjects(checked: Checked): Iterable<Subject<'slot'>> {
 function parameterSubjects({ project, table }: Checked): Subject<'parameter'>[] {
   const { parameters, slots, tiers, liveTiers } = project;
   const keys = parameters.map(({ key }) => key).join();
-  return parameters.map((parameter, index) => {
+  return parameters.map((parameter) => {
     const { shape } = parameter.ramp;
     const named = shape.type === 'formula' ? namesIn(shape.text) : [];
     const rows = [parameter.key, ...named].map((key) => table.rows.get(key));
     return {
       key: parameter.key,
-      reads: [parameter, index, slots, tiers, liveTiers, keys, ...rows],
-      facts: { project, parameter, index, table },
+      reads: [parameter, slots, tiers, liveTiers, keys, ...rows],
+      facts: { project, parameter, table },
     };
   });
 }
@@ -167,10 +164,10 @@ export const SUBJECTS: { readonly [S in Scope]: (checked: Checked) => Iterable<S
   parameter: parameterSubjects,
   kind: ({ project }) =>
     (['collectables', 'enemies', 'hazards'] as const).flatMap((of) =>
-      project.kinds[of].map((kind, index) => ({
+      project.kinds[of].map((kind) => ({
         key: `${of} ${kind.id}`,
-        reads: [kind, index, project.levels, project.standing, project.score],
-        facts: { project, of, index },
+        reads: [kind, project.levels, project.standing, project.score],
+        facts: { project, of, kind },
       })),
     ),
   run: ({ project }) => [

@@ -6,33 +6,39 @@ import { describe, expect, it } from '@jest/globals';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { homeBeforeDusk } from '../demo/index.ts';
-import { emptyProject, newLevel, pointerOf } from '../model/index.ts';
+import { documentOf, emptyProject, newLevel, pointerOf, projectOf, type Project } from '../model/index.ts';
 import { exportProject, importProject, parameterTable, projectJsonSchema, upgrade } from './index.ts';
 
-const version1: unknown = JSON.parse(readFileSync(new URL('./upgrades/version1.json', import.meta.url), 'utf8'));
+const fileOf = (version: number): unknown =>
+  JSON.parse(readFileSync(new URL(`./upgrades/version${version}.json`, import.meta.url), 'utf8'));
+const version1 = fileOf(1);
+const version2 = fileOf(2);
 const throughJson = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
 
 /** The demo with one thing changed. */
 function broken(change: (project: Record<string, any>) => void): unknown {
-  const project = throughJson(exportProject(homeBeforeDusk())) as Record<string, any>;
+  const project = throughJson(exportProject(documentOf(homeBeforeDusk()))) as Record<string, any>;
   change(project);
   return project;
 }
 
+const many = (entry: unknown, count: number): unknown =>
+  Object.fromEntries(Array.from({ length: count }, (_, index) => [`p${index}`, entry]));
+
 describe('export then import', () => {
-  it('is identity', () => {
-    expect(importProject(throughJson(exportProject(homeBeforeDusk())))).toEqual({
-      ok: true,
-      project: homeBeforeDusk(),
-    });
-  });
+  const isIdentity = (project: Project): void => {
+    const document = documentOf(project);
+    const read = importProject(throughJson(exportProject(document)));
+    expect(read).toEqual({ ok: true, document, project: projectOf(document) });
+  };
+
+  it('is identity', () => isIdentity(homeBeforeDusk()));
 
   it('is identity for an empty project and for one with a new level', () => {
     const empty = emptyProject('Quiet Garden');
-    expect(importProject(throughJson(exportProject(empty)))).toEqual({ ok: true, project: empty });
+    isIdentity(empty);
     const level = newLevel(empty, 'first', 'First');
-    const one = { ...empty, levels: { first: level }, slots: [{ id: 'slot-1', levelId: 'first' }] };
-    expect(importProject(throughJson(exportProject(one)))).toEqual({ ok: true, project: one });
+    isIdentity({ ...empty, levels: { first: level }, slots: [{ id: 'slot-1', levelId: 'first' }] });
   });
 });
 
@@ -44,14 +50,18 @@ describe('import refuses, with the place,', () => {
     ['a missing name', (p: Record<string, any>) => delete p['name'], '/name'],
     [
       'a word for a number',
-      (p: Record<string, any>) => (p['parameters'][0].ramp.shape.add = 'much'),
-      '/parameters/0/ramp/shape/add',
+      (p: Record<string, any>) => (p['parameters'].hornetSpeed.ramp.shape.add = 'much'),
+      '/parameters/hornetSpeed/ramp/shape/add',
     ],
-    ['a slot without a level', (p: Record<string, any>) => (p['slots'][3].levelId = 'nowhere'), '/slots/3/levelId'],
+    [
+      'a slot without a level',
+      (p: Record<string, any>) => (p['slots']['slot-4'].levelId = 'nowhere'),
+      '/slots/slot-4/levelId',
+    ],
     [
       'an inherited name as a level',
-      (p: Record<string, any>) => (p['slots'][3].levelId = 'constructor'),
-      '/slots/3/levelId',
+      (p: Record<string, any>) => (p['slots']['slot-4'].levelId = 'constructor'),
+      '/slots/slot-4/levelId',
     ],
     [
       'rows of unequal length',
@@ -63,8 +73,19 @@ describe('import refuses, with the place,', () => {
       (p: Record<string, any>) => (p['levels']['clover-steps'].clock.limitSeconds.parameter = 'time'),
       '/levels/clover-steps/clock/limitSeconds/parameter',
     ],
-    ['an id given twice', (p: Record<string, any>) => (p['slots'][1].id = 'slot-1'), '/slots/1/id'],
-    ['tiers out of order', (p: Record<string, any>) => (p['tiers'][2].from = 2), '/tiers/2/from'],
+    ['two tiers at one place', (p: Record<string, any>) => (p['tiers'].afternoon.from = 8), '/tiers/afternoon/from'],
+    ['a first tier that is late', (p: Record<string, any>) => (p['tiers'].morning.from = 2), '/tiers/morning/from'],
+    ['no pacers', (p: Record<string, any>) => (p['pacers'] = {}), '/pacers'],
+    [
+      'an ability out of its range',
+      (p: Record<string, any>) => (p['pacers'].steady.abilities.planning = 2),
+      '/pacers/steady/abilities/planning',
+    ],
+    [
+      'too many parameters',
+      (p: Record<string, any>) => (p['parameters'] = many(p['parameters'].clock, 121)),
+      '/parameters',
+    ],
     ['a key it does not know', (p: Record<string, any>) => (p['colour'] = 'red'), ''],
   ])('%s', (_case, change, place) => {
     const result = importProject(broken(change));
@@ -104,7 +125,7 @@ describe('a file of version 1', () => {
     expect(result.ok ? [] : result.problems).toEqual([]);
     if (!result.ok) return;
     const { project } = result;
-    expect(project.version).toBe(2);
+    expect(project.version).toBe(3);
     expect(project.slots.map((slot) => slot.levelId)).toEqual(['clover-steps', 'dew-on-the-beds']);
     const level = project.levels['clover-steps']!;
     expect(level.rules.map((rule) => rule.id)).toEqual(['won', 'out-of-lives', 'hornet-touch', 'wasp-touch']);
@@ -118,7 +139,7 @@ describe('a file of version 1', () => {
       afterLast: 'end',
       livesAtStart: { from: 'number', value: 4 },
     });
-    expect(importProject(throughJson(exportProject(project)))).toEqual({ ok: true, project });
+    expect(importProject(throughJson(exportProject(result.document)))).toEqual(result);
   });
 
   it('plays as it did: the same rules at the same places', () => {
@@ -137,17 +158,63 @@ describe('a file of version 1', () => {
   });
 });
 
+describe('a file of version 2', () => {
+  const read = () => {
+    const result = importProject(throughJson(version2));
+    expect(result.ok ? [] : result.problems).toEqual([]);
+    if (!result.ok) throw new Error('not read');
+    return result;
+  };
+
+  it('is read in the order of its lists, which are keyed now', () => {
+    const { document, project } = read();
+    const old = version2 as Record<string, any>;
+    const ids = (list: { id: string }[]): string[] => list.map(({ id }) => id);
+    expect(ids(project.slots)).toEqual(ids(old['slots']));
+    expect(ids(project.standing)).toEqual(ids(old['standing']));
+    expect(project.parameters.map(({ key }) => key)).toEqual(old['parameters'].map(({ key }: { key: string }) => key));
+    expect(project.tiers).toEqual(old['tiers']);
+    expect(project.liveTiers).toEqual(old['liveTiers']);
+    for (const level of Object.values(project.levels)) {
+      const was = old['levels'][level.id];
+      expect(ids(level.ground.pieces)).toEqual(ids(was.ground.pieces));
+      expect(ids(level.rules)).toEqual(ids(was.rules));
+      expect(level.standingRulesOff).toEqual(was.without);
+    }
+    expect(Object.keys(document.slots)).toEqual(ids(old['slots']));
+  });
+
+  it('has the ways of moving by kind of ground, and the pacers that there were outside of it', () => {
+    const { project } = read();
+    expect(project.player.moves.roam.speed).toEqual({ from: 'number', value: 4.6 });
+    expect(project.player).not.toHaveProperty('speed');
+    expect(project.pacers.map(({ id, order: _order, ...pacer }) => ({ id, ...pacer }))).toEqual(
+      homeBeforeDusk().pacers,
+    );
+    // One of its expectations named a pacer that there never was.
+    expect(project.expectations.map(({ id }) => id)).toEqual(['first']);
+  });
+
+  it('is refused with the place of what is broken in it, however it is broken', () => {
+    for (const part of Object.keys(version2 as object)) {
+      for (const value of [null, 5, [null], [{ id: 5 }], { a: null }]) {
+        expect(importProject({ ...(throughJson(version2) as object), [part]: value }).ok).toBe(part === '$schema');
+      }
+    }
+  });
+});
+
 describe('the JSON Schema', () => {
   const validate = new Ajv2020({ strict: false }).compile(projectJsonSchema());
 
   it('accepts what is exported', () => {
-    const valid = validate(throughJson(exportProject(homeBeforeDusk())));
+    const valid = validate(throughJson(exportProject(documentOf(homeBeforeDusk()))));
     expect(validate.errors).toBeNull();
     expect(valid).toBe(true);
   });
 
   it('refuses a wrong number', () => {
-    expect(validate(broken((p) => (p['parameters'][0].ramp.shape.every = 0)))).toBe(false);
+    expect(validate(broken((p) => (p['parameters'].hornetSpeed.ramp.shape.every = 0)))).toBe(false);
   });
 });
 

@@ -1,4 +1,11 @@
-import { findReferenceProblems, PROJECT_FORMAT, PROJECT_VERSION, Project } from '../model/index.ts';
+import {
+  findReferenceProblems,
+  PROJECT_FORMAT,
+  PROJECT_VERSION,
+  ProjectDocument,
+  projectOf,
+  type Project,
+} from '../model/index.ts';
 import { upgrade } from './upgrade.ts';
 
 /** What is wrong with a document, and where. */
@@ -7,7 +14,14 @@ export interface Problem {
   message: string;
 }
 
-export type ImportResult = { ok: true; project: Project } | { ok: false; problems: Problem[] };
+export type ImportResult =
+  | {
+      ok: true;
+      /** In the order of the schema, so that the same document is always the same text. */
+      document: ProjectDocument;
+      project: Project;
+    }
+  | { ok: false; problems: Problem[] };
 
 /** A document nested deeper than any project can be; walking it could exhaust the stack. */
 const DEEPEST = 60;
@@ -44,13 +58,14 @@ export function importProject(value: unknown): ImportResult {
         : `There is no version ${JSON.stringify(stuckAt)}; this Stadion reads 1 to ${PROJECT_VERSION}.`,
     );
   }
-  const parsed = Project.safeParse(current.document);
+  const parsed = ProjectDocument.safeParse(current.document);
   if (!parsed.success) {
     return {
       ok: false,
       problems: parsed.error.issues.slice(0, MOST_PROBLEMS).map(({ path, message }) => ({ path, message })),
     };
   }
-  const problems = findReferenceProblems(parsed.data).slice(0, MOST_PROBLEMS);
-  return problems.length > 0 ? { ok: false, problems } : { ok: true, project: parsed.data };
+  const project = projectOf(parsed.data);
+  const problems = findReferenceProblems(project).slice(0, MOST_PROBLEMS);
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, document: parsed.data, project };
 }

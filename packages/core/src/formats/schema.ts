@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { Project, PROJECT_VERSION } from '../model/index.ts';
+import { ProjectDocument, PROJECT_VERSION } from '../model/index.ts';
 
 /** JSON Schema (2020-12) of the project file, generated from the schemas that the application itself checks by. */
 export function projectJsonSchema(): Record<string, unknown> {
-  const schema = z.toJSONSchema(Project, { io: 'input', target: 'draft-2020-12' }) as Record<string, unknown>;
+  const schema = z.toJSONSchema(ProjectDocument, { io: 'input', target: 'draft-2020-12' }) as Record<string, unknown>;
   const properties = { $schema: { type: 'string' }, ...(schema['properties'] as Record<string, unknown>) };
   return {
     ...schema,

@@ -1,8 +1,9 @@
 import { from1 } from './upgrades/from1.ts';
+import { from2 } from './upgrades/from2.ts';
 import type { Upgrade } from './upgrades/types.ts';
 
 /** One entry per version left behind, in order. */
-export const UPGRADES: readonly Upgrade[] = [from1];
+export const UPGRADES: readonly Upgrade[] = [from1, from2];
 
 /**
  * Bring a document up to a version, step by step.

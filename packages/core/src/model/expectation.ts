@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Id } from './ids.ts';
+import { Order, type Listed } from './keyed.ts';
 import { Limits } from './limits.ts';
 import { Reading } from './reading.ts';
 
@@ -8,10 +9,10 @@ export const ExpectedVerdict = z.enum(['won', 'lost', 'goesOn']);
 export type ExpectedVerdict = z.infer<typeof ExpectedVerdict>;
 
 /** A saved assertion, checked again at every edit. */
-export const Expectation = z
+export const ExpectationEntry = z
   .discriminatedUnion('is', [
     z.strictObject({
-      id: Id,
+      order: Order,
       is: z.literal('verdict'),
       slotId: Id,
       words: z.string().max(Limits.textLength).describe('The case, as it was kept.'),
@@ -28,7 +29,7 @@ export const Expectation = z
       verdict: ExpectedVerdict,
     }),
     z.strictObject({
-      id: Id,
+      order: Order,
       is: z.literal('clearRate'),
       slotId: Id,
       pacer: Id,
@@ -37,4 +38,4 @@ export const Expectation = z
     }),
   ])
   .meta({ title: 'Expectation' });
-export type Expectation = z.infer<typeof Expectation>;
+export type Expectation = Listed<z.infer<typeof ExpectationEntry>>;

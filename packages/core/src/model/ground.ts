@@ -1,13 +1,12 @@
 import { z } from 'zod';
+import { keyed } from './keyed.ts';
 import { Limits } from './limits.ts';
-import { Piece, Place } from './piece.ts';
+import { PieceEntry, type Piece } from './piece.ts';
 
-export { Place };
-
-/** A level's playing field: its cells as text (# wall, . open, ~ no ground), and the pieces on it. */
-export const Ground = z
+/** Cells as text, all rows equally long; and the pieces on them. */
+const RoamGround = z
   .strictObject({
-    kind: z.enum(['roam']),
+    kind: z.literal('roam'),
     rows: z
       .array(
         z
@@ -18,7 +17,7 @@ export const Ground = z
       )
       .min(4, 'A ground is at least 4 cells high.')
       .max(Limits.groundHeight, 'A ground is at most 40 cells high.'),
-    pieces: z.array(Piece).max(Limits.pieces, 'At most 400 pieces on a ground.'),
+    pieces: keyed(PieceEntry, Limits.pieces, 'pieces on a ground'),
   })
   .superRefine((ground, context) => {
     const width = ground.rows[0]?.length ?? 0;
@@ -31,7 +30,8 @@ export const Ground = z
         });
       }
     });
-    const starts = ground.pieces.filter((piece) => piece.piece === 'start').length;
+    const pieces = Object.entries(ground.pieces);
+    const starts = pieces.filter(([, { piece }]) => piece === 'start').length;
     if (starts !== 1) {
       context.addIssue({
         code: 'custom',
@@ -39,16 +39,16 @@ export const Ground = z
         message: `A ground has exactly one start; this has ${starts}.`,
       });
     }
-    ground.pieces.forEach((piece, index) => {
-      const cell = ground.rows[Math.floor(piece.at.y)]?.[Math.floor(piece.at.x)];
-      if (cell === undefined) {
-        context.addIssue({
-          code: 'custom',
-          path: ['pieces', index, 'at'],
-          message: `“${piece.id}” lies outside the ground.`,
-        });
-      }
-    });
-  })
-  .meta({ title: 'Ground' });
-export type Ground = z.infer<typeof Ground>;
+    for (const [id, { at }] of pieces) {
+      if (ground.rows[Math.floor(at.y)]?.[Math.floor(at.x)] !== undefined) continue;
+      context.addIssue({ code: 'custom', path: ['pieces', id, 'at'], message: `“${id}” lies outside the ground.` });
+    }
+  });
+
+/** A level's playing field, by its kind. */
+export const GroundEntry = z.discriminatedUnion('kind', [RoamGround]).meta({ title: 'Ground' });
+export type GroundEntry = z.infer<typeof GroundEntry>;
+
+type Read<Entry> = Entry extends { pieces: unknown } ? Omit<Entry, 'pieces'> & { pieces: Piece[] } : Entry;
+/** As it is read: its pieces in a list. Of roam: # wall, . open, ~ no ground. */
+export type Ground = Read<GroundEntry>;

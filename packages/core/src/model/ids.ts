@@ -17,6 +17,9 @@ export function slugOf(name: string): Id {
   return slug === '' ? 'unnamed' : slug;
 }
 
+/** Makes an id near the wanted one that is not taken. Where several people edit, each needs one that nobody else makes at the same time. */
+export type MintId = (wanted: string, taken: ReadonlySet<string>) => Id;
+
 /** An id near the wanted one that is not taken. @example freshId('clover', new Set(['clover'])) // 'clover-2' */
 export function freshId(wanted: string, taken: ReadonlySet<string>): Id {
   const base = slugOf(wanted);

@@ -3,15 +3,26 @@ export { Clock } from './clock.ts';
 export { Comparison, Condition, GroupKind, MAX_CONDITION_DEPTH } from './condition.ts';
 export { Effect, LOSABLE, type EffectName } from './effect.ts';
 export { Ending, GoesOn, type EndingSide } from './ending.ts';
-export { Expectation, ExpectedVerdict } from './expectation.ts';
-export { Ground, Place } from './ground.ts';
-export { Id, freshId, slugOf } from './ids.ts';
-export { CollectableKind, EnemyKind, HazardKind, Kinds } from './kinds.ts';
-export { Level } from './level.ts';
+export { ExpectationEntry, ExpectedVerdict, type Expectation } from './expectation.ts';
+export { GroundEntry, type Ground } from './ground.ts';
+export { Id, freshId, slugOf, type MintId } from './ids.ts';
+export { EnemyEntry, type CollectableKind, type EnemyKind, type HazardKind, type Kinds } from './kinds.ts';
+export { LevelEntry, type Level } from './level.ts';
+export { documentOf, entryOf, idOf, levelEntryOf, numbersOf, projectOf, type Item } from './listed.ts';
 export { Limits } from './limits.ts';
-export { Breather, LiveAxis, NumberKind, Parameter, Ramp, Shape, type ShapeType } from './parameter.ts';
-export { Piece, type PieceName } from './piece.ts';
-export { PROJECT_FORMAT, PROJECT_VERSION, Project } from './project.ts';
+export {
+  Breather,
+  LiveAxis,
+  NumberKind,
+  ParameterEntry,
+  Ramp,
+  Shape,
+  type Parameter,
+  type ShapeType,
+} from './parameter.ts';
+export { usualPacers, type Pacer } from './pacer.ts';
+export { PieceEntry, Place, type Piece, type PieceName } from './piece.ts';
+export { PROJECT_FORMAT, PROJECT_VERSION, ProjectDocument, type Project } from './project.ts';
 export { Reading, type ReadingName } from './reading.ts';
 export {
   findReferenceProblems,
@@ -20,21 +31,21 @@ export {
   type ParameterUse,
   type ReferenceProblem,
 } from './references.ts';
-export { Rule } from './rule.ts';
+export { RuleEntry, type Rule } from './rule.ts';
 export {
   TallyPolicy,
   TallyPolicies,
   Run,
   RUN_EVENTS,
   RUN_TALLIES,
-  ScorePart,
-  Tally,
   usualTallyPolicies,
   type RunEvent,
   type RunTally,
+  type ScorePart,
+  type Tally,
 } from './run.ts';
 export { pointerOf } from './pointer.ts';
 export { positionOf } from './positions.ts';
-export { LiveTier, Slot, Tier } from './sequence.ts';
+export { type LiveTier, type Slot, type Tier } from './sequence.ts';
 export { StarReading, Stars } from './stars.ts';
 export { emptyProject, newLevel, usualEnding } from './templates.ts';

@@ -1,12 +1,26 @@
 import { z } from 'zod';
 import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
+import { keyed, Order, type Listed } from './keyed.ts';
 import { Limits } from './limits.ts';
+import { Note } from './note.ts';
 
-const named = { id: Id, name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength) };
+/** How a kind is drawn, everywhere alike. */
+export const Look = z.strictObject({
+  mark: Id.describe('One of the marks that Stadion draws.'),
+  colour: Id.describe('One of the colours of its palette, by role.'),
+});
+export type Look = z.infer<typeof Look>;
 
-export const CollectableKind = z.strictObject({ ...named, worth: Amount.describe('Points for gathering one.') });
-export type CollectableKind = z.infer<typeof CollectableKind>;
+const named = {
+  order: Order,
+  name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
+  look: Look.optional(),
+  note: Note,
+};
+
+export const CollectableEntry = z.strictObject({ ...named, worth: Amount.describe('Points for gathering one.') });
+export type CollectableKind = Listed<z.infer<typeof CollectableEntry>>;
 
 const body = {
   ...named,
@@ -21,7 +35,7 @@ const body = {
     .describe('Shares of its health, falling: at each it enters the next phase.'),
 };
 
-export const EnemyKind = z.discriminatedUnion('movement', [
+export const EnemyEntry = z.discriminatedUnion('movement', [
   z.strictObject({
     ...body,
     movement: z.literal('chase'),
@@ -30,20 +44,24 @@ export const EnemyKind = z.discriminatedUnion('movement', [
   z.strictObject({ ...body, movement: z.literal('patrol') }),
   z.strictObject({ ...body, movement: z.literal('still') }),
 ]);
-export type EnemyKind = z.infer<typeof EnemyKind>;
+export type EnemyKind = Listed<z.infer<typeof EnemyEntry>>;
 
-export const HazardKind = z.strictObject({
+export const HazardEntry = z.strictObject({
   ...named,
   damage: Amount.describe('Health lost, as “acts” says; 0 where only rules act on a touch.'),
   acts: z.enum(['atTouch', 'perSecond']),
 });
-export type HazardKind = z.infer<typeof HazardKind>;
+export type HazardKind = Listed<z.infer<typeof HazardEntry>>;
 
-export const Kinds = z
+export const KindsEntry = z
   .strictObject({
-    collectables: z.array(CollectableKind).max(Limits.kinds),
-    enemies: z.array(EnemyKind).max(Limits.kinds),
-    hazards: z.array(HazardKind).max(Limits.kinds),
+    collectables: keyed(CollectableEntry, Limits.kinds, 'kinds of collectables'),
+    enemies: keyed(EnemyEntry, Limits.kinds, 'kinds of enemies'),
+    hazards: keyed(HazardEntry, Limits.kinds, 'kinds of hazards'),
   })
   .meta({ title: 'Kinds' });
-export type Kinds = z.infer<typeof Kinds>;
+export interface Kinds {
+  collectables: CollectableKind[];
+  enemies: EnemyKind[];
+  hazards: HazardKind[];
+}

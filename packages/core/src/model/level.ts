@@ -1,24 +1,35 @@
 import { z } from 'zod';
 import { Clock } from './clock.ts';
 import { Ending } from './ending.ts';
-import { Ground } from './ground.ts';
+import { GroundEntry, type Ground } from './ground.ts';
 import { Id } from './ids.ts';
+import { keyed } from './keyed.ts';
 import { Limits } from './limits.ts';
-import { Rule } from './rule.ts';
+import { Note } from './note.ts';
+import { RuleEntry, type Rule } from './rule.ts';
 import { Stars } from './stars.ts';
 
-export const Level = z
+export const LevelEntry = z
   .strictObject({
-    id: Id,
     name: z.string().regex(/\S/, 'A level needs a name.').max(Limits.nameLength, 'A name has at most 80 characters.'),
     brief: z.string().max(Limits.textLength).describe('One line: what the player has to do.'),
-    ground: Ground,
-    rules: z.array(Rule).max(Limits.rules),
-    without: z.array(Id).max(Limits.rules).describe('Standing rules that are switched off here.'),
+    ground: GroundEntry,
+    rules: keyed(RuleEntry, Limits.rules, 'rules in a level'),
+    standingRulesOff: z.record(Id, z.literal(true)).describe('Standing rules that are switched off here, by id.'),
     clock: Clock,
     stars: Stars,
     tie: z.enum(['win', 'loss']).describe('What stands when a win and a loss fire in the same tick.'),
     ending: Ending,
+    note: Note,
   })
   .meta({ title: 'Level' });
-export type Level = z.infer<typeof Level>;
+export type LevelEntry = z.infer<typeof LevelEntry>;
+
+/** As it is read: with its id, its rules and pieces in lists. */
+export interface Level extends Omit<LevelEntry, 'ground' | 'rules' | 'standingRulesOff'> {
+  id: Id;
+  ground: Ground;
+  rules: Rule[];
+  /** Ids of standing rules that are switched off here. */
+  standingRulesOff: Id[];
+}

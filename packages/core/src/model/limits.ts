@@ -9,6 +9,7 @@ export const Limits = {
   tallies: 30,
   expectations: 2000,
   gates: 16,
+  pacers: 20,
   conditionsInAGroup: 20,
   pieces: 400,
   groundWidth: 64,

@@ -4,18 +4,20 @@ import { homeBeforeDusk, manyLevels } from '../demo/index.ts';
 import {
   Amount,
   Condition,
+  documentOf,
   emptyProject,
   findReferenceProblems,
   freshId,
-  Ground,
+  GroundEntry,
   Id,
   newLevel,
-  Parameter,
+  ParameterEntry,
   positionOf,
-  Project,
+  ProjectDocument,
   Ramp,
   slugOf,
   usesOfParameter,
+  type Project,
 } from './index.ts';
 
 const messages = (result: { error?: { issues: { message: string }[] } | undefined }): string[] =>
@@ -102,7 +104,7 @@ describe('a condition', () => {
 });
 
 describe('a ground', () => {
-  const start = { id: 'start', piece: 'start', at: { x: 1.5, y: 1.5 } };
+  const start = { order: 1, piece: 'start', at: { x: 1.5, y: 1.5 } };
   const rows = ['####', '#..#', '#..#', '####'];
   it.each([
     [
@@ -117,12 +119,16 @@ describe('a ground', () => {
       { rows: ['####', '#..##', '#..#', '####'] },
       'Row 2 has 5 cells, the first has 4: all rows must be equally long.',
     ],
-    ['without a start', { pieces: [] }, 'A ground has exactly one start; this has 0.'],
-    ['with two starts', { pieces: [start, { ...start, id: 'other' }] }, 'A ground has exactly one start; this has 2.'],
-    ['with a piece outside', { pieces: [{ ...start, at: { x: 9, y: 1 } }] }, '“start” lies outside the ground.'],
+    ['without a start', { pieces: {} }, 'A ground has exactly one start; this has 0.'],
+    ['with two starts', { pieces: { start, other: start } }, 'A ground has exactly one start; this has 2.'],
+    [
+      'with a piece outside',
+      { pieces: { start: { ...start, at: { x: 9, y: 1 } } } },
+      '“start” lies outside the ground.',
+    ],
   ])('%s is refused with the reason', (_case, change, message) => {
-    expect(messages(Ground.safeParse({ kind: 'roam', rows, pieces: [start], ...change }))).toContain(message);
-    expect(Ground.safeParse({ kind: 'roam', rows, pieces: [start] }).success).toBe(true);
+    expect(messages(GroundEntry.safeParse({ kind: 'roam', rows, pieces: { start }, ...change }))).toContain(message);
+    expect(GroundEntry.safeParse({ kind: 'roam', rows, pieces: { start } }).success).toBe(true);
   });
 });
 
@@ -149,8 +155,8 @@ describe('a ramp', () => {
   });
 
   it('whose sane range is upside down is refused', () => {
-    const parameter = { ...homeBeforeDusk().parameters[0], sane: { min: 2, max: 1 } };
-    expect(messages(Parameter.safeParse(parameter))).toContain('The sane range must have its lower end first.');
+    const parameter = { ...documentOf(homeBeforeDusk()).parameters['clock'], sane: { min: 2, max: 1 } };
+    expect(messages(ParameterEntry.safeParse(parameter))).toContain('The sane range must have its lower end first.');
   });
 });
 
@@ -160,7 +166,7 @@ describe('documents that come with Stadion', () => {
     ['500 levels with 60 parameters', manyLevels(500, 60)],
     ['an empty project', emptyProject('Quiet Garden')],
   ])('%s: whole', (_name, project) => {
-    expect(Project.safeParse(project).error).toBeUndefined();
+    expect(ProjectDocument.safeParse(documentOf(project)).error).toBeUndefined();
     expect(findReferenceProblems(project)).toEqual([]);
   });
 
@@ -189,7 +195,7 @@ describe('a new level', () => {
       levels: { ...project.levels, fresh: level },
       slots: [...project.slots, { id: 'slot-fresh', levelId: 'fresh' }],
     };
-    expect(Project.safeParse(grown).error).toBeUndefined();
+    expect(ProjectDocument.safeParse(documentOf(grown)).error).toBeUndefined();
     expect(findReferenceProblems(grown)).toEqual([]);
   });
 });
@@ -228,13 +234,18 @@ describe('references that lead nowhere', () => {
       (p) => (p.kinds.enemies[0]!.speed = { from: 'parameter', parameter: 'wind' }),
       'There is no parameter “wind”.',
     ],
-    [
-      'a level under another name',
-      (p) => (clover(p).id = 'else'),
-      'The level under “clover-steps” calls itself “else”.',
-    ],
     ['a condition given twice', (p) => (clover(p).rules[0]!.when.id = 'home'), 'The condition “home” is given twice.'],
-    ['a parameter given twice', (p) => (p.parameters[1]!.key = 'hornetSpeed'), '“hornetSpeed” is given twice.'],
+    [
+      'an enemy with the id of a hazard',
+      (p) => (p.kinds.enemies[0]!.id = 'pond'),
+      '/kinds/enemies/pond “pond” is a hazard, too',
+    ],
+    [
+      'a pacer of an expectation',
+      (p) => Object.assign(p.expectations[0]!, { pacer: 'ghost' }),
+      '/expectations/first-is-easy/pacer There is no pacer “ghost”.',
+    ],
+    ['a pacer of the audience', (p) => (p.audience = { ghost: 0.5 }), '/audience/ghost There is no pacer “ghost”.'],
   ])('%s', (_case, edit, message) => {
     expect(found(edit)).toContain(message);
   });
@@ -253,8 +264,8 @@ describe('uses of a parameter', () => {
   it('are found in kinds and levels, with their place', () => {
     const uses = usesOfParameter(homeBeforeDusk(), 'hornetSpeed');
     expect(uses.map((use) => use.path.slice(0, 3).join('/'))).toEqual([
-      'kinds/enemies/0',
-      'kinds/enemies/1',
+      'kinds/enemies/hornet',
+      'kinds/enemies/wasp',
       'levels/long-shadows/rules',
     ]);
     expect(usesOfParameter(homeBeforeDusk(), 'clock')).toHaveLength(21);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Id } from './ids.ts';
+import { Order } from './keyed.ts';
 import { Limits } from './limits.ts';
 
 export const NumberKind = z.enum(['real', 'whole', 'seconds', 'share']);
@@ -131,9 +132,9 @@ export const Ramp = z
 export type Ramp = z.infer<typeof Ramp>;
 
 /** A number that varies over the sequence. */
-export const Parameter = z
+export const ParameterEntry = z
   .strictObject({
-    key: Id,
+    order: Order,
     label: z.string().regex(/\S/, 'A parameter needs a name.').max(Limits.nameLength),
     unit: z.string().max(40),
     number: NumberKind,
@@ -145,4 +146,5 @@ export const Parameter = z
     note: z.string().max(Limits.textLength),
   })
   .meta({ title: 'Parameter' });
-export type Parameter = z.infer<typeof Parameter>;
+/** As it is read: its key is its id, and the name that formulas call it by. */
+export type Parameter = Omit<z.infer<typeof ParameterEntry>, 'order'> & { key: Id; order?: number };

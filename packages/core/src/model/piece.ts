@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
+import { Order, type Listed } from './keyed.ts';
 import { Limits } from './limits.ts';
 
 /** A point on the ground, in units from its upper left corner; the middle of the first cell is 0.5, 0.5. */
@@ -10,7 +11,7 @@ export const Place = z.strictObject({
 });
 export type Place = z.infer<typeof Place>;
 
-const placed = { id: Id, at: Place };
+const placed = { order: Order, at: Place };
 const name = z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength);
 /** An area from its upper left corner. */
 const area = {
@@ -19,7 +20,7 @@ const area = {
 };
 
 /** A thing placed on a ground. */
-export const Piece = z
+export const PieceEntry = z
   .discriminatedUnion('piece', [
     z.strictObject({ ...placed, piece: z.literal('start') }),
     z.strictObject({ ...placed, piece: z.literal('checkpoint'), name }),
@@ -79,5 +80,5 @@ export const Piece = z
     }),
   ])
   .meta({ title: 'Piece' });
-export type Piece = z.infer<typeof Piece>;
+export type Piece = Listed<z.infer<typeof PieceEntry>>;
 export type PieceName = Piece['piece'];

@@ -1,38 +1,36 @@
 import { z } from 'zod';
 import { Amount } from './amount.ts';
-import { Expectation } from './expectation.ts';
+import { ExpectationEntry, type Expectation } from './expectation.ts';
 import { Id } from './ids.ts';
-import { Kinds } from './kinds.ts';
-import { Level } from './level.ts';
+import { keyed } from './keyed.ts';
+import { KindsEntry, type Kinds } from './kinds.ts';
+import { LevelEntry, type Level } from './level.ts';
 import { Limits } from './limits.ts';
-import { LiveAxis, Parameter } from './parameter.ts';
-import { Rule } from './rule.ts';
-import { Run, ScorePart, Tally } from './run.ts';
-import { LiveTier, Slot, Tier } from './sequence.ts';
+import { PacerEntry, type Pacer } from './pacer.ts';
+import { LiveAxis, ParameterEntry, Ramp, type Parameter } from './parameter.ts';
+import { RuleEntry, type Rule } from './rule.ts';
+import { Run, ScorePartEntry, TallyEntry, type ScorePart, type Tally } from './run.ts';
+import { LiveTierEntry, SlotEntry, TierEntry, type LiveTier, type Slot, type Tier } from './sequence.ts';
 
 export const PROJECT_FORMAT = 'stadion-project';
-export const PROJECT_VERSION = 2;
+export const PROJECT_VERSION = 3;
 
-/** Bands that are ordered and exhaustive by construction. */
-const inOrder = <T extends typeof Tier | typeof LiveTier>(tier: T, first: number, message: string) =>
-  z
-    .array(tier)
-    .max(Limits.tiers)
-    .superRefine((tiers, context) => {
-      tiers.forEach((entry, index) => {
-        const before = tiers[index - 1];
-        if (index === 0 ? entry.from !== first : before && entry.from <= before.from) {
-          context.addIssue({
-            code: 'custom',
-            path: [index, 'from'],
-            message: index === 0 ? message : `“${entry.name}” must start after the tier before it.`,
-          });
-        }
-      });
+/** Bands that are exhaustive by construction: each begins at a place of its own, the first at the first place there is. */
+const bands = (tier: z.ZodType<z.infer<typeof TierEntry>>, first: number) =>
+  keyed(tier, Limits.tiers, 'tiers').superRefine((tiers, context) => {
+    const inOrder = Object.entries(tiers).toSorted(([, one], [, other]) => one.from - other.from);
+    inOrder.forEach(([id, { name, from }], index) => {
+      const before = inOrder[index - 1];
+      const message =
+        before === undefined
+          ? from !== first && `The first tier starts at ${first === 1 ? 'position 1' : '0'}.`
+          : from === before[1].from && `“${name}” must start after “${before[1].name}”.`;
+      if (message !== false) context.addIssue({ code: 'custom', path: [id, 'from'], message });
     });
+  });
 
-/** One game's design. Collections that people edit side by side are keyed by id; those whose order matters are lists. */
-export const Project = z
+/** One game's design as it is stored, sent and edited. Collections are keyed by id, so that edits do not meet by a place in a list. */
+export const ProjectDocument = z
   .strictObject({
     format: z.literal(PROJECT_FORMAT),
     version: z.literal(PROJECT_VERSION),
@@ -44,8 +42,14 @@ export const Project = z
       })
       .describe('What this game calls its player and the points gathered.'),
     player: z.strictObject({
-      speed: Amount.describe('Units per second.'),
-      acceleration: Amount.describe('Units per second squared.'),
+      moves: z
+        .strictObject({
+          roam: z.strictObject({
+            speed: Amount.describe('Units per second.'),
+            acceleration: Amount.describe('Units per second squared.'),
+          }),
+        })
+        .describe('How it moves, by kind of ground.'),
       radius: z.number().min(0.1).max(0.49).describe('Units.'),
       graceSeconds: z
         .number()
@@ -73,20 +77,59 @@ export const Project = z
         shown: z.enum(['units', 'metres', 'feet']),
       })
       .describe('How heights and distances are typed and shown; they are kept in units.'),
-    score: z.array(ScorePart).max(12).describe('What the score is made of, besides what milestones add.'),
-    tallies: z.array(Tally).max(Limits.tallies),
-    standing: z.array(Rule).max(Limits.rules).describe('Standing rules: they hold in every level.'),
+    score: keyed(ScorePartEntry, 12, 'parts of a score').describe(
+      'What the score is made of, besides what milestones add.',
+    ),
+    tallies: keyed(TallyEntry, Limits.tallies, 'tallies in a project'),
+    standing: keyed(RuleEntry, Limits.rules, 'standing rules').describe('Standing rules: they hold in every level.'),
     run: Run,
-    kinds: Kinds,
-    parameters: z.array(Parameter).max(Limits.parameters, 'At most 120 parameters in a project.'),
-    tiers: inOrder(Tier, 1, 'The first tier starts at position 1.'),
+    kinds: KindsEntry,
+    parameters: keyed(ParameterEntry, Limits.parameters, 'parameters in a project').describe('By key.'),
+    tiers: bands(TierEntry, 1),
     liveTiers: z
-      .partialRecord(LiveAxis, inOrder(LiveTier, 0, 'The first tier starts at 0.'))
+      .partialRecord(LiveAxis, bands(LiveTierEntry, 0))
       .optional()
       .describe('Tiers over readings of the attempt, for ramps along them.'),
-    levels: z.record(Id, Level),
-    expectations: z.array(Expectation).max(Limits.expectations, 'At most 2000 expectations in a project.'),
-    slots: z.array(Slot).max(Limits.slots, 'At most 1000 slots in a sequence.'),
+    levels: keyed(LevelEntry, Limits.levels, 'levels in a project'),
+    expectations: keyed(ExpectationEntry, Limits.expectations, 'expectations in a project'),
+    slots: keyed(SlotEntry, Limits.slots, 'slots in a sequence'),
+    pacers: keyed(PacerEntry, Limits.pacers, 'pacers in a project').refine(
+      (pacers) => Object.keys(pacers).length > 0,
+      'A project needs a pacer.',
+    ),
+    audience: z
+      .record(Id, z.number().min(0).max(1))
+      .optional()
+      .describe('Who plays the game: shares of players, by pacer.'),
+    wantedLine: Ramp.optional().describe('The clear rates that the designer wants, as a ramp over the sequence.'),
   })
   .meta({ title: 'Stadion project' });
-export type Project = z.infer<typeof Project>;
+export type ProjectDocument = z.infer<typeof ProjectDocument>;
+
+type Keyed =
+  | 'score'
+  | 'tallies'
+  | 'standing'
+  | 'kinds'
+  | 'parameters'
+  | 'tiers'
+  | 'liveTiers'
+  | 'levels'
+  | 'expectations'
+  | 'slots'
+  | 'pacers';
+
+/** One game's design as it is read: collections in lists, in their order. */
+export interface Project extends Omit<ProjectDocument, Keyed> {
+  score: ScorePart[];
+  tallies: Tally[];
+  standing: Rule[];
+  kinds: Kinds;
+  parameters: Parameter[];
+  tiers: Tier[];
+  liveTiers?: Partial<Record<LiveAxis, LiveTier[]>> | undefined;
+  levels: Record<Id, Level>;
+  expectations: Expectation[];
+  slots: Slot[];
+  pacers: Pacer[];
+}

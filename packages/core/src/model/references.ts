@@ -21,14 +21,26 @@ export interface ParameterUse {
   levelId?: string;
 }
 
-/** The parts of a document that hold amounts. */
+/** The parts of a project that hold amounts. */
 const PARTS = ['player', 'score', 'standing', 'run', 'kinds', 'levels', 'slots'] as const;
 
 type Visit = (path: (string | number)[], key: string) => void;
 
+/** Lists of things with ids that are no collections: their entries are reached by their places. */
+const LISTED_BY_PLACE: readonly string[] = ['of', 'conditions'];
+
+function nameIn(item: unknown, list: string | number | undefined): string | undefined {
+  if (item === null || typeof item !== 'object' || LISTED_BY_PLACE.includes(String(list))) return undefined;
+  const { id, key } = item as { id?: string; key?: string };
+  return id ?? key;
+}
+
 function eachParameterAmount(value: unknown, path: (string | number)[], visit: Visit): void {
   if (Array.isArray(value)) {
-    value.forEach((item, index) => eachParameterAmount(item, [...path, index], visit));
+    // What has an id or a key of its own is an entry of a collection, all else a place in a list.
+    value.forEach((item: unknown, index) =>
+      eachParameterAmount(item, [...path, nameIn(item, path.at(-1)) ?? index], visit),
+    );
   } else if (value !== null && typeof value === 'object') {
     const entry = value as Record<string, unknown>;
     if (entry['effect'] === 'parameter' && typeof entry['parameter'] === 'string') visit(path, entry['parameter']);
@@ -45,10 +57,11 @@ export function usesOfParameter(project: Project, key: string): ParameterUse[] {
     uses.push(path[0] === 'levels' ? { path, levelId: String(path[1]) } : { path });
   };
   for (const part of PARTS) eachParameterAmount(project[part], [part], visit);
-  project.parameters.forEach(({ ramp: { shape } }, index) => {
+  for (const parameter of project.parameters) {
+    const { shape } = parameter.ramp;
     if (shape.type === 'formula' && wordsOf(shape.text).has(key))
-      uses.push({ path: ['parameters', index, 'ramp', 'shape', 'text'] });
-  });
+      uses.push({ path: ['parameters', parameter.key, 'ramp', 'shape', 'text'] });
+  }
   return uses;
 }
 
@@ -185,51 +198,42 @@ function conditionProblems(root: Condition, path: Path, known: Known, seen: Set<
 }
 
 function ruleProblems(rules: readonly Rule[], base: Path, known: Known, seen: Set<string>, say: Say): void {
-  rules.forEach((rule, index) => {
-    conditionProblems(rule.when, [...base, index, 'when'], known, seen, say);
+  for (const rule of rules) {
+    conditionProblems(rule.when, [...base, rule.id, 'when'], known, seen, say);
     rule.then.forEach((effect, at) => {
       const problem = effectProblem(effect, known);
-      if (problem) say([...base, index, 'then', at, problem[0]], problem[1]);
+      if (problem) say([...base, rule.id, 'then', at, problem[0]], problem[1]);
     });
-  });
+  }
 }
 
-/** All names that lead nowhere and all ids given twice, each with its place. An empty list means the document is whole. */
+/** All names that lead nowhere, each with its place in the document. An empty list means that it is whole. */
 export function findReferenceProblems(project: Project): ReferenceProblem[] {
   const problems: ReferenceProblem[] = [];
   const say: Say = (path, message) => void problems.push({ path, message });
-  const unique = (ids: readonly string[], path: Path, field: string): void => {
-    const seen = new Set<string>();
-    ids.forEach((id, index) => {
-      if (seen.has(id)) say([...path, index, field], `“${id}” is given twice.`);
-      seen.add(id);
-    });
-  };
-
-  unique(idsOf(project.slots), ['slots'], 'id');
-  unique(idsOf(project.tiers), ['tiers'], 'id');
-  unique(idsOf(project.kinds.collectables), ['kinds', 'collectables'], 'id');
-  // A rule names what touches by one id: enemies and hazards share their names.
-  unique(idsOf([...project.kinds.enemies, ...project.kinds.hazards]), ['kinds', 'enemies'], 'id');
-  unique(idsOf(project.tallies), ['tallies'], 'id');
-  unique(idsOf(project.standing), ['standing'], 'id');
-  unique(idsOf(project.expectations), ['expectations'], 'id');
+  const { enemies, hazards } = project.kinds;
+  // A rule names what touches by one id.
+  const hazardIds = new Set(idsOf(hazards));
+  for (const { id } of enemies)
+    if (hazardIds.has(id))
+      say(['kinds', 'enemies', id], `“${id}” is a hazard, too: enemies and hazards share their ids.`);
   const keys = project.parameters.map((parameter) => parameter.key);
-  unique(keys, ['parameters'], 'key');
-
+  const pacers = new Set(idsOf(project.pacers));
   const slots = new Set(idsOf(project.slots));
-  project.slots.forEach((slot, index) => {
-    if (!Object.hasOwn(project.levels, slot.levelId))
-      say(['slots', index, 'levelId'], `There is no level “${slot.levelId}”.`);
-  });
-  project.expectations.forEach((expectation, index) => {
-    if (!slots.has(expectation.slotId))
-      say(['expectations', index, 'slotId'], `There is no slot “${expectation.slotId}”.`);
-  });
-  project.tallies.forEach((tally, index) => {
-    if ([...RUN_TALLIES, ...LOSABLE].includes(tally.id as (typeof RUN_TALLIES)[number]))
-      say(['tallies', index, 'id'], `“${tally.id}” is the name of something Stadion counts itself.`);
-  });
+  for (const { id, levelId } of project.slots)
+    if (!Object.hasOwn(project.levels, levelId)) say(['slots', id, 'levelId'], `There is no level “${levelId}”.`);
+  for (const expectation of project.expectations) {
+    const { id, slotId } = expectation;
+    if (!slots.has(slotId)) say(['expectations', id, 'slotId'], `There is no slot “${slotId}”.`);
+    if (expectation.is === 'clearRate' && !pacers.has(expectation.pacer))
+      say(['expectations', id, 'pacer'], `There is no pacer “${expectation.pacer}”.`);
+  }
+  for (const pacer of Object.keys(project.audience ?? {}))
+    if (!pacers.has(pacer)) say(['audience', pacer], `There is no pacer “${pacer}”.`);
+  for (const { id } of project.tallies) {
+    if ([...RUN_TALLIES, ...LOSABLE].includes(id as (typeof RUN_TALLIES)[number]))
+      say(['tallies', id], `“${id}” is the name of something Stadion counts itself.`);
+  }
   const counted = new Set<string>([...RUN_TALLIES, ...idsOf(project.tallies)]);
   for (const name of Object.keys(project.run.keep)) {
     if (!counted.has(name)) say(['run', 'keep', name], `There is no tally “${name}”.`);
@@ -240,30 +244,25 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
       if (!known.has(key)) say([...path, 'parameter'], `There is no parameter “${key}”.`);
     });
   }
-  project.parameters.forEach(({ ramp: { axis, shape } }, index) => {
-    if (shape.type !== 'tiers') return;
+  for (const { key, ramp } of project.parameters) {
+    const { axis, shape } = ramp;
+    if (shape.type !== 'tiers') continue;
     const tiers = new Set(idsOf(axis === undefined ? project.tiers : (project.liveTiers?.[axis] ?? [])));
     for (const id of Object.keys(shape.values))
       if (!tiers.has(id))
-        say(['parameters', index, 'ramp', 'shape', 'values', id], `There is no tier “${id}” that this ramp goes by.`);
-  });
-  for (const [axis, tiers] of Object.entries(project.liveTiers ?? {})) unique(idsOf(tiers), ['liveTiers', axis], 'id');
+        say(['parameters', key, 'ramp', 'shape', 'values', id], `There is no tier “${id}” that this ramp goes by.`);
+  }
   const everywhere = knownIn(project, undefined);
-  project.score.forEach((part, index) => {
+  for (const part of project.score) {
     const problem =
       part.reading.reading === 'score'
         ? (['reading', 'The score cannot be a part of itself.'] as const)
         : readingProblem(part.reading, everywhere);
-    if (problem) say(['score', index, 'reading', problem[0]], problem[1]);
-  });
+    if (problem) say(['score', part.id, 'reading', problem[0]], problem[1]);
+  }
   const standingConditions = new Set<string>();
   ruleProblems(project.standing, ['standing'], everywhere, standingConditions, say);
-  for (const [id, level] of Object.entries(project.levels)) {
-    if (level.id !== id) say(['levels', id, 'id'], `The level under “${id}” calls itself “${level.id}”.`);
-    unique(idsOf(level.rules), ['levels', id, 'rules'], 'id');
-    unique(idsOf(level.ground.pieces), ['levels', id, 'ground', 'pieces'], 'id');
-    levelProblems(project, level, slots, say);
-  }
+  for (const level of Object.values(project.levels)) levelProblems(project, level, slots, say);
   return problems;
 }
 
@@ -271,8 +270,8 @@ function levelProblems(project: Project, level: Level, slots: ReadonlySet<string
   const known = knownIn(project, level);
   const standing = new Set(idsOf(project.standing));
   const base = ['levels', level.id];
-  level.ground.pieces.forEach((piece, index) => {
-    const place = [...base, 'ground', 'pieces', index];
+  for (const piece of level.ground.pieces) {
+    const place = [...base, 'ground', 'pieces', piece.id];
     const kind = (names: ReadonlySet<string>, sort: string): void => {
       if ('kind' in piece && !names.has(piece.kind)) say([...place, 'kind'], `There is no ${sort} “${piece.kind}”.`);
     };
@@ -285,21 +284,20 @@ function levelProblems(project: Project, level: Level, slots: ReadonlySet<string
         if (problem !== undefined) say([...place, 'opens', at], problem);
       });
     }
-  });
+  }
   const gates = level.ground.pieces.filter((piece) => piece.piece === 'gate').length;
   if (gates > Limits.gates)
     say([...base, 'ground', 'pieces'], `At most ${Limits.gates} gates on a ground; this has ${gates}.`);
 
   const seen = new Set<string>();
   ruleProblems(level.rules, [...base, 'rules'], known, seen, say);
-  level.rules.forEach((rule, index) => {
-    if (rule.replaces !== undefined && !standing.has(rule.replaces))
-      say([...base, 'rules', index, 'replaces'], `There is no standing rule “${rule.replaces}”.`);
-    if (standing.has(rule.id)) say([...base, 'rules', index, 'id'], `“${rule.id}” is the id of a standing rule.`);
-  });
-  level.without.forEach((id, index) => {
-    if (!standing.has(id)) say([...base, 'without', index], `There is no standing rule “${id}”.`);
-  });
+  for (const { id, replaces } of level.rules) {
+    if (replaces !== undefined && !standing.has(replaces))
+      say([...base, 'rules', id, 'replaces'], `There is no standing rule “${replaces}”.`);
+    if (standing.has(id)) say([...base, 'rules', id], `“${id}” is the id of a standing rule.`);
+  }
+  for (const id of level.standingRulesOff)
+    if (!standing.has(id)) say([...base, 'standingRulesOff', id], `There is no standing rule “${id}”.`);
   const { clock, stars, ending } = level;
   if (clock.startsWhen) conditionProblems(clock.startsWhen, [...base, 'clock', 'startsWhen'], known, seen, say);
   else if (clock.starts === 'condition')

@@ -5,13 +5,13 @@ import {
   Clock,
   Condition,
   Effect,
-  EnemyKind,
-  Expectation,
+  EnemyEntry,
+  ExpectationEntry,
   TallyPolicy,
   findReferenceProblems,
   literal,
-  Piece,
-  Rule,
+  PieceEntry,
+  RuleEntry,
   Run,
   Stars,
 } from './index.ts';
@@ -44,30 +44,30 @@ describe('an effect', () => {
 
 describe('a piece', () => {
   it.each([
-    [{ id: 'a', at, piece: 'latch', name: 'Latch', opens: [] }, true],
-    [{ id: 'a', at, piece: 'latch', name: 'Latch' }, false],
-    [{ id: 'a', at, piece: 'gate', name: 'Gate', width: 1, height: 2, open: false }, true],
-    [{ id: 'a', at, piece: 'gate', name: 'Gate', width: 1.5, height: 2, open: false }, false],
-    [{ id: 'a', at, piece: 'hazard', kind: 'pond', width: 2, height: 1 }, true],
-    [{ id: 'a', at, piece: 'collectable', kind: 'clover', hidden: true }, true],
-    [{ id: 'a', at, piece: 'collectable', kind: 'clover', hidden: false }, false],
-    [{ id: 'a', at, piece: 'checkpoint', name: 'Leaf' }, true],
+    [{ order: 1, at, piece: 'latch', name: 'Latch', opens: [] }, true],
+    [{ order: 1, at, piece: 'latch', name: 'Latch' }, false],
+    [{ order: 1, at, piece: 'gate', name: 'Gate', width: 1, height: 2, open: false }, true],
+    [{ order: 1, at, piece: 'gate', name: 'Gate', width: 1.5, height: 2, open: false }, false],
+    [{ order: 1, at, piece: 'hazard', kind: 'pond', width: 2, height: 1 }, true],
+    [{ order: 1, at, piece: 'collectable', kind: 'clover', hidden: true }, true],
+    [{ order: 1, at, piece: 'collectable', kind: 'clover', hidden: false }, false],
+    [{ order: 1, at, piece: 'checkpoint', name: 'Leaf' }, true],
     [
-      { id: 'a', at, piece: 'emitter', kind: 'thorn', aim: 90, everySeconds: number, speed: number, reach: number },
+      { order: 1, at, piece: 'emitter', kind: 'thorn', aim: 90, everySeconds: number, speed: number, reach: number },
       true,
     ],
     [
-      { id: 'a', at, piece: 'emitter', kind: 'thorn', aim: 'up', everySeconds: number, speed: number, reach: number },
+      { order: 1, at, piece: 'emitter', kind: 'thorn', aim: 'up', everySeconds: number, speed: number, reach: number },
       false,
     ],
   ])('%j is one: %s', (value, expected) => {
-    expect(Piece.safeParse(value).success).toBe(expected);
+    expect(PieceEntry.safeParse(value).success).toBe(expected);
   });
 
   it('that is an enemy can have health and phases within it', () => {
-    const beetle = { id: 'b', name: 'Beetle', movement: 'still', speed: number, radius: 0.4 };
-    expect(EnemyKind.safeParse({ ...beetle, health: number, phases: [0.5, 0.2] }).success).toBe(true);
-    expect(EnemyKind.safeParse({ ...beetle, phases: [1] }).success).toBe(false);
+    const beetle = { order: 1, name: 'Beetle', movement: 'still', speed: number, radius: 0.4 };
+    expect(EnemyEntry.safeParse({ ...beetle, health: number, phases: [0.5, 0.2] }).success).toBe(true);
+    expect(EnemyEntry.safeParse({ ...beetle, phases: [1] }).success).toBe(false);
   });
 });
 
@@ -78,16 +78,21 @@ describe('conditions, rules, clock and stars', () => {
     ['sometimes', Condition, { id: 'g', is: 'sometimes', of: [lives] }, false],
     [
       'a rule again and again',
-      Rule,
-      { id: 'r', when: lives, then: [{ effect: 'win' }], fires: 'every', everySeconds: number },
+      RuleEntry,
+      { order: 1, when: lives, then: [{ effect: 'win' }], fires: 'every', everySeconds: number },
       true,
     ],
-    ['a rule that does nothing', Rule, { id: 'r', when: lives, then: [], fires: 'once' }, false],
-    ['a rule switched off', Rule, { id: 'r', when: lives, then: [{ effect: 'win' }], fires: 'once', off: true }, true],
+    ['a rule that does nothing', RuleEntry, { order: 1, when: lives, then: [], fires: 'once' }, false],
+    [
+      'a rule switched off',
+      RuleEntry,
+      { order: 1, when: lives, then: [{ effect: 'win' }], fires: 'once', off: true },
+      true,
+    ],
     [
       'a rule switched off twice',
-      Rule,
-      { id: 'r', when: lives, then: [{ effect: 'win' }], fires: 'once', off: false },
+      RuleEntry,
+      { order: 1, when: lives, then: [{ effect: 'win' }], fires: 'once', off: false },
       false,
     ],
     [
@@ -114,17 +119,17 @@ describe('conditions, rules, clock and stars', () => {
     ['six stars', Stars, { is: 'conditions', conditions: [null, null, null, null, null, null] }, false],
     ['a fate', TallyPolicy, { is: 'reset', to: null }, true],
     ['no fate', TallyPolicy, { is: 'reset' }, false],
-    ['a rate', Expectation, { id: 'e', is: 'clearRate', slotId: 's', pacer: 'steady', low: 0.7, high: 1 }, true],
+    ['a rate', ExpectationEntry, { order: 1, is: 'clearRate', slotId: 's', pacer: 'steady', low: 0.7, high: 1 }, true],
     [
       'a rate above all',
-      Expectation,
-      { id: 'e', is: 'clearRate', slotId: 's', pacer: 'steady', low: 0.7, high: 2 },
+      ExpectationEntry,
+      { order: 1, is: 'clearRate', slotId: 's', pacer: 'steady', low: 0.7, high: 2 },
       false,
     ],
     [
       'a verdict of nothing',
-      Expectation,
-      { id: 'e', is: 'verdict', slotId: 's', words: '', frames: [], verdict: 'won' },
+      ExpectationEntry,
+      { order: 1, is: 'verdict', slotId: 's', words: '', frames: [], verdict: 'won' },
       false,
     ],
   ])('%s', (_case, schema, value, expected) => {
@@ -194,7 +199,7 @@ describe('names that lead nowhere', () => {
       (p) => (p.standing[0]!.when = { id: 'z', is: 'onOff', reading: { reading: 'inside', zone: 'hive' }, on: true }),
       'What holds in every level cannot name the goal or zone “hive” of one.',
     ],
-    ['a standing rule switched off', (p) => dusk(p).without.push('gone'), 'There is no standing rule “gone”.'],
+    ['a standing rule switched off', (p) => dusk(p).standingRulesOff.push('gone'), 'There is no standing rule “gone”.'],
     ['a standing rule replaced', (p) => (dusk(p).rules[0]!.replaces = 'gone'), 'There is no standing rule “gone”.'],
     [
       'an own rule called like a standing one',

@@ -1,16 +1,17 @@
 import { z } from 'zod';
 import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
+import { Order, type Listed } from './keyed.ts';
 import { Limits } from './limits.ts';
 import { Reading } from './reading.ts';
 
 /** A counter of the designer's own, moved by milestones. */
-export const Tally = z.strictObject({
-  id: Id,
+export const TallyEntry = z.strictObject({
+  order: Order,
   name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
   start: z.number().describe('Its value when a run starts.'),
 });
-export type Tally = z.infer<typeof Tally>;
+export type Tally = Listed<z.infer<typeof TallyEntry>>;
 
 /** Counted over a run besides the project's own tallies. */
 export const RUN_TALLIES = ['score', 'lives', 'collected', 'stars'] as const;
@@ -31,12 +32,12 @@ export const TallyPolicies = z.strictObject({ retry: TallyPolicy, next: TallyPol
 export type TallyPolicies = z.infer<typeof TallyPolicies>;
 
 /** One weighted reading of a composed score. */
-export const ScorePart = z.strictObject({
-  id: Id,
+export const ScorePartEntry = z.strictObject({
+  order: Order,
   reading: Reading,
   times: Amount.describe('Points per unit of the reading.'),
 });
-export type ScorePart = z.infer<typeof ScorePart>;
+export type ScorePart = Listed<z.infer<typeof ScorePartEntry>>;
 
 /** How a play through the sequence goes. */
 export const Run = z

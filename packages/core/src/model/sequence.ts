@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
+import { Order, type Listed } from './keyed.ts';
 import { Limits } from './limits.ts';
 
 /** One place in the sequence; the same level may stand in several. */
-export const Slot = z
+export const SlotEntry = z
   .strictObject({
-    id: Id,
+    order: Order,
     levelId: Id,
     wanted: z
       .number()
@@ -17,12 +18,11 @@ export const Slot = z
     starGate: Amount.optional().describe('Opens only with so many stars gathered, besides what the sequence asks.'),
   })
   .meta({ title: 'Slot' });
-export type Slot = z.infer<typeof Slot>;
+export type Slot = Listed<z.infer<typeof SlotEntry>>;
 
 /** A named band of positions with an inclusive lower bound; it ends where the next begins. */
-export const Tier = z
+export const TierEntry = z
   .strictObject({
-    id: Id,
     name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
     from: z
       .number()
@@ -31,14 +31,13 @@ export const Tier = z
       .max(Limits.slots + 1),
   })
   .meta({ title: 'Tier' });
-export type Tier = z.infer<typeof Tier>;
+export type Tier = Listed<z.infer<typeof TierEntry>>;
 
 /** A named band of a reading during the attempt, from an inclusive lower bound to where the next begins. */
-export const LiveTier = z
+export const LiveTierEntry = z
   .strictObject({
-    id: Id,
     name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
     from: z.number().int('A tier starts at a whole number.').min(0).max(1_000_000),
   })
   .meta({ title: 'Live tier' });
-export type LiveTier = z.infer<typeof LiveTier>;
+export type LiveTier = Listed<z.infer<typeof LiveTierEntry>>;

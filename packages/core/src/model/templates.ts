@@ -1,6 +1,7 @@
 import { literal } from './amount.ts';
 import type { Ending } from './ending.ts';
 import type { Level } from './level.ts';
+import { usualPacers } from './pacer.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './project.ts';
 import { usualTallyPolicies, type Run } from './run.ts';
 
@@ -34,8 +35,7 @@ export function emptyProject(name: string): Project {
     name,
     words: { player: 'player', worth: 'points' },
     player: {
-      speed: literal(5),
-      acceleration: literal(30),
+      moves: { roam: { speed: literal(5), acceleration: literal(30) } },
       radius: 0.32,
       graceSeconds: 1.5,
       health: literal(100),
@@ -58,6 +58,7 @@ export function emptyProject(name: string): Project {
     levels: {},
     expectations: [],
     slots: [],
+    pacers: usualPacers(),
   };
 }
 
@@ -168,7 +169,7 @@ export function newLevel(project: Project, id: string, name: string): Level {
           ]
         : []),
     ],
-    without: [],
+    standingRulesOff: [],
     clock: {
       limitSeconds: literal(60),
       starts: 'firstMove',

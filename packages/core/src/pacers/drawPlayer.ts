@@ -1,6 +1,6 @@
 import { ABILITIES, ABILITY_NAMES, type Abilities } from '../abilities/index.ts';
 import { makeStream } from '../random/index.ts';
-import type { Pacer } from './pacer.ts';
+import type { Population } from './pacer.ts';
 
 /** Purpose of the stream that draws who plays; see makeStream. */
 const WHO_PLAYS = 1;
@@ -8,7 +8,7 @@ const WHO_PLAYS = 1;
 const LEAST_SHARE = 0.1;
 
 /** One player of the population: each ability its own draw around the mean, never below a tenth of it. @param seed the attempt's */
-export function drawPlayer({ abilities, spread }: Pacer, seed: number): Abilities {
+export function drawPlayer({ abilities, spread }: Population, seed: number): Abilities {
   const stream = makeStream(seed, WHO_PLAYS);
   const drawn = { ...abilities };
   for (const name of ABILITY_NAMES) {

@@ -4,19 +4,10 @@ import { REST, startAttempt, step, type AttemptState } from '../attempt/index.ts
 import { makeWorld, prepareLevel } from '../grounds/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal, type Condition, type Piece, type Project } from '../model/index.ts';
-import {
-  drawPlayer,
-  emptyNeeds,
-  makePlayer,
-  PACERS,
-  pacerById,
-  pendingNeeds,
-  PERFECT,
-  playerInput,
-  type Abilities,
-} from './index.ts';
+import { drawPlayer, emptyNeeds, makePlayer, pendingNeeds, PERFECT, playerInput, type Abilities } from './index.ts';
 
-const steady = pacerById('steady')!;
+const { pacers } = homeBeforeDusk();
+const steady = pacers[1]!;
 
 /** An open field with a clover on each side, the hive below, and whatever else is asked for. */
 function field(pieces: Piece[], change: (project: Project) => void = () => undefined): AttemptState {
@@ -63,7 +54,7 @@ describe('a population', () => {
 
   it('is abler from one to the next', () => {
     for (const ability of ['reactionMs', 'aimErrorDegrees', 'lapsesPerMinute'] as const) {
-      const values = PACERS.map((pacer) => pacer.abilities[ability]);
+      const values = pacers.map((pacer) => pacer.abilities[ability]);
       expect(values).toEqual(values.toSorted((a, b) => b - a));
     }
   });

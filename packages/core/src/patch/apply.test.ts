@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { createRequire } from 'node:module';
 import { homeBeforeDusk } from '../demo/index.ts';
+import { documentOf } from '../model/index.ts';
 import { patchSuiteFailures, type PatchSuiteTest } from '../testing/index.ts';
 import { applyPatch, applyWithInverse, invert, patchBetween, PatchMisfit, type PatchOperation } from './index.ts';
 
@@ -80,10 +81,11 @@ describe('patch and inverse', () => {
     const [first] = project.parameters;
     const pins = Object.fromEntries(Array.from({ length: 20 }, (_, slot) => [`slot-${slot + 1}`, slot]));
     project.parameters = Array.from({ length: 120 }, (_, index) => ({ ...first!, key: `p${index}`, pins }));
-    const patch: PatchOperation[] = [{ op: 'remove', path: '/parameters/60' }];
-    const inverse = invert(project, patch);
+    const document = documentOf(project);
+    const patch: PatchOperation[] = [{ op: 'remove', path: '/parameters/p60' }];
+    const inverse = invert(document, patch);
     expect(inverse).toHaveLength(1);
-    expect(applyPatch(applyPatch(project, patch), inverse)).toEqual(project);
+    expect(applyPatch(applyPatch(document, patch), inverse)).toEqual(document);
   });
 });
 

@@ -193,7 +193,7 @@ describe('the rules in force', () => {
   it('less those switched off, with those replaced in their place', () => {
     const found = ids((project) => {
       const level = project.levels['clover-steps']!;
-      level.without = ['wasp-touch'];
+      level.standingRulesOff = ['wasp-touch'];
       level.rules.push({ ...project.standing[1]!, id: 'softer', replaces: 'hornet-touch' });
     });
     expect(found).toEqual(['out-of-lives (standing)', 'softer', 'worn-out (standing)', 'won']);

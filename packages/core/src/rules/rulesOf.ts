@@ -13,16 +13,16 @@ export interface RuleInForce {
  * replaces replaced, then its own; rules that are switched off are left out.
  */
 export function rulesOf(project: Pick<Project, 'standing'>, level: Level): RuleInForce[] {
-  const own = level.rules.map((rule, index) => ({ rule, path: ['levels', level.id, 'rules', index], standing: false }));
+  const own = level.rules.map((rule) => ({ rule, path: ['levels', level.id, 'rules', rule.id], standing: false }));
   const instead = new Map(
     own.flatMap((entry) => (entry.rule.replaces === undefined ? [] : [[entry.rule.replaces, entry]])),
   );
-  const without = new Set(level.without);
+  const off = new Set(level.standingRulesOff);
   return [
-    ...project.standing.flatMap((rule, index): RuleInForce[] => {
+    ...project.standing.flatMap((rule): RuleInForce[] => {
       const other = instead.get(rule.id);
       if (other) return [other];
-      return without.has(rule.id) ? [] : [{ rule, path: ['standing', index], standing: true }];
+      return off.has(rule.id) ? [] : [{ rule, path: ['standing', rule.id], standing: true }];
     }),
     ...own.filter((entry) => entry.rule.replaces === undefined),
   ].filter(({ rule }) => rule.off !== true);

@@ -22,7 +22,7 @@ export function runDoubts(project: Project): RunDoubt[] {
     const asked = starsAsked(project, index + 1);
     if (asked > earnable)
       doubts.push({
-        path: ['slots', index, 'starGate'],
+        path: ['slots', slot.id, 'starGate'],
         sentence: `Slot ${index + 1} asks for ${asked} stars, and the slots before it give ${earnable} at most.`,
       });
     earnable += starsOf(project, index + 1);

@@ -1,18 +1,19 @@
 import { hashState, startAttempt, step } from '../attempt/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { makeWorld, prepareLevel } from '../grounds/index.ts';
-import { drawPlayer, makePlayer, PACERS, playerInput } from '../pacers/index.ts';
+import { drawPlayer, makePlayer, playerInput } from '../pacers/index.ts';
 
 /** Hashes of the final states of so many attempts, over all levels of the demo and all pacers in turn. */
 export function finalHashes(attempts: number): number[] {
   const project = homeBeforeDusk();
+  const { pacers } = project;
   // The one that is won at once says nothing.
   const positions = project.slots.map((_, index) => index + 1).filter((position) => position !== 11);
   const worlds = positions.map((position) => makeWorld(prepareLevel(project, position)));
   return Array.from({ length: attempts }, (_, seed) => {
     const world = worlds[seed % worlds.length]!;
     const state = startAttempt(world, seed);
-    const player = makePlayer(state, drawPlayer(PACERS[seed % PACERS.length]!, seed), seed);
+    const player = makePlayer(state, drawPlayer(pacers[seed % pacers.length]!, seed), seed);
     while (state.phase === 'playing') step(state, playerInput(player, state));
     return hashState(state);
   });

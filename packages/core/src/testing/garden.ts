@@ -28,7 +28,7 @@ export function garden({ rows = EMPTY, pieces = [], rules = [], change }: Garden
   level.stars = { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null] };
   project.standing = [];
   for (const other of Object.values(project.levels)) {
-    other.without = [];
+    other.standingRulesOff = [];
     for (const rule of other.rules) delete rule.replaces;
   }
   change?.(project, level);

@@ -1,7 +1,7 @@
 import type { PreparedLevel } from '../attempt/index.ts';
 import { prepareLevel } from '../grounds/index.ts';
 import type { Project } from '../model/index.ts';
-import type { Pacer } from '../pacers/index.ts';
+import type { Population } from '../pacers/index.ts';
 import { mix } from '../random/index.ts';
 import type { ReadyGame } from './readyGame.ts';
 import type { Precision } from './stopping.ts';
@@ -12,23 +12,29 @@ export interface TrialQuestion {
   /** Rises whenever the rules of play or the pacers change, so that old answers are not taken for new ones. */
   engine: number;
   level: PreparedLevel;
-  pacer: Pacer;
+  population: Population;
   precision: Precision;
 }
 
 const ENGINE = 2;
 
 /** @param position from 1 */
-export function trialQuestion(project: Project, position: number, pacer: Pacer, precision: Precision): TrialQuestion {
+export function trialQuestion(
+  project: Project,
+  position: number,
+  { abilities, spread }: Population,
+  precision: Precision,
+): TrialQuestion {
   const level = prepareLevel(project, position);
+  const population = { abilities, spread };
   // When the clock warns is told to people; no simulated player heeds it.
-  return { engine: ENGINE, level: { ...level, judging: { ...level.judging, warnAtTicks: 0 } }, pacer, precision };
+  return { engine: ENGINE, level: { ...level, judging: { ...level.judging, warnAtTicks: 0 } }, population, precision };
 }
 
 /** The seed of an attempt by its number: the same before and after an edit, so that both face the same luck. */
 export const seedOf = (attempt: number): number => mix(0x60d, attempt);
 
 /** Play a batch of attempts and add them to a tally. @param first number of its first attempt */
-export function playBatch(game: ReadyGame, pacer: Pacer, first: number, count: number, tally: Tally): void {
-  for (let i = 0; i < count; i++) addResult(tally, game.play(pacer, seedOf(first + i)));
+export function playBatch(game: ReadyGame, population: Population, first: number, count: number, tally: Tally): void {
+  for (let i = 0; i < count; i++) addResult(tally, game.play(population, seedOf(first + i)));
 }

@@ -1,13 +1,13 @@
 import type { Abilities } from '../abilities/index.ts';
 import type { PreparedLevel } from '../attempt/index.ts';
-import { drawPlayer, type Pacer } from '../pacers/index.ts';
+import { drawPlayer, type Population } from '../pacers/index.ts';
 import { attempts } from './attempts.ts';
 import type { Carry, Game, GameResult } from './game.ts';
 
 /** A level made ready to be played any number of times. */
 export interface ReadyGame {
   /** One play from start to end. @param who a population to draw the player from, or a player's abilities */
-  play(who: Pacer | Abilities, seed: number, carry?: Carry): GameResult;
+  play(who: Population | Abilities, seed: number, carry?: Carry): GameResult;
 }
 
 function ready<Level, World, State, Mind>(game: Game<Level, World, State, Mind>, level: Level): ReadyGame {

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { prepareLevel } from '../grounds/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal } from '../model/index.ts';
-import { PACERS, pacerById, PERFECT } from '../pacers/index.ts';
+import { PERFECT } from '../pacers/index.ts';
 import {
   addResult,
   DEFAULT_PRECISION,
@@ -18,7 +18,8 @@ import {
   type GameResult,
 } from './index.ts';
 
-const steady = pacerById('steady')!;
+const { pacers } = homeBeforeDusk();
+const steady = pacers[1]!;
 const gameAt = (position: number) => readyGame(prepareLevel(homeBeforeDusk(), position));
 const result = (change: Partial<GameResult>): GameResult => ({
   won: true,
@@ -55,7 +56,7 @@ describe('a perfect player', () => {
 describe('the pacers', () => {
   it('clear a hard level the more often the abler they are', () => {
     const game = gameAt(21);
-    const rates = PACERS.map((pacer) => {
+    const rates = pacers.map((pacer) => {
       const tally = emptyTally();
       playBatch(game, pacer, 0, 120, tally);
       return tally.cleared / tally.attempts;
@@ -218,9 +219,9 @@ describe('which attempts were won', () => {
   it('is the same before and after an edit that only judges otherwise, but for those that it decides', () => {
     const project = homeBeforeDusk();
     const play = () => {
-      const { level, pacer } = trialQuestion(project, 9, pacerById('steady')!, DEFAULT_PRECISION);
+      const { level, population } = trialQuestion(project, 9, steady, DEFAULT_PRECISION);
       const tally = emptyTally();
-      playBatch(readyGame(level), pacer, 0, 80, tally);
+      playBatch(readyGame(level), population, 0, 80, tally);
       return { motion: JSON.stringify(level.motion), wins: tally.wins };
     };
     const before = play();

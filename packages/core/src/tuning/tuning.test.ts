@@ -1,9 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import { pacerById } from '../pacers/index.ts';
 import { moversOf } from './index.ts';
 
-const steady = pacerById('steady')!;
+const steady = homeBeforeDusk().pacers[1]!;
 
 describe('what moves a level', () => {
   it('asks only the parameters that act there', () => {

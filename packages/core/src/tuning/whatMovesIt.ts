@@ -1,7 +1,7 @@
 import { resolvingAt } from '../attempt/index.ts';
 import { prepareWith } from '../grounds/index.ts';
 import type { Level, Parameter, Project } from '../model/index.ts';
-import type { Pacer } from '../pacers/index.ts';
+import type { Population } from '../pacers/index.ts';
 import { drawAt } from '../random/index.ts';
 import { exp, valuesAt, type Values } from '../ramps/index.ts';
 import { logisticFit, Z_95, type Interval } from '../stats/index.ts';
@@ -71,7 +71,7 @@ const share = (x: number): number => 1 / (1 + exp(-x));
  *
  * @param position from 1; there must be a level
  */
-export function moversOf(project: Project, position: number, pacer: Pacer): MoverTrials {
+export function moversOf(project: Project, position: number, population: Population): MoverTrials {
   const level = project.levels[project.slots[position - 1]?.levelId ?? ''] as Level;
   const values = valuesAt(project, position);
   const prepare = (at: Values) => prepareWith(project, level, resolvingAt(project, level, position, at));
@@ -111,7 +111,7 @@ export function moversOf(project: Project, position: number, pacer: Pacer): Move
         const game = readyGame(prepare(at));
         for (let attempt = 0; attempt < ATTEMPTS_PER_DRAW; attempt++) {
           rows.push(away);
-          outcomes.push(game.play(pacer, seedOf(drawn * ATTEMPTS_PER_DRAW + attempt)).won);
+          outcomes.push(game.play(population, seedOf(drawn * ATTEMPTS_PER_DRAW + attempt)).won);
         }
       }
     },

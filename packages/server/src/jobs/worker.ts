@@ -23,6 +23,6 @@ export default function play({ name, question, first, count }: ThreadTask): Tall
     if (games.size > MOST_GAMES && oldest !== undefined) games.delete(oldest);
   }
   const tally = emptyTally();
-  playBatch(game, question.pacer, first, count, tally);
+  playBatch(game, question.population, first, count, tally);
   return tally;
 }

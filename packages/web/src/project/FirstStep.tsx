@@ -1,5 +1,6 @@
 import { addLevel } from '@stadion/core/edits';
 import { useProject, useSequenceEdit } from './hooks.ts';
+import { mintId } from './mintId.ts';
 import { Button } from '../ui/index.ts';
 
 /** A project without levels: what it will be, and the first step. */
@@ -13,7 +14,7 @@ export function FirstStep() {
         The sequence of “{project.name}” will stand on the track above, one column per level. A new level comes with a
         small ground, something to gather, an exit and one enemy: enough to play and forecast it at once.
       </p>
-      <Button look="main" onClick={() => change(addLevel(project, 0))}>
+      <Button look="main" onClick={() => change(addLevel(project, 0, mintId))}>
         Add the first level <kbd>N</kbd>
       </Button>
     </main>

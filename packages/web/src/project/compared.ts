@@ -1,11 +1,12 @@
 import { changesBetween, type Change } from '@stadion/core/changes';
 import type { ForecastEvent, Snapshot } from '@stadion/core/contract';
+import { projectOf } from '@stadion/core/model';
 import type { RampRow } from '@stadion/core/ramps';
 import { differenceOf, pairedDifference, type ShareDifference } from '@stadion/core/stats';
 import { unpackWins } from '@stadion/core/trials';
 import { useMemo } from 'react';
 import { useSnapshotForecastsQuery, useSnapshotQuery } from '../api/stadionApi.ts';
-import { useAppSelector, useProject, useSelection } from './hooks.ts';
+import { useAppSelector, usePacer, useProject, useSelection } from './hooks.ts';
 import { rampsOf } from './ramps.ts';
 
 /** The snapshot that the open project is compared with. */
@@ -22,7 +23,11 @@ export function useCompared(): Compared | undefined {
   const levelsPastEnd = useAppSelector((state) => state.view.levelsPastEnd);
   const { currentData } = useSnapshotQuery({ projectId, snapshotId: compared ?? '' }, { skip: compared === undefined });
   return useMemo(
-    () => currentData && { snapshot: currentData, rows: rampsOf(currentData.document, count + levelsPastEnd).rows },
+    () =>
+      currentData && {
+        snapshot: currentData,
+        rows: rampsOf(projectOf(currentData.document), count + levelsPastEnd).rows,
+      },
     [currentData, count, levelsPastEnd],
   );
 }
@@ -32,7 +37,7 @@ export function useChanges(): Change[] {
   const project = useProject();
   const compared = useCompared();
   const before = compared?.snapshot.document;
-  return useMemo(() => (before ? changesBetween(before, project) : []), [before, project]);
+  return useMemo(() => (before ? changesBetween(projectOf(before), project) : []), [before, project]);
 }
 
 /** A slot's clear rate before and now. */
@@ -60,7 +65,7 @@ function between(before: ForecastEvent, after: ForecastEvent): ShareDifference {
 /** By slot id, how clear rates differ from those of what is compared with, as far as both are known. */
 export function useRateChanges(now: ReadonlyMap<string, ForecastEvent>): Map<string, RateChange> {
   const { projectId, compared } = useSelection();
-  const pacer = useAppSelector((state) => state.view.pacer);
+  const pacer = usePacer().id;
   const { currentData } = useSnapshotForecastsQuery(
     { projectId, snapshotId: compared ?? '', pacer },
     { skip: compared === undefined },

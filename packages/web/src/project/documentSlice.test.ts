@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { Edit, Problem, Revision } from '@stadion/core/contract';
 import type { PatchOperation } from '@stadion/core/patch';
 import { homeBeforeDusk } from '@stadion/core/demo';
+import { documentOf } from '@stadion/core/model';
 import fc from 'fast-check';
 import { applyPatch, patchBetween } from '@stadion/core/patch';
 import {
@@ -16,7 +17,7 @@ import {
   type DocumentState,
 } from './documentSlice.ts';
 
-const demo = homeBeforeDusk();
+const demo = documentOf(homeBeforeDusk());
 const start = documentReducer(undefined, opened({ projectId: 'p', revision: 5, document: demo, log: [] }));
 const edit = (id: string, path: string, value: number | string, more: Partial<Edit> = {}): Edit => ({
   id,
@@ -24,8 +25,8 @@ const edit = (id: string, path: string, value: number | string, more: Partial<Ed
   patch: [{ op: 'replace', path, value }],
   ...more,
 });
-const WANTED_1 = '/slots/0/wanted';
-const WANTED_2 = '/slots/1/wanted';
+const WANTED_1 = '/slots/slot-1/wanted';
+const WANTED_2 = '/slots/slot-2/wanted';
 /** The edit as the server tells it. */
 const made = (revision: number, one: Edit, before = demo): Revision => ({
   revision,
@@ -71,7 +72,7 @@ describe('an edit made here', () => {
   });
 
   it('that has nothing to stand on is refused, never dropped without a word', () => {
-    const state = run(edited(edit('e1', '/slots/99/wanted', 0.5)));
+    const state = run(edited(edit('e1', '/slots/slot-99/wanted', 0.5)));
     expect(state.open!.pending).toEqual([]);
     expect(state.refusal).toMatchObject({
       label: 'e1',
@@ -114,7 +115,7 @@ describe('an edit made elsewhere', () => {
   });
 
   it('that takes away what mine changes is a clash, never a silent loss', () => {
-    const gone: Edit = { id: 'theirs', label: 'gone', patch: [{ op: 'remove', path: '/slots/0' }] };
+    const gone: Edit = { id: 'theirs', label: 'gone', patch: [{ op: 'remove', path: '/slots/slot-1' }] };
     const state = run(edited(edit('mine', WANTED_1, 0.5)), revisionsArrived([made(6, gone)]));
     expect(state.clash!.mine.map((one) => one.id)).toEqual(['mine']);
   });
@@ -164,7 +165,7 @@ describe('the history', () => {
         (changes) => {
           let state = run(
             ...changes.map(([slot, percent], index) =>
-              edited(edit(`e${index}`, `/slots/${slot}/wanted`, percent / 100)),
+              edited(edit(`e${index}`, `/slots/slot-${slot + 1}/wanted`, percent / 100)),
             ),
           );
           for (let i = 0; ; i++) {
@@ -175,7 +176,7 @@ describe('the history', () => {
               edited({ id: `u${i}`, label: 'undo', patch: last.inverse, undoes: last.edit.id }),
             );
           }
-          expect(state.open!.current).toEqual(demo);
+          expect(state.open!.document).toEqual(demo);
         },
       ),
       { numRuns: 40 },

@@ -1,5 +1,6 @@
 import type { Edit, Problem, Revision } from '@stadion/core/contract';
-import type { Project } from '@stadion/core/model';
+import { rebased, withoutShift } from '@stadion/core/edits';
+import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
 import { applyPatch, applyWithInverse, patchesConflict, type PatchOperation } from '@stadion/core/patch';
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 
@@ -26,8 +27,10 @@ interface OpenDocument {
   projectId: string;
   /** The server's latest, as far as heard. */
   revision: number;
-  acknowledged: Project;
-  /** What is shown: acknowledged, with the pending edits on top. */
+  acknowledged: ProjectDocument;
+  /** The acknowledged document with the pending edits on top. */
+  document: ProjectDocument;
+  /** The same as it is read: what is shown. */
   current: Project;
   /** Acknowledged edits, oldest first. */
   log: Revision[];
@@ -57,25 +60,40 @@ const NO_LONGER_FITS: Problem = {
 
 const initialState: DocumentState = { phase: 'closed', open: null, connection: 'saved', clash: null, refusal: null };
 
-/** Puts edits on top of a document; those that no longer fit are left out. */
+/** Edits on top of a document. */
+interface Applied {
+  document: ProjectDocument;
+  current: Project;
+  pending: PendingEdit[];
+}
+
+/**
+ * Puts edits on top of a document; those that no longer fit are left out.
+ *
+ * @param moved were they made on another revision?
+ */
 function applyAll(
-  base: Project,
+  base: ProjectDocument,
   edits: readonly Edit[],
-): { current: Project; pending: PendingEdit[]; misfits: Edit[] } {
-  let current = base;
+  moved: boolean,
+): { applied: Applied; misfits: Edit[] } {
+  let document = base;
   const pending: PendingEdit[] = [];
   const misfits: Edit[] = [];
-  for (const edit of edits) {
+  for (const made of edits) {
     try {
-      const applied = applyWithInverse(current, edit.patch);
-      pending.push({ edit, inverse: applied.inverse });
-      current = applied.document;
+      const edit = moved ? { ...made, patch: rebased(made.patch, document) } : made;
+      const { document: next, inverse } = applyWithInverse(document, edit.patch);
+      pending.push({ edit, inverse });
+      document = next;
     } catch {
-      misfits.push(edit);
+      misfits.push(made);
     }
   }
-  return { current, pending, misfits };
+  return { applied: { document, current: projectOf(document), pending }, misfits };
 }
+
+const meet = (mine: Edit, theirs: Edit): boolean => patchesConflict(withoutShift(mine.patch), theirs.patch);
 
 /**
  * Takes in revisions that follow the known one. Pending edits among them are acknowledged; the others are put on top
@@ -98,28 +116,28 @@ function mergeRevisions(
   const fitting: Edit[] = [];
   for (const edit of waiting) {
     const meets =
-      theirs.some((entry) => patchesConflict(edit.patch, entry.edit.patch)) ||
-      mine.some((other) => patchesConflict(edit.patch, other.patch));
+      theirs.some((entry) => meet(edit, entry.edit)) || mine.some((other) => patchesConflict(edit.patch, other.patch));
     (meets ? mine : fitting).push(edit);
   }
-  const stacked = applyAll(acknowledged, fitting);
-  mine.push(...stacked.misfits);
+  const { applied, misfits } = applyAll(acknowledged, fitting, theirs.length > 0);
+  mine.push(...misfits);
+  const same = theirs.length === 0 && mine.length === 0;
   return {
     open: {
       ...open,
       revision: came.at(-1)?.revision ?? open.revision,
       acknowledged,
-      current:
-        theirs.length === 0 && stacked.misfits.length === 0 && mine.length === 0 ? open.current : stacked.current,
       log: [...open.log, ...came].slice(-LOG_LENGTH),
-      pending: stacked.pending,
+      ...applied,
+      // Only acknowledged: what is shown stays the same object.
+      ...(same ? { document: open.document, current: open.current } : {}),
     },
     clash:
       mine.length === 0
         ? null
         : {
             mine,
-            theirs: theirs.filter((entry) => mine.some((edit) => patchesConflict(edit.patch, entry.edit.patch))),
+            theirs: theirs.filter((entry) => mine.some((edit) => meet(edit, entry.edit))),
           },
   };
 }
@@ -133,21 +151,29 @@ const slice = createSlice({
     unreachable: (): DocumentState => ({ ...initialState, phase: 'unreachable' }),
     opened(
       _state,
-      { payload }: PayloadAction<{ projectId: string; revision: number; document: Project; log: Revision[] }>,
+      { payload }: PayloadAction<{ projectId: string; revision: number; document: ProjectDocument; log: Revision[] }>,
     ): DocumentState {
       const { projectId, revision, document, log } = payload;
       return {
         ...initialState,
         phase: 'open',
-        open: { projectId, revision, acknowledged: document, current: document, log, pending: [] },
+        open: {
+          projectId,
+          revision,
+          acknowledged: document,
+          document,
+          current: projectOf(document),
+          log,
+          pending: [],
+        },
       };
     },
     /** A change made here: shown at once, sent as soon as can be. */
     edited(draft, { payload: edit }: PayloadAction<Edit>) {
       const state = original(draft) as DocumentState;
       if (!state.open) return;
-      const { current, pending, misfits } = applyAll(state.open.current, [edit]);
-      draft.open = { ...state.open, current, pending: [...state.open.pending, ...pending] };
+      const { applied, misfits } = applyAll(state.open.document, [edit], false);
+      draft.open = { ...state.open, ...applied, pending: [...state.open.pending, ...applied.pending] };
       if (misfits.length > 0) draft.refusal = { label: edit.label, problem: NO_LONGER_FITS };
     },
     /** Edits of an earlier tab, made on an older revision: what came since is known from the log. */
@@ -156,17 +182,15 @@ const slice = createSlice({
       if (!state.open) return;
       const known = new Set([...state.open.log, ...payload.since].map((entry) => entry.edit.id));
       const edits = payload.edits.filter((edit) => !known.has(edit.id));
-      const mine = edits.filter((edit) => payload.since.some((entry) => patchesConflict(edit.patch, entry.edit.patch)));
-      const stacked = applyAll(
-        state.open.current,
-        edits.filter((edit) => !mine.includes(edit)),
-      );
-      draft.open = { ...state.open, current: stacked.current, pending: [...state.open.pending, ...stacked.pending] };
-      mine.push(...stacked.misfits);
+      const mine = edits.filter((edit) => payload.since.some((entry) => meet(edit, entry.edit)));
+      const fitting = edits.filter((edit) => !mine.includes(edit));
+      const { applied, misfits } = applyAll(state.open.document, fitting, payload.since.length > 0);
+      draft.open = { ...state.open, ...applied, pending: [...state.open.pending, ...applied.pending] };
+      mine.push(...misfits);
       if (mine.length > 0) {
         draft.clash = {
           mine,
-          theirs: payload.since.filter((entry) => mine.some((edit) => patchesConflict(edit.patch, entry.edit.patch))),
+          theirs: payload.since.filter((entry) => mine.some((edit) => meet(edit, entry.edit))),
         };
       }
     },
@@ -187,11 +211,8 @@ const slice = createSlice({
       if (!state.open) return;
       const edits = state.open.pending.map((entry) => entry.edit);
       const edit = edits.find((entry) => entry.id === payload.editId);
-      const { current, pending } = applyAll(
-        state.open.acknowledged,
-        edits.filter((entry) => entry !== edit),
-      );
-      draft.open = { ...state.open, current, pending };
+      const others = edits.filter((entry) => entry !== edit);
+      draft.open = { ...state.open, ...applyAll(state.open.acknowledged, others, false).applied };
       if (edit) draft.refusal = { label: edit.label, problem: payload.problem };
     },
     /** Edits that the server has had long ago. */
@@ -199,7 +220,7 @@ const slice = createSlice({
       const state = original(draft) as DocumentState;
       if (!state.open) return;
       const edits = state.open.pending.map((entry) => entry.edit).filter((edit) => !ids.includes(edit.id));
-      draft.open = { ...state.open, ...applyAll(state.open.acknowledged, edits) };
+      draft.open = { ...state.open, ...applyAll(state.open.acknowledged, edits, false).applied };
     },
     connectionChanged(state, { payload }: PayloadAction<Connection>) {
       state.connection = payload;
@@ -235,12 +256,18 @@ export interface HistoryEntry {
   inverse: PatchOperation[];
 }
 
+/** Edits before a project was brought up to this version name places that there are no more. */
+const bringsUp = (edit: Edit): boolean => edit.patch.some(({ path }) => path === '/version');
+
 /** What can be undone and redone: read off the project's own history, so that it is the same in every tab and after a restart. */
 export function historyOf(open: Pick<OpenDocument, 'log' | 'pending'>): { undo: HistoryEntry[]; redo: HistoryEntry[] } {
-  const undo: HistoryEntry[] = [];
+  let undo: HistoryEntry[] = [];
   let redo: HistoryEntry[] = [];
   for (const { edit, inverse } of [...open.log, ...open.pending]) {
-    if (edit.undoes !== undefined) {
+    if (bringsUp(edit)) {
+      undo = [];
+      redo = [];
+    } else if (edit.undoes !== undefined) {
       const index = undo.findLastIndex((entry) => entry.edit.id === edit.undoes);
       if (index >= 0) redo.push(...undo.splice(index, 1));
     } else if (edit.redoes !== undefined) {

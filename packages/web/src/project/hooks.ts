@@ -1,9 +1,10 @@
-import type { Project } from '@stadion/core/model';
+import type { Pacer, Project, ProjectDocument } from '@stadion/core/model';
 import { nanoid } from 'nanoid';
 import { useCallback, useMemo } from 'react';
 import { useDispatch, useSelector, useStore } from 'react-redux';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import type { NamedEdit, SequenceEdit } from '@stadion/core/edits';
+import { pacerOf } from './pacer.ts';
 import { edited, historyOf, type DocumentState, type HistoryEntry } from './documentSlice.ts';
 import type { Dispatch, RootState, Store } from './store.ts';
 
@@ -17,6 +18,20 @@ export function useProject(): Project {
   const open = useAppSelector((state) => state.document.open);
   if (!open) throw new Error('No project is open.');
   return open.current;
+}
+
+/** The open project as it is stored and sent. */
+export function useProjectDocument(): ProjectDocument {
+  const open = useAppSelector((state) => state.document.open);
+  if (!open) throw new Error('No project is open.');
+  return open.document;
+}
+
+/** The pacer whose forecasts are looked at: the chosen one, else the middle one of the project's. */
+export function usePacer(): Pacer {
+  const project = useProject();
+  const chosen = useAppSelector((state) => state.view.pacer);
+  return pacerOf(project, chosen);
 }
 
 /** Makes named edits. */

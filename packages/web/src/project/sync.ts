@@ -20,6 +20,7 @@ import {
   revisionsArrived,
   unreachable,
 } from './documentSlice.ts';
+import { pacerOf } from './pacer.ts';
 import type { Store } from './store.ts';
 
 /** Forecasts that come closer together than this are shown at once. */
@@ -138,12 +139,13 @@ export function startSync(store: Store, projectId: string): () => void {
     events.addEventListener('hello', () => {
       if (!first) {
         fetchMissed().catch(() => undefined);
-        store.dispatch(
-          stadionApi.endpoints.forecasts.initiate(
-            { projectId, pacer: store.getState().view.pacer },
-            { forceRefetch: true, subscribe: false },
-          ),
-        );
+        const project = state().open?.current;
+        if (project) {
+          const pacer = pacerOf(project, store.getState().view.pacer).id;
+          store.dispatch(
+            stadionApi.endpoints.forecasts.initiate({ projectId, pacer }, { forceRefetch: true, subscribe: false }),
+          );
+        }
       }
       first = false;
       retryMs = FIRST_RETRY_MS;

@@ -1,34 +1,52 @@
 import { checkExpectation, type ExpectationCheck } from '@stadion/core/findings';
-import { PACERS } from '@stadion/core/pacers';
-import { useMemo } from 'react';
-import { useForecastsQuery } from '../api/stadionApi.ts';
-import { useProject, useSelection } from './hooks.ts';
+import { useEffect, useMemo } from 'react';
+import { shallowEqual, useSelector } from 'react-redux';
+import { stadionApi } from '../api/stadionApi.ts';
+import { useAppDispatch, useProject, useSelection } from './hooks.ts';
+import type { RootState } from './store.ts';
+
+const { forecasts } = stadionApi.endpoints;
+
+/** The forecasts of all slots by several pacers, in the order of the pacers; undefined until they are known. */
+function useForecastsOf(pacers: readonly string[]) {
+  const { projectId } = useSelection();
+  const dispatch = useAppDispatch();
+  const asked = pacers.join();
+  useEffect(() => {
+    const questions = asked
+      .split(',')
+      .filter(Boolean)
+      .map((pacer) => dispatch(forecasts.initiate({ projectId, pacer })));
+    return () => {
+      for (const question of questions) question.unsubscribe();
+    };
+  }, [dispatch, projectId, asked]);
+  return useSelector(
+    (state: RootState) => pacers.map((pacer) => forecasts.select({ projectId, pacer })(state).data),
+    shallowEqual,
+  );
+}
 
 /** Every expectation, checked against the judge as it is now and against the forecasts that are known. */
 export function useExpectations(): ExpectationCheck[] {
   const project = useProject();
-  const { projectId } = useSelection();
-  const asked = new Set(project.expectations.flatMap((entry) => (entry.is === 'clearRate' ? [entry.pacer] : [])));
-  // One question per pacer, in a fixed order; those nobody expects anything of are not asked.
-  const [novice, steady, sharp] = PACERS.map(({ id }) => ({ id, skip: !asked.has(id) }));
-  const answers = [
-    useForecastsQuery({ projectId, pacer: novice?.id ?? '' }, { skip: novice?.skip ?? true }).data,
-    useForecastsQuery({ projectId, pacer: steady?.id ?? '' }, { skip: steady?.skip ?? true }).data,
-    useForecastsQuery({ projectId, pacer: sharp?.id ?? '' }, { skip: sharp?.skip ?? true }).data,
-  ];
-  const [a, b, c] = answers;
-  return useMemo(() => {
-    const entries = [a, b, c].flatMap((data, index) =>
-      (data?.entries ?? []).map((entry) => ({ pacer: PACERS[index]?.id, entry })),
-    );
-    return project.expectations.map((expectation) => {
-      if (expectation.is === 'verdict') return checkExpectation(project, expectation, undefined);
-      const found = entries.find(
-        ({ pacer, entry }) => pacer === expectation.pacer && entry.slotId === expectation.slotId,
-      )?.entry;
-      // A forecast under way says nothing yet.
-      const known = found?.done ? (found.summary ?? undefined) : undefined;
-      return checkExpectation(project, expectation, known);
-    });
-  }, [project, a, b, c]);
+  const { expectations, pacers } = project;
+  // Forecasts by pacers that nobody expects anything of are not asked for.
+  const asked = useMemo(() => {
+    const expected = new Set(expectations.flatMap((entry) => (entry.is === 'clearRate' ? [entry.pacer] : [])));
+    return pacers.map(({ id }) => id).filter((id) => expected.has(id));
+  }, [expectations, pacers]);
+  const answers = useForecastsOf(asked);
+  return useMemo(
+    () =>
+      expectations.map((expectation) => {
+        if (expectation.is === 'verdict') return checkExpectation(project, expectation, undefined);
+        const list = answers[asked.indexOf(expectation.pacer)];
+        const found = list?.entries.find((entry) => entry.slotId === expectation.slotId);
+        // A forecast under way says nothing yet.
+        const known = found?.done ? (found.summary ?? undefined) : undefined;
+        return checkExpectation(project, expectation, known);
+      }),
+    [project, expectations, asked, answers],
+  );
 }

@@ -3,7 +3,8 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What is shared between parts of the screen and not worth a place in the address. */
 export interface ViewState {
-  pacer: string;
+  /** Id of the pacer chosen by hand. */
+  pacer: string | null;
   findingsOpen: boolean;
   /** Track and lanes scroll as one, by the first column in sight; whole or not. */
   firstColumn: number;
@@ -22,7 +23,7 @@ export interface ViewState {
 export type LanePanel = 'uses' | 'range' | 'table' | 'bounds';
 
 const initialState: ViewState = {
-  pacer: 'steady',
+  pacer: null,
   findingsOpen: false,
   firstColumn: 0,
   renaming: null,

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { addStanding, namesPieces } from '@stadion/core/edits';
 import { useEdit } from '../project/hooks.ts';
+import { mintId } from '../project/mintId.ts';
 import type { LevelHere } from '../project/levelHere.ts';
 import { Finder } from '../ui/index.ts';
 import { intentsFor, sayIntent } from './intents.ts';
@@ -27,7 +28,7 @@ export function AddRule({ here, topic, standing = false }: { here: LevelHere; to
           onChoose: () =>
             edit(
               standing
-                ? addStanding(here.project, intent.rules, `In every level: ${intent.say}`)
+                ? addStanding(here.project, intent.rules, `In every level: ${intent.say}`, mintId)
                 : sayIntent(here, intent),
             ),
         })),

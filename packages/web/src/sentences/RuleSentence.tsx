@@ -1,5 +1,5 @@
 import type { Finding } from '@stadion/core/findings';
-import { literal } from '@stadion/core/model';
+import { literal, type Rule } from '@stadion/core/model';
 import { MoreHorizontal } from 'lucide-react';
 import { useState, type KeyboardEvent } from 'react';
 import {
@@ -16,6 +16,7 @@ import {
   switchStanding,
 } from '@stadion/core/edits';
 import { useEdit } from '../project/hooks.ts';
+import { mintId } from '../project/mintId.ts';
 import type { LevelHere } from '../project/levelHere.ts';
 import { ChoiceChip, Menu, type MenuEntry } from '../ui/index.ts';
 import { AmountChip } from './AmountChip.tsx';
@@ -28,8 +29,8 @@ import { ruleInWords, topicOf, type ShownRule } from './ruleTopics.ts';
 interface Props {
   here: LevelHere;
   shown: ShownRule;
-  /** How many rules its list has. */
-  count: number;
+  /** The list in which it stands. */
+  list: readonly Rule[];
   findings: readonly Finding[];
   /** Shown where every level is meant, not the one at hand. */
   everywhere?: boolean;
@@ -43,16 +44,16 @@ const FIRES = [
 ];
 
 /** One rule: its condition, what follows, how often, and what can be done with it. */
-export function RuleSentence({ here, shown, count, findings, everywhere = false }: Props) {
+export function RuleSentence({ here, shown, list, findings, everywhere = false }: Props) {
   const edit = useEdit();
   const [table, setTable] = useState(false);
   const { rule, path, standing, state, insteadOf } = shown;
   const pointer = at(...path);
   const topic = TOPICS[topicOf(rule)];
   const what = ruleInWords(rule, here.names);
-  const index = Number(path.at(-1));
+  const index = list.findIndex((other) => other.id === rule.id);
   const move = (to: number): void => {
-    if (to >= 0 && to < count) edit(moveRule(path, to, what));
+    if (to >= 0 && to < list.length) edit(moveRule(path, list, to, what));
   };
   const onKeyDown = (event: KeyboardEvent): void => {
     if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
@@ -123,7 +124,7 @@ export function RuleSentence({ here, shown, count, findings, everywhere = false 
             })),
             'line',
             { label: 'Move up', keys: 'Alt ↑', disabled: index === 0, onSelect: () => move(index - 1) },
-            { label: 'Move down', keys: 'Alt ↓', disabled: index >= count - 1, onSelect: () => move(index + 1) },
+            { label: 'Move down', keys: 'Alt ↓', disabled: index >= list.length - 1, onSelect: () => move(index + 1) },
             'line',
             ...commands({ here, shown, everywhere, edit, what }),
             {
@@ -208,7 +209,6 @@ interface CommandsOf {
 function commands({ here, shown, everywhere, edit, what }: CommandsOf): MenuEntry[] {
   const { project, level } = here;
   const { rule, path, standing, state, insteadOf } = shown;
-  const index = Number(path.at(-1));
   if (standing) {
     const everywhereSwitch: MenuEntry = {
       label: rule.off ? 'Switch on in every level' : 'Switch off in every level',
@@ -224,13 +224,13 @@ function commands({ here, shown, everywhere, edit, what }: CommandsOf): MenuEntr
       {
         label: 'Replace here by a rule of its own',
         disabled: state !== 'in force',
-        onSelect: () => edit(replaceStanding(project, level, rule, what)),
+        onSelect: () => edit(replaceStanding(project, level, rule, what, mintId)),
       },
       everywhereSwitch,
     ];
   }
   return [
-    { label: 'Duplicate', onSelect: () => edit(duplicateRule(project, level, index, what)) },
+    { label: 'Duplicate', onSelect: () => edit(duplicateRule(project, level, rule.id, what, mintId)) },
     {
       label: rule.off ? 'Switch on' : 'Switch off',
       onSelect: () => edit(switchRule(path, rule, rule.off === true, what)),
@@ -239,7 +239,7 @@ function commands({ here, shown, everywhere, edit, what }: CommandsOf): MenuEntr
       label: 'Let it hold in every level',
       disabled: namesPieces(rule) || insteadOf !== undefined,
       ...(namesPieces(rule) ? { note: 'names a piece of this one' } : {}),
-      onSelect: () => edit(makeStanding(project, level, index, what)),
+      onSelect: () => edit(makeStanding(project, level, rule.id, what)),
     },
   ];
 }

@@ -1,9 +1,10 @@
 import { readingAt, type CaseVerdict, type EdgeCase, type Frame, ticksToSeconds } from '@stadion/core/rules';
 import { subjectsOf } from '@stadion/core/attempt';
-import { freshId, type Condition, type Expectation, type ReadingName } from '@stadion/core/model';
+import { type Condition, type Expectation, type ReadingName } from '@stadion/core/model';
 import { causeInWords, eachCondition, READINGS, readingInWords } from '@stadion/core/rules';
 import { formatNumber } from '../ui/index.ts';
-import { addAt, at, type NamedEdit } from '@stadion/core/edits';
+import { insertEntry, type NamedEdit } from '@stadion/core/edits';
+import { mintId } from '../project/mintId.ts';
 import type { LevelHere } from '../project/levelHere.ts';
 import { lengthLimits } from './lengths.ts';
 
@@ -104,7 +105,7 @@ export function keepExpectation(here: LevelHere, row: EdgeRow): NamedEdit {
   const subjects = subjectsOf(project, level);
   const words = caseInWords(row);
   const expectation: Expectation = {
-    id: freshId(`kept-${slotId}`, new Set(project.expectations.map((entry) => entry.id))),
+    id: mintId(`kept-${slotId}`, new Set(project.expectations.map((entry) => entry.id))),
     is: 'verdict',
     slotId,
     words,
@@ -117,7 +118,10 @@ export function keepExpectation(here: LevelHere, row: EdgeRow): NamedEdit {
     })),
     verdict: row.outcome.verdict,
   };
-  return { label: `Expect at ${level.name}: ${words}`, patch: [addAt(at('expectations', '-'), expectation)] };
+  return {
+    label: `Expect at ${level.name}: ${words}`,
+    patch: insertEntry(['expectations'], project.expectations, expectation),
+  };
 }
 
 /** Is this line already kept? */

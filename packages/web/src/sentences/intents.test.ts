@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { importProject } from '@stadion/core/formats';
-import { emptyProject, newLevel, type Project } from '@stadion/core/model';
+import { documentOf, emptyProject, newLevel, type Project } from '@stadion/core/model';
 import { applyPatch } from '@stadion/core/patch';
 import type { NamedEdit } from '@stadion/core/edits';
 import { levelHere } from '../project/levelHere.ts';
@@ -10,7 +10,7 @@ import { shownRules, topicOf, type Topic } from './ruleTopics.ts';
 
 const TOPICS: Topic[] = ['won', 'lost', 'milestone'];
 const done = (project: Project, { patch }: NamedEdit): Project => {
-  const result = importProject(applyPatch(project, patch));
+  const result = importProject(applyPatch(documentOf(project), patch));
   if (!result.ok) throw new Error(JSON.stringify(result.problems));
   return result.project;
 };

@@ -9,6 +9,7 @@ import {
   type Rule,
 } from '@stadion/core/model';
 import { addRules, at, replaceAt, type NamedEdit } from '@stadion/core/edits';
+import { mintId } from '../project/mintId.ts';
 import type { LevelHere } from '../project/levelHere.ts';
 import { conditionOn, readingsHere } from './conditions.ts';
 import { readingInWords } from '@stadion/core/rules';
@@ -399,7 +400,7 @@ export const intentsFor = (here: LevelHere, topic: Topic): Intent[] =>
 export function sayIntent(here: LevelHere, intent: Intent): NamedEdit {
   const { project, level } = here;
   const label = `${level.name}: ${intent.say}`;
-  const added = addRules(project, level, intent.rules, label);
+  const added = addRules(project, level, intent.rules, label, mintId);
   const clock = intent.clock ? [replaceAt(at('levels', level.id, 'clock'), { ...level.clock, ...intent.clock })] : [];
   return { label, patch: [...added.patch, ...clock] };
 }

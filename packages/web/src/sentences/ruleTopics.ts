@@ -22,22 +22,22 @@ export interface ShownRule {
 
 /** Every rule that a level shows, in the order in which they act: standing ones, then its own. */
 export function shownRules(project: Pick<Project, 'standing'>, level: Level): ShownRule[] {
-  const own = level.rules.map((rule, index): ShownRule => {
+  const own = level.rules.map((rule): ShownRule => {
     const instead = project.standing.find((other) => other.id === rule.replaces);
     return {
       rule,
-      path: ['levels', level.id, 'rules', index],
+      path: ['levels', level.id, 'rules', rule.id],
       standing: false,
       state: rule.off ? 'off' : 'in force',
       ...(instead ? { insteadOf: instead } : {}),
     };
   });
   return [
-    ...project.standing.flatMap((rule, index): ShownRule[] => {
+    ...project.standing.flatMap((rule): ShownRule[] => {
       const other = own.find((entry) => entry.insteadOf?.id === rule.id);
       if (other) return [other];
-      const state = rule.off ? 'off' : level.without.includes(rule.id) ? 'off here' : 'in force';
-      return [{ rule, path: ['standing', index], standing: true, state }];
+      const state = rule.off ? 'off' : level.standingRulesOff.includes(rule.id) ? 'off here' : 'in force';
+      return [{ rule, path: ['standing', rule.id], standing: true, state }];
     }),
     ...own.filter((entry) => !entry.insteadOf),
   ];

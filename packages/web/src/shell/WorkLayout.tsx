@@ -18,6 +18,7 @@ import { Header } from './Header.tsx';
 import { PART_KEYS } from './screenKeys.ts';
 import { useShortcuts, type Shortcut } from '../ui/shortcuts.ts';
 import { ShortcutList } from './ShortcutList.tsx';
+import { mintId } from '../project/mintId.ts';
 import { findingsToggled, renamingStarted } from '../project/viewSlice.ts';
 
 /** Header, track, and one screen below them. */
@@ -49,8 +50,8 @@ export function WorkLayout() {
       },
       { keys: '}', does: 'Move the level later', run: () => slotId && change(moveSlot(project, slotId, position + 1)) },
       { keys: 'P', does: 'Play the level', run: () => slotId && goto({ screen: 'play' }) },
-      { keys: 'N', does: 'Add a level after this one', run: () => change(addLevel(project, position)) },
-      { keys: 'D', does: 'Duplicate the level', run: () => slotId && change(duplicateLevel(project, slotId)) },
+      { keys: 'N', does: 'Add a level after this one', run: () => change(addLevel(project, position, mintId)) },
+      { keys: 'D', does: 'Duplicate the level', run: () => slotId && change(duplicateLevel(project, slotId, mintId)) },
       { keys: 'F2', does: 'Rename the level', run: () => slotId && dispatch(renamingStarted(slotId)) },
       { keys: '1', does: 'Sequence screen', run: () => goto({ screen: 'sequence' }) },
       { keys: '2', does: 'Level screen', run: () => goto({ screen: 'level' }) },

@@ -36,7 +36,7 @@ async function answer({ id, question }: ForecastRequest): Promise<void> {
   const tally = emptyTally();
   let told = 0;
   for (;;) {
-    playBatch(game, question.pacer, tally.attempts, BATCH, tally);
+    playBatch(game, question.population, tally.attempts, BATCH, tally);
     const done = isPreciseEnough(tally, question.precision);
     const now = performance.now();
     if (done || (tally.attempts >= FIRST_ANSWER && now - told > ANSWER_EVERY_MS)) {

@@ -1,5 +1,4 @@
-import type { Project } from '@stadion/core/model';
-import type { Pacer } from '@stadion/core/pacers';
+import type { Pacer, Project } from '@stadion/core/model';
 import { moversOf, type Movers } from '@stadion/core/tuning';
 
 /** Asks what moves the level at a position; a later question takes the place of an earlier one. */

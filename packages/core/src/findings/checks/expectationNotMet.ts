@@ -9,7 +9,7 @@ export const expectationNotMet: Check<'slot'> = {
   code: 'expectation-not-met',
   scope: 'slot',
   find: ({ project, slot, level }) =>
-    project.expectations.flatMap((expectation, index) => {
+    project.expectations.flatMap((expectation) => {
       if (expectation.slotId !== slot.id || expectation.is !== 'verdict') return [];
       const { met, said } = checkExpectation(project, expectation, undefined);
       if (met !== false) return [];
@@ -21,7 +21,7 @@ export const expectationNotMet: Check<'slot'> = {
           reason: `Expected is ${EXPECTED[expectation.verdict]}; the judge says: ${said}.`,
           mend: {
             label: 'Drop the expectation',
-            patch: [{ op: 'remove' as const, path: pointerOf(['expectations', index]) }],
+            patch: [{ op: 'remove' as const, path: pointerOf(['expectations', expectation.id]) }],
           },
         },
       ];

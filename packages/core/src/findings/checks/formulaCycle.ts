@@ -13,10 +13,9 @@ export const formulaCycle: Check<'project'> = {
     const labelOf = (key: string): string => project.parameters.find((entry) => entry.key === key)?.label ?? key;
     return cyclesOf(project.parameters).map((cycle) => {
       const [start = ''] = cycle;
-      const index = project.parameters.findIndex(({ key }) => key === start);
       return {
         slotId: first.id,
-        path: pointerOf(['parameters', index, 'ramp', 'shape', 'text']),
+        path: pointerOf(['parameters', start, 'ramp', 'shape', 'text']),
         sentence:
           cycle.length === 1
             ? `The formula of ${labelOf(start)} needs its own value.`

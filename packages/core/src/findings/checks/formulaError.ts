@@ -6,7 +6,7 @@ import { say, type Check, type Found } from '../finding.ts';
 export const formulaWrong: Check<'parameter'> = {
   code: 'formula-error',
   scope: 'parameter',
-  find: ({ project, parameter, index, table }) => {
+  find: ({ project, parameter, table }) => {
     const { ramp, label, key } = parameter;
     if (ramp.shape.type !== 'formula') return [];
     const keys = project.parameters.map((entry) => entry.key);
@@ -18,7 +18,7 @@ export const formulaWrong: Check<'parameter'> = {
       return [
         {
           slotId: slot.id,
-          path: pointerOf(['parameters', index, 'ramp', 'shape', 'text']),
+          path: pointerOf(['parameters', key, 'ramp', 'shape', 'text']),
           sentence: `The formula of ${label} gives no number.`,
           reason: `${reason} Until it does, it counts as ${say(row?.values[position - 1] ?? 0)}, an end of its sane range.`,
         },

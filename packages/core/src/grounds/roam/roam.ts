@@ -29,7 +29,7 @@ const SLOWEST = 0.1;
 /** Free in the plane, with acceleration and a top speed. */
 export const roam: GroundKind<RoamMotion, RoamOwn> = {
   prepare(preparing) {
-    const { speed, acceleration } = preparing.project.player;
+    const { speed, acceleration } = preparing.project.player.moves.roam;
     return {
       speed: within(preparing.number(speed), SLOWEST, FASTEST),
       acceleration: within(preparing.number(acceleration), 0.1, 1000),

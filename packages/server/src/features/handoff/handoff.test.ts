@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/demo';
+import { documentOf } from '@stadion/core/model';
 import request from 'supertest';
 import { testApp } from '../../testing/testApp.ts';
 import { fileName, parameterFile, projectFile, readProjectFile } from './service.ts';
@@ -19,7 +20,9 @@ describe('the project file', () => {
     expect(file.headers['content-disposition']).toBe('attachment; filename=home-before-dusk.json');
     const imported = await send(file.text);
     expect(imported.status).toBe(201);
-    expect((await app.projects.read((imported.body as { id: string }).id)).document).toEqual(homeBeforeDusk());
+    expect((await app.projects.read((imported.body as { id: string }).id)).document).toEqual(
+      documentOf(homeBeforeDusk()),
+    );
   });
 
   it.each([
@@ -34,7 +37,7 @@ describe('the project file', () => {
   });
 
   it('with a wrong value is refused at the line of the value', async () => {
-    const text = projectFile(homeBeforeDusk()).replace('"graceSeconds": 1.5', '"graceSeconds": "long"');
+    const text = projectFile(documentOf(homeBeforeDusk())).replace('"graceSeconds": 1.5', '"graceSeconds": "long"');
     const line = text.slice(0, text.indexOf('"long"')).split('\n').length;
     const answer = await send(text);
     expect(answer.body.places[0]).toMatchObject({ pointer: '/player/graceSeconds', line });
@@ -46,7 +49,8 @@ describe('the project file', () => {
   });
 
   it('reads what it writes', () => {
-    expect(readProjectFile(projectFile(homeBeforeDusk()))).toEqual(homeBeforeDusk());
+    const document = documentOf(homeBeforeDusk());
+    expect(readProjectFile(projectFile(document))).toEqual(document);
   });
 });
 

@@ -1,14 +1,14 @@
 import type { ImportedProject } from '@stadion/core/contract';
 import { projectJsonSchema, SCHEMA_FILE_NAME } from '@stadion/core/formats';
-import type { Project } from '@stadion/core/model';
+import { projectOf, type ProjectDocument } from '@stadion/core/model';
 import { Router, text } from 'express';
 import { StadionError } from '../../http/errors.ts';
 import { param } from '../../http/parsing.ts';
 import { fileName, parameterFile, projectFile, readProjectFile } from './service.ts';
 
 interface Projects {
-  read(id: string): Promise<{ document: Project }>;
-  add(document: Project): Promise<ImportedProject>;
+  read(id: string): Promise<{ document: ProjectDocument }>;
+  add(document: ProjectDocument): Promise<ImportedProject>;
 }
 
 /** A project of 1,000 levels is about 8 MB. */
@@ -27,7 +27,7 @@ export function handoffRoutes(projects: Projects): Router {
     response
       .attachment(fileName(`${document.name} parameters`, 'csv'))
       .type('text/csv')
-      .send(parameterFile(document));
+      .send(parameterFile(projectOf(document)));
   });
 
   router.get('/schema/project.json', (_request, response) => {

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/glo
 import type { Edit, OpenProject } from '@stadion/core/contract';
 import type { PatchOperation } from '@stadion/core/patch';
 import { homeBeforeDusk } from '@stadion/core/demo';
-import type { Project } from '@stadion/core/model';
+import { documentOf } from '@stadion/core/model';
 import { createClient } from '@libsql/client';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
@@ -38,7 +38,7 @@ describe('a project', () => {
     const answer = await request(app.express).get(`/api/projects/${id}`);
     expect(answer.status).toBe(200);
     expect(answer.headers['etag']).toBe('"0"');
-    expect((answer.body as OpenProject).document).toEqual(homeBeforeDusk());
+    expect((answer.body as OpenProject).document).toEqual(documentOf(homeBeforeDusk()));
   });
 
   it('is made empty with a name', async () => {
@@ -51,17 +51,18 @@ describe('a project', () => {
 
 describe('an edit', () => {
   it('that takes out one of 120 parameters with 20 pins each is taken back by a few operations', async () => {
-    const document = homeBeforeDusk();
-    const [first] = document.parameters;
-    const pins = Object.fromEntries(document.slots.slice(0, 20).map((slot, index) => [slot.id, index]));
-    const more = Array.from({ length: 120 - document.parameters.length }, (_, n) => ({
+    const project = homeBeforeDusk();
+    const [first] = project.parameters;
+    const pins = Object.fromEntries(project.slots.slice(0, 20).map((slot, index) => [slot.id, index]));
+    const more = Array.from({ length: 120 - project.parameters.length }, (_, n) => ({
       ...first!,
       key: `p${n}`,
       pins,
     }));
-    document.parameters.push(...more);
+    project.parameters.push(...more);
+    const document = documentOf(project);
     ({ id } = await app.projects.add(document));
-    const removed = await send([edit([{ op: 'remove', path: '/parameters/60' }])]);
+    const removed = await send([edit([{ op: 'remove', path: '/parameters/p60' }])]);
     const { revisions } = removed.body as { revisions: { inverse: PatchOperation[] }[] };
     expect(revisions[0]!.inverse.length).toBeLessThanOrEqual(2);
     expect((await send([edit(revisions[0]!.inverse)], 1)).status).toBe(200);
@@ -74,7 +75,7 @@ describe('an edit', () => {
     expect(answer.headers['etag']).toBe('"1"');
     const { revisions } = answer.body as { revisions: { inverse: PatchOperation[] }[] };
     await send([edit(revisions[0]!.inverse)], 1);
-    expect(await read()).toMatchObject({ revision: 2, document: homeBeforeDusk() });
+    expect(await read()).toMatchObject({ revision: 2, document: documentOf(homeBeforeDusk()) });
   });
 
   it('comes in a batch, all in order', async () => {
@@ -115,25 +116,25 @@ describe('refused, whole and with the place,', () => {
   it.each([
     [
       'a patch that does not fit',
-      [{ op: 'replace', path: '/slots/99/wanted', value: 1 }],
+      [{ op: 'replace', path: '/slots/slot-99/wanted', value: 1 }],
       422,
       'bad-patch',
-      '/slots/99/wanted',
+      '/slots/slot-99/wanted',
     ],
     ['a failing test', [{ op: 'test', path: '/name', value: 'Other' }], 422, 'bad-patch', '/name'],
     [
       'a number out of range',
-      [{ op: 'replace', path: '/slots/0/wanted', value: 3 }],
+      [{ op: 'replace', path: '/slots/slot-1/wanted', value: 3 }],
       422,
       'bad-document',
-      '/slots/0/wanted',
+      '/slots/slot-1/wanted',
     ],
     [
       'a name that leads nowhere',
-      [{ op: 'replace', path: '/slots/0/levelId', value: 'nowhere' }],
+      [{ op: 'replace', path: '/slots/slot-1/levelId', value: 'nowhere' }],
       422,
       'bad-document',
-      '/slots/0/levelId',
+      '/slots/slot-1/levelId',
     ],
     [
       'an inherited name',
@@ -142,6 +143,7 @@ describe('refused, whole and with the place,', () => {
       'bad-patch',
       '/__proto__/polluted',
     ],
+    ['another version', [{ op: 'replace', path: '/version', value: 2 }], 422, 'bad-document', '/version'],
     ['a step that is none', [{ op: 'jump', path: '/name' }], 400, 'bad-request', '/edits/0/patch/0/op'],
   ])('%s', async (_case, patch, status, code, pointer) => {
     const answer = await send([rename('Fine'), edit(patch as PatchOperation[])].slice(status === 400 ? 1 : 0));
@@ -152,7 +154,7 @@ describe('refused, whole and with the place,', () => {
       kept: expect.any(String),
       places: expect.arrayContaining([expect.objectContaining({ pointer })]),
     });
-    expect((await read()).document).toEqual(homeBeforeDusk());
+    expect((await read()).document).toEqual(documentOf(homeBeforeDusk()));
   });
 
   it.each([
@@ -223,23 +225,32 @@ describe('many writers at once', () => {
 });
 
 describe('a project stored by an earlier version', () => {
-  it('is brought up to this one when the server starts, as an edit of its own, once', async () => {
-    const old = JSON.parse(
-      readFileSync(new URL('../../../../core/src/formats/upgrades/version1.json', import.meta.url), 'utf8'),
-    ) as { name: string };
-    const { id: stored } = await app.projects.add(old as unknown as Project);
-    // As the earlier version left it, behind the back of the one that is tested.
-    const client = createClient({ url: `file:${app.file}` });
-    await client.execute({ sql: 'update projects set document = ? where id = ?', args: [JSON.stringify(old), stored] });
-    client.close();
-    expect(await app.projects.bringUpToDate()).toEqual([stored]);
-    const { document, revision } = await app.projects.read(stored);
-    expect([document.version, revision, document.slots.length]).toEqual([2, 1, 2]);
-    expect(await app.projects.bringUpToDate()).toEqual([]);
-    const answer = await request(app.express)
-      .patch(`/api/projects/${stored}`)
-      .set('If-Match', '"1"')
-      .send({ edits: [rename('Up To Date')] });
-    expect(answer.status).toBe(200);
-  });
+  it.each([
+    [1, 2],
+    [2, 4],
+  ])(
+    'is brought up from %d to this one when the server starts, as an edit of its own, once',
+    async (version, slots) => {
+      const old = JSON.parse(
+        readFileSync(new URL(`../../../../core/src/formats/upgrades/version${version}.json`, import.meta.url), 'utf8'),
+      ) as { name: string };
+      const { id: stored } = await app.projects.create({ from: 'empty' });
+      // As the earlier version left it, behind the back of the one that is tested.
+      const client = createClient({ url: `file:${app.file}` });
+      await client.execute({
+        sql: 'update projects set document = ? where id = ?',
+        args: [JSON.stringify(old), stored],
+      });
+      client.close();
+      expect(await app.projects.bringUpToDate()).toEqual([stored]);
+      const { document, revision } = await app.projects.read(stored);
+      expect([document.version, revision, Object.keys(document.slots).length]).toEqual([3, 1, slots]);
+      expect(await app.projects.bringUpToDate()).toEqual([]);
+      const answer = await request(app.express)
+        .patch(`/api/projects/${stored}`)
+        .set('If-Match', '"1"')
+        .send({ edits: [rename('Up To Date')] });
+      expect(answer.status).toBe(200);
+    },
+  );
 });

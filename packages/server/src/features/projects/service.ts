@@ -11,7 +11,7 @@ import type {
 import { applyWithInverse, patchBetween, PatchMisfit, type PatchOperation } from '@stadion/core/patch';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { importProject } from '@stadion/core/formats';
-import { emptyProject, pointerOf, PROJECT_VERSION, type Project } from '@stadion/core/model';
+import { documentOf, emptyProject, pointerOf, PROJECT_VERSION, type ProjectDocument } from '@stadion/core/model';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';
@@ -35,7 +35,10 @@ export type ProjectService = ReturnType<typeof makeProjectService>;
 const missing = (id: string): StadionError => new StadionError('not-found', `There is no project “${id}”.`);
 
 /** Applies one edit to a copy. @throws StadionError with the operation that does not fit, or what would not be whole */
-function applyEdit(document: Project, edit: Edit): { document: Project; checked: Project; inverse: PatchOperation[] } {
+function applyEdit(
+  document: ProjectDocument,
+  edit: Edit,
+): { document: ProjectDocument; checked: ProjectDocument; inverse: PatchOperation[] } {
   let applied: { document: unknown; inverse: PatchOperation[] };
   try {
     applied = applyWithInverse<unknown>(document, edit.patch);
@@ -47,26 +50,31 @@ function applyEdit(document: Project, edit: Edit): { document: Project; checked:
       { places: [{ message: 'The operation cannot be carried out here.', pointer: error.pointer }] },
     );
   }
+  const { version } = applied.document as { version?: unknown };
+  if (version !== PROJECT_VERSION)
+    throw new StadionError('bad-document', `“${edit.label}” was refused: an edit does not change the version.`, {
+      places: [{ message: `The version is ${PROJECT_VERSION}.`, pointer: '/version' }],
+    });
   const checked = importProject(applied.document);
   if (!checked.ok) {
     const places = checked.problems.map(({ path, message }) => ({ message, pointer: pointerOf(path) }));
     throw new StadionError('bad-document', `“${edit.label}” was refused: ${places[0]?.message ?? ''}`, { places });
   }
   // What the edit does not touch stays the same object: whatever is known of it stays known.
-  return { document: applied.document as Project, checked: checked.project, inverse: applied.inverse };
+  return { document: applied.document as ProjectDocument, checked: checked.document, inverse: applied.inverse };
 }
 
 /** The document with its entries in the order of the schema, so that the same document is always the same text. */
-function inSchemaOrder(document: Project): Project {
+function inSchemaOrder(document: ProjectDocument): ProjectDocument {
   const checked = importProject(document);
   if (!checked.ok) throw new StadionError('bad-document', checked.problems[0]?.message ?? 'The project is not whole.');
-  return checked.project;
+  return checked.document;
 }
 
 /** Everything that can be done with projects. */
 export function makeProjectService({ storage, now, onRevisions }: Dependencies) {
   const open = new OpenProjects();
-  const insert = async (given: Project): Promise<string> => {
+  const insert = async (given: ProjectDocument): Promise<string> => {
     const id = nanoid(10);
     const document = inSchemaOrder(given);
     await storage.write((transaction) => store.insertProject(transaction, id, document, now().toISOString()));
@@ -77,14 +85,15 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
     list: (): Promise<ProjectSummary[]> => store.listProjects(storage.db),
 
     async create({ from, name }: CreateProject): Promise<ImportedProject> {
-      const document = from === 'demo' ? homeBeforeDusk() : emptyProject(name ?? 'New project');
-      if (name !== undefined) document.name = name;
-      return { id: await insert(document), name: document.name, slots: document.slots.length };
+      const project = from === 'demo' ? homeBeforeDusk() : emptyProject(name ?? 'New project');
+      if (name !== undefined) project.name = name;
+      return { id: await insert(documentOf(project)), name: project.name, slots: project.slots.length };
     },
 
     /** Store a document that has been checked. */
-    async add(document: Project): Promise<ImportedProject> {
-      return { id: await insert(document), name: document.name, slots: document.slots.length };
+    async add(document: ProjectDocument): Promise<ImportedProject> {
+      const slots = Object.keys(document.slots).length;
+      return { id: await insert(document), name: document.name, slots };
     },
 
     /** Brings every stored document of an earlier version up to this one, each as an edit of its own. */
@@ -97,11 +106,11 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
           const before: unknown = project.document;
           const checked = importProject(before);
           if (!checked.ok) throw new StadionError('bad-document', checked.problems[0]?.message ?? '');
-          const patch = patchBetween(before as object, checked.project);
+          const patch = patchBetween(before as object, checked.document);
           const { inverse } = applyWithInverse(before, patch);
           const edit: Edit = { id: nanoid(), label: `Bring the project up to version ${PROJECT_VERSION}`, patch };
           const revision: Revision = { revision: project.revision + 1, edit, inverse, at: now().toISOString() };
-          await store.appendRevisions(transaction, id, checked.project, [revision]);
+          await store.appendRevisions(transaction, id, checked.document, [revision]);
           upgraded.push(id);
         });
       }

@@ -1,6 +1,6 @@
 import type { Edit, ProjectSummary, Revision } from '@stadion/core/contract';
 import type { PatchOperation } from '@stadion/core/patch';
-import type { Project } from '@stadion/core/model';
+import type { ProjectDocument } from '@stadion/core/model';
 import { and, asc, desc, eq, gt, inArray } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
 import { projects, revisions } from '../../db/schema.ts';
@@ -11,7 +11,7 @@ type Db = Database | Transaction;
 export interface StoredProject {
   id: string;
   revision: number;
-  document: Project;
+  document: ProjectDocument;
 }
 
 const toRevision = (row: typeof revisions.$inferSelect): Revision => ({
@@ -28,7 +28,7 @@ export async function listProjects(db: Db): Promise<ProjectSummary[]> {
 
 export async function readProject(db: Db, id: string): Promise<StoredProject | undefined> {
   const [row] = await db.select().from(projects).where(eq(projects.id, id));
-  return row && { id: row.id, revision: row.revision, document: JSON.parse(row.document) as Project };
+  return row && { id: row.id, revision: row.revision, document: JSON.parse(row.document) as ProjectDocument };
 }
 
 /** The revision that a project is at; undefined where there is no such project. */
@@ -37,13 +37,13 @@ export async function readRevision(db: Db, id: string): Promise<number | undefin
   return row?.revision;
 }
 
-export async function insertProject(db: Db, id: string, document: Project, at: string): Promise<void> {
+export async function insertProject(db: Db, id: string, document: ProjectDocument, at: string): Promise<void> {
   await db.insert(projects).values({
     id,
     name: document.name,
     document: JSON.stringify(document),
     revision: 0,
-    slots: document.slots.length,
+    slots: Object.keys(document.slots).length,
     createdAt: at,
     updatedAt: at,
   });
@@ -53,7 +53,7 @@ export async function insertProject(db: Db, id: string, document: Project, at: s
 export async function appendRevisions(
   db: Db,
   id: string,
-  document: Project,
+  document: ProjectDocument,
   added: readonly Revision[],
 ): Promise<void> {
   const last = added.at(-1);
@@ -74,7 +74,7 @@ export async function appendRevisions(
       name: document.name,
       document: JSON.stringify(document),
       revision: last.revision,
-      slots: document.slots.length,
+      slots: Object.keys(document.slots).length,
       updatedAt: last.at,
     })
     .where(eq(projects.id, id));

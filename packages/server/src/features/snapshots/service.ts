@@ -1,7 +1,7 @@
 import type { CreateSnapshot, Snapshot, SnapshotSummary } from '@stadion/core/contract';
 import { applyPatch, type PatchOperation } from '@stadion/core/patch';
 import { importProject } from '@stadion/core/formats';
-import type { Project } from '@stadion/core/model';
+import type { ProjectDocument } from '@stadion/core/model';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';
@@ -12,7 +12,7 @@ const MOST_SNAPSHOTS = 200;
 
 /** What is asked of the projects themselves. */
 interface Projects {
-  read(id: string): Promise<{ id: string; revision: number; document: Project }>;
+  read(id: string): Promise<{ id: string; revision: number; document: ProjectDocument }>;
   historyAfter(id: string, after: number, upTo: number): Promise<{ inverse: PatchOperation[] }[]>;
 }
 
@@ -64,7 +64,7 @@ export function makeSnapshotService({ storage, now, projects }: Dependencies) {
       const checked = importProject(found.document);
       if (!checked.ok)
         throw new StadionError('bad-document', `“${found.name}” is not whole: ${checked.problems[0]?.message ?? ''}`);
-      return { ...found, document: checked.project };
+      return { ...found, document: checked.document };
     },
 
     async remove(projectId: string, snapshotId: string): Promise<void> {

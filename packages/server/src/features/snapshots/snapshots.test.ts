@@ -2,6 +2,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/glo
 import type { ForecastList, Snapshot, SnapshotSummary } from '@stadion/core/contract';
 import type { PatchOperation } from '@stadion/core/patch';
 import { homeBeforeDusk } from '@stadion/core/demo';
+import { documentOf } from '@stadion/core/model';
 import request from 'supertest';
 import { testApp } from '../../testing/testApp.ts';
 
@@ -48,16 +49,16 @@ describe('a snapshot', () => {
 
   it('goes back in the history, through edits of every kind', async () => {
     await rename('Bees');
-    await edit({ op: 'remove', path: '/parameters/0/pins/slot-7' });
-    await edit({ op: 'replace', path: '/tiers/1/from', value: 9 });
-    await edit({ op: 'add', path: '/parameters/3/ramp/atMost', value: 60 });
+    await edit({ op: 'remove', path: '/parameters/hornetSpeed/pins/slot-7' });
+    await edit({ op: 'replace', path: '/tiers/midday/from', value: 9 });
+    await edit({ op: 'add', path: '/parameters/clock/ramp/atMost', value: 60 });
     const made = (await take({ name: 'At the start', revision: 0 })).body as SnapshotSummary;
-    expect((await read(made.id)).document).toEqual(homeBeforeDusk());
+    expect((await read(made.id)).document).toEqual(documentOf(homeBeforeDusk()));
     const between = (await take({ name: 'Between', revision: 2 })).body as SnapshotSummary;
     const { document } = await read(between.id);
     expect(document.name).toBe('Bees');
-    expect(document.parameters[0]!.pins['slot-7']).toBeUndefined();
-    expect(document.tiers[1]!.from).toBe(8);
+    expect(document.parameters['hornetSpeed']!.pins['slot-7']).toBeUndefined();
+    expect(document.tiers['midday']!.from).toBe(8);
   });
 
   it('is gone once removed; the project is not', async () => {
@@ -91,7 +92,7 @@ describe('a snapshot', () => {
 
   it('is forecast like the project: the same levels are the same questions', async () => {
     const { id } = (await take({ name: 'Before' })).body as SnapshotSummary;
-    await edit({ op: 'replace', path: '/parameters/0/pins/slot-7', value: 3.5 });
+    await edit({ op: 'replace', path: '/parameters/hornetSpeed/pins/slot-7', value: 3.5 });
     const now = (await request(app.express).get(`${base}/forecasts/steady`)).body as ForecastList;
     const then = (await request(app.express).get(`${base}/snapshots/${id}/forecasts/steady`)).body as ForecastList;
     expect(then.entries.every((entry) => entry.snapshot === id)).toBe(true);

@@ -1,5 +1,4 @@
-import type { Level, Project, Slot } from '@stadion/core/model';
-import type { Pacer } from '@stadion/core/pacers';
+import type { Level, Pacer, Project, Slot } from '@stadion/core/model';
 import { rampTable, valuesIn } from '@stadion/core/ramps';
 import { DEFAULT_PRECISION, trialQuestion, type TrialQuestion } from '@stadion/core/trials';
 import { createHash } from 'node:crypto';
@@ -19,6 +18,7 @@ interface Known {
   slot: Slot;
   parts: readonly unknown[];
   values: string;
+  pacer: Pacer;
   asked: AskedSlot;
 }
 
@@ -56,6 +56,7 @@ export class Questions {
       const before = known.get(place);
       const isSame =
         before?.slot === slot &&
+        before.pacer === pacer &&
         before.values === values &&
         before.parts.length === parts.length &&
         before.parts.every((part, at) => part === parts[at]);
@@ -64,9 +65,9 @@ export class Questions {
         continue;
       }
       const question = trialQuestion(project, position, pacer, DEFAULT_PRECISION);
-      const motion = hashOf([question.engine, question.level.motion, pacer]).slice(0, 16);
+      const motion = hashOf([question.engine, question.level.motion, question.population]).slice(0, 16);
       const entry: AskedSlot = { slotId: slot.id, question, key: hashOf(question), motion };
-      this.#known.set(level, known.set(place, { slot, parts, values, asked: entry }));
+      this.#known.set(level, known.set(place, { slot, parts, values, pacer, asked: entry }));
       asked.push(entry);
       if (++fresh % AT_ONCE === 0) await breath();
     }

@@ -1,6 +1,5 @@
 import { summarize, type ForecastEvent, type ForecastList } from '@stadion/core/contract';
-import type { Project } from '@stadion/core/model';
-import { pacerById, type Pacer } from '@stadion/core/pacers';
+import { projectOf, type Pacer, type Project, type ProjectDocument } from '@stadion/core/model';
 import { emptyTally, forecastOf, isPreciseEnough } from '@stadion/core/trials';
 import type { Logger } from 'pino';
 import type { Storage } from '../../db/client.ts';
@@ -29,16 +28,16 @@ interface Dependencies {
   queue: WorkQueue;
   log: Logger;
   now: () => Date;
-  readProject: (id: string) => Promise<{ document: Project }>;
-  readSnapshot: (projectId: string, snapshotId: string) => Promise<{ document: Project }>;
+  readProject: (id: string) => Promise<{ document: ProjectDocument }>;
+  readSnapshot: (projectId: string, snapshotId: string) => Promise<{ document: ProjectDocument }>;
   tell: (projectId: string, entries: ForecastEvent[]) => void;
   isHeard: (projectId: string) => boolean;
 }
 
 export type TrialService = ReturnType<typeof makeTrialService>;
 
-function pacerNamed(id: string): Pacer {
-  const pacer = pacerById(id);
+function pacerNamed(project: Project, id: string): Pacer {
+  const pacer = project.pacers.find((entry) => entry.id === id);
   if (!pacer) throw new StadionError('not-found', `There is no pacer “${id}”.`);
   return pacer;
 }
@@ -141,11 +140,11 @@ export function makeTrialService(dependencies: Dependencies) {
   /** Answers what is known about every slot, and sets the rest to be played. */
   const ask = async (
     asking: { projectId: string; snapshot?: string },
-    document: Project,
+    project: Project,
     pacer: Pacer,
   ): Promise<ForecastList> => {
     const { projectId, ...of } = asking;
-    const asked = await questions.of(document, pacer);
+    const asked = await questions.of(project, pacer);
     const keys = [...new Set(asked.map((entry) => entry.key))];
     const [known, parts] = await Promise.all([
       store.readForecasts(storage.db, keys),
@@ -177,27 +176,26 @@ export function makeTrialService(dependencies: Dependencies) {
 
   const watchers = new Watchers(async (projectId, pacers) => {
     if (closed || !isHeard(projectId)) return;
-    const { document } = await readProject(projectId);
+    const project = projectOf((await readProject(projectId)).document);
     for (const id of pacers) {
-      const pacer = pacerById(id);
-      if (pacer) tell(projectId, (await ask({ projectId }, document, pacer)).entries);
+      const pacer = project.pacers.find((entry) => entry.id === id);
+      if (pacer) tell(projectId, (await ask({ projectId }, project, pacer)).entries);
     }
   }, log);
 
   return {
     /** The forecasts of all slots as far as they are known; the rest follows as events. */
     async forecasts(projectId: string, pacerId: string): Promise<ForecastList> {
-      const pacer = pacerNamed(pacerId);
-      const { document } = await readProject(projectId);
+      const project = projectOf((await readProject(projectId)).document);
+      const pacer = pacerNamed(project, pacerId);
       watchers.watch(projectId, pacerId);
-      return ask({ projectId }, document, pacer);
+      return ask({ projectId }, project, pacer);
     },
 
     /** The same of a snapshot: what was played when it was the project is known, the rest follows as events. */
     async snapshotForecasts(projectId: string, snapshot: string, pacerId: string): Promise<ForecastList> {
-      const pacer = pacerNamed(pacerId);
-      const { document } = await readSnapshot(projectId, snapshot);
-      return ask({ projectId, snapshot }, document, pacer);
+      const project = projectOf((await readSnapshot(projectId, snapshot)).document);
+      return ask({ projectId, snapshot }, project, pacerNamed(project, pacerId));
     },
 
     /** To be called after every revision. */

@@ -16,11 +16,10 @@ beforeAll(async () => {
   id = (await app.projects.create({ from: 'demo' })).id;
   const { document } = await app.projects.read(id);
   const keep = new Set(['slot-4', 'slot-11']);
-  const patch = document.slots
-    .flatMap((slot, index) => (keep.has(slot.id) ? [] : [{ op: 'remove' as const, path: `/slots/${index}` }]))
-    .toReversed();
+  const others = Object.keys(document.slots).filter((slot) => !keep.has(slot));
+  const patch = others.map((slot) => ({ op: 'remove' as const, path: `/slots/${slot}` }));
   // What is expected of other slots goes with them.
-  const alone = [{ op: 'replace' as const, path: '/expectations', value: [] }, ...patch];
+  const alone = [{ op: 'replace' as const, path: '/expectations', value: {} }, ...patch];
   await app.projects.edit(id, 0, [{ id: 'two-slots-only', label: 'Two slots', patch: alone }]);
 });
 afterAll(() => app.end());
@@ -68,7 +67,11 @@ describe('forecasts', () => {
     ]);
     expect((await ask()).entries.map((entry) => entry.key)).toEqual(before);
     await app.projects.edit(id, 2, [
-      { id: 'pin-one-value', label: 'Pin', patch: [{ op: 'add', path: '/parameters/0/pins/slot-4', value: 1 }] },
+      {
+        id: 'pin-one-value',
+        label: 'Pin',
+        patch: [{ op: 'add', path: '/parameters/hornetSpeed/pins/slot-4', value: 1 }],
+      },
     ]);
     const after = (await ask()).entries.map((entry) => entry.key);
     expect([after[0] === before[0], after[1] === before[1]]).toEqual([false, true]);
@@ -82,7 +85,8 @@ describe('forecasts', () => {
 describe('trials that do not go through', () => {
   const alone = async (server: Awaited<ReturnType<typeof testApp>>): Promise<string> => {
     const document = (await app.projects.read(id)).document;
-    return (await server.projects.add({ ...document, slots: document.slots.slice(0, 1) })).id;
+    const [first] = Object.entries(document.slots);
+    return (await server.projects.add({ ...document, slots: Object.fromEntries([first!]) })).id;
   };
   const firstEntry = async (server: Awaited<ReturnType<typeof testApp>>, project: string) => {
     const answer = await request(server.express).get(`/api/projects/${project}/forecasts/steady`);

@@ -1,4 +1,3 @@
-import { pacerById } from '@stadion/core/pacers';
 import { positionOf, type Expectation, type Project } from '@stadion/core/model';
 import { X } from 'lucide-react';
 import { dropExpectation } from '@stadion/core/edits';
@@ -12,7 +11,7 @@ function inWords(expectation: Expectation, project: Project): string {
   const position = positionOf(project, expectation.slotId);
   if (expectation.is === 'verdict') return `${expectation.words}: ${VERDICTS[expectation.verdict]}`;
   const { pacer, low, high } = expectation;
-  return `${pacerById(pacer)?.name ?? pacer} clears slot ${position} between ${percent(low)} and ${percent(high)}`;
+  return `${project.pacers.find((entry) => entry.id === pacer)?.name ?? pacer} clears slot ${position} between ${percent(low)} and ${percent(high)}`;
 }
 
 /** What is held to be so, and whether it is, after every edit. */
@@ -49,7 +48,7 @@ export function Expectations() {
               type="button"
               className="rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
               aria-label={`Drop the expectation: ${inWords(expectation, project)}`}
-              onClick={() => edit(dropExpectation(project, expectation.id))}
+              onClick={() => edit(dropExpectation(expectation.id))}
             >
               <X size={13} />
             </button>

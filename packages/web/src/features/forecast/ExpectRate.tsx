@@ -1,4 +1,4 @@
-import type { Pacer } from '@stadion/core/pacers';
+import type { Pacer } from '@stadion/core/model';
 import type { Forecast } from '@stadion/core/trials';
 import { at, expectClearRate, removeAt, replaceAt } from '@stadion/core/edits';
 import { useEdit } from '../../project/hooks.ts';
@@ -9,10 +9,9 @@ import { NumberChip } from '../../ui/index.ts';
 export function ExpectRate({ here, forecast, pacer }: { here: LevelHere; forecast: Forecast; pacer: Pacer }) {
   const { project, slotId, position } = here;
   const edit = useEdit();
-  const index = project.expectations.findIndex(
+  const kept = project.expectations.find(
     (entry) => entry.is === 'clearRate' && entry.slotId === slotId && entry.pacer === pacer.id,
   );
-  const kept = project.expectations[index];
   if (kept?.is !== 'clearRate') {
     return (
       <button
@@ -24,7 +23,7 @@ export function ExpectRate({ here, forecast, pacer }: { here: LevelHere; forecas
       </button>
     );
   }
-  const path = at('expectations', index);
+  const path = at('expectations', kept.id);
   const bound = (side: 'low' | 'high', min: number, max: number) => (
     <NumberChip
       label={`Expected clear rate, ${side === 'low' ? 'from' : 'to'}`}

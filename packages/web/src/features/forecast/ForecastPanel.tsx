@@ -1,9 +1,9 @@
-import { PACERS, type Pacer } from '@stadion/core/pacers';
+import type { Pacer } from '@stadion/core/model';
 import { causeInWords } from '@stadion/core/rules';
 import type { EndingCount, Forecast } from '@stadion/core/trials';
 import { useMemo, type ReactNode } from 'react';
 import { setWanted } from '@stadion/core/edits';
-import { useAppDispatch, useAppSelector, useEdit, useProject, useSelection } from '../../project/hooks.ts';
+import { useAppDispatch, useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { pacerChosen } from '../../project/viewSlice.ts';
 import { formatNumber, formatPercent, formatSeconds, NumberChip, Segmented } from '../../ui/index.ts';
@@ -14,15 +14,12 @@ import { ExpectRate } from './ExpectRate.tsx';
 import { LossMap } from './LossMap.tsx';
 import { useForecast } from './useForecast.ts';
 
-const MAIN = PACERS[1] as Pacer;
-
 /** Beside the level: what trials predict of it, always live. @param children what else is told of it */
 export function ForecastPanel({ children }: { children?: ReactNode }) {
   const project = useProject();
   const { position } = useSelection();
-  const pacerId = useAppSelector((state) => state.view.pacer);
   const dispatch = useAppDispatch();
-  const pacer = PACERS.find((entry) => entry.id === pacerId) ?? MAIN;
+  const pacer = usePacer();
   const here = useMemo(() => levelHere(project, position), [project, position]);
   const { forecast, stale, done, milliseconds } = useForecast(project, position, pacer);
   if (!here) return null;
@@ -36,7 +33,7 @@ export function ForecastPanel({ children }: { children?: ReactNode }) {
         <Segmented
           label="Pacer"
           value={pacer.id}
-          options={PACERS.map(({ id, name }) => ({ value: id, label: name }))}
+          options={project.pacers.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={(id) => dispatch(pacerChosen(id))}
         />
       </div>

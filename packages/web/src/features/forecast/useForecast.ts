@@ -1,5 +1,4 @@
-import type { Project } from '@stadion/core/model';
-import type { Pacer } from '@stadion/core/pacers';
+import type { Pacer, Project } from '@stadion/core/model';
 import { DEFAULT_PRECISION, trialQuestion, type Forecast } from '@stadion/core/trials';
 import { useMemo } from 'react';
 import { workerHook } from '../../project/useWorkerAnswer.ts';

@@ -3,7 +3,7 @@ import { exportProject, parameterTable } from '@stadion/core/formats';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useImportProjectMutation } from '../../api/stadionApi.ts';
-import { useAppSelector, useProject, useSelection } from '../../project/hooks.ts';
+import { useAppSelector, useProject, useProjectDocument, useSelection } from '../../project/hooks.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import { Button } from '../../ui/index.ts';
 
@@ -12,13 +12,14 @@ const PREVIEW_LINES = 40;
 /** The files the game reads, and reading a project file back. */
 export function HandoffScreen() {
   const project = useProject();
+  const document = useProjectDocument();
   const { projectId } = useSelection();
   const unsent = useAppSelector((state) => state.document.open?.pending.length ?? 0);
   const findings = useFindings();
   const stopping = findings.filter((finding) => finding.severity === 'stops play').length;
   const json = useMemo(
-    () => JSON.stringify(exportProject(project), null, 2).split('\n').slice(0, PREVIEW_LINES).join('\n'),
-    [project],
+    () => JSON.stringify(exportProject(document), null, 2).split('\n').slice(0, PREVIEW_LINES).join('\n'),
+    [document],
   );
   const csv = useMemo(() => {
     const { header, rows } = parameterTable(project);

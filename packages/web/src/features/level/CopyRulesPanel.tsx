@@ -10,7 +10,7 @@ const PARTS = [
   { part: 'stars', label: 'stars' },
   { part: 'ending', label: 'ending' },
   { part: 'tie', label: 'tie' },
-  { part: 'without', label: 'switched-off standing rules' },
+  { part: 'standingRulesOff', label: 'switched-off standing rules' },
 ] as const;
 
 /** Copies rules of this level to others in one move: choose what and where, see what changes, do it. */
@@ -24,7 +24,7 @@ export function CopyRulesPanel({ here, onDone }: { here: LevelHere; onDone: () =
     stars: false,
     ending: false,
     tie: false,
-    without: false,
+    standingRulesOff: false,
   });
   const [text, setText] = useState('');
   const positions = slotsNamed(text, project.slots.length);

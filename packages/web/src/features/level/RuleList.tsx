@@ -19,7 +19,7 @@ export function RuleList({ here, topic, findings }: { here: LevelHere; topic: To
           key={`${shown.standing ? 's' : 'o'}-${shown.rule.id}`}
           here={here}
           shown={shown}
-          count={shown.standing ? project.standing.length : level.rules.length}
+          list={shown.standing ? project.standing : level.rules}
           findings={findings}
         />
       ))}

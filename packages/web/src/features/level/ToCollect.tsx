@@ -54,7 +54,7 @@ export function ToCollect({ here }: { here: LevelHere }) {
               here={here}
               label={`Worth of ${kind.name}, in every level`}
               amount={kind.worth}
-              path={at('kinds', 'collectables', index, 'worth')}
+              path={at('kinds', 'collectables', kind.id, 'worth')}
               step={1}
               min={0}
               max={100000}

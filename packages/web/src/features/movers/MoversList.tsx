@@ -1,10 +1,7 @@
-import { PACERS, type Pacer } from '@stadion/core/pacers';
 import type { Mover } from '@stadion/core/tuning';
-import { useAppSelector, useGoto, useProject, useSelection } from '../../project/hooks.ts';
+import { useGoto, usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { formatNumber } from '../../ui/index.ts';
 import { useMovers } from './useMovers.ts';
-
-const MAIN = PACERS[1] as Pacer;
 
 const points = (share: number): string => `${share < 0 ? '−' : '+'}${formatNumber(Math.abs(share) * 100, 1)}`;
 
@@ -13,8 +10,7 @@ export function MoversList() {
   const project = useProject();
   const { position } = useSelection();
   const goto = useGoto();
-  const pacerId = useAppSelector((state) => state.view.pacer);
-  const pacer = PACERS.find((entry) => entry.id === pacerId) ?? MAIN;
+  const pacer = usePacer();
   const { answer, stale } = useMovers(project, position, pacer);
   if (!answer)
     return (

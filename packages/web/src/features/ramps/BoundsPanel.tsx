@@ -58,7 +58,7 @@ export function BoundsPanel({ parameter, position }: PanelProps) {
                 label="Name of the tier"
                 value={tier.name}
                 refuse={(text) => (text === '' ? 'A tier needs a name.' : undefined)}
-                onCommit={(name) => edit(renameTier(project, ramp.axis, tier.id, name))}
+                onCommit={(name) => edit(renameTier(ramp.axis, tier.id, name))}
               />
               <span className="text-ink-3">from {tier.from}</span>
               <button type="button" className="link" onClick={() => edit(removeTier(project, ramp.axis, tier.id))}>

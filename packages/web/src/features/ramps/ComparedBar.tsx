@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { patchBetween } from '@stadion/core/patch';
 import { useRemoveSnapshotMutation, useSnapshotQuery } from '../../api/stadionApi.ts';
 import { useChanges, useCompared } from '../../project/compared.ts';
-import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
+import { useEdit, useGoto, useProjectDocument, useSelection } from '../../project/hooks.ts';
 import { Button } from '../../ui/index.ts';
 import { positionsInWords } from './words.ts';
 
@@ -45,7 +45,7 @@ export function ComparedBar() {
 
 /** The differences in words, and the ways back. */
 function Differences({ onGone }: { onGone: () => void }) {
-  const project = useProject();
+  const document = useProjectDocument();
   const { projectId } = useSelection();
   const edit = useEdit();
   const state = useCompared();
@@ -54,7 +54,7 @@ function Differences({ onGone }: { onGone: () => void }) {
   if (!state) return null;
   const { snapshot } = state;
   const restoreAll = (): void =>
-    edit({ label: `Back to “${snapshot.name}”`, patch: patchBetween(project, snapshot.document) });
+    edit({ label: `Back to “${snapshot.name}”`, patch: patchBetween(document, snapshot.document) });
   return (
     <aside
       aria-label="Differences"

@@ -12,6 +12,7 @@ import { useMemo } from 'react';
 import { GUTTER } from '../../project/columns.ts';
 import { addTier, READING_WORDS, removePin, setAxis, setPin, setRamp, setShape } from '@stadion/core/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
+import { mintId } from '../../project/mintId.ts';
 import { ChoiceChip, NumberChip, type NumberLimits } from '../../ui/index.ts';
 import { BreatherWords } from './BreatherWords.tsx';
 import { FormulaField } from './FormulaField.tsx';
@@ -178,7 +179,7 @@ export function LaneSentence({ parameter, position, bottom, onPreview }: Props) 
         <button
           type="button"
           className="link"
-          onClick={() => edit(addTier(project, axis, nextTierAt(context.bands, extentOf(ramp, context.bands))))}
+          onClick={() => edit(addTier(project, axis, nextTierAt(context.bands, extentOf(ramp, context.bands)), mintId))}
         >
           + tier
         </button>

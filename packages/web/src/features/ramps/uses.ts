@@ -1,4 +1,12 @@
-import { Amount, usesOfParameter, type Parameter, type Project } from '@stadion/core/model';
+import {
+  Amount,
+  idOf,
+  positionOf,
+  usesOfParameter,
+  type Item,
+  type Parameter,
+  type Project,
+} from '@stadion/core/model';
 import { valuesAt } from '@stadion/core/ramps';
 import { resolveAmount } from '@stadion/core/rules';
 import { placedOn } from '@stadion/core/attempt';
@@ -23,11 +31,12 @@ const spoken = (name: string): string =>
     .replaceAll(/([A-Z])/g, ' $1')
     .toLowerCase();
 
+/** What stands at a path of the document; entries of collections are found in their lists by their ids. */
 function entryAt(project: Project, path: readonly (string | number)[]): unknown {
-  return path.reduce<unknown>(
-    (value, part) => (value as Record<string | number, unknown> | undefined)?.[part],
-    project,
-  );
+  return path.reduce<unknown>((value, part) => {
+    if (Array.isArray(value) && typeof part === 'string') return (value as Item[]).find((item) => idOf(item) === part);
+    return (value as Record<string | number, unknown> | undefined)?.[part];
+  }, project);
 }
 
 /** The last word of a path that names something. */
@@ -57,7 +66,7 @@ function wordsOf(project: Project, path: readonly (string | number)[]): string {
       return `${level}: ${spoken(String(third))}${typeof fourth === 'string' ? `, ${spoken(fourth)}` : ''}`;
     }
     case 'slots':
-      return `Star gate of level ${Number(second) + 1}`;
+      return `Star gate of level ${positionOf(project, String(second))}`;
     case 'standing':
       return 'A standing rule';
     default:

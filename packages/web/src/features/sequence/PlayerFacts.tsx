@@ -38,8 +38,8 @@ export function PlayerFacts({ here }: { here: LevelHere }) {
         <AmountChip
           here={here}
           label="Speed of the player"
-          amount={player.speed}
-          path={at('player', 'speed')}
+          amount={player.moves.roam.speed}
+          path={at('player', 'moves', 'roam', 'speed')}
           step={0.1}
           min={0.1}
           max={25}

@@ -2,7 +2,7 @@ import { freshId, literal, type Reading, type ScorePart } from '@stadion/core/mo
 import { READINGS, readingInWords } from '@stadion/core/rules';
 import { namesFor } from '@stadion/core/attempt';
 import { X } from 'lucide-react';
-import { addAt, at, removeAt } from '@stadion/core/edits';
+import { at, insertEntry, removeAt } from '@stadion/core/edits';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { AmountChip, readingsHere } from '../../sentences/index.ts';
@@ -32,7 +32,7 @@ export function ScoreParts({ here }: { here: LevelHere }) {
   const add = (reading: Reading): void => {
     const id = freshId(reading.reading, new Set(project.score.map((part) => part.id)));
     const part: ScorePart = { id, reading, times: literal(1) };
-    edit({ label: `Score: ${readingInWords(reading, names)}`, patch: [addAt(at('score', '-'), part)] });
+    edit({ label: `Score: ${readingInWords(reading, names)}`, patch: insertEntry(['score'], project.score, part) });
   };
   return (
     <div>
@@ -44,7 +44,7 @@ export function ScoreParts({ here }: { here: LevelHere }) {
               here={here}
               label={`Points ${unitOf(part.reading)} ${readingInWords(part.reading, names)}`}
               amount={part.times}
-              path={at('score', index, 'times')}
+              path={at('score', part.id, 'times')}
               step={0.5}
               quiet
             />
@@ -58,7 +58,7 @@ export function ScoreParts({ here }: { here: LevelHere }) {
               onClick={() =>
                 edit({
                   label: `Score without ${readingInWords(part.reading, names)}`,
-                  patch: [removeAt(at('score', index))],
+                  patch: [removeAt(at('score', part.id))],
                 })
               }
             >

@@ -258,7 +258,7 @@ function StarGates({ here }: { here: LevelHere }) {
               here={here}
               label={`Stars before slot ${index + 1}`}
               amount={slot.starGate}
-              path={at('slots', index, 'starGate')}
+              path={at('slots', slot.id, 'starGate')}
               step={1}
               min={0}
               max={5000}

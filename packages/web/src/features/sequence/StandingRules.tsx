@@ -6,12 +6,12 @@ export function StandingRules({ here }: { here: LevelHere }) {
   const { project, position } = here;
   return (
     <div className="flex flex-col gap-1">
-      {project.standing.map((rule, index) => (
+      {project.standing.map((rule) => (
         <RuleSentence
           key={rule.id}
           here={here}
-          shown={{ rule, path: ['standing', index], standing: true, state: rule.off ? 'off' : 'in force' }}
-          count={project.standing.length}
+          shown={{ rule, path: ['standing', rule.id], standing: true, state: rule.off ? 'off' : 'in force' }}
+          list={project.standing}
           findings={[]}
           everywhere
         />

@@ -11,7 +11,7 @@ export function Tallies() {
   const [refused, setRefused] = useState<string>();
   return (
     <div>
-      {project.tallies.map((tally, index) => (
+      {project.tallies.map((tally) => (
         <div key={tally.id} className="say">
           <TextInPlace
             label="Name of the tally"
@@ -23,7 +23,7 @@ export function Tallies() {
             onCommit={(name) =>
               edit({
                 label: `Rename the tally ${tally.name} to ${name}`,
-                patch: [replaceAt(at('tallies', index, 'name'), name)],
+                patch: [replaceAt(at('tallies', tally.id, 'name'), name)],
               })
             }
           />
@@ -35,7 +35,7 @@ export function Tallies() {
             onCommit={(start) =>
               edit({
                 label: `${tally.name} starts at ${start}`,
-                patch: [replaceAt(at('tallies', index, 'start'), start)],
+                patch: [replaceAt(at('tallies', tally.id, 'start'), start)],
               })
             }
           />

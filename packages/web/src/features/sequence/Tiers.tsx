@@ -1,5 +1,6 @@
 import { addTier, moveTier, removeTier, renameTier, tierLimits } from '@stadion/core/edits';
 import { useEdit, useProject, useSelection } from '../../project/hooks.ts';
+import { mintId } from '../../project/mintId.ts';
 import { NumberChip, TextInPlace } from '../../ui/index.ts';
 
 /** The named bands of the sequence: each begins at a level and reaches to where the next begins. */
@@ -20,7 +21,7 @@ export function Tiers() {
               value={tier.name}
               className="min-w-24 font-[550]"
               refuse={(text) => (text === '' ? 'A tier needs a name.' : undefined)}
-              onCommit={(name) => edit(renameTier(project, undefined, tier.id, name))}
+              onCommit={(name) => edit(renameTier(undefined, tier.id, name))}
             />
             <span className="join">from level</span>
             {index === 0 ? (
@@ -49,7 +50,7 @@ export function Tiers() {
         type="button"
         className="link"
         disabled={position < 1 || tiers.some((tier) => tier.from === position)}
-        onClick={() => edit(addTier(project, undefined, position))}
+        onClick={() => edit(addTier(project, undefined, position, mintId))}
       >
         + tier from level {Math.max(1, position)}
       </button>

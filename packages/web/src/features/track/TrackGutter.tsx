@@ -1,14 +1,7 @@
-import { PACERS } from '@stadion/core/pacers';
 import { useState } from 'react';
 import { addLevel, duplicateLevel, moveSlot, removeSlot, repeatSlot } from '@stadion/core/edits';
-import {
-  useAppDispatch,
-  useAppSelector,
-  useGoto,
-  useProject,
-  useSelection,
-  useSequenceEdit,
-} from '../../project/hooks.ts';
+import { useAppDispatch, useGoto, usePacer, useProject, useSelection, useSequenceEdit } from '../../project/hooks.ts';
+import { mintId } from '../../project/mintId.ts';
 import { pacerChosen, renamingStarted } from '../../project/viewSlice.ts';
 import { ChoiceChip, Confirm, Menu } from '../../ui/index.ts';
 
@@ -16,7 +9,7 @@ import { ChoiceChip, Confirm, Menu } from '../../ui/index.ts';
 export function TrackGutter() {
   const project = useProject();
   const { slotId, position, screen } = useSelection();
-  const pacer = useAppSelector((state) => state.view.pacer);
+  const pacer = usePacer();
   const dispatch = useAppDispatch();
   const goto = useGoto();
   const change = useSequenceEdit();
@@ -43,17 +36,17 @@ export function TrackGutter() {
           </button>
         }
         entries={[
-          { label: 'Add a level after', keys: 'N', onSelect: () => change(addLevel(project, position)) },
+          { label: 'Add a level after', keys: 'N', onSelect: () => change(addLevel(project, position, mintId)) },
           {
             label: 'Duplicate',
             keys: 'D',
             disabled: none,
-            onSelect: withSlot((id) => change(duplicateLevel(project, id))),
+            onSelect: withSlot((id) => change(duplicateLevel(project, id, mintId))),
           },
           {
             label: 'Repeat: the same level once more',
             disabled: none,
-            onSelect: withSlot((id) => change(repeatSlot(project, id))),
+            onSelect: withSlot((id) => change(repeatSlot(project, id, mintId))),
           },
           { label: 'Rename', keys: 'F2', disabled: none, onSelect: rename },
           'line',
@@ -75,10 +68,10 @@ export function TrackGutter() {
       />
       <ChoiceChip
         label="Clear rate by"
-        value={pacer}
-        shown={`Clear rate: ${PACERS.find((entry) => entry.id === pacer)?.name ?? pacer}`}
+        value={pacer.id}
+        shown={`Clear rate: ${pacer.name}`}
         wide
-        choices={PACERS.map((entry) => ({ value: entry.id, label: `${entry.name} pacer` }))}
+        choices={project.pacers.map((entry) => ({ value: entry.id, label: `${entry.name} pacer` }))}
         onChoose={(id) => dispatch(pacerChosen(id))}
       />
       <p className="text-[11.5px] leading-[1.35] text-ink-3">

@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { Id } from './ids.ts';
+
+/** Where an entry stands in its collection. */
+export const Order = z
+  .number()
+  .describe('Its place in the collection: a smaller number comes first, equal ones go by their ids.');
+
+/**
+ * A collection of the document: entries by id, each with its own place. Two people's edits of different entries touch
+ * different paths, also where they add, move or remove.
+ *
+ * @param most so many entries at most
+ * @param what they are, in words
+ */
+export const keyed = <Entry extends z.ZodType>(entry: Entry, most: number, what: string) =>
+  z
+    .record(Id, entry)
+    .refine((entries) => Object.keys(entries).length <= most, `At most ${most} ${what}.`)
+    .meta({ maxProperties: most });
+
+/** An entry as it is read: with its id, in a list. Without a number, its place in the list is its place. */
+export type Listed<Entry> = Entry extends { order: number }
+  ? Omit<Entry, 'order'> & { id: Id; order?: number }
+  : Entry & { id: Id };

@@ -1,0 +1,171 @@
+import type { Id } from './ids.ts';
+import type { Kinds } from './kinds.ts';
+import type { Level, LevelEntry } from './level.ts';
+import type { LiveAxis, Parameter } from './parameter.ts';
+import type { LiveTier } from './sequence.ts';
+import { PROJECT_FORMAT, PROJECT_VERSION, type Project, type ProjectDocument } from './project.ts';
+
+/** Something in a list that is an entry of a collection in the document: its name there is its id, or its key. */
+export type Item = ({ id: Id } | { key: Id }) & { order?: number };
+
+export const idOf = (item: Item): Id => ('key' in item ? item.key : item.id);
+
+type Collection<Entry> = Readonly<Record<Id, Entry>>;
+
+/** Remembers what was made of an object, for as long as the object lives: what an edit does not touch stays the same object. */
+function remembered<From extends object, To>(make: (from: From) => To): (from: From) => To {
+  const known = new WeakMap<From, { made: To }>();
+  return (from) => {
+    const before = known.get(from);
+    if (before) return before.made;
+    const made = make(from);
+    known.set(from, { made });
+    return made;
+  };
+}
+
+/** By entry; an entry that was copied stands under several ids. */
+const items = new WeakMap<object, Map<Id, Item>>();
+
+function itemOf(name: 'id' | 'key', id: Id, entry: object): Item {
+  const known = items.get(entry) ?? new Map<Id, Item>();
+  const item = known.get(id) ?? ({ [name]: id, ...entry } as unknown as Item);
+  items.set(entry, known.set(id, item));
+  return item;
+}
+
+const byId = (one: Item, other: Item): number => (idOf(one) < idOf(other) ? -1 : 1);
+const byOrder = (one: Item, other: Item): number => (one.order ?? 0) - (other.order ?? 0) || byId(one, other);
+
+const itemsNamed = (name: 'id' | 'key') =>
+  remembered((collection: Collection<object>): Item[] =>
+    Object.entries(collection)
+      .map(([id, entry]) => itemOf(name, id, entry))
+      .toSorted(byOrder),
+  );
+const byIds = itemsNamed('id');
+const byKeys = itemsNamed('key');
+
+const listOf = <Entry extends object, Listed extends Item>(collection: Collection<Entry>): Listed[] =>
+  byIds(collection) as Listed[];
+
+/** Tiers stand in the order of their bounds. */
+const tiersOf = remembered((collection: Collection<{ from: number }>): Item[] =>
+  Object.entries(collection)
+    .toSorted(([, one], [, other]) => one.from - other.from)
+    .map(([id, entry]) => itemOf('id', id, entry)),
+);
+
+const groundOf = remembered((ground: LevelEntry['ground']): Level['ground'] => ({
+  ...ground,
+  pieces: listOf(ground.pieces),
+}));
+
+const levels = new WeakMap<LevelEntry, Level>();
+
+function levelOf(id: Id, entry: LevelEntry): Level {
+  const known = levels.get(entry);
+  if (known?.id === id) return known;
+  const level: Level = {
+    id,
+    ...entry,
+    ground: groundOf(entry.ground),
+    rules: listOf(entry.rules),
+    standingRulesOff: Object.keys(entry.standingRulesOff),
+  };
+  levels.set(entry, level);
+  return level;
+}
+
+const levelsOf = remembered((collection: Collection<LevelEntry>): Record<Id, Level> =>
+  Object.fromEntries(Object.entries(collection).map(([id, entry]) => [id, levelOf(id, entry)])),
+);
+
+const kindsOf = remembered(({ collectables, enemies, hazards }: ProjectDocument['kinds']): Kinds => ({
+  collectables: listOf(collectables),
+  enemies: listOf(enemies),
+  hazards: listOf(hazards),
+}));
+
+const liveTiersOf = remembered((axes: NonNullable<ProjectDocument['liveTiers']>): NonNullable<Project['liveTiers']> =>
+  Object.fromEntries(Object.entries(axes).map(([axis, tiers]) => [axis, tiersOf(tiers) as LiveTier[]])),
+);
+
+/**
+ * The document as it is read: collections in lists, in their order. Of documents that share parts the lists share them,
+ * too; the same document gives the same object.
+ */
+export const projectOf = remembered((document: ProjectDocument): Project => ({
+  ...document,
+  score: listOf(document.score),
+  tallies: listOf(document.tallies),
+  standing: listOf(document.standing),
+  kinds: kindsOf(document.kinds),
+  parameters: byKeys(document.parameters) as Parameter[],
+  tiers: tiersOf(document.tiers) as Project['tiers'],
+  liveTiers: document.liveTiers && liveTiersOf(document.liveTiers),
+  levels: levelsOf(document.levels),
+  expectations: listOf(document.expectations),
+  slots: listOf(document.slots),
+  pacers: listOf(document.pacers),
+}));
+
+/** An item as its collection holds it. @param order its place; what it says of itself when absent */
+export function entryOf(item: Item, order = item.order): object {
+  const { id: _id, key: _key, order: _order, ...entry } = item as Record<string, unknown>;
+  return order === undefined ? entry : { order, ...entry };
+}
+
+/** The numbers by which a list keeps its order: its own where they rise, else from 1 on. */
+export function numbersOf(list: readonly Item[]): number[] {
+  const own = list.map(({ order }) => order ?? Number.NaN);
+  const rises = own.every((order, index) => order > (own[index - 1] ?? Number.NEGATIVE_INFINITY));
+  return rises ? own : own.map((_, index) => index + 1);
+}
+
+function collectionOf<Entry>(list: readonly Item[]): Record<Id, Entry> {
+  const numbers = numbersOf(list);
+  return Object.fromEntries(list.map((item, index) => [idOf(item), entryOf(item, numbers[index])])) as Record<
+    Id,
+    Entry
+  >;
+}
+
+const tierEntries = <Entry>(tiers: readonly Item[]): Record<Id, Entry> =>
+  Object.fromEntries(tiers.map((tier) => [idOf(tier), entryOf(tier)])) as Record<Id, Entry>;
+
+/** A level as the document holds it. */
+export function levelEntryOf({ id: _id, ...level }: Level): LevelEntry {
+  return {
+    ...level,
+    ground: { ...level.ground, pieces: collectionOf(level.ground.pieces) },
+    rules: collectionOf(level.rules),
+    standingRulesOff: Object.fromEntries(level.standingRulesOff.map((id) => [id, true as const])),
+  };
+}
+
+/** The document that is read as this project; of ids given twice the last stands. */
+export function documentOf(project: Project): ProjectDocument {
+  const { kinds, liveTiers, ...rest } = project;
+  const axes = Object.entries(liveTiers ?? {}) as [LiveAxis, LiveTier[]][];
+  return {
+    ...rest,
+    format: PROJECT_FORMAT,
+    version: PROJECT_VERSION,
+    score: collectionOf(project.score),
+    tallies: collectionOf(project.tallies),
+    standing: collectionOf(project.standing),
+    kinds: {
+      collectables: collectionOf(kinds.collectables),
+      enemies: collectionOf(kinds.enemies),
+      hazards: collectionOf(kinds.hazards),
+    },
+    parameters: collectionOf(project.parameters),
+    tiers: tierEntries(project.tiers),
+    ...(liveTiers ? { liveTiers: Object.fromEntries(axes.map(([axis, tiers]) => [axis, tierEntries(tiers)])) } : {}),
+    levels: Object.fromEntries(Object.entries(project.levels).map(([id, level]) => [id, levelEntryOf(level)])),
+    expectations: collectionOf(project.expectations),
+    slots: collectionOf(project.slots),
+    pacers: collectionOf(project.pacers),
+  };
+}

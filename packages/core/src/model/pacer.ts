@@ -1,0 +1,72 @@
+import { z } from 'zod';
+import { ABILITIES, ABILITY_NAMES, type AbilityName } from '../abilities/index.ts';
+import { Order, type Listed } from './keyed.ts';
+import { Limits } from './limits.ts';
+
+/** A number for each ability, in the range and the unit of its definition. */
+const Abilities = z.strictObject(
+  Object.fromEntries(
+    ABILITY_NAMES.map((name) => {
+      const { least, most, unit, means } = ABILITIES[name];
+      return [name, z.number().min(least).max(most).describe(`${means} In ${unit}.`)];
+    }),
+  ) as Record<AbilityName, z.ZodNumber>,
+);
+
+/** A population of players of like ability: each attempt draws one player from it. */
+export const PacerEntry = z
+  .strictObject({
+    order: Order,
+    name: z.string().regex(/\S/, 'A pacer needs a name.').max(Limits.nameLength),
+    abilities: Abilities.describe('Means of the population.'),
+    spread: z
+      .number()
+      .min(0)
+      .max(1)
+      .describe('How much players differ: the deviation of each ability as a share of its mean.'),
+  })
+  .meta({ title: 'Pacer' });
+export type Pacer = Listed<z.infer<typeof PacerEntry>>;
+
+/** The pacers that come with every project. */
+export const usualPacers = (): Pacer[] => [
+  {
+    id: 'novice',
+    name: 'Novice',
+    abilities: {
+      reactionMs: 340,
+      aimErrorDegrees: 22,
+      cautionUnits: 0.9,
+      foresightSeconds: 0.45,
+      lapsesPerMinute: 7,
+      planning: 0,
+    },
+    spread: 0.3,
+  },
+  {
+    id: 'steady',
+    name: 'Steady',
+    abilities: {
+      reactionMs: 260,
+      aimErrorDegrees: 14,
+      cautionUnits: 1.1,
+      foresightSeconds: 0.6,
+      lapsesPerMinute: 4,
+      planning: 0.4,
+    },
+    spread: 0.25,
+  },
+  {
+    id: 'sharp',
+    name: 'Sharp',
+    abilities: {
+      reactionMs: 170,
+      aimErrorDegrees: 6,
+      cautionUnits: 1.4,
+      foresightSeconds: 0.9,
+      lapsesPerMinute: 1,
+      planning: 0.8,
+    },
+    spread: 0.2,
+  },
+];
