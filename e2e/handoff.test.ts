@@ -65,9 +65,9 @@ describe('the hand-off', () => {
     [
       'with a slot that leads nowhere',
       (text: string) => text.replace('"levelId": "two-ponds"', '"levelId": "three-ponds"'),
-      /\/slots\/3\/levelId There is no level “three-ponds”/,
+      /\/slots\/slot-4\/levelId There is no level “three-ponds”/,
     ],
-    ['from a newer Stadion', (text: string) => text.replace('"version": 2', '"version": 3'), /made by a newer Stadion/],
+    ['from a newer Stadion', (text: string) => text.replace('"version": 3', '"version": 4'), /made by a newer Stadion/],
   ])('refuses a file %s, with the place', async (name, spoil, place) => {
     await at.open('hand-off/slot-1');
     const projects = async (): Promise<number> =>

@@ -1,4 +1,4 @@
-import { entryOf, pointerOf, type Parameter, type Project } from '../model/index.ts';
+import { entryOf, numbersOf, pointerOf, type Parameter, type Project } from '../model/index.ts';
 import { alike, type PatchOperation } from '../patch/index.ts';
 import { shapeDefinition, type RampTable } from '../ramps/index.ts';
 import type { Change } from './change.ts';
@@ -62,9 +62,9 @@ function factWords(before: Parameter, after: Parameter): string[] {
   ];
 }
 
-/** The earlier parameter as the document holds it, without pins at slots that are gone. */
-const fitted = (parameter: Parameter, slots: Project['slots']): object => ({
-  ...entryOf(parameter),
+/** The earlier parameter as the document holds it at a place, without pins at slots that are gone. */
+const fitted = (parameter: Parameter, order: number | undefined, slots: Project['slots']): object => ({
+  ...entryOf(parameter, order),
   pins: Object.fromEntries(Object.entries(parameter.pins).filter(([id]) => slots.some((slot) => slot.id === id))),
 });
 
@@ -78,6 +78,9 @@ export interface State {
 export function parameterChanges(before: State, after: State): Change[] {
   const { slots } = after.project;
   const earlier = new Map(before.project.parameters.map((parameter) => [parameter.key, parameter]));
+  const numbers = numbersOf(after.project.parameters);
+  const numbersBefore = numbersOf(before.project.parameters);
+  const earlierNumbers = new Map([...earlier.keys()].map((key, index) => [key, numbersBefore[index]]));
   const change = (parameter: Parameter, words: string[], positions: number[], restore: PatchOperation[]): Change => ({
     id: `parameter ${parameter.key}`,
     about: 'parameter',
@@ -86,7 +89,7 @@ export function parameterChanges(before: State, after: State): Change[] {
     positions,
     restore,
   });
-  const changed = after.project.parameters.flatMap((parameter) => {
+  const changed = after.project.parameters.flatMap((parameter, index) => {
     const path = pointerOf(['parameters', parameter.key]);
     const was = earlier.get(parameter.key);
     earlier.delete(parameter.key);
@@ -100,14 +103,20 @@ export function parameterChanges(before: State, after: State): Change[] {
     // A formula changes with what it names.
     if (words.length === 0 && positions.length > 0) words.push('follows what has changed elsewhere');
     if (words.length === 0) return [];
-    return [change(parameter, words, positions, [{ op: 'replace', path, value: fitted(was, slots) }])];
+    return [change(parameter, words, positions, [{ op: 'replace', path, value: fitted(was, numbers[index], slots) }])];
   });
   const gone = [...earlier.values()].map((parameter) =>
     change(
       parameter,
       ['removed since'],
       [],
-      [{ op: 'add', path: pointerOf(['parameters', parameter.key]), value: fitted(parameter, slots) }],
+      [
+        {
+          op: 'add',
+          path: pointerOf(['parameters', parameter.key]),
+          value: fitted(parameter, earlierNumbers.get(parameter.key), slots),
+        },
+      ],
     ),
   );
   return [...changed, ...gone];
