@@ -2,7 +2,7 @@ import { secondsToTicks, type ResolvedEffect } from '../rules/index.ts';
 import { changeParameter } from './dials.ts';
 import { placeOfReturn } from './pieces/checkpoint.ts';
 import { reveal } from './pieces/collectable.ts';
-import { setGate } from './pieces/gate.ts';
+import { makeRoom, setGate } from './pieces/gate.ts';
 import { SORTS } from './pieces/index.ts';
 import { sendWave } from './pieces/spawner.ts';
 import { cuedTicksOf } from './pieces/zone.ts';
@@ -48,6 +48,7 @@ const EFFECTS: { [N in Milestone['effect']]: Apply<Extract<Milestone, { effect: 
     for (const tally of effect.tallies) observed.tallies[tally] = world.level.judging.tallies[tally] as number;
     if (effect.back === 'stay') return;
     world.kind.putBack(state, state.own, placeOfReturn(state, effect.back));
+    makeRoom(state);
   },
   gate: (state, effect) => setGate(state, effect.gate, effect.open),
   wave: (state, effect) => sendWave(state, effect.spawner),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { literal, type Piece } from '../model/index.ts';
+import { literal, type Effect, type Level, type Piece, type Project, type Stars } from '../model/index.ts';
 import { atLeast, atMost, clover, garden, inGarden, is, rule, run } from '../testing/index.ts';
 import { headingInput, makeWorld, prepareLevel } from '../grounds/index.ts';
 import {
@@ -420,5 +420,90 @@ describe('a timeline', () => {
     expect(from).toBeGreaterThan(85);
     expect(from).toBeLessThan(95);
     expect(to).toBeGreaterThan(from);
+  });
+});
+
+describe('the tick of a win', () => {
+  const reached = rule('won', atLeast('t', { reading: 'timeElapsed' }, 1), [{ effect: 'win' }]);
+  const bonus = rule('bonus', atLeast('b', { reading: 'timeElapsed' }, 1), [{ effect: 'score', add: literal(50) }]);
+
+  it.each<[string, Stars]>([
+    ['on a ladder', { is: 'ladder', reading: 'score', direction: 'atLeast', thresholds: [null, literal(50)] }],
+    ['by conditions', { is: 'conditions', conditions: [null, atLeast('s', { reading: 'score' }, 50)] }],
+  ])('counts stars %s after the milestones of that tick', (_case, stars) => {
+    const change = (project: Project, level: Level): void => {
+      project.score = [];
+      level.stars = stars;
+    };
+    const state = run(inGarden({ rules: [reached, bonus], change }), REST, 100);
+    expect([state.phase, state.tick, state.verdicts.stars]).toEqual(['won', 60, 2]);
+  });
+
+  it.each(['win', 'loss'] as const)('of a rule that both wins and loses is settled by the tie: %s', (tie) => {
+    const both = rule('both', atLeast('t', { reading: 'timeElapsed' }, 1), [
+      { effect: 'win' },
+      { effect: 'lose', cause: 'Too much' },
+    ]);
+    const state = run(inGarden({ rules: [both], change: (_project, level) => void (level.tie = tie) }), REST, 100);
+    expect(state.phase).toBe(tie === 'win' ? 'won' : 'lost');
+  });
+
+  it('by the clock is graded after the milestones of that tick', () => {
+    const change = (project: Project, level: Level): void => {
+      project.score = [];
+      level.clock = { ...level.clock, limitSeconds: literal(1), atExpiry: 'grade' };
+      level.stars = { is: 'ladder', reading: 'score', direction: 'atLeast', thresholds: [literal(50)] };
+    };
+    expect(run(inGarden({ rules: [bonus], change }), REST, 100).phase).toBe('won');
+  });
+});
+
+describe('what a rule takes and gives', () => {
+  const after = (effect: Effect): ReturnType<typeof run> =>
+    run(inGarden({ rules: [rule('r', atLeast('t', { reading: 'timeElapsed' }, 0.5), [effect])] }), REST, 60);
+
+  it.each([
+    [1, 3],
+    [2, 2],
+    [-1, 4],
+    [0.6, 3],
+    [0.4, 4],
+  ])('takes whole lives only: %d leaves %d of 4', (lives, left) => {
+    const effect: Effect = { effect: 'loseLife', lives: literal(lives), back: 'stay', resets: [] };
+    expect(after(effect).observed.lives).toBe(left);
+  });
+
+  it.each(['hurt', 'heal'] as const)('is never the other way round: %s by less than nothing', (effect) => {
+    expect(after({ effect, by: literal(-5) }).observed.health).toBe(100);
+  });
+});
+
+describe('a start in a closed gate', () => {
+  const round: Piece = {
+    id: 'gate',
+    piece: 'gate',
+    name: 'Gate',
+    at: { x: 2, y: 5 },
+    width: 1,
+    height: 1,
+    open: false,
+  };
+
+  it('throws nobody out: the gate is open until the player has left', () => {
+    const state = inGarden({ pieces: [round] });
+    run(state, REST, 10);
+    expect([state.body.x, state.body.y, state.observed.gates[0]]).toEqual([2.5, 5.5, 1]);
+    run(state, RIGHT, 60);
+    expect(state.observed.gates[0]).toBe(0);
+  });
+
+  it('is open for one who is put back into it, too', () => {
+    const back = rule('back', atLeast('t', { reading: 'timeElapsed' }, 1.5), [
+      { effect: 'loseLife', lives: literal(1), back: 'start', resets: [] },
+    ]);
+    const state = inGarden({ pieces: [round], rules: [back] });
+    run(state, RIGHT, 60);
+    run(state, REST, 60);
+    expect([state.body.x, state.body.y, state.observed.gates[0]]).toEqual([2.5, 5.5, 1]);
   });
 });

@@ -1,4 +1,4 @@
-import { judgeTick, type Expiry } from '../rules/index.ts';
+import { endTick, judgeTick, type Expiry } from '../rules/index.ts';
 import { applyMilestones } from './effects.ts';
 import { followReadings } from './dials.ts';
 import { FIRE, REST } from './input.ts';
@@ -78,10 +78,11 @@ export function step(state: AttemptState, input: number): void {
   makeContacts(state);
   const expiry = runClock(state);
   if (state.followed.length > 0) followReadings(state);
-  judgeTick(world.judge, state.observed, verdicts, expiry);
+  judgeTick(world.judge, state.observed, verdicts);
   const starts = world.judge.clockStart;
   if (starts && !clock.runs && verdicts.truth[starts.index] === true) startClock(state);
   applyMilestones(state);
+  endTick(world.judge, state.observed, verdicts, expiry);
   if (!verdicts.ended) return;
   state.phase = verdicts.ending.result;
   const { x, y } = state.body;

@@ -88,7 +88,7 @@ const PARAMETERS: readonly Parameter[] = [
     number: 'real',
     sane: { min: 1, max: 20 },
     ramp: { shape: { type: 'hold', value: 5 } },
-    pins: {},
+    pins: { 'slot-16': 18 },
     note: '',
   },
   {

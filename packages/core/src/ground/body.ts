@@ -1,4 +1,4 @@
-import { isWall, type Grid } from './grid.ts';
+import { isWallInColumn, isWallInRow, type Grid } from './grid.ts';
 
 /** Something that moves: a round thing that meets walls as the square around it. Units and units per second. */
 export interface Body {
@@ -29,7 +29,7 @@ export function moveBody(grid: Grid, body: Body, seconds: number): void {
   if (stepX !== 0) {
     const x = body.x + stepX;
     const edge = Math.floor(stepX > 0 ? x + radius : x - radius);
-    if (isWall(grid, edge, Math.floor(body.y - radius)) || isWall(grid, edge, Math.floor(body.y + radius))) {
+    if (isWallInColumn(grid, edge, Math.floor(body.y - radius), Math.floor(body.y + radius))) {
       body.x = stepX > 0 ? edge - radius - GAP : edge + 1 + radius + GAP;
       body.vx = 0;
     } else body.x = x;
@@ -38,7 +38,7 @@ export function moveBody(grid: Grid, body: Body, seconds: number): void {
   if (stepY !== 0) {
     const y = body.y + stepY;
     const edge = Math.floor(stepY > 0 ? y + radius : y - radius);
-    if (isWall(grid, Math.floor(body.x - radius), edge) || isWall(grid, Math.floor(body.x + radius), edge)) {
+    if (isWallInRow(grid, edge, Math.floor(body.x - radius), Math.floor(body.x + radius))) {
       body.y = stepY > 0 ? edge - radius - GAP : edge + 1 + radius + GAP;
       body.vy = 0;
     } else body.y = y;

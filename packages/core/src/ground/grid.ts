@@ -45,6 +45,18 @@ export function isWall(grid: Grid, column: number, row: number): boolean {
   return grid.walls[row * grid.width + column] === 1;
 }
 
+/** Is any cell of this column a wall, from one row to another, both included? */
+export function isWallInColumn(grid: Grid, column: number, top: number, bottom: number): boolean {
+  for (let row = top; row <= bottom; row++) if (isWall(grid, column, row)) return true;
+  return false;
+}
+
+/** Is any cell of this row a wall, from one column to another, both included? */
+export function isWallInRow(grid: Grid, row: number, left: number, right: number): boolean {
+  for (let column = left; column <= right; column++) if (isWall(grid, column, row)) return true;
+  return false;
+}
+
 /** The index of the cell that holds a place; places outside count to the nearest edge. @param x @param y units */
 export function cellAt(grid: Grid, x: number, y: number): number {
   const column = Math.min(grid.width - 1, Math.max(0, Math.floor(x)));

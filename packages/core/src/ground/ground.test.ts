@@ -4,6 +4,7 @@ import {
   cellAt,
   DistanceMaps,
   HEADING_VECTORS,
+  isInSight,
   makeGrid,
   moveBody,
   nearestHeading,
@@ -54,6 +55,33 @@ describe('wayIsClear', () => {
     ['down the side', 1.5, 1.5, 1.5, 3.5, true],
   ])('%s', (_name, x1, y1, x2, y2, expected) => {
     expect(wayIsClear(room, { x: x1, y: y1, radius: 0.3 }, { x: x2, y: y2 })).toBe(expected);
+  });
+});
+
+describe('sight', () => {
+  const pillar = makeGrid(['.....', '.....', '..#..', '.....', '.....']);
+  it.each([
+    ['past the pillar', 0.5, 1.5, 4.5, 1.5, true],
+    ['straight at it', 0.5, 2.5, 4.5, 2.5, false],
+    ['through a corner of it, by a hair', 1.95, 2.9, 2.1, 3.05, false],
+    ['just beside that corner', 1.9, 2.95, 2.05, 3.1, true],
+    ['nowhere', 1.5, 1.5, 1.5, 1.5, true],
+    ['into it', 0.5, 0.5, 2.5, 2.5, false],
+  ])('%s', (_name, x1, y1, x2, y2, expected) => {
+    expect(isInSight(pillar, { x: x1, y: y1 }, { x: x2, y: y2 })).toBe(expected);
+  });
+});
+
+describe('something wider than a cell', () => {
+  const pillar = makeGrid(['.......', '.......', '.......', '...#...', '.......', '.......', '.......']);
+  it('is stopped by a pillar of one cell, and finds no way through it', () => {
+    const body = { x: 1, y: 3.5, vx: 3, vy: 0, radius: 0.9 };
+    expect(wayIsClear(pillar, body, { x: 5.5, y: 3.5 })).toBe(false);
+    for (let i = 0; i < 200; i++) {
+      body.vx = 3;
+      moveBody(pillar, body, 1 / 60);
+    }
+    expect(body.x).toBeCloseTo(3 - 0.9, 5);
   });
 });
 

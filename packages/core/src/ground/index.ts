@@ -1,6 +1,6 @@
 export { cellAt, cellsIn, holesIn, isWall, makeGrid, withWalls, type Grid } from './grid.ts';
 export { DistanceMaps, UNREACHABLE } from './distances.ts';
-export { isInSight, wayIsClear } from './sight.ts';
+export { fits, isInSight, wayIsClear } from './sight.ts';
 export { HEADINGS, HEADING_VECTORS, nearestHeading, nearestHeadingOf } from './headings.ts';
 export { moveBody, type Body } from './body.ts';
 export { nextCellTowards, type Spot } from './path.ts';

@@ -32,6 +32,8 @@ export interface Driver<Memory = unknown> {
    * @returns index into the actions of the kind of ground
    */
   decide(player: Player, state: AttemptState, memory: Memory): number;
-  /** The input that comes of a wanted one by a steering error. @param degrees to the right of it */
-  misdirected(input: number, degrees: number): number;
+  /** The input that comes of a wanted one by a steering error. What lies still in plain sight is noticed: an error that leads into it is made smaller. @param degrees to the right of it */
+  misdirected(player: Player, state: AttemptState, input: number, degrees: number): number;
+  /** Is an input about to lead into something that lies still in plain sight? */
+  leadsIntoHarm(player: Player, state: AttemptState, input: number): boolean;
 }

@@ -34,10 +34,13 @@ export function makePlayerOn(driver: Driver, state: AttemptState, abilities: Abi
 function decide(player: Player, state: AttemptState): number {
   const { abilities, stream, driver } = player;
   player.drift = nextDrift(player.drift, stream);
-  if (isAbsent(player.lapses, state.tick, abilities.lapsesPerMinute / DECISIONS_PER_MINUTE, stream))
-    return player.reaction.input;
+  const absent = isAbsent(player.lapses, state.tick, abilities.lapsesPerMinute / DECISIONS_PER_MINUTE, stream);
+  const kept = player.reaction.input;
+  // Nobody is so absent as to walk into what lies before them.
+  if (absent && !driver.leadsIntoHarm(player, state, kept % FIRE)) return kept;
   const input = driver.decide(player, state, player.memory);
-  return driver.misdirected(input, player.drift * abilities.aimErrorDegrees) + (player.fires ? FIRE : 0);
+  const off = driver.misdirected(player, state, input, player.drift * abilities.aimErrorDegrees);
+  return off + (player.fires ? FIRE : 0);
 }
 
 /** The input for the next tick: what was decided a reaction ago. Call it once before every step. */

@@ -1,5 +1,5 @@
 import { compare } from './compare.ts';
-import { judgeTick, startVerdicts, type Judge, type JudgeNode } from './judge.ts';
+import { endTick, judgeTick, startVerdicts, type Judge, type JudgeNode } from './judge.ts';
 import { copyObserved, type Observed } from './observed.ts';
 import { READINGS, type ReadingDefinition } from './readings.ts';
 import type { Expiry } from './resolved.ts';
@@ -45,7 +45,8 @@ export function judgeFrames(starting: StartingJudge, frames: readonly Frame[]): 
     for (const { reading, subject, value } of set) reading.write(seen, subject, value);
     for (let i = 0; i < Math.max(1, ticks) && !verdicts.ended; i++) {
       const expired = seen.limitTicks >= 0 && seen.clockTicks >= seen.limitTicks;
-      judgeTick(judge, seen, verdicts, expired ? atExpiry : null);
+      judgeTick(judge, seen, verdicts);
+      endTick(judge, seen, verdicts, expired ? atExpiry : null);
     }
   });
   return {

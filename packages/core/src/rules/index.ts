@@ -25,6 +25,7 @@ export type {
   Subjects,
 } from './resolved.ts';
 export {
+  endTick,
   judgeTick,
   makeJudge,
   startVerdicts,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Comparison } from '../model/index.ts';
-import { compare, emptyObserved, judgeTick, makeJudge, startVerdicts, starsFor } from './index.ts';
+import { compare, emptyObserved, endTick, judgeTick, makeJudge, startVerdicts, starsFor } from './index.ts';
 import type { ResolvedCondition, ResolvedEffect, ResolvedRule } from './index.ts';
 
 const worthAtLeast = (amount: number, heldTicks = 0): ResolvedCondition => ({
@@ -62,7 +62,8 @@ function play(
     if (tick.inside !== undefined) seen.inside[0] = tick.inside;
     if (tick.lives !== undefined) seen.lives = tick.lives;
     if (tick.touching !== undefined) seen.touching[0] = tick.touching;
-    judgeTick(judge, seen, verdicts, null);
+    judgeTick(judge, seen, verdicts);
+    endTick(judge, seen, verdicts, null);
     due.push(verdicts.due.slice(0, verdicts.dueCount));
   }
   return { verdicts, due, result: verdicts.ended ? verdicts.ending.result : 'playing' };
@@ -157,14 +158,18 @@ describe('the clock', () => {
   ] as const)('running out as %s ends what is %s as %s', (expiry, _before, expected) => {
     const judge = makeJudge([win(worthAtLeast(9))], 'win');
     const verdicts = startVerdicts(judge);
-    judgeTick(judge, emptyObserved({ collectables: 1, enemies: 1, zones: 1 }), verdicts, expiry);
+    const seen = emptyObserved({ collectables: 1, enemies: 1, zones: 1 });
+    judgeTick(judge, seen, verdicts);
+    endTick(judge, seen, verdicts, expiry);
     expect(verdicts.ended && verdicts.ending).toEqual({ result: expected, rule: -1 });
   });
 
   it('gives way to a win in the same tick', () => {
     const judge = makeJudge([win(worthAtLeast(0))], 'win');
     const verdicts = startVerdicts(judge);
-    judgeTick(judge, emptyObserved({ collectables: 1, enemies: 1, zones: 1 }), verdicts, 'lost');
+    const seen = emptyObserved({ collectables: 1, enemies: 1, zones: 1 });
+    judgeTick(judge, seen, verdicts);
+    endTick(judge, seen, verdicts, 'lost');
     expect(verdicts.ending).toEqual({ result: 'won', rule: 0 });
   });
 });

@@ -46,6 +46,9 @@ interface JudgeRule {
   when: JudgeNode;
   fires: ResolvedRule['fires'];
   everyTicks: number;
+  wins: boolean;
+  loses: boolean;
+  /** What it brings by itself: where it both wins and loses, what the tie says. */
   ending: 'won' | 'lost' | null;
   /** Has effects besides winning and losing. */
   milestone: boolean;
@@ -97,6 +100,9 @@ export interface Verdicts {
   /** Indices of the rules whose milestone effects are due at this tick, in the order written. */
   due: number[];
   dueCount: number;
+  /** The first rules that win and that lose at this tick; -2 for none, -1 for the clock. */
+  wonBy: number;
+  lostBy: number;
   /** The ending of this tick, if `ended`. */
   ending: Ending;
   ended: boolean;
@@ -134,18 +140,20 @@ export function makeJudge(
   return {
     nodes,
     tie,
-    rules: rules.map((rule) => ({
-      id: rule.id,
-      when: build(rule.when, nodes),
-      fires: rule.fires,
-      everyTicks: rule.everyTicks ?? TICKS_PER_SECOND,
-      ending: rule.then.some((effect) => effect.effect === 'win')
-        ? 'won'
-        : rule.then.some((effect) => effect.effect === 'lose')
-          ? 'lost'
-          : null,
-      milestone: rule.then.some((effect) => effect.effect !== 'win' && effect.effect !== 'lose'),
-    })),
+    rules: rules.map((rule) => {
+      const wins = rule.then.some((effect) => effect.effect === 'win');
+      const loses = rule.then.some((effect) => effect.effect === 'lose');
+      return {
+        id: rule.id,
+        when: build(rule.when, nodes),
+        fires: rule.fires,
+        everyTicks: rule.everyTicks ?? TICKS_PER_SECOND,
+        wins,
+        loses,
+        ending: wins && (!loses || tie === 'win') ? 'won' : loses ? 'lost' : null,
+        milestone: rule.then.some((effect) => effect.effect !== 'win' && effect.effect !== 'lose'),
+      };
+    }),
     stars:
       stars?.is === 'conditions'
         ? { is: 'conditions', nodes: stars.conditions.map((condition) => condition && build(condition, nodes)) }
@@ -175,6 +183,8 @@ export function startVerdicts(judge: Judge): Verdicts {
     sinceFired: new Array<number>(rules).fill(0),
     due: new Array<number>(rules).fill(0),
     dueCount: 0,
+    wonBy: -2,
+    lostBy: -2,
     ending: { result: 'lost', rule: -1 },
     ended: false,
     stars: 0,
@@ -242,25 +252,49 @@ function firesNow(rule: JudgeRule, index: number, isTrue: boolean, verdicts: Ver
   }
 }
 
-/** The stars that a win at this tick earns. */
+/** Is a condition true on these readings, with the time for which it has held at this tick? Changes nothing. */
+function holds(node: JudgeNode, seen: Observed, verdicts: Verdicts): boolean {
+  const { index } = node;
+  switch (node.is) {
+    case 'compare':
+    case 'onOff': {
+      const value = node.reading.read(seen, node.subject);
+      const now =
+        node.is === 'compare'
+          ? compare(node.comparison, value, verdicts.amounts[index] as number)
+          : (value !== 0) === node.on;
+      return now && Math.max(1, verdicts.held[index] as number) >= node.heldTicks;
+    }
+    case 'all':
+      return node.of.every((child) => holds(child, seen, verdicts));
+    case 'any':
+      return node.of.some((child) => holds(child, seen, verdicts));
+    case 'none':
+      return !node.of.some((child) => holds(child, seen, verdicts));
+    case 'atLeast':
+      return node.of.filter((child) => holds(child, seen, verdicts)).length >= node.count;
+    case 'inOrder':
+      return (verdicts.numbers[index] as number) >= node.of.length;
+  }
+}
+
+/** The stars that a win at this tick earns, on the readings as they are now. */
 function starsNow(judge: Judge, seen: Observed, verdicts: Verdicts): number {
   const { stars } = judge;
   if (stars.is === 'ladder') return starsFor(stars.thresholds, stars.reading.read(seen, stars.subject), stars.atMost);
   let count = 0;
-  for (const node of stars.nodes) if (!node || verdicts.truth[node.index] === true) count++;
+  for (const node of stars.nodes) if (!node || holds(node, seen, verdicts)) count++;
   return count;
 }
 
 /**
- * Judge one tick: all conditions on the same readings, then which rules fire, then the ending. An empty “all of” is true.
+ * Judge one tick: all conditions on the same readings, then which rules fire. An empty “all of” is true.
  *
- * @param expiry what the clock's running out brings at this tick, or null; “grade” wins if the attempt earns a star
- * @returns nothing; `verdicts.due` names the milestones to carry out, `verdicts.ending` the end, if any. When a win and a
- * loss fall together, the level's tie decides.
+ * @returns nothing; `verdicts.due` names the milestones to carry out before `endTick` says whether the attempt ends
  */
-export function judgeTick(judge: Judge, seen: Observed, verdicts: Verdicts, expiry: Expiry | null): void {
-  let won = -2;
-  let lost = -2;
+export function judgeTick(judge: Judge, seen: Observed, verdicts: Verdicts): void {
+  verdicts.wonBy = -2;
+  verdicts.lostBy = -2;
   verdicts.dueCount = 0;
   if (judge.stars.is === 'conditions') {
     for (const node of judge.stars.nodes) if (node) evaluate(node, seen, verdicts);
@@ -275,18 +309,28 @@ export function judgeTick(judge: Judge, seen: Observed, verdicts: Verdicts, expi
     verdicts.sinceFired[i] = 0;
     verdicts.fired[i] = (verdicts.fired[i] as number) + 1;
     if (rule.milestone) verdicts.due[verdicts.dueCount++] = i;
-    if (rule.ending === 'won' && won === -2) won = i;
-    if (rule.ending === 'lost' && lost === -2) lost = i;
+    if (rule.wins && verdicts.wonBy === -2) verdicts.wonBy = i;
+    if (rule.loses && verdicts.lostBy === -2) verdicts.lostBy = i;
   }
+}
+
+/**
+ * The ending of a tick that has been judged, after its milestones: stars are counted on the readings that these have left.
+ * When a win and a loss fall together, the level's tie decides.
+ *
+ * @param expiry what the clock's running out brings at this tick, or null; “grade” wins if the attempt earns a star
+ */
+export function endTick(judge: Judge, seen: Observed, verdicts: Verdicts, expiry: Expiry | null): void {
   if (expiry !== null) {
     const passed = expiry === 'won' || (expiry === 'grade' && starsNow(judge, seen, verdicts) > 0);
-    if (passed && won === -2) won = -1;
-    if (!passed && lost === -2) lost = -1;
+    if (passed && verdicts.wonBy === -2) verdicts.wonBy = -1;
+    if (!passed && verdicts.lostBy === -2) verdicts.lostBy = -1;
   }
-  if (won === -2 && lost === -2) return;
-  const winStands = won !== -2 && (lost === -2 || judge.tie === 'win');
+  const { wonBy, lostBy } = verdicts;
+  if (wonBy === -2 && lostBy === -2) return;
+  const winStands = wonBy !== -2 && (lostBy === -2 || judge.tie === 'win');
   verdicts.ended = true;
   verdicts.ending.result = winStands ? 'won' : 'lost';
-  verdicts.ending.rule = winStands ? won : lost;
+  verdicts.ending.rule = winStands ? wonBy : lostBy;
   verdicts.stars = winStands ? starsNow(judge, seen, verdicts) : 0;
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
 import {
   emptyObserved,
+  endTick,
   judgeTick,
   makeJudge,
   READINGS,
@@ -52,7 +53,8 @@ function judged(
       lives: tick.lives ?? seen.lives,
     } satisfies Partial<Observed>);
     if (tick.worth !== undefined) seen.worth[1] = tick.worth;
-    judgeTick(judge, seen, verdicts, index === ticks.length - 1 ? expiry : null);
+    judgeTick(judge, seen, verdicts);
+    endTick(judge, seen, verdicts, index === ticks.length - 1 ? expiry : null);
   });
   return { verdicts, result: verdicts.ended ? verdicts.ending.result : 'playing' };
 }

@@ -82,6 +82,9 @@ export function resolveCondition(source: Condition, resolving: Resolving): Resol
   return { id, is: 'compare', reading, subject, comparison, amount, heldTicks, ...(live ? { live } : {}) };
 }
 
+/** What can only be taken or given, never the other way round. */
+const atLeastNothing = (value: number): number => Math.max(0, value);
+
 function resolveEffect(source: Effect, { values, placed, subjects, dials }: Resolving): ResolvedEffect {
   const number = (amount: Amount): number => resolveAmount(amount, values, placed);
   const index = (sort: keyof Subjects, id: string): number => subjects[sort].get(id) ?? -1;
@@ -92,7 +95,7 @@ function resolveEffect(source: Effect, { values, placed, subjects, dials }: Reso
     case 'loseLife':
       return {
         effect: 'loseLife',
-        lives: number(source.lives),
+        lives: Math.round(atLeastNothing(number(source.lives))),
         back: source.back,
         resets: source.resets.filter((name) => !subjects.tally.has(name)),
         tallies: source.resets.flatMap((name) => subjects.tally.get(name) ?? []),
@@ -109,7 +112,7 @@ function resolveEffect(source: Effect, { values, placed, subjects, dials }: Reso
       return { effect: 'tally', tally: index('tally', source.tally), add: number(source.add) };
     case 'heal':
     case 'hurt':
-      return { effect: source.effect, by: number(source.by) };
+      return { effect: source.effect, by: atLeastNothing(number(source.by)) };
     case 'parameter':
       return {
         effect: 'parameter',

@@ -16,7 +16,7 @@ export interface TrialQuestion {
   precision: Precision;
 }
 
-const ENGINE = 2;
+const ENGINE = 3;
 
 /** @param position from 1 */
 export function trialQuestion(

@@ -19,15 +19,13 @@ export const gatesOf = ({ motion }: PreparedLevel): readonly PreparedGate[] =>
 /** By gate: is it to close as soon as nobody stands in it? */
 const closingOf = (state: AttemptState): boolean[] => state.pieces.gate as boolean[];
 
-/** Does somebody stand in the gate, with any part? */
-function isOccupied(state: AttemptState, { x, y, width, height }: Area): boolean {
-  const overlaps = (body: Body): boolean =>
-    body.x + body.radius > x &&
-    body.x - body.radius < x + width &&
-    body.y + body.radius > y &&
-    body.y - body.radius < y + height;
-  return overlaps(state.body) || enemiesOf(state).all.some((enemy) => enemy.active && overlaps(enemy));
-}
+/** Does a body stand in an area, with any part? */
+const overlaps = ({ x, y, radius }: Body, area: Area): boolean =>
+  x + radius > area.x && x - radius < area.x + area.width && y + radius > area.y && y - radius < area.y + area.height;
+
+/** Does somebody stand in the gate? */
+const isOccupied = (state: AttemptState, area: Area): boolean =>
+  overlaps(state.body, area) || enemiesOf(state).all.some((enemy) => enemy.active && overlaps(enemy, area));
 
 /** Opens a gate, or closes it as soon as nobody stands in it. */
 export function setGate(state: AttemptState, index: number, open: boolean): void {
@@ -48,6 +46,22 @@ export function setGate(state: AttemptState, index: number, open: boolean): void
   state.happenings.push({ tick: state.tick, what: 'piece', piece: 'gate', index, did });
 }
 
+/** Closed gates in which the player stands are open until it has stepped out. */
+function openRound(state: AttemptState, gates: readonly PreparedGate[], closing: boolean[]): void {
+  const { gates: open } = state.observed;
+  let opened = false;
+  gates.forEach((area, index) => {
+    if (open[index] === 1 || !overlaps(state.body, area)) return;
+    open[index] = 1;
+    closing[index] = true;
+    opened = true;
+  });
+  if (opened) state.view = viewOf(state.world, open);
+}
+
+/** To be called when the player has been put somewhere else. */
+export const makeRoom = (state: AttemptState): void => openRound(state, gatesOf(state.world.level), closingOf(state));
+
 /** Bars the way while it is closed. */
 export const gate: PieceSort<Extract<Piece, { piece: 'gate' }>, PreparedGate, boolean[]> = {
   name: 'gate',
@@ -55,7 +69,11 @@ export const gate: PieceSort<Extract<Piece, { piece: 'gate' }>, PreparedGate, bo
   prepare: ({ at, width, height, open }) => ({ x: at.x, y: at.y, width, height, open }),
   observe: (gates, seen) => gates.forEach(({ open }, index) => (seen.gates[index] = open ? 1 : 0)),
   bars: (area, grid) => cellsIn(grid, area),
-  start: (gates) => gates.map(() => false),
+  start(gates, state) {
+    const closing = gates.map(() => false);
+    openRound(state, gates, closing);
+    return closing;
+  },
   /** Closes the gates that waited for somebody to step out. */
   settle(state) {
     const closing = closingOf(state);

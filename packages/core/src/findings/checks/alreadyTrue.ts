@@ -31,7 +31,7 @@ export const alreadyTrue: Check<'slot'> = {
     const { prepared: level } = here;
     const judge = makeJudge(level.judging.rules, level.judging.tie, level.judging);
     const verdicts = startVerdicts(judge);
-    judgeTick(judge, startObserved(level), verdicts, null);
+    judgeTick(judge, startObserved(level), verdicts);
     return here.rules.flatMap(({ rule, path }, index) => {
       const ending = endingOfRule(rule);
       const judged = judge.rules[index];

@@ -34,6 +34,15 @@ export function intend(reaction: Reaction, tick: number, input: number): void {
   else reaction.first = (reaction.first + 1) % PENDING;
 }
 
+/** What will be done at a later tick, by what has been decided so far. */
+export function plannedFor({ inputs, dueTicks, first, count, input }: Reaction, tick: number): number {
+  for (let i = count - 1; i >= 0; i--) {
+    const slot = (first + i) % PENDING;
+    if ((dueTicks[slot] as number) <= tick) return inputs[slot] as number;
+  }
+  return input;
+}
+
 /** What is done at a tick: the latest of what is due. */
 export function actAt(reaction: Reaction, tick: number): number {
   while (reaction.count > 0 && (reaction.dueTicks[reaction.first] as number) <= tick) {

@@ -1,6 +1,7 @@
 import {
   collectablesOf,
   enemiesOf,
+  FIRE,
   latchesOf,
   zonesOf,
   type AttemptState,
@@ -9,17 +10,18 @@ import {
 } from '../../../attempt/index.ts';
 import {
   cellAt,
+  fits,
   HEADING_VECTORS,
   HEADINGS,
   isInSight,
-  isWall,
   nearestHeading,
   nextCellTowards,
   UNREACHABLE,
   wayIsClear,
   type Spot,
 } from '../../../ground/index.ts';
-import type { RoamOwn } from '../../../grounds/index.ts';
+import { headingInput, type RoamOwn } from '../../../grounds/index.ts';
+import { plannedFor } from '../../faults/reaction.ts';
 import { ticksToSeconds } from '../../../rules/index.ts';
 import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
 import type { Player } from '../../driver.ts';
@@ -31,6 +33,12 @@ const TICKS_BETWEEN_CHOICES = 45;
 const IMPATIENT_AFTER_TICKS = 300;
 /** Share of its caution that an impatient player keeps. */
 const IMPATIENT_CAUTION_SHARE = 0.4;
+/** At one spot for so long, a player takes itself to be held up. */
+const HELD_UP_AFTER_TICKS = 120;
+/** Held up for so long at one spot, a player with lives to spare goes on whatever it costs. */
+const DESPERATE_AFTER_TICKS = 300;
+/** One who has come further than this is not held up. Units. */
+const SPOT_RADIUS = 2.5;
 /** How many cells of its way a player looks along to cut corners. */
 const LOOK_AHEAD_CELLS = 5;
 /** Distance maps count in fifths of a unit. */
@@ -49,8 +57,6 @@ const LOST_AGAIN_SHARE = 0.2;
 const SHOOTING_DISTANCE_SHARE = 0.7;
 /** Cosine of the angle within which a player takes itself to face what it shoots at: 8 degrees. */
 const FACING_COSINE = 0.99;
-/** Points that a piece is usually worth: one that pays more is worth a longer way to a planner. */
-const USUAL_WORTH = 9;
 /** Least pay of a piece, as a share of the usual one. */
 const LEAST_PAY_SHARE = 0.25;
 /** Beyond its caution, a planner looks so far round a piece for what guards it. Units. */
@@ -70,8 +76,37 @@ export interface RoamMemory {
   /** When the target was last chosen, and when something was last gathered or beaten. */
   targetTick: number;
   progressTick: number;
-  /** Fewest pieces and enemies that have been left. */
-  leastRemaining: number;
+  /** Where the player has been held up since when. */
+  spotX: number;
+  spotY: number;
+  spotTick: number;
+  lives: number;
+  /** Does the way lead where it hurts, there being no other? */
+  crosses: boolean;
+  /** How many pieces lay on the ground, and how many enemies had been beaten, at the last decision. */
+  remaining: number;
+  beaten: number;
+  /** What a piece of this ground is worth in the middle, points: one that pays more is worth a longer way to a planner. */
+  usualWorth: number;
+}
+
+/** What a player remembers before its first decision. */
+export function startMemory(state: AttemptState): RoamMemory {
+  const { all, remainingCount } = collectablesOf(state);
+  const worths = all.reduce((sum, { worth }) => sum + Math.max(0, worth), 0);
+  return {
+    target: -1,
+    targetTick: 0,
+    progressTick: 0,
+    spotX: state.body.x,
+    spotY: state.body.y,
+    spotTick: 0,
+    lives: state.observed.lives,
+    crosses: false,
+    remaining: remainingCount,
+    beaten: 0,
+    usualWorth: all.length === 0 ? 0 : worths / all.length,
+  };
 }
 
 /** Scratch of the decision at hand; nothing is kept in them between decisions. */
@@ -82,16 +117,63 @@ const target: Spot = { x: 0, y: 0 };
 /** Most units per second that the player goes now. */
 const speedOf = ({ own }: AttemptState): number => (own as RoamOwn).speed;
 
-/** Where the player will be when it acts, as far as it can tell: carried on by its velocity unless a wall is in the way. */
-function predictSelf(player: Player, state: AttemptState): void {
-  const { x, y, vx, vy } = state.body;
-  const seconds = ticksToSeconds(player.reaction.ticks);
+/** A body to look ahead with. */
+const imagined = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
+const imaginedOwn: RoamOwn = { speed: 0, goneX: 0, goneY: 0 };
+
+/** Puts the imagined body where the player is. */
+function imagineSelf({ body, world, own }: AttemptState): void {
+  imagined.x = body.x;
+  imagined.y = body.y;
+  imagined.vx = body.vx;
+  imagined.vy = body.vy;
+  imagined.radius = body.radius;
+  world.kind.copy(own, imaginedOwn);
+}
+
+/** Moves the imagined body on by one tick. */
+function imagineStep({ world, view }: AttemptState, input: number): void {
+  world.kind.moveBody(world, view, imagined, imaginedOwn, input);
+}
+
+/**
+ * Where the player will be when it acts, as far as it can tell: carried on by its velocity; where something that lies
+ * still is in the way, by the steps that it has decided already.
+ *
+ * @param heldUp has it been at this spot for some time? Then it takes care with its steps
+ */
+function predictSelf({ reaction }: Player, state: AttemptState, heldUp: boolean): void {
+  const { x, y, vx, vy, radius } = state.body;
+  const seconds = ticksToSeconds(reaction.ticks);
   ahead.x = x + vx * seconds;
   ahead.y = y + vy * seconds;
-  const clear = wayIsClear(state.view.wary, state.body, ahead);
-  here.radius = state.body.radius;
-  here.x = clear ? ahead.x : x;
-  here.y = clear ? ahead.y : y;
+  here.radius = radius;
+  here.x = ahead.x;
+  here.y = ahead.y;
+  if (!heldUp && wayIsClear(state.view.wary, state.body, ahead)) return;
+  imagineSelf(state);
+  for (let i = 1; i <= reaction.ticks; i++) imagineStep(state, plannedFor(reaction, state.tick + i) % FIRE);
+  here.x = imagined.x;
+  here.y = imagined.y;
+}
+
+/** How long a step is looked at for what lies still in the way, once it is taken: until a correction takes effect. Ticks. */
+const STEP_TICKS = 24;
+
+/**
+ * Would a heading, added to what the player has decided so far, lead it from safe ground to where it hurts? Who looks
+ * at what lies still knows how its own steps will go.
+ */
+export function leadsToHarm({ reaction }: Player, state: AttemptState, heading: number): boolean {
+  const { body, world, view, tick } = state;
+  const { hasAvoid, avoid } = world;
+  if (!hasAvoid || avoid[cellAt(view.grid, body.x, body.y)] === 1) return false;
+  imagineSelf(state);
+  for (let i = 1; i <= reaction.ticks + STEP_TICKS; i++) {
+    imagineStep(state, i < reaction.ticks ? plannedFor(reaction, tick + i) % FIRE : headingInput(heading));
+    if (avoid[cellAt(view.grid, imagined.x, imagined.y)] === 1) return i >= reaction.ticks;
+  }
+  return false;
 }
 
 function threatenedAt(state: AttemptState, x: number, y: number, within: number): number {
@@ -129,7 +211,8 @@ function chooseTarget(player: Player, state: AttemptState, memory: RoamMemory): 
     const way = maps.to(cellAt(world.grid, piece.x, piece.y))[from] as number;
     if (way === UNREACHABLE) continue;
     // A planner goes a longer way for more, on the square root so that it never crosses the map for one.
-    const pay = Math.sqrt(Math.max(LEAST_PAY_SHARE, piece.worth / USUAL_WORTH));
+    const share = memory.usualWorth > 0 ? piece.worth / memory.usualWorth : 1;
+    const pay = Math.sqrt(Math.max(LEAST_PAY_SHARE, share));
     let cost = way / FIFTHS_PER_UNIT / (1 + abilities.planning * (pay - 1));
     if (!impatient)
       cost +=
@@ -147,8 +230,14 @@ function chooseTarget(player: Player, state: AttemptState, memory: RoamMemory): 
   return cellAt(world.grid, piece.x, piece.y);
 }
 
-/** Sets `ahead` to the furthest point of the way that can be steered to in a straight line. */
-function aimAlong(state: AttemptState, distances: Int32Array, target: Spot, targetCell: number): void {
+/** Sets `ahead` to the furthest point of the way that can be steered to in a straight line. Notes whether it leads where it hurts. */
+function aimAlong(
+  state: AttemptState,
+  memory: RoamMemory,
+  distances: Int32Array,
+  target: Spot,
+  targetCell: number,
+): void {
   const { grid, wary } = state.view;
   let cell = cellAt(grid, here.x, here.y);
   ahead.x = target.x;
@@ -158,8 +247,11 @@ function aimAlong(state: AttemptState, distances: Int32Array, target: Spot, targ
   let aimY = here.y;
   for (let i = 0; i < LOOK_AHEAD_CELLS; i++) {
     let next = nextCellTowards(wary, distances, cell);
-    // Who already stands where it hurts takes the shortest way out.
-    if (next === cell) next = nextCellTowards(grid, distances, cell);
+    // Who already stands where it hurts takes the shortest way out; who has no other way goes through.
+    if (next === cell) {
+      next = nextCellTowards(grid, distances, cell);
+      if (next !== cell) memory.crosses = true;
+    }
     if (next === cell) break;
     cell = next;
     const column = cell % grid.width;
@@ -181,10 +273,14 @@ function priceOfWay(player: Player, state: AttemptState, distances: Int32Array, 
   let cell = cellAt(grid, here.x, here.y);
   let price = 0;
   let gone = 0;
+  probe.x = here.x;
+  probe.y = here.y;
   for (let moment = 0; moment < IMAGINED_MOMENTS; moment++) {
     for (; gone < cellsPerMoment * (moment + 1) && cell !== targetCell; gone++)
       cell = nextCellTowards(grid, distances, cell);
     const column = cell % grid.width;
+    probe.fromX = probe.x;
+    probe.fromY = probe.y;
     probe.x = column + 0.5;
     probe.y = (cell - column) / grid.width + 0.5;
     probe.moment = moment;
@@ -197,8 +293,8 @@ function priceOfWay(player: Player, state: AttemptState, distances: Int32Array, 
 /** Would something touch a player that stands and shoots, within its foresight? */
 function isThreatenedHere(player: Player, state: AttemptState, caution: number): boolean {
   if (lookForThreats(player, state, here, caution, speedOf(state)) === 0) return false;
-  probe.x = here.x;
-  probe.y = here.y;
+  probe.x = probe.fromX = here.x;
+  probe.y = probe.fromY = here.y;
   for (let moment = 0; moment < IMAGINED_MOMENTS; moment++) {
     probe.moment = moment;
     priceThreats();
@@ -224,10 +320,12 @@ function wayOut(player: Player, state: AttemptState, distances: Int32Array, want
     let nearest = from;
     let to = from;
     for (let moment = 0; moment < IMAGINED_MOMENTS; moment++) {
+      probe.fromX = probe.x;
+      probe.fromY = probe.y;
       if (vector) {
         const x = here.x + vector[0] * wayPerMoment * (moment + 1);
         const y = here.y + vector[1] * wayPerMoment * (moment + 1);
-        if (!isWall(grid, Math.floor(x), Math.floor(y))) {
+        if (fits(grid, x, y, here.radius)) {
           probe.x = x;
           probe.y = y;
         } else if (moment === 0) price += BLOCKED_PRICE;
@@ -345,18 +443,35 @@ function reachableInColumn(state: AttemptState, cell: number, from: number): num
   return from;
 }
 
+/** Notes what has been gathered or beaten, and whether the player has come on. */
+function noteProgress(state: AttemptState, memory: RoamMemory): void {
+  const { observed, tick, body } = state;
+  const { remainingCount } = collectablesOf(state);
+  const beaten = observed.enemiesBeaten.at(-1) as number;
+  // More on the ground than before: what was gathered has been given back, and patience with it.
+  const gathered = remainingCount !== memory.remaining || beaten !== memory.beaten;
+  if (gathered) memory.progressTick = tick;
+  const dx = body.x - memory.spotX;
+  const dy = body.y - memory.spotY;
+  if (gathered || observed.lives !== memory.lives || dx * dx + dy * dy > SPOT_RADIUS * SPOT_RADIUS) {
+    memory.spotX = body.x;
+    memory.spotY = body.y;
+    memory.spotTick = tick;
+  }
+  memory.lives = observed.lives;
+  memory.remaining = remainingCount;
+  memory.beaten = beaten;
+}
+
 /** Where a player of these abilities steers. Sets `player.fires` besides. @returns a heading 0–31, or -1 to let go */
 export function chooseHeading(player: Player, state: AttemptState, memory: RoamMemory): number {
   const { grid, maps } = state.view;
   const { needs } = player;
   player.fires = false;
+  memory.crosses = false;
   pendingNeeds(state, needs);
-  predictSelf(player, state);
-  const left = collectablesOf(state).remainingCount + (state.observed.enemiesLeft.at(-1) as number);
-  if (left < memory.leastRemaining) {
-    memory.progressTick = state.tick;
-    memory.leastRemaining = left;
-  }
+  predictSelf(player, state, state.tick - memory.spotTick > HELD_UP_AFTER_TICKS);
+  noteProgress(state, memory);
   const from = cellAt(grid, here.x, here.y);
   let targetCell = chooseGoal(player, state, memory);
   const isClosed = (cell: number): boolean => cell >= 0 && (maps.to(cell)[from] as number) === UNREACHABLE;
@@ -382,10 +497,12 @@ export function chooseHeading(player: Player, state: AttemptState, memory: RoamM
   const aim = enemy && aimAtEnemy(player, state, enemy);
   if (aim !== undefined) wanted = aim;
   else if (!arrived) {
-    aimAlong(state, distances, target, targetCell);
+    aimAlong(state, memory, distances, target, targetCell);
     wanted = nearestHeading(ahead.x - here.x, ahead.y - here.y);
   }
 
+  if (aim === undefined && !arrived && memory.lives > 1 && state.tick - memory.spotTick > DESPERATE_AFTER_TICKS)
+    return wanted;
   const impatient = state.tick - memory.progressTick > IMPATIENT_AFTER_TICKS;
   const caution = player.abilities.cautionUnits * (impatient ? IMPATIENT_CAUTION_SHARE : 1);
   if (aim !== undefined && !isThreatenedHere(player, state, caution)) return aim;

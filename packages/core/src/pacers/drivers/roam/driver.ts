@@ -2,20 +2,35 @@ import { REST } from '../../../attempt/index.ts';
 import { HEADINGS } from '../../../ground/index.ts';
 import { headingInput } from '../../../grounds/index.ts';
 import type { Driver } from '../../driver.ts';
-import { chooseHeading, type RoamMemory } from './decide.ts';
+import { chooseHeading, leadsToHarm, startMemory, type RoamMemory } from './decide.ts';
 
 const DEGREES_PER_HEADING = 360 / HEADINGS;
+/** Furthest that a player turns from where it wants to go, to keep clear of what lies still: 90 degrees. */
+const MOST_TURN = HEADINGS / 4;
+/** An error is made smaller down to this share of it; below that there is none. */
+const LEAST_ERROR_SHARE = 0.1;
 
 /** Players on a roam ground: they steer along distance maps and weigh ways out by what threatens on them. */
 export const roamDriver: Driver<RoamMemory> = {
-  start: () => ({ target: -1, targetTick: 0, progressTick: 0, leastRemaining: Number.POSITIVE_INFINITY }),
+  start: startMemory,
   decide(player, state, memory) {
     const heading = chooseHeading(player, state, memory);
     return heading < 0 ? REST : headingInput(heading);
   },
-  misdirected(input, degrees) {
+  misdirected(player, state, input, degrees) {
     if (input === REST) return REST;
-    const off = Math.round(degrees / DEGREES_PER_HEADING);
-    return headingInput((input - 1 + off + HEADINGS * 4) % HEADINGS);
+    const { crosses } = player.memory as RoamMemory;
+    for (let share = 1; share > LEAST_ERROR_SHARE; share /= 2) {
+      const off = Math.round((degrees * share) / DEGREES_PER_HEADING);
+      const heading = (input - 1 + off + HEADINGS * 4) % HEADINGS;
+      if (crosses || !leadsToHarm(player, state, heading)) return headingInput(heading);
+    }
+    // The way wanted leads there by itself: the nearest that does not, or none.
+    for (let turn = 0; turn <= MOST_TURN; turn++) {
+      for (const heading of [(input - 1 + turn) % HEADINGS, (input - 1 - turn + HEADINGS) % HEADINGS])
+        if (!leadsToHarm(player, state, heading)) return headingInput(heading);
+    }
+    return REST;
   },
+  leadsIntoHarm: (player, state, input) => input !== REST && leadsToHarm(player, state, input - 1),
 };

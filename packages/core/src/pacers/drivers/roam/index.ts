@@ -1,1 +1,2 @@
+export type { RoamMemory } from './decide.ts';
 export { roamDriver } from './driver.ts';

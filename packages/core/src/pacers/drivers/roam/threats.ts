@@ -22,14 +22,15 @@ const SHOT_WATCH_SPEED = 6;
 /** No player thinks less far ahead. */
 const LEAST_FORESIGHT_SECONDS = 0.3;
 
-/** Where each threat is thought to be at each moment: moment × MOST_THREATS + threat. Scratch of the decision at hand. */
-const threatX = new Float64Array(IMAGINED_MOMENTS * MOST_THREATS);
-const threatY = new Float64Array(IMAGINED_MOMENTS * MOST_THREATS);
+/** Where each threat is thought to be when the player acts (moment 0) and at each moment after it: moment × MOST_THREATS + threat. Scratch of the decision at hand. */
+const ROOM = (IMAGINED_MOMENTS + 1) * MOST_THREATS;
+const threatX = new Float64Array(ROOM);
+const threatY = new Float64Array(ROOM);
 /** Distance at which the player would be touched. */
-const threatReach = new Float64Array(IMAGINED_MOMENTS * MOST_THREATS);
+const threatReach = new Float64Array(ROOM);
 
-/** A place to be weighed, and its price: an object, since numbers handed to and from a function that is not inlined are boxed. */
-export const probe = { x: 0, y: 0, moment: 0, caution: 0, count: 0, price: 0 };
+/** A way to be weighed, from one place to another within a moment (0 is the first), and its price: an object, since numbers handed to and from a function that is not inlined are boxed. */
+export const probe = { fromX: 0, fromY: 0, x: 0, y: 0, moment: 0, caution: 0, count: 0, price: 0 };
 
 /** How far ahead the player thinks, seconds. */
 export const horizonOf = (player: Player): number =>
@@ -62,8 +63,8 @@ export function lookForThreats(
     const reach = caution + enemy.radius + radius + (enemy.speed + speed) * (delay + horizon) * MEETING_SHARE;
     if (dx * dx + dy * dy >= reach * reach) continue;
     const awake = enemy.movement === 'chase' && enemy.memoryTicks > 0;
-    for (let moment = 0; moment < IMAGINED_MOMENTS; moment++) {
-      const seconds = delay + (horizon * (moment + 1)) / IMAGINED_MOMENTS;
+    for (let moment = 0; moment <= IMAGINED_MOMENTS; moment++) {
+      const seconds = delay + (horizon * moment) / IMAGINED_MOMENTS;
       const at = moment * MOST_THREATS + count;
       threatX[at] = enemy.x + enemy.vx * seconds;
       threatY[at] = enemy.y + enemy.vy * seconds;
@@ -79,8 +80,8 @@ export function lookForThreats(
     const dy = shot.y - here.y;
     const near = caution + radius + SHOT_WATCH_SPEED * (delay + horizon);
     if (dx * dx + dy * dy >= near * near) continue;
-    for (let moment = 0; moment < IMAGINED_MOMENTS; moment++) {
-      const seconds = delay + (horizon * (moment + 1)) / IMAGINED_MOMENTS;
+    for (let moment = 0; moment <= IMAGINED_MOMENTS; moment++) {
+      const seconds = delay + (horizon * moment) / IMAGINED_MOMENTS;
       const at = moment * MOST_THREATS + count;
       threatX[at] = shot.x + shot.vx * seconds;
       threatY[at] = shot.y + shot.vy * seconds;
@@ -93,14 +94,23 @@ export function lookForThreats(
   return count;
 }
 
-/** Sets the probe's price: of all threats at its place and moment. */
+/** Sets the probe's price: of all threats, each where it comes nearest on the way of this moment. */
 export function priceThreats(): void {
-  const { x, y, caution, count } = probe;
-  const first = probe.moment * MOST_THREATS;
+  const { fromX, fromY, x, y, caution, count } = probe;
+  const first = (probe.moment + 1) * MOST_THREATS;
   let price = 0;
   for (let i = first; i < first + count; i++) {
-    const dx = (threatX[i] as number) - x;
-    const dy = (threatY[i] as number) - y;
+    const before = i - MOST_THREATS;
+    // As seen from the player: where the threat is at first, and how far it goes in this moment.
+    const startX = (threatX[before] as number) - fromX;
+    const startY = (threatY[before] as number) - fromY;
+    const goneX = (threatX[i] as number) - x - startX;
+    const goneY = (threatY[i] as number) - y - startY;
+    const squaredWay = goneX * goneX + goneY * goneY;
+    const along = squaredWay === 0 ? 0 : -(startX * goneX + startY * goneY) / squaredWay;
+    const share = along < 0 ? 0 : along > 1 ? 1 : along;
+    const dx = startX + goneX * share;
+    const dy = startY + goneY * share;
     const reach = threatReach[i] as number;
     const far = reach + caution;
     const squared = dx * dx + dy * dy;
