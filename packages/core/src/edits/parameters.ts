@@ -7,7 +7,7 @@ import {
   type Shape,
   type ShapeType,
 } from '../model/index.ts';
-import { rampValue, reshape, seriesOf, SHAPES, toSignificant } from '../ramps/index.ts';
+import { rampValue, rawValue, reshape, seriesOf, SHAPES, toSignificant } from '../ramps/index.ts';
 import { at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
 import { insertEntry } from './order.ts';
 
@@ -77,7 +77,12 @@ export function setShape(project: Project, key: string, type: ShapeType): NamedE
   const context = seriesOf(project).contextOf(parameter, 1);
   const places = ramp.axis === undefined ? project.slots.length : PLACES_ALONG_A_READING;
   const shape = reshape(ramp, type, context, places);
-  return setRamp(project, key, { ...ramp, shape }, `shape ${SHAPES[type].label.toLowerCase()}`);
+  const off = Array.from({ length: places }, (_, index) => {
+    const at = context.first + index;
+    return Math.abs(rawValue({ shape }, at, context) - rawValue(ramp, at, context));
+  });
+  const nearest = shape.type === 'points' && Math.max(0, ...off) > 1e-9 ? `, nearest by ${shape.points.length}` : '';
+  return setRamp(project, key, { ...ramp, shape }, `shape ${SHAPES[type].label.toLowerCase()}${nearest}`);
 }
 
 /** What a live ramp starts from: the values that its parameter had, as steps along the reading. */

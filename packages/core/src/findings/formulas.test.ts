@@ -35,7 +35,7 @@ describe('formulas', () => {
     const findings = found(withFormulas({ clock: '100 / (level - 5)' }));
     expect(findings.map(({ slotId }) => slotId)).toEqual(['slot-5']);
     expect(findings[0]!.reason).toBe(
-      'It divides by zero here. Until it does, it counts as 120, an end of its sane range.',
+      '“100 / (level - 5)” divides by zero here. Until it does, it counts as 120, an end of its sane range.',
     );
   });
 

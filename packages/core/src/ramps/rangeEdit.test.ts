@@ -127,6 +127,12 @@ describe('holding a range edit', () => {
     expect(held.elsewhere).toBeLessThan(1e-9);
   });
 
+  it('never writes a formula longer than the document takes', () => {
+    const text = `level + ${Array.from({ length: 122 }, () => '0').join(' + ')}`;
+    const parameter = parameterWith({ shape: { type: 'formula', text } });
+    expect(applyRangeEdit(project, parameter, all, { edit: 'times', by: 1.5 }, 'own')).toBeUndefined();
+  });
+
   it('cannot smooth a formula by its own numbers', () => {
     const parameter = parameterWith({ shape: { type: 'formula', text: 'level / 2' } });
     expect(applyRangeEdit(project, parameter, all, { edit: 'smooth' }, 'own')).toBeUndefined();

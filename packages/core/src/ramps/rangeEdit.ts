@@ -1,5 +1,6 @@
 import type { Parameter, Ramp } from '../model/index.ts';
 import { fitShape } from './fit.ts';
+import { LONGEST_FORMULA } from './reshape.ts';
 import { toSignificant } from './round.ts';
 import { seriesOf } from './series.ts';
 import { SHAPES } from './shapes/index.ts';
@@ -79,7 +80,7 @@ function formulaWith(text: string, { from, to }: Stretch, edit: RangeEdit, all: 
 /**
  * A parameter with a range edit carried out.
  *
- * @returns undefined where it cannot be held that way: a formula cannot be smoothed by its own numbers
+ * @returns undefined where it cannot be held that way: a formula cannot be smoothed by its own numbers, nor be longer than the document takes
  */
 export function applyRangeEdit(
   project: RampProject,
@@ -134,7 +135,9 @@ export function applyRangeEdit(
     );
     if (shape.type === 'formula') {
       const text = formulaWith(shape.text, stretch, edit, stretch.from === 1 && stretch.to === slots.length);
-      return text === undefined ? undefined : { ramp: { ...ramp, shape: { type: 'formula', text } }, pins: moved };
+      return text === undefined || text.length > LONGEST_FORMULA
+        ? undefined
+        : { ramp: { ...ramp, shape: { type: 'formula', text } }, pins: moved };
     }
     // What is added or multiplied is so behind a cap too, where the values alone do not show how far the shape runs on.
     const relative = edit.edit === 'add' || edit.edit === 'times';

@@ -1,6 +1,6 @@
 import type { Parameter, Ramp } from '../model/index.ts';
 import { PLAIN, type RampContext } from './context.ts';
-import { roundToMultiple } from './round.ts';
+import { roundWithin } from './round.ts';
 import type { ReadyShape } from './shapes/types.ts';
 import { valueOfShape } from './shapes/values.ts';
 
@@ -37,11 +37,19 @@ export function readyAfterBreather(source: ReadySource, place: number, context: 
     : finiteValue(source, Math.max(context.first, place - takes.levels), context);
 }
 
-/** The ramp's own value at a place on its axis, without pins: shape → breather → at most / at least → rounding. */
+/** The ramp's own value at a place on its axis, without pins: shape → breather → at most / at least → rounding, never beyond a cap. */
 export function readyRampValue(source: ReadySource, place: number, context: RampContext = PLAIN): number {
   const { ramp } = source;
   let value = readyAfterBreather(source, place, context);
   if (ramp.atMost !== undefined && value > ramp.atMost) value = ramp.atMost;
   if (ramp.atLeast !== undefined && value < ramp.atLeast) value = ramp.atLeast;
-  return ramp.roundTo === undefined ? value : roundToMultiple(value, ramp.roundTo);
+  if (ramp.roundTo !== undefined)
+    value = roundWithin(
+      value,
+      ramp.roundTo,
+      ramp.atLeast ?? Number.NEGATIVE_INFINITY,
+      ramp.atMost ?? Number.POSITIVE_INFINITY,
+    );
+  // A breather's factor, or a multiple, may still lead out of all numbers.
+  return Number.isFinite(value) ? value : fallback(value, source.sane);
 }

@@ -4,7 +4,7 @@ import { SHAPES, shapeDefinition } from './shapes/index.ts';
 import { rawValue } from './values.ts';
 
 /** The longest formula that the document takes. */
-const LONGEST_FORMULA = 500;
+export const LONGEST_FORMULA = 500;
 
 /**
  * A ramp's shape as another type of shape, with what carries over: the values, or the same said as a formula.

@@ -1,8 +1,20 @@
-/** Quotients this close to a half are taken as that half: 1.075 / 0.05 is 21.499999999999996 in binary. */
-const TOLERANCE = 1e-9;
+import { noiseOf } from './noise.ts';
+
+/** How many multiples make a unit, where that is a whole number: dividing by it leaves no binary noise, 3 × 0.1 does. */
+function perUnit(multiple: number): number | undefined {
+  const per = 1 / multiple;
+  const whole = Math.round(per);
+  return whole > 0 && Math.abs(per - whole) <= noiseOf(per) ? whole : undefined;
+}
+
+function times(count: number, multiple: number): number {
+  const per = perUnit(multiple);
+  return per === undefined ? count * multiple : count / per;
+}
 
 /**
- * The nearest multiple, half away from zero.
+ * The nearest multiple, half away from zero. Quotients that are a half but for binary noise are halves: 1.075 / 0.05 is
+ * 21.499999999999996.
  *
  * @param multiple above 0, in the value's unit
  * @returns free of binary noise where 1/multiple is a whole number
@@ -10,11 +22,25 @@ const TOLERANCE = 1e-9;
  */
 export function roundToMultiple(value: number, multiple: number): number {
   const quotient = Math.abs(value) / multiple;
-  const whole = Math.floor(quotient + 0.5 + TOLERANCE * Math.max(1, quotient));
-  const perUnit = Math.round(1 / multiple);
-  const clean = perUnit > 0 && Math.abs(1 / multiple - perUnit) < TOLERANCE * perUnit;
-  const size = clean ? whole / perUnit : whole * multiple;
+  const size = times(Math.floor(quotient + 0.5 + noiseOf(quotient)), multiple);
   return value < 0 ? 0 - size : size;
+}
+
+/**
+ * The nearest multiple between two bounds; the value itself where no multiple lies between them.
+ *
+ * @param value between the bounds
+ * @example roundWithin(2.63, 0.05, -Infinity, 2.63) // 2.6
+ */
+export function roundWithin(value: number, multiple: number, low: number, high: number): number {
+  const rounded = roundToMultiple(value, multiple);
+  if (rounded >= low && rounded <= high) return rounded;
+  const count = value / multiple;
+  const inside = times(
+    rounded > high ? Math.floor(count + noiseOf(Math.abs(count))) : Math.ceil(count - noiseOf(Math.abs(count))),
+    multiple,
+  );
+  return inside >= low && inside <= high ? inside : value;
 }
 
 /** Significant digits that keep every designed number and drop binary noise. */

@@ -82,6 +82,22 @@ describe('formulas', () => {
     expect(valuesAt(project, 4)['clock']).toBe(10);
   });
 
+  it.each([
+    [
+      'a breather',
+      {
+        shape: { type: 'hold', value: 1e300 },
+        breather: { every: 2, startingAt: 2, takes: { is: 'times', factor: 1e300 } },
+      },
+    ],
+    ['a multiple', { shape: { type: 'hold', value: 1e308 }, roundTo: 1e-300 }],
+  ] as [string, Ramp][])('never come to no number by %s either', (_case, ramp) => {
+    const { project, parameter } = withRamp('clock', ramp);
+    const { values } = rowWith(project, parameter);
+    for (const value of values) expect(Number.isFinite(value)).toBe(true);
+    expect(deriveValue(project, parameter, 2).at(-1)!.value).toBe(values[1]);
+  });
+
   it('tell where they give no number, but for what is pinned', () => {
     const { project, parameter } = withRamp('clock', formula('if(level < 3, 1 / 0, sqrt(level - 6))'));
     parameter.pins['slot-4'] = 30;

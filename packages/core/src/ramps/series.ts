@@ -1,6 +1,6 @@
 import type { Parameter } from '../model/index.ts';
 import type { RampContext } from './context.ts';
-import { cyclesOf } from './formula/index.ts';
+import { cyclesOf, faultOf, parseFormula, type FormulaFault } from './formula/index.ts';
 import { fallback } from './readyRamp.ts';
 import { rawValue, isPinned, rampValue, type RampProject, type Values } from './values.ts';
 
@@ -58,20 +58,25 @@ export function seriesOf(project: RampProject): Series {
 export interface NoNumber {
   /** From 1. */
   position: number;
-  /** Not a number, or infinite. */
-  value: number;
+  /** The part of it that gives none, and why. */
+  fault: FormulaFault;
 }
 
 /** Where a parameter's formula gives no number by itself, so that an end of its sane range stands in for it. None for other shapes, and for what is pinned. */
 export function noNumbersOf(project: RampProject, parameter: Parameter): NoNumber[] {
   const { ramp } = parameter;
   if (ramp.shape.type !== 'formula') return [];
+  const { text } = ramp.shape;
   const { contextOf } = seriesOf(project);
   return project.slots.flatMap((slot, index) => {
     if (isPinned(parameter, slot.id)) return [];
     const position = index + 1;
-    const value = rawValue(ramp, ramp.axis === undefined ? position : 0, contextOf(parameter, position));
-    return Number.isFinite(value) ? [] : [{ position, value }];
+    const place = ramp.axis === undefined ? position : 0;
+    const context = contextOf(parameter, position);
+    if (Number.isFinite(rawValue(ramp, place, context))) return [];
+    const parsed = parseFormula(text);
+    const fault = parsed.ok ? faultOf(parsed.root, place, context) : undefined;
+    return [{ position, fault: fault ?? { part: text, why: 'cannot be read' } }];
   });
 }
 

@@ -230,6 +230,23 @@ describe('another shape', () => {
     expect(SHAPES.points.fromValues(slope, PLAIN).points).toHaveLength(2);
   });
 
+  it('over a thousand levels has 200 points at most, where the lines come nearest', () => {
+    const wave = Array.from({ length: 1000 }, (_, index) => (index % 7) + index / 50);
+    const { points } = SHAPES.points.fromValues(wave, PLAIN);
+    expect(points).toHaveLength(200);
+    expect([points[0]!.position, points.at(-1)!.position]).toEqual([1, 1000]);
+    const growth: Shape = { type: 'growth', from: 1, rate: 0.005, every: 1, startingAt: 1 };
+    const grown = Array.from({ length: 1000 }, (_, index) => value(growth, index + 1));
+    const drawn = SHAPES.points.fromValues(grown, PLAIN);
+    grown.forEach((wanted, index) => expect(Math.abs(value(drawn, index + 1) / wanted - 1)).toBeLessThan(0.002));
+  });
+
+  it('as an s-curve along a reading crosses the middle where the values do', () => {
+    const values = Array.from({ length: 11 }, (_, index) => (index < 4 ? 0 : 10));
+    expect(SHAPES.sCurve.fromValues(values, { ...PLAIN, axis: 'score', first: 0 })).toMatchObject({ middle: 4 });
+    expect(SHAPES.sCurve.fromValues(values, PLAIN)).toMatchObject({ middle: 5 });
+  });
+
   it.each(types)('as %s begins where the other began, and is whole', (type) => {
     const shape: Shape = SHAPES[type].fromValues(valuesOf(steps), PLAIN);
     expect(Ramp.safeParse({ shape }).error).toBeUndefined();

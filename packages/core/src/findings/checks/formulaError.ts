@@ -26,8 +26,8 @@ export const formulaWrong: Check<'parameter'> = {
     };
     // How it is written concerns the whole sequence: told once, at its start.
     if (error) return found(1, `Column ${error.column}: ${error.message}`);
-    return noNumbersOf(project, parameter).flatMap(({ position, value }) =>
-      found(position, Number.isNaN(value) ? 'It comes to no number here.' : 'It divides by zero here.'),
+    return noNumbersOf(project, parameter).flatMap(({ position, fault }) =>
+      found(position, `“${fault.part}” ${fault.why} here.`),
     );
   },
 };

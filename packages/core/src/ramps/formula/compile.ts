@@ -5,8 +5,8 @@ import type { Node, Operation, Run } from './types.ts';
 
 const BY_NAME = new Map(FUNCTIONS.map((entry) => [entry.name, entry]));
 
-/** Comparisons are worth 1 or 0; numbers that differ by binary noise only are the same. Not a number compares as not a number. */
-const compared = (a: number, b: number, truth: boolean): number => (Number.isNaN(a + b) ? Number.NaN : truth ? 1 : 0);
+/** Comparisons are worth 1 or 0; numbers that differ by binary noise only are the same. */
+const truth = (holds: boolean): number => (holds ? 1 : 0);
 
 const OPERATIONS: Readonly<Record<Operation, (a: number, b: number) => number>> = {
   '+': (a, b) => a + b,
@@ -15,12 +15,12 @@ const OPERATIONS: Readonly<Record<Operation, (a: number, b: number) => number>> 
   '/': (a, b) => a / b,
   '%': remainder,
   '^': power,
-  '==': (a, b) => compared(a, b, same(a, b)),
-  '!=': (a, b) => compared(a, b, !same(a, b)),
-  '<': (a, b) => compared(a, b, a < b && !same(a, b)),
-  '<=': (a, b) => compared(a, b, a < b || same(a, b)),
-  '>': (a, b) => compared(a, b, a > b && !same(a, b)),
-  '>=': (a, b) => compared(a, b, a > b || same(a, b)),
+  '==': (a, b) => truth(same(a, b)),
+  '!=': (a, b) => truth(!same(a, b)),
+  '<': (a, b) => truth(a < b && !same(a, b)),
+  '<=': (a, b) => truth(a < b || same(a, b)),
+  '>': (a, b) => truth(a > b && !same(a, b)),
+  '>=': (a, b) => truth(a > b || same(a, b)),
 };
 
 /** What a formula along a reading knows besides. */
@@ -43,7 +43,8 @@ function meaningOf(name: string): Run {
 }
 
 /**
- * Makes a formula ready to be worked out many times. Everything by + − × ÷ and square root, so that it is the same bit for
+ * Makes a formula ready to be worked out many times. Any part, on the branch taken, that comes to no finite number makes
+ * the whole come to none. Everything by + − × ÷ and square root, so that it is the same bit for
  * bit in every engine.
  */
 export function compile(node: Node): Run {
@@ -61,20 +62,28 @@ export function compile(node: Node): Run {
     case 'operation': {
       const operation = OPERATIONS[node.operation];
       const [left, right] = [compile(node.left), compile(node.right)];
-      return (place, context) => operation(left(place, context), right(place, context));
+      return (place, context) => {
+        const a = left(place, context);
+        if (!Number.isFinite(a)) return a;
+        const b = right(place, context);
+        return Number.isFinite(b) ? operation(a, b) : b;
+      };
     }
     case 'if': {
       const [condition, then, otherwise] = [compile(node.condition), compile(node.then), compile(node.otherwise)];
       return (place, context) => {
         const holds = condition(place, context);
-        if (Number.isNaN(holds)) return holds;
+        if (!Number.isFinite(holds)) return holds;
         return holds === 0 ? otherwise(place, context) : then(place, context);
       };
     }
     case 'call': {
       const run = BY_NAME.get(node.name)?.run ?? (() => Number.NaN);
       const of = node.of.map(compile);
-      return (place, context) => run(of.map((each) => each(place, context)));
+      return (place, context) => {
+        const given = of.map((each) => each(place, context));
+        return given.find((value) => !Number.isFinite(value)) ?? run(given);
+      };
     }
   }
 }

@@ -2,6 +2,7 @@ import type { RampContext } from '../context.ts';
 import { compile } from './compile.ts';
 import { parseFormula } from './parse.ts';
 import type { Node } from './types.ts';
+import { written } from './written.ts';
 
 /** A condition of an `if` in a formula, and where it holds. */
 export interface FormulaCondition {
@@ -10,29 +11,6 @@ export interface FormulaCondition {
   /** Ascending. */
   holdsAt: number[];
 }
-
-/** A node as one would write it. */
-function written(node: Node): string {
-  switch (node.is) {
-    case 'number':
-      return String(node.value);
-    case 'name':
-      return node.name;
-    case 'minus':
-      return `-${bracketed(node.of)}`;
-    case 'operation':
-      return `${bracketed(node.left)} ${node.operation} ${bracketed(node.right)}`;
-    case 'if':
-      return `if(${[node.condition, node.then, node.otherwise].map(written).join(', ')})`;
-    case 'call':
-      return `${node.name}(${node.of.map(written).join(', ')})`;
-  }
-}
-
-const TIGHT = new Set(['*', '/', '%', '^']);
-/** Brackets only where the order could be mistaken. */
-const bracketed = (node: Node): string =>
-  node.is === 'operation' && !TIGHT.has(node.operation) ? `(${written(node)})` : written(node);
 
 /** The conditions of all ifs, outer ones first. */
 function conditionsOf(node: Node): Node[] {
@@ -58,7 +36,7 @@ export function conditionsIn(text: string, places: readonly number[], context: R
     const run = compile(node);
     const holds = (place: number): boolean => {
       const value = run(place, context);
-      return !Number.isNaN(value) && value !== 0;
+      return Number.isFinite(value) && value !== 0;
     };
     return { words: written(node), holdsAt: places.filter(holds) };
   });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { PLAIN } from '../context.ts';
-import { arithmetic, conditionsIn, cyclesOf, formulaError, log, parseFormula, power } from './index.ts';
+import { arithmetic, conditionsIn, cyclesOf, faultOf, formulaError, log, parseFormula, power } from './index.ts';
 
 describe('a formula without names', () => {
   // Worked out by hand.
@@ -49,6 +49,29 @@ describe('a formula without names', () => {
 
   it.each(['1 / 0', '0 / 0', 'sqrt(-1)', 'log(0)', '1 % 0', '(-8) ^ 0.5'])('%s is no finite number', (text) => {
     expect(Number.isFinite(arithmetic(text))).toBe(false);
+  });
+
+  it.each([
+    ['min(1 / 0, 5)', '1 / 0', 'divides by zero'],
+    ['if(1 / 0 > 5, 1, 2)', '1 / 0', 'divides by zero'],
+    ['max(3, sqrt(2 - 6))', 'sqrt(2 - 6)', 'is the square root of a number below 0'],
+    ['0 * log(0)', 'log(0)', 'is the logarithm of a number that is not above 0'],
+    ['if(2 > 1, 7 % 0, 2)', '7 % 0', 'divides by zero'],
+    ['10 ^ 999 - 10 ^ 999', '10 ^ 999', 'is too large'],
+    ['(-8) ^ 0.5 == 1', '-8 ^ 0.5', 'comes to no number'],
+  ])('%s has no number, and says which part', (text, part, why) => {
+    expect(Number.isFinite(arithmetic(text))).toBe(false);
+    const parsed = parseFormula(text);
+    expect(parsed.ok && faultOf(parsed.root, 1, PLAIN)).toEqual({ part, why });
+  });
+
+  it.each([
+    ['floor(100000000.4)', 100000000],
+    ['123456789.5 == 123456789', 0],
+    ['100000000.25 % 1', 0.25],
+    ['floor(0.7 * 10)', 7],
+  ])('forgives a few last places only: %s is %d', (text, expected) => {
+    expect(arithmetic(text)).toBe(expected);
   });
 
   it('may be as long as it likes while it is flat', () => {

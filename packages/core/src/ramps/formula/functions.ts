@@ -1,4 +1,5 @@
 import { clean, log, power } from './numerics.ts';
+import { noiseOf } from '../noise.ts';
 import { roundToMultiple } from '../round.ts';
 
 /** A function that formulas can call. */
@@ -45,6 +46,6 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
 /** What is left of a after whole times b, with the sign of b: what counts every fourth level below 0 too. */
 export function remainder(a: number, b: number): number {
   const left = a - b * Math.floor(clean(a / b));
-  // A hair below 0 or b is binary noise: 0.3 % 0.1 is 0.
-  return Math.abs(left) < Math.abs(b) * 1e-9 ? 0 : left;
+  // A hair beside 0 is binary noise: 0.3 % 0.1 is 0.
+  return Math.abs(left) <= noiseOf(Math.abs(a / b)) * Math.abs(b) ? 0 : left;
 }

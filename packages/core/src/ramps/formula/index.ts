@@ -1,5 +1,6 @@
 export { conditionsIn, type FormulaCondition } from './conditions.ts';
 export { READING_NAME } from './compile.ts';
+export { faultOf, type FormulaFault } from './faults.ts';
 export { FUNCTIONS, type FormulaFunction } from './functions.ts';
 export { cyclesOf, formulaError, namesIn, OWN_NAMES } from './names.ts';
 export { arithmetic } from './arithmetic.ts';

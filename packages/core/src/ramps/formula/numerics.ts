@@ -1,4 +1,5 @@
 import { exp2, powerOf } from '../exponential.ts';
+import { noiseOf } from '../noise.ts';
 
 /** ln 2 and √2 to 17 digits, as IEEE 754 doubles hold them. */
 const LN2 = 0.6931471805599453;
@@ -6,18 +7,15 @@ const SQRT2 = 1.4142135623730951;
 /** |z| ≤ 0.1716: the next term of the series is below 1e-17. */
 const TERMS = 11;
 
-/** A number this close to a whole one is that one: 0.3 / 0.1 is 2.9999999999999996 in binary. */
-const TOLERANCE = 1e-9;
-
-/** The whole number that a value is but for binary noise, or the value. */
+/** The whole number that a value is but for binary noise, or the value: 0.3 / 0.1 is 2.9999999999999996. */
 export function clean(value: number): number {
   const whole = Math.round(value);
-  return Math.abs(value - whole) <= TOLERANCE * Math.max(1, Math.abs(value)) ? whole : value;
+  return Math.abs(value - whole) <= noiseOf(Math.abs(value)) ? whole : value;
 }
 
 /** Are two numbers the same but for binary noise? */
 export const same = (a: number, b: number): boolean =>
-  a === b || Math.abs(a - b) <= TOLERANCE * Math.max(1, Math.abs(a), Math.abs(b));
+  a === b || Math.abs(a - b) <= noiseOf(Math.max(Math.abs(a), Math.abs(b)));
 
 /**
  * Natural logarithm by + − × ÷ alone, right to 1e-15 of its size or of 1: x = m × 2^k with m about 1, and

@@ -1,5 +1,5 @@
 import { exp2 } from '../exponential.ts';
-import { halfwayPosition } from './crossing.ts';
+import { halfwayAfter } from './crossing.ts';
 import { FORMULA_DIGITS } from './stepwise.ts';
 import type { ShapeDefinition, ShapeValue } from './types.ts';
 import { toSignificant } from '../round.ts';
@@ -39,7 +39,7 @@ export const ease: ShapeDefinition<'ease'> = {
     type: 'ease',
     from: values[0] as number,
     to: values.at(-1) as number,
-    halfway: Math.max(1, halfwayPosition(values) - 1),
+    halfway: Math.max(1, halfwayAfter(values)),
   }),
   asFormula: ({ from, to, halfway }, name, { first }) =>
     `${to} - ${toSignificant(to - from, FORMULA_DIGITS)} * 2 ^ ((${first} - ${name}) / ${halfway})`,

@@ -72,7 +72,7 @@ const handleOf = (index: number, first: number): Handle<Points> => ({
 /** The last place that a point can stand at. */
 const FURTHEST = 1_000_000;
 
-/** RangeEditResult or straight pieces, each up to the next point; a smooth line is told by straight ones. */
+/** Held or straight pieces, each up to the next point; a smooth line is told by straight ones. */
 const piecewise = ([point, next, ...rest]: readonly Point[], between: Points['between'], name: string): string => {
   if (!point) return '0';
   if (!next) return String(point.value);
@@ -83,17 +83,53 @@ const piecewise = ([point, next, ...rest]: readonly Point[], between: Points['be
   return `if(${name} < ${next.position}, ${piece}, ${piecewise([next, ...rest], between, name)})`;
 };
 
-/** As few points as tell the same values: held where most values repeat, straight lines where they do not. */
+/** So many points a ramp may have. */
+const MOST_POINTS = 200;
+
+/**
+ * The points between which straight lines come nearest to all: one after the other, where the lines so far are furthest
+ * off. Source: U. Ramer (1972), An iterative procedure for the polygonal approximation of plane curves.
+ */
+function nearest(all: readonly Point[]): Point[] {
+  const kept = new Set([0, all.length - 1]);
+  /** The place between two kept ones at which the line is furthest off. */
+  const worst = (from: number, to: number): { index: number; off: number } => {
+    const [a, b] = [all[from] as Point, all[to] as Point];
+    let [index, off] = [-1, 0];
+    for (let i = from + 1; i < to; i++) {
+      const point = all[i] as Point;
+      const distance = Math.abs(a.value + slope(a, b) * (point.position - a.position) - point.value);
+      if (distance > off) [index, off] = [i, distance];
+    }
+    return { index, off };
+  };
+  const gaps = [{ from: 0, to: all.length - 1, ...worst(0, all.length - 1) }];
+  while (kept.size < MOST_POINTS) {
+    const gap = gaps.reduce((most, each) => (each.off > most.off ? each : most));
+    if (gap.index < 0) break;
+    kept.add(gap.index);
+    gaps.splice(gaps.indexOf(gap), 1);
+    for (const [from, to] of [
+      [gap.from, gap.index],
+      [gap.index, gap.to],
+    ] as const)
+      gaps.push({ from, to, ...worst(from, to) });
+  }
+  return all.filter((_, index) => kept.has(index));
+}
+
+/** As few points as tell the same values: held where most values repeat, straight lines where they do not. Where that takes too many, those that come nearest. */
 function fewest(values: readonly number[], first: number): Points {
   const all = values.map((value, index): Point => ({ position: index + first, value }));
   const changes = all.filter((point, index) => index === 0 || point.value !== values[index - 1]);
-  if (changes.length * 2 <= values.length + 1) return { type: 'points', between: 'hold', points: changes };
+  if (changes.length * 2 <= values.length + 1 && changes.length <= MOST_POINTS)
+    return { type: 'points', between: 'hold', points: changes };
   const corners = all.filter((point, index) => {
     const before = all[index - 1];
     const after = all[index + 1];
     return !before || !after || Math.abs(slope(before, point) - slope(point, after)) > 1e-9;
   });
-  return { type: 'points', between: 'straight', points: corners.slice(0, 200) };
+  return { type: 'points', between: 'straight', points: corners.length <= MOST_POINTS ? corners : nearest(all) };
 }
 
 /** A value at each of some positions, and a way between them; before the first and after the last it holds. */

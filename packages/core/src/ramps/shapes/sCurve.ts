@@ -1,5 +1,5 @@
 import { exp } from '../exponential.ts';
-import { halfwayPosition } from './crossing.ts';
+import { halfwayAfter } from './crossing.ts';
 import { FORMULA_DIGITS } from './stepwise.ts';
 import type { ShapeDefinition, ShapeValue } from './types.ts';
 import { toSignificant } from '../round.ts';
@@ -40,11 +40,11 @@ export const sCurve: ShapeDefinition<'sCurve'> = {
       moveTo: (shape, position, value) => ({ ...shape, to: value, width: Math.max(0.5, position - shape.middle) }),
     },
   ],
-  fromValues: (values) => ({
+  fromValues: (values, { first }) => ({
     type: 'sCurve',
     from: values[0] as number,
     to: values.at(-1) as number,
-    middle: halfwayPosition(values),
+    middle: first + halfwayAfter(values),
     width: Math.max(1, values.length / 2),
   }),
   asFormula: ({ from, to, middle, width }, name) =>
