@@ -45,6 +45,15 @@ describe('the sequence', () => {
     expect(froms(project)).toEqual([1, 7, 12, 18]);
   });
 
+  it('takes out the only level of a tier, and the tiers after the next still move back', () => {
+    const project = {
+      ...demo,
+      tiers: [1, 8, 9, 19].map((from, index) => ({ id: `t${index}`, name: `T${index}`, from })),
+    };
+    expect(froms(after(removeSlot(project, 'slot-8'), project))).toEqual([1, 8, 9, 18]);
+    expect(froms(after(removeSlot(project, 'slot-3'), project))).toEqual([1, 7, 8, 18]);
+  });
+
   it('keeps a level that stands in another slot as well', () => {
     const twice: Project = { ...demo, slots: [...demo.slots, { id: 'again', levelId: 'lavender-bank' }] };
     expect(after(removeSlot(twice, 'slot-7'), twice).levels['lavender-bank']).toBeDefined();

@@ -22,14 +22,13 @@ function freshName(project: Project, wanted: string): string {
   return `${stem} ${number}`;
 }
 
-/** Tiers begin at positions: what is put in front of them moves them on, as long as they stay in order. */
+/** Tiers begin at positions: what is put in front of them, or taken out there, moves them on or back; none comes to begin where another does. */
 export function shiftTiers(project: Project, position: number, by: 1 | -1): PatchOperation[] {
-  const froms = project.tiers.map((tier) => (tier.from > position ? tier.from + by : tier.from));
-  const ordered = froms.every((from, index) => (index === 0 ? from === 1 : from > (froms[index - 1] as number)));
-  if (!ordered) return [];
-  return project.tiers.flatMap(({ id, from: before }, index) => {
-    const from = froms[index] as number;
-    return from === before ? [] : [replaceAt(at('tiers', id, 'from'), from)];
+  let before = 0;
+  return project.tiers.flatMap(({ id, from }) => {
+    const to = from === 1 ? 1 : Math.max(before + 1, from > position ? from + by : from);
+    before = to;
+    return to === from ? [] : [replaceAt(at('tiers', id, 'from'), to)];
   });
 }
 

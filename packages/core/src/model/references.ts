@@ -24,7 +24,8 @@ export interface ParameterUse {
 /** The parts of a project that hold amounts. */
 const PARTS = ['player', 'score', 'standing', 'run', 'kinds', 'levels', 'slots'] as const;
 
-type Visit = (path: (string | number)[], key: string) => void;
+/** @param entry names a parameter by its key, or a kind of collectable that it is an amount of */
+type Visit = (path: (string | number)[], entry: { key?: string; of?: string }) => void;
 
 /** Lists of things with ids that are no collections: their entries are reached by their places. */
 const LISTED_BY_PLACE: readonly string[] = ['of', 'conditions'];
@@ -35,17 +36,21 @@ function nameIn(item: unknown, list: string | number | undefined): string | unde
   return id ?? key;
 }
 
-function eachParameterAmount(value: unknown, path: (string | number)[], visit: Visit): void {
+/** Every amount of a part, and every effect, that names a parameter or a kind. */
+function eachNamingAmount(value: unknown, path: (string | number)[], visit: Visit): void {
   if (Array.isArray(value)) {
     // What has an id or a key of its own is an entry of a collection, all else a place in a list.
     value.forEach((item: unknown, index) =>
-      eachParameterAmount(item, [...path, nameIn(item, path.at(-1)) ?? index], visit),
+      eachNamingAmount(item, [...path, nameIn(item, path.at(-1)) ?? index], visit),
     );
   } else if (value !== null && typeof value === 'object') {
     const entry = value as Record<string, unknown>;
-    if (entry['effect'] === 'parameter' && typeof entry['parameter'] === 'string') visit(path, entry['parameter']);
-    if (entry['from'] === 'parameter' && typeof entry['parameter'] === 'string') visit(path, entry['parameter']);
-    else for (const [name, item] of Object.entries(entry)) eachParameterAmount(item, [...path, name], visit);
+    const { parameter, from, of } = entry;
+    if ((from === 'parameter' || entry['effect'] === 'parameter') && typeof parameter === 'string')
+      visit(path, { key: parameter });
+    if ((from === 'share' || from === 'placed') && typeof of === 'string') visit(path, { of });
+    if (from !== 'parameter')
+      for (const [name, item] of Object.entries(entry)) eachNamingAmount(item, [...path, name], visit);
   }
 }
 
@@ -53,10 +58,10 @@ function eachParameterAmount(value: unknown, path: (string | number)[], visit: V
 export function usesOfParameter(project: Project, key: string): ParameterUse[] {
   const uses: ParameterUse[] = [];
   const visit: Visit = (path, used) => {
-    if (used !== key) return;
+    if (used.key !== key) return;
     uses.push(path[0] === 'levels' ? { path, levelId: String(path[1]) } : { path });
   };
-  for (const part of PARTS) eachParameterAmount(project[part], [part], visit);
+  for (const part of PARTS) eachNamingAmount(project[part], [part], visit);
   for (const parameter of project.parameters) {
     const { shape } = parameter.ramp;
     if (shape.type === 'formula' && wordsOf(shape.text).has(key))
@@ -68,7 +73,7 @@ export function usesOfParameter(project: Project, key: string): ParameterUse[] {
 /** The keys of the parameters that a part of a document follows or changes. */
 export function parametersIn(part: unknown): ReadonlySet<string> {
   const keys = new Set<string>();
-  eachParameterAmount(part, [], (_path, key) => void keys.add(key));
+  eachNamingAmount(part, [], (_path, { key }) => key !== undefined && keys.add(key));
   return keys;
 }
 
@@ -185,14 +190,6 @@ function conditionProblems(root: Condition, path: Path, known: Known, seen: Set<
     }
     const problem = readingProblem(condition.reading, known);
     if (problem) say([...here, 'reading', problem[0]], problem[1]);
-    if (condition.is !== 'compare') return;
-    const { amount } = condition;
-    if (
-      (amount.from === 'share' || amount.from === 'placed') &&
-      amount.of !== 'any' &&
-      !known.collectables.has(amount.of)
-    )
-      say([...here, 'amount', 'of'], `There is no collectable “${amount.of}”.`);
   };
   visit(root, path, 0);
 }
@@ -239,9 +236,12 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
     if (!counted.has(name)) say(['run', 'keep', name], `There is no tally “${name}”.`);
   }
   const known = new Set(keys);
+  const collectables = new Set(idsOf(project.kinds.collectables));
   for (const part of PARTS) {
-    eachParameterAmount(project[part], [part], (path, key) => {
-      if (!known.has(key)) say([...path, 'parameter'], `There is no parameter “${key}”.`);
+    eachNamingAmount(project[part], [part], (path, { key, of }) => {
+      if (key !== undefined && !known.has(key)) say([...path, 'parameter'], `There is no parameter “${key}”.`);
+      if (of !== undefined && of !== 'any' && !collectables.has(of))
+        say([...path, 'of'], `There is no collectable “${of}”.`);
     });
   }
   for (const { key, ramp } of project.parameters) {

@@ -183,6 +183,16 @@ describe('names that lead nowhere', () => {
         ),
       'There is no hazard “lava”.',
     ],
+    [
+      'a kind in a limit of the clock',
+      (p) => (dusk(p).clock.limitSeconds = { from: 'placed', of: 'gone', measure: 'count' }),
+      '/levels/home-before-dusk/clock/limitSeconds/of There is no collectable “gone”.',
+    ],
+    [
+      'a kind in the speed of an enemy',
+      (p) => (p.kinds.enemies[0]!.speed = { from: 'share', share: number, of: 'gone', measure: 'worth' }),
+      '/kinds/enemies/hornet/speed/of There is no collectable “gone”.',
+    ],
     ['a tally', (p) => (p.tallies = []), 'There is no tally “stings”.'],
     [
       'a tally that a life loses',

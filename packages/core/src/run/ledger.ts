@@ -9,7 +9,7 @@ import {
 } from '../model/index.ts';
 import { valuesAt } from '../ramps/index.ts';
 import { resolveAmount } from '../rules/index.ts';
-import { positionAtTurn } from './order.ts';
+import { positionAtTurn, turnOf } from './order.ts';
 
 /** What an attempt adds to a run. */
 export interface AttemptEntry {
@@ -170,17 +170,20 @@ function goOn(
   seed: number,
 ): Where {
   if (event === 'gameOver') {
-    const to = { firstSlot: 1, tierFirstSlot: tierFirst(project, position), sameSlot: position }[
-      project.run.onGameOver
-    ];
-    return { turn: to, position: to, said: `game over: on from slot ${to}` };
+    const { onGameOver } = project.run;
+    if (onGameOver === 'firstSlot') {
+      const to = positionAtTurn(project, 1, seed) ?? position;
+      return { turn: 1, position: to, said: `game over: on from slot ${to}` };
+    }
+    const to = onGameOver === 'sameSlot' ? position : tierFirst(project, position);
+    return { turn: turnOf(project, to, turn, seed), position: to, said: `game over: on from slot ${to}` };
   }
   switch (next?.to) {
     case 'endOfRun':
       return { turn, position: undefined, said: 'the ending ends the run' };
     case 'slot': {
       const to = project.slots.findIndex((slot) => slot.id === next.slot) + 1;
-      return { turn: to, position: to, said: `the ending leads to slot ${to}` };
+      return { turn: turnOf(project, to, turn, seed), position: to, said: `the ending leads to slot ${to}` };
     }
     case 'retry':
       return { turn, position };

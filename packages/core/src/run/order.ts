@@ -41,3 +41,17 @@ export function positionAtTurn(
   const isShuffled = order === 'shuffled' || (order === 'inOrderThenShuffled' && round > 0);
   return isShuffled ? shuffled(count, seed, round)[place] : place + 1;
 }
+
+/**
+ * The turn from which play goes on once it has come to a position out of turn: the one at which that position is played.
+ *
+ * @param turn the present one: where the order is shuffled, its round counts
+ */
+export function turnOf(project: Pick<Project, 'run' | 'slots'>, position: number, turn: number, seed: number): number {
+  const count = project.slots.length;
+  const { order } = project.run;
+  const round = Math.floor((turn - 1) / Math.max(1, count));
+  if (order !== 'shuffled' && !(order === 'inOrderThenShuffled' && round > 0)) return position;
+  const place = shuffled(count, seed, round).indexOf(position);
+  return place < 0 ? position : round * count + place + 1;
+}

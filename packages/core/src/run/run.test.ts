@@ -111,6 +111,21 @@ describe('a run', () => {
     expect(rows.at(-1)!.after.position).toBe(expected);
   });
 
+  it.each(['firstSlot', 'sameSlot'] as const)(
+    'in a shuffled order goes on along that order after a game over: %s',
+    (where) => {
+      const project = short((p) => {
+        p.run.order = 'shuffled';
+        p.run.onGameOver = where;
+        p.run.lifeEvery = null;
+      });
+      const order = [1, 2, 3, 4].map((turn) => positionAtTurn(project, turn, SEED));
+      const rows = ledgerOf(project, [win(), lose(4), win(), win()], SEED);
+      const again = where === 'firstSlot' ? [order[0], order[1]] : [order[1], order[2]];
+      expect(rows.map(({ position }) => position)).toEqual([order[0], order[1], ...again]);
+    },
+  );
+
   it('gives a life for every so many points, and never more than the most', () => {
     const project = short((p) => {
       p.run.lifeEvery = literal(150);

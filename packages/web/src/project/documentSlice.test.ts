@@ -68,16 +68,32 @@ describe('an edit made here', () => {
       refused({ editId: 'e1', problem }),
     );
     expect(wanted(state)).toEqual([0.97, 0.4]);
-    expect(state.refusal).toEqual({ label: 'e1', problem });
+    expect(state.refusals).toEqual([{ label: 'e1', problem }]);
+  });
+
+  it('refused takes with it what was built on it, and says so of each', () => {
+    const problem = { detail: 'No.' } as Problem;
+    const tier = { name: 'Noon', from: 10 };
+    const added: Edit = { id: 'e1', label: 'Add Noon', patch: [{ op: 'add', path: '/tiers/noon', value: tier }] };
+    const state = run(
+      edited(added),
+      edited(edit('e2', '/tiers/noon/name', 'High noon')),
+      edited(edit('e3', WANTED_2, 0.4)),
+      refused({ editId: 'e1', problem }),
+    );
+    expect(state.open!.pending.map((entry) => entry.edit.id)).toEqual(['e3']);
+    expect(state.refusals.map(({ label, problem: { detail } }) => [label, detail])).toEqual([
+      ['Add Noon', 'No.'],
+      ['e2', 'What it would change is no longer there.'],
+    ]);
   });
 
   it('that has nothing to stand on is refused, never dropped without a word', () => {
     const state = run(edited(edit('e1', '/slots/slot-99/wanted', 0.5)));
     expect(state.open!.pending).toEqual([]);
-    expect(state.refusal).toMatchObject({
-      label: 'e1',
-      problem: { detail: 'What it would change is no longer there.' },
-    });
+    expect(state.refusals).toMatchObject([
+      { label: 'e1', problem: { detail: 'What it would change is no longer there.' } },
+    ]);
   });
 
   it('known to the server from before is not sent again', () => {

@@ -16,6 +16,7 @@ export interface Clash {
   theirs: Revision[];
 }
 
+/** An edit that was not made, and why. */
 export interface Refusal {
   label: string;
   problem: Problem;
@@ -42,13 +43,14 @@ export interface DocumentState {
   open: OpenDocument | null;
   connection: Connection;
   clash: Clash | null;
-  refusal: Refusal | null;
+  /** In the order in which they were told. */
+  refusals: Refusal[];
 }
 
 /** As far back as can be undone. */
 const LOG_LENGTH = 400;
 
-/** Said of an edit made here that has nothing to stand on any more, before it is ever sent. */
+/** Said of an edit made here that has nothing to stand on any more. */
 const NO_LONGER_FITS: Problem = {
   type: 'urn:stadion:problem:bad-patch',
   title: 'The edit does not fit the project',
@@ -58,7 +60,7 @@ const NO_LONGER_FITS: Problem = {
   kept: 'Nothing was changed.',
 };
 
-const initialState: DocumentState = { phase: 'closed', open: null, connection: 'saved', clash: null, refusal: null };
+const initialState: DocumentState = { phase: 'closed', open: null, connection: 'saved', clash: null, refusals: [] };
 
 /** Edits on top of a document. */
 interface Applied {
@@ -92,6 +94,8 @@ function applyAll(
   }
   return { applied: { document, current: projectOf(document), pending }, misfits };
 }
+
+const unfit = (edits: readonly Edit[]): Refusal[] => edits.map(({ label }) => ({ label, problem: NO_LONGER_FITS }));
 
 const meet = (mine: Edit, theirs: Edit): boolean => patchesConflict(withoutShift(mine.patch), theirs.patch);
 
@@ -174,7 +178,7 @@ const slice = createSlice({
       if (!state.open) return;
       const { applied, misfits } = applyAll(state.open.document, [edit], false);
       draft.open = { ...state.open, ...applied, pending: [...state.open.pending, ...applied.pending] };
-      if (misfits.length > 0) draft.refusal = { label: edit.label, problem: NO_LONGER_FITS };
+      draft.refusals.push(...unfit(misfits));
     },
     /** Edits of an earlier tab, made on an older revision: what came since is known from the log. */
     adopted(draft, { payload }: PayloadAction<{ edits: Edit[]; since: Revision[] }>) {
@@ -212,15 +216,20 @@ const slice = createSlice({
       const edits = state.open.pending.map((entry) => entry.edit);
       const edit = edits.find((entry) => entry.id === payload.editId);
       const others = edits.filter((entry) => entry !== edit);
-      draft.open = { ...state.open, ...applyAll(state.open.acknowledged, others, false).applied };
-      if (edit) draft.refusal = { label: edit.label, problem: payload.problem };
+      const { applied, misfits } = applyAll(state.open.acknowledged, others, false);
+      draft.open = { ...state.open, ...applied };
+      if (edit) draft.refusals.push({ label: edit.label, problem: payload.problem });
+      // What was built on it cannot stand without it.
+      draft.refusals.push(...unfit(misfits));
     },
     /** Edits that the server has had long ago. */
     alreadyKnown(draft, { payload: ids }: PayloadAction<string[]>) {
       const state = original(draft) as DocumentState;
       if (!state.open) return;
       const edits = state.open.pending.map((entry) => entry.edit).filter((edit) => !ids.includes(edit.id));
-      draft.open = { ...state.open, ...applyAll(state.open.acknowledged, edits, false).applied };
+      const { applied, misfits } = applyAll(state.open.acknowledged, edits, false);
+      draft.open = { ...state.open, ...applied };
+      draft.refusals.push(...unfit(misfits));
     },
     connectionChanged(state, { payload }: PayloadAction<Connection>) {
       state.connection = payload;
@@ -228,8 +237,8 @@ const slice = createSlice({
     clashSettled(state) {
       state.clash = null;
     },
-    refusalRead(state) {
-      state.refusal = null;
+    refusalsRead(state) {
+      state.refusals = [];
     },
   },
 });
@@ -247,7 +256,7 @@ export const {
   alreadyKnown,
   connectionChanged,
   clashSettled,
-  refusalRead,
+  refusalsRead,
 } = slice.actions;
 
 /** An edit that can be taken back or made again. */

@@ -1,25 +1,40 @@
-import { refusalRead } from '../../project/documentSlice.ts';
+import { refusalsRead, type Refusal } from '../../project/documentSlice.ts';
 import { useAppDispatch, useDocument } from '../../project/hooks.ts';
 import { Button } from '../../ui/index.ts';
 
-/** An edit that the server would not have: says which, why and what was kept. */
+/** So many are told one by one. */
+const MOST_TOLD = 5;
+
+/** Edits that were not made: says which, why and what was kept. */
 export function RefusalNotice() {
-  const { refusal } = useDocument();
+  const { refusals } = useDocument();
   const dispatch = useAppDispatch();
-  if (!refusal) return null;
-  const place = refusal.problem.places?.[0];
+  if (refusals.length === 0) return null;
+  const more = refusals.length - MOST_TOLD;
   return (
     <section
       role="alert"
-      aria-label="Refused edit"
+      aria-label="Refused edits"
       className="flex items-center gap-4 border-b border-line-strong bg-loss-soft px-4 py-2"
     >
-      <p className="grow">
-        <b>“{refusal.label}” was refused.</b> {place?.message ?? refusal.problem.detail}{' '}
-        {place?.pointer === undefined ? null : <code className="font-mono text-[12px]">{place.pointer}</code>}{' '}
-        Everything else is kept.
-      </p>
-      <Button onClick={() => dispatch(refusalRead())}>Understood</Button>
+      <ul className="grow">
+        {refusals.slice(0, MOST_TOLD).map((refusal, index) => (
+          <li key={index}>{toldOf(refusal)}</li>
+        ))}
+        {more > 0 ? <li>And {more} more.</li> : null}
+        <li className="text-ink-2">Everything else is kept.</li>
+      </ul>
+      <Button onClick={() => dispatch(refusalsRead())}>Understood</Button>
     </section>
+  );
+}
+
+function toldOf({ label, problem }: Refusal) {
+  const place = problem.places?.[0];
+  return (
+    <>
+      <b>“{label}” was refused.</b> {place?.message ?? problem.detail}{' '}
+      {place?.pointer === undefined ? null : <code className="font-mono text-[12px]">{place.pointer}</code>}
+    </>
   );
 }
