@@ -1,15 +1,26 @@
-import { startObserved } from '../../attempt/index.ts';
+import {
+  REST,
+  SORTS,
+  startAttempt,
+  startObserved,
+  startPlace,
+  step,
+  zonesOf,
+  type AttemptState,
+} from '../../attempt/index.ts';
+import { cellAt } from '../../ground/index.ts';
+import { makeWorld } from '../../grounds/index.ts';
 import { pointerOf } from '../../model/index.ts';
 import {
   conditionInWords,
-  endingOfRule,
+  endTick,
   judgeTick,
   leaves,
   makeJudge,
   startVerdicts,
   type Leaf,
 } from '../../rules/index.ts';
-import { say, type Check, type Mend } from '../finding.ts';
+import { say, type Check, type Found, type Mend } from '../finding.ts';
 import type { SlotFacts } from '../scopes.ts';
 
 /** The least of a gathered reading that is not there from the start: one piece's worth, or one piece. */
@@ -22,49 +33,94 @@ function leastToAsk(leaf: Leaf, { resolving }: SlotFacts): number | undefined {
   return all > 0 ? Math.max(1, Math.ceil(all / 2)) : undefined;
 }
 
+/** Nobody acts sooner than so long after the start. Ticks: 1 s. */
+const NOBODY_ACTS_TICKS = 60;
+
+/** Does anything about the start make it worth trying whether the level ends by itself? Trying each would take long. */
+function isSuspicious({ prepared: level }: SlotFacts): boolean {
+  const { judging } = level;
+  const judge = makeJudge(judging.rules, judging.tie, judging);
+  const verdicts = startVerdicts(judge);
+  const seen = startObserved(level);
+  judgeTick(judge, seen, verdicts);
+  endTick(judge, seen, verdicts, null);
+  if (verdicts.ended) return true;
+  if (judging.limitTicks >= 0 && judging.limitTicks <= NOBODY_ACTS_TICKS) return true;
+  const at = startPlace(level);
+  const isIn = zonesOf(level).some(
+    ({ x, y, width, height }) => at.x >= x && at.x <= x + width && at.y >= y && at.y <= y + height,
+  );
+  if (isIn) return true;
+  const { rows, pieces } = level.motion;
+  const mayHurt =
+    rows.some((row) => row.includes('~')) || SORTS.some((sort) => sort.avoids && pieces[sort.name].length > 0);
+  if (!mayHurt) return false;
+  const { avoid, grid } = makeWorld(level);
+  return avoid[cellAt(grid, at.x, at.y)] === 1;
+}
+
+/** The level with nobody at the keys, until it ends or somebody could act. */
+function untouched({ prepared: level }: SlotFacts): AttemptState {
+  const state = startAttempt(makeWorld(level), 0);
+  for (let tick = 0; tick < NOBODY_ACTS_TICKS; tick++) step(state, REST);
+  return state;
+}
+
+function foundByRule(here: SlotFacts, index: number, won: boolean, tick: number): Found[] {
+  const entry = here.rules[index];
+  if (!entry) return [];
+  const { rule, path } = entry;
+  const parts = leaves(rule.when);
+  const [only] = parts;
+  const base = [...path, 'when'];
+  const ask = parts.length === 1 && only ? leastToAsk(only.leaf, here) : undefined;
+  const mend: Mend | undefined =
+    ask === undefined || !only
+      ? undefined
+      : {
+          label: `Ask for ${say(ask)}, half of what is placed`,
+          patch: [
+            {
+              op: 'replace',
+              path: pointerOf([...base, ...only.path, 'amount']),
+              value: { from: 'number', value: ask },
+            },
+          ],
+        };
+  const words = conditionInWords(rule.when, here.names);
+  return [
+    {
+      slotId: here.slot.id,
+      path: pointerOf(base),
+      sentence: `The level is ${won ? 'won' : 'lost'} before the player has moved.`,
+      reason:
+        tick <= 1
+          ? `At the start it already holds: ${words}.`
+          : `Whoever stays at the start for ${say(tick / 60)} s has it: ${words}.`,
+      ...(mend ? { mend } : {}),
+    },
+  ];
+}
+
 /** An ending that comes before the player has done anything. */
 export const alreadyTrue: Check<'slot'> = {
   code: 'already-true',
   scope: 'slot',
   find: (here) => {
-    // The judge itself says what holds before anybody has moved.
-    const { prepared: level } = here;
-    const judge = makeJudge(level.judging.rules, level.judging.tie, level.judging);
-    const verdicts = startVerdicts(judge);
-    judgeTick(judge, startObserved(level), verdicts);
-    return here.rules.flatMap(({ rule, path }, index) => {
-      const ending = endingOfRule(rule);
-      const judged = judge.rules[index];
-      if (!ending || !judged || verdicts.truth[judged.when.index] !== true) return [];
-      const parts = leaves(rule.when);
-      const [only] = parts;
-      const base = [...path, 'when'];
-      const ask = parts.length === 1 && only ? leastToAsk(only.leaf, here) : undefined;
-      const mend: Mend | undefined =
-        ask === undefined || !only
-          ? undefined
-          : {
-              label: `Ask for ${say(ask)}, half of what is placed`,
-              patch: [
-                {
-                  op: 'replace',
-                  path: pointerOf([...base, ...only.path, 'amount']),
-                  value: { from: 'number', value: ask },
-                },
-              ],
-            };
+    const { clock, id } = here.level;
+    const { limitTicks } = here.prepared.judging;
+    // A clock of nothing ends the level as soon as it runs, whoever starts it.
+    if (limitTicks === 0 && clock.atExpiry !== 'grade')
       return [
         {
           slotId: here.slot.id,
-          path: pointerOf(base),
-          sentence:
-            ending === 'won'
-              ? 'The level is won before the player has moved.'
-              : 'The level is lost before the player has moved.',
-          reason: `At the start it already holds: ${conditionInWords(rule.when, here.names)}.`,
-          ...(mend ? { mend } : {}),
+          path: pointerOf(['levels', id, 'clock', 'limitSeconds']),
+          sentence: `The level is ${clock.atExpiry === 'win' ? 'won' : 'lost'} as soon as its clock runs.`,
+          reason: 'The clock gives 0 s.',
         },
       ];
-    });
+    if (!isSuspicious(here)) return [];
+    const { phase, tick, verdicts } = untouched(here);
+    return phase === 'playing' ? [] : foundByRule(here, verdicts.ending.rule, phase === 'won', tick);
   },
 };

@@ -1,35 +1,87 @@
-import { pointerOf } from '../../model/index.ts';
-import { resolveAmount } from '../../rules/index.ts';
+import { pointerOf, type Level, type Reading } from '../../model/index.ts';
+import { leaves, liveAmount, resolveAmount } from '../../rules/index.ts';
 import { say, type Check, type Found } from '../finding.ts';
+import { rangeOf, type Range } from '../possible.ts';
+import type { SlotFacts } from '../scopes.ts';
 
-/** A star that asks for at least as much time left as the clock gives. */
+type Ladder = Extract<Level['stars'], { is: 'ladder' }>;
+
+/** What a star is counted in, in words. */
+const WORDS: Readonly<Record<Ladder['reading'], string>> = {
+  timeLeft: 's left',
+  timeElapsed: 's on the clock',
+  score: 'points of score',
+  worth: 'points gathered',
+  collected: 'pieces collected',
+  lives: 'lives',
+  health: 'health',
+  tries: 'tries',
+};
+
+/** Readings that somebody who has not moved has not changed. */
+const TAKES_A_MOVE: ReadonlySet<Reading['reading']> = new Set([
+  'worth',
+  'collected',
+  'inside',
+  'latch',
+  'gate',
+  'height',
+  'distance',
+  'enemiesBeaten',
+]);
+
+/** Does the clock run for a tick at least before anybody wins? */
+function clockRunsFirst({ level, rules }: SlotFacts): boolean {
+  if (level.clock.starts === 'load') return true;
+  if (level.clock.starts !== 'firstMove') return false;
+  const winning = rules.filter(({ rule }) => rule.then.some(({ effect }) => effect === 'win'));
+  return winning.every(({ rule }) => leaves(rule.when).some(({ leaf }) => TAKES_A_MOVE.has(leaf.reading.reading)));
+}
+
+/** What a ladder's reading can be at a win. */
+function rangeAtWin({ reading }: Ladder, here: SlotFacts): Range {
+  const of = reading === 'worth' || reading === 'collected' ? ({ reading, of: 'any' } as const) : { reading };
+  const range = rangeOf(of as Reading, here);
+  if (reading === 'timeLeft' && clockRunsFirst(here)) return { ...range, most: range.most - TICK };
+  return range;
+}
+
+const TICK = 1 / 60;
+
+/** A star that no win can earn. */
 export const starUnreachable: Check<'slot'> = {
   code: 'star-unreachable',
   scope: 'slot',
-  find: ({ level: { clock, stars, id }, resolving: { values, placed }, slot }) => {
-    if (clock.limitSeconds === null || stars.is !== 'ladder' || stars.reading !== 'timeLeft') return [];
-    const limit = resolveAmount(clock.limitSeconds, values, placed);
+  find: (here) => {
+    const { level, resolving, slot } = here;
+    const { stars, id } = level;
+    if (stars.is !== 'ladder') return [];
+    const { least, most } = rangeAtWin(stars, here);
     const found: Found[] = [];
-    let below = 0;
+    // The star before it: a mended one lies between.
+    let before: number | undefined;
     stars.thresholds.forEach((threshold, index) => {
-      if (threshold === null) return;
-      const asked = resolveAmount(threshold, values, placed);
-      if (asked < limit) {
-        below = asked;
+      if (threshold === null || liveAmount(threshold, resolving)) return;
+      const asked = resolveAmount(threshold, resolving.values, resolving.placed);
+      const beyond = stars.direction === 'atLeast' ? asked > most + 1e-9 : asked < least - 1e-9;
+      if (!beyond) {
+        before = asked;
         return;
       }
+      const limit = stars.direction === 'atLeast' ? most : least;
+      const mended = Math.round(((before ?? 0) + limit) / 2);
+      const isBetween = stars.direction === 'atLeast' ? mended < limit && mended > (before ?? 0) : false;
       const path = pointerOf(['levels', id, 'stars', 'thresholds', index]);
-      const mended = Math.round((below + limit) / 2);
-      const star = '★'.repeat(index + 1);
+      const unit = WORDS[stars.reading];
       found.push({
         slotId: slot.id,
         path,
-        sentence: `${star} is out of reach.`,
-        reason: `It takes ${say(asked)} s left, and the clock gives ${say(limit)} s in all.`,
-        ...(mended < limit && mended > below
+        sentence: `${'★'.repeat(index + 1)} is out of reach.`,
+        reason: `It takes ${stars.direction === 'atLeast' ? '' : 'at most '}${say(asked)} ${unit}, and ${reasonOf(stars, limit)}.`,
+        ...(isBetween
           ? {
               mend: {
-                label: `Set to ${say(mended)} s`,
+                label: `Set to ${say(mended)}${stars.reading === 'timeLeft' || stars.reading === 'timeElapsed' ? ' s' : ''}`,
                 patch: [{ op: 'replace', path, value: { from: 'number', value: mended } }],
               },
             }
@@ -39,3 +91,9 @@ export const starUnreachable: Check<'slot'> = {
     return found;
   },
 };
+
+function reasonOf({ reading, direction }: Ladder, limit: number): string {
+  if (direction === 'atMost') return `there are never less than ${say(limit)}`;
+  if (reading === 'timeLeft' || reading === 'timeElapsed') return `the clock gives ${say(limit)} s in all`;
+  return `there are ${say(limit)} at most`;
+}

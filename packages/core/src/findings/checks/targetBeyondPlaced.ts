@@ -1,39 +1,53 @@
 import { pointerOf } from '../../model/index.ts';
-import { endingOfRule, leaves, readingInWords, resolveAmount } from '../../rules/index.ts';
-import { say, type Check } from '../finding.ts';
+import { readingInWords, resolveAmount } from '../../rules/index.ts';
+import { say, type Check, type Found } from '../finding.ts';
+import { blockingIn, mayHold, rangeOf } from '../possible.ts';
+import type { SlotFacts } from '../scopes.ts';
 
-/** A win that asks for more than lies on the ground. */
+const wins = ({ rule }: SlotFacts['rules'][number]): boolean => rule.then.some(({ effect }) => effect === 'win');
+
+/** Is there a way to win besides? A clock that runs out, or a rule that may fire. */
+function isWonOtherwise(here: SlotFacts): boolean {
+  const { clock } = here.level;
+  return (
+    (clock.limitSeconds !== null && clock.atExpiry !== 'lose') ||
+    here.rules.some((entry) => wins(entry) && mayHold(entry.rule.when, here))
+  );
+}
+
+/** The only ways to win ask for more than lies on the ground. */
 export const targetBeyondPlaced: Check<'slot'> = {
   code: 'target-beyond-placed',
   scope: 'slot',
-  find: ({ rules, resolving, names, slot }) =>
-    rules.flatMap(({ rule, path: rulePath }) => {
-      if (endingOfRule(rule) !== 'won') return [];
-      return leaves(rule.when).flatMap(({ leaf, path }) => {
+  find: (here) => {
+    if (isWonOtherwise(here)) return [];
+    const { resolving, names, slot } = here;
+    return here.rules.filter(wins).flatMap(({ rule, path: rulePath }) =>
+      blockingIn(rule.when, here).flatMap(({ leaf, path }): Found[] => {
         if (leaf.is !== 'compare') return [];
         const { reading, comparison } = leaf;
         if (reading.reading !== 'worth' && reading.reading !== 'collected') return [];
-        if (comparison !== 'atLeast' && comparison !== 'moreThan' && comparison !== 'exactly') return [];
-        const placed = resolving.placed[reading.reading === 'worth' ? 'worth' : 'count'][reading.of] ?? 0;
-        const wanted = resolveAmount(leaf.amount, resolving.values, resolving.placed);
-        if (comparison === 'moreThan' ? wanted < placed : wanted <= placed) return [];
+        const asked = resolveAmount(leaf.amount, resolving.values, resolving.placed);
+        const { most } = rangeOf(reading, here);
+        // What is asked for is too little, not too much: nothing that this is about.
+        if (asked < most) return [];
         const base = [...rulePath, 'when', ...path];
-        const most = comparison === 'moreThan' ? placed - 1 : placed;
+        const mended = comparison === 'moreThan' ? most - 1 : most;
         return [
           {
             slotId: slot.id,
             path: pointerOf(base),
             sentence: 'The target is beyond what is placed: nobody can win.',
-            reason: `It takes ${comparison === 'moreThan' ? 'more than ' : ''}${say(wanted)} ${readingInWords(reading, names)}, and ${say(placed)} are on the ground.`,
-            ...(most > 0
+            reason: `It takes ${comparison === 'moreThan' ? 'more than ' : ''}${say(asked)} ${readingInWords(reading, names)}, and ${say(most)} are on the ground.`,
+            ...(mended > 0
               ? {
                   mend: {
-                    label: `Ask for all ${say(most)}`,
+                    label: `Ask for ${comparison === 'moreThan' ? `more than ${say(mended)}` : `all ${say(most)}`}`,
                     patch: [
                       {
                         op: 'replace' as const,
                         path: pointerOf([...base, 'amount']),
-                        value: { from: 'number', value: most },
+                        value: { from: 'number', value: mended },
                       },
                     ],
                   },
@@ -41,6 +55,7 @@ export const targetBeyondPlaced: Check<'slot'> = {
               : {}),
           },
         ];
-      });
-    }),
+      }),
+    );
+  },
 };

@@ -1,0 +1,116 @@
+import type { Condition, Reading } from '../model/index.ts';
+import { liveAmount, resolveAmount, type Leaf } from '../rules/index.ts';
+import type { SlotFacts } from './scopes.ts';
+
+/** Between which values a reading can come to lie during an attempt, in its unit. */
+export interface Range {
+  least: number;
+  most: number;
+}
+
+const ANY: Range = { least: Number.NEGATIVE_INFINITY, most: Number.POSITIVE_INFINITY };
+
+/** Points of the pieces of a kind, or of all: everything that pays, and everything that costs. */
+function worthRange(of: string, { resolving: { placed } }: SlotFacts): Range {
+  const kinds = of === 'any' ? Object.keys(placed.worth).filter((kind) => kind !== 'any') : [of];
+  const worths = kinds.map((kind) => placed.worth[kind] ?? 0);
+  const sum = (bound: (worth: number) => number): number => worths.reduce((total, worth) => total + bound(worth), 0);
+  return { least: sum((worth) => Math.min(0, worth)), most: sum((worth) => Math.max(0, worth)) };
+}
+
+/** What is sure of a reading at one slot; readings of which nothing is sure can be anything. */
+export function rangeOf(reading: Reading, here: SlotFacts): Range {
+  const { project, level, resolving } = here;
+  const number = (amount: Parameters<typeof resolveAmount>[0]): number =>
+    resolveAmount(amount, resolving.values, resolving.placed);
+  switch (reading.reading) {
+    case 'worth':
+      return worthRange(reading.of, here);
+    case 'collected':
+    case 'left':
+      return { least: 0, most: resolving.placed.count[reading.of] ?? 0 };
+    case 'lives': {
+      const { livesAtStart, livesAtMost, lifeEvery } = project.run;
+      if (lifeEvery && !livesAtMost) return { least: 0, most: Number.POSITIVE_INFINITY };
+      return { least: 0, most: Math.max(number(livesAtStart), lifeEvery && livesAtMost ? number(livesAtMost) : 0) };
+    }
+    case 'health':
+      return { least: 0, most: number(project.player.health) };
+    case 'tries':
+      return { least: 1, most: Number.POSITIVE_INFINITY };
+    case 'timeElapsed':
+    case 'timeLeft': {
+      const { limitSeconds } = level.clock;
+      // A limit that milestones or readings move can be any.
+      if (limitSeconds === null || liveAmount(limitSeconds, resolving)) return { least: 0, most: ANY.most };
+      return { least: 0, most: number(limitSeconds) };
+    }
+    case 'latch':
+    case 'gate':
+    case 'inside':
+    case 'touching':
+    case 'offGround':
+      return { least: 0, most: 1 };
+    default:
+      return ANY;
+  }
+}
+
+/** May a comparison come to hold? Only where it surely never does, it may not. */
+function leafMayHold(leaf: Leaf, here: SlotFacts): boolean {
+  if (leaf.is === 'onOff') return true;
+  const { resolving } = here;
+  // What it compares with may change during the attempt.
+  if (liveAmount(leaf.amount, resolving)) return true;
+  const { least, most } = rangeOf(leaf.reading, here);
+  const asked = resolveAmount(leaf.amount, resolving.values, resolving.placed);
+  const NOISE = 1e-9;
+  switch (leaf.comparison) {
+    case 'atLeast':
+      return asked <= most + NOISE;
+    case 'moreThan':
+      return asked < most;
+    case 'atMost':
+      return asked >= least - NOISE;
+    case 'lessThan':
+      return asked > least;
+    case 'exactly':
+      return asked >= least - NOISE && asked <= most + NOISE;
+    case 'not':
+      return least !== most || asked !== least;
+  }
+}
+
+/** May a condition come to hold? */
+export function mayHold(condition: Condition, here: SlotFacts): boolean {
+  switch (condition.is) {
+    case 'all':
+    case 'inOrder':
+      return condition.of.every((part) => mayHold(part, here));
+    case 'any':
+      return condition.of.some((part) => mayHold(part, here));
+    case 'atLeast': {
+      const { resolving } = here;
+      const wanted = condition.count ? resolveAmount(condition.count, resolving.values, resolving.placed) : 1;
+      return condition.of.filter((part) => mayHold(part, here)).length >= wanted;
+    }
+    case 'none':
+      return true;
+    default:
+      return leafMayHold(condition, here);
+  }
+}
+
+/** A comparison that keeps a condition from ever holding, and its place below it. */
+export interface Blocking {
+  leaf: Leaf;
+  path: (string | number)[];
+}
+
+/** The comparisons to be changed so that a condition may hold; none where it may. Of several ways the first is told. */
+export function blockingIn(condition: Condition, here: SlotFacts, path: (string | number)[] = []): Blocking[] {
+  if (mayHold(condition, here)) return [];
+  if (!('of' in condition)) return [{ leaf: condition, path }];
+  const parts = condition.of.map((part, index) => blockingIn(part, here, [...path, 'of', index]));
+  return condition.is === 'any' ? (parts[0] ?? []) : parts.flat();
+}
