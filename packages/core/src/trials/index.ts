@@ -3,6 +3,6 @@ export type { Carry, GameResult } from './game.ts';
 export { readyGame, type ReadyGame } from './readyGame.ts';
 export { addResult, addTally, emptyTally, type Tally } from './tally.ts';
 export { forecastOf, type EndingCount, type Forecast } from './forecast.ts';
-export { DEFAULT_PRECISION, isPreciseEnough, type Precision } from './stopping.ts';
+export { DEFAULT_PRECISION, isPreciseEnough, LOOKED_AT_EVERY, type Precision } from './stopping.ts';
 export { packWins, unpackWins } from './wins.ts';
 export { playBatch, seedOf, trialQuestion, type TrialQuestion } from './batch.ts';

@@ -4,7 +4,7 @@ import type { Level, Parameter, Project } from '../model/index.ts';
 import type { Population } from '../pacers/index.ts';
 import { drawAt } from '../random/index.ts';
 import { exp, valuesAt, type Values } from '../ramps/index.ts';
-import { logisticFit, Z_95, type Interval } from '../stats/index.ts';
+import { logisticFit, Z_95, type Interval, type LogisticFit } from '../stats/index.ts';
 import { readyGame, seedOf } from '../trials/index.ts';
 
 /** What one step of a parameter does to the clear rate at a level. */
@@ -12,7 +12,7 @@ export interface Mover {
   key: string;
   /** What a step is, in the parameter's unit. */
   step: number;
-  /** Change of the clear rate per step up, as a share: −0.04 for 4 points less. */
+  /** Change of the clear rate by one step up from here, as a share: −0.04 for 4 points less. */
   effect: number;
   /** 95 %. */
   interval: Interval;
@@ -66,8 +66,31 @@ function stepOf({ number, sane, ramp }: Parameter, value: number): number {
 const share = (x: number): number => 1 / (1 + exp(-x));
 
 /**
+ * What one step from here does, by a fit around here: the difference of two shares, with its interval by the delta method.
+ *
+ * @param moved indices of the coefficients that a step brings in
+ */
+function oneStep(
+  { coefficients, covariance }: LogisticFit,
+  moved: readonly number[],
+): Pick<Mover, 'effect' | 'interval'> {
+  const here = coefficients[0] as number;
+  const [before, after] = [
+    share(here),
+    share(moved.reduce((sum, index) => sum + (coefficients[index] as number), here)),
+  ];
+  const [steepBefore, steepAfter] = [before * (1 - before), after * (1 - after)];
+  const gradient = [[0, steepAfter - steepBefore], ...moved.map((index) => [index, steepAfter])] as [number, number][];
+  let variance = 0;
+  for (const [i, a] of gradient) for (const [j, b] of gradient) variance += a * b * (covariance[i]?.[j] as number);
+  const effect = after - before;
+  const spread = Z_95 * Math.sqrt(Math.max(0, variance));
+  return { effect, interval: { low: effect - spread, high: effect + spread } };
+}
+
+/**
  * What moves the clear rate of the level at a position: every attempt draws all parameters a little around their values,
- * and one logistic regression gives each one's effect per step. One attempt informs all parameters.
+ * and one logistic regression, with squares, gives what one step of each does from here. One attempt informs all parameters.
  *
  * @param position from 1; there must be a level
  */
@@ -119,20 +142,17 @@ export function moversOf(project: Project, position: number, population: Populat
       const cleared = outcomes.filter((won) => won).length;
       const none: Movers = { attempts: outcomes.length, cleared, movers: [] };
       if (acting.length === 0 || cleared === 0 || cleared === outcomes.length) return none;
-      const { coefficients, covariance, settled } = logisticFit(rows, outcomes, share);
-      if (!settled) return none;
-      // The average over all attempts of how steep the curve is where each stands.
-      const slope =
-        rows.reduce((sum, row) => {
-          const p = share(
-            row.reduce((x, away, i) => x + away * (coefficients[i + 1] as number), coefficients[0] as number),
-          );
-          return sum + p * (1 - p);
-        }, 0) / rows.length;
+      // A straight line over all that is drawn would tell the average slope; the square lets it tell the one here.
+      const curved = logisticFit(
+        rows.map((row) => [...row, ...row.map((away) => away * away)]),
+        outcomes,
+        share,
+      );
+      const fit = curved.settled ? curved : logisticFit(rows, outcomes, share);
+      if (!fit.settled) return none;
       const movers = acting.map(({ parameter, step }, index): Mover => {
-        const effect = slope * (coefficients[index + 1] as number);
-        const spread = Z_95 * slope * Math.sqrt(covariance[index + 1]?.[index + 1] as number);
-        return { key: parameter.key, step, effect, interval: { low: effect - spread, high: effect + spread } };
+        const moved = [index + 1, ...(fit === curved ? [index + 1 + acting.length] : [])];
+        return { key: parameter.key, step, ...oneStep(fit, moved) };
       });
       return { ...none, movers: movers.toSorted((a, b) => Math.abs(b.effect) - Math.abs(a.effect)) };
     },

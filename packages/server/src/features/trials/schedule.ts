@@ -1,4 +1,4 @@
-import { addTally, emptyTally, type Tally } from '@stadion/core/trials';
+import { addTally, emptyTally, LOOKED_AT_EVERY, type Tally } from '@stadion/core/trials';
 
 /** A question under way, and how far it has come. */
 interface Job {
@@ -26,7 +26,7 @@ export interface NextBatch {
 }
 
 /** Attempts in a batch: small, so that every slot has its first estimate within a few seconds. */
-const BATCH = 20;
+const BATCH = LOOKED_AT_EVERY;
 /** A batch that fails so often is given up. */
 const MOST_FAILURES = 2;
 
