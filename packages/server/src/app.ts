@@ -2,8 +2,8 @@ import express, { type Express } from 'express';
 import fs from 'node:fs';
 import path from 'node:path';
 import type { Logger } from 'pino';
-import { pinoHttp } from 'pino-http';
 import type { Storage } from './db/client.ts';
+import type { FileReading } from './features/handoff/readFile.ts';
 import { handoffRoutes } from './features/handoff/routes.ts';
 import { projectRoutes } from './features/projects/routes.ts';
 import { makeProjectService } from './features/projects/service.ts';
@@ -12,14 +12,17 @@ import { makeSnapshotService } from './features/snapshots/service.ts';
 import { trialRoutes } from './features/trials/routes.ts';
 import { makeTrialService } from './features/trials/service.ts';
 import { ProjectEvents } from './http/events.ts';
+import { logRequests } from './http/logging.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { answerErrors, answerUnknown } from './http/respond.ts';
+import { refuseBrokenText } from './http/parsing.ts';
 import { checkOrigin, checkToken, compress, headers, limitRate, type Access } from './http/security.ts';
 import type { WorkQueue } from './jobs/queue.ts';
 
 export interface AppDependencies {
   storage: Storage;
   queue: WorkQueue;
+  readFile: (text: string) => Promise<FileReading>;
   log: Logger;
   now: () => Date;
   access: Access;
@@ -37,7 +40,7 @@ export interface App {
 const LARGEST_REQUEST = '8mb';
 
 /** The whole server, without a port. */
-export function createApp({ storage, queue, log, now, access, webFolder }: AppDependencies): App {
+export function createApp({ storage, queue, readFile, log, now, access, webFolder }: AppDependencies): App {
   const events = new ProjectEvents((projectId) => trials.left(projectId));
   const projects = makeProjectService({
     storage,
@@ -61,7 +64,7 @@ export function createApp({ storage, queue, log, now, access, webFolder }: AppDe
 
   const api = express.Router();
   api.use(limitRate());
-  api.use(express.json({ limit: LARGEST_REQUEST }));
+  api.use(express.json({ limit: LARGEST_REQUEST, verify: refuseBrokenText }));
   let description: unknown;
   api.get('/openapi.json', (_request, response) => {
     description ??= openApiDocument();
@@ -70,7 +73,7 @@ export function createApp({ storage, queue, log, now, access, webFolder }: AppDe
   api.get('/health', (_request, response) => {
     response.json({ ok: true });
   });
-  api.use(handoffRoutes(projects));
+  api.use(handoffRoutes(projects, readFile));
   api.use(projectRoutes(projects, events));
   api.use(snapshotRoutes(snapshots));
   api.use(trialRoutes(trials));
@@ -79,7 +82,7 @@ export function createApp({ storage, queue, log, now, access, webFolder }: AppDe
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
-  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => request.url === '/api/health' } }));
+  app.use(logRequests(log));
   app.use(headers, checkOrigin(access), checkToken(access), compress);
   app.use('/api', api);
   if (webFolder !== undefined) serveInterface(app, webFolder);

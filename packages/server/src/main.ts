@@ -5,6 +5,7 @@ import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { openStorage } from './db/client.ts';
 import { LOOPBACK_HOSTS, type Access } from './http/security.ts';
+import { fileReader } from './jobs/fileReader.ts';
 import { threadQueue } from './jobs/threads.ts';
 
 const root = path.join(import.meta.dirname, '../../..');
@@ -18,19 +19,26 @@ const now = (): Date => new Date();
 
 /** Anyone on the network may knock once the server listens beyond this machine: then a token is required. */
 function access(): Access {
+  const token = process.env['STADION_TOKEN'];
+  if (token !== undefined && token.trim() === '') {
+    process.stderr.write('STADION_TOKEN is empty: set it to a long word that nobody guesses, or do not set it.\n');
+    process.exit(1);
+  }
   if (host === '127.0.0.1' || host === '::1' || host === 'localhost') return { hosts: LOOPBACK_HOSTS };
   const names = (process.env['STADION_HOST_NAMES'] ?? host).split(',').map((name) => name.trim());
   return {
     hosts: [...LOOPBACK_HOSTS, ...names],
-    token: process.env['STADION_TOKEN'] ?? randomBytes(18).toString('base64url'),
+    token: token ?? randomBytes(18).toString('base64url'),
   };
 }
 
 const allowed = access();
 const storage = await openStorage(file, now);
+const files = fileReader();
 const app = createApp({
   storage,
   queue: threadQueue(),
+  readFile: files.read,
   log,
   now,
   access: allowed,
@@ -56,8 +64,7 @@ const server = app.express.listen(port, host, (error?: Error) => {
 const stop = (): void => {
   server.close();
   server.closeAllConnections();
-  void app
-    .close()
+  void Promise.all([app.close(), files.close()])
     .then(() => storage.close())
     .then(() => process.exit(0));
 };

@@ -39,8 +39,9 @@ export interface MoverTrials {
 
 /** Every drawn level is played so often: preparing one costs about as much as an attempt. */
 const ATTEMPTS_PER_DRAW = 6;
-/** Parameters are drawn up to so many steps to either side. */
-const SPREAD = 2;
+/** Parameters are drawn up to so many steps to either side; whole ones one step, so that the fit has nothing to bridge. */
+const SPREAD = 1.5;
+const WHOLE_SPREAD = 1.499;
 /** Any number: the draws' own stream of luck. */
 const SEED = 0x3d1a;
 const SHARE_STEP = 0.05;
@@ -114,7 +115,7 @@ export function moversOf(project: Project, position: number, population: Populat
   /** Steps away from a parameter's own value: whole ones where only whole numbers make sense. Never below 0 where the value is not. */
   function stepsAway(index: number, draw: number): number {
     const { parameter, value, step } = acting[index] as (typeof acting)[number];
-    const away = (2 * drawAt(SEED, index, draw) - 1) * (SPREAD + (parameter.number === 'whole' ? 0.499 : 0));
+    const away = (2 * drawAt(SEED, index, draw) - 1) * (parameter.number === 'whole' ? WHOLE_SPREAD : SPREAD);
     const steps = parameter.number === 'whole' ? Math.round(away) : away;
     return value >= 0 ? Math.max(steps, -value / step) : steps;
   }

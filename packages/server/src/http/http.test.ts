@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import fs from 'node:fs';
 import path from 'node:path';
+import { pino } from 'pino';
 import request from 'supertest';
 import { openStorage } from '../db/client.ts';
 import { testApp } from '../testing/testApp.ts';
@@ -16,6 +17,7 @@ describe('the server answers', () => {
     ['under another name', { Host: 'elsewhere.example' }, 403],
     ['to a page of another site', { Origin: 'http://elsewhere.example' }, 403],
     ['to an origin that cannot be read', { Origin: 'null' }, 403],
+    ['under a port that there is not', { Host: '127.0.0.1:99999' }, 403],
     ['to its own page', { Host: '127.0.0.1:3000', Origin: 'http://127.0.0.1:3000' }, 200],
     [
       'to its own page on another port of this machine',
@@ -62,8 +64,26 @@ describe('beyond this machine', () => {
     const cookie = String(first.headers['set-cookie']);
     expect(cookie).toMatch(/HttpOnly; SameSite=Strict/);
     expect((await ask('/api/projects').set('Cookie', cookie.split(';')[0]!)).status).toBe(200);
+    expect((await ask('/api/projects').set('Cookie', 'stadion-token=%E0%A4%A')).status).toBe(401);
+    expect((await ask('//elsewhere.example/x?token=open%20sesame')).headers['location']).toBe('/elsewhere.example/x');
     expect((await ask('/api/projects').set('Authorization', 'Bearer open sesame')).status).toBe(200);
     await guarded.end();
+  });
+});
+
+describe('the log', () => {
+  it('has neither tokens nor cookies', async () => {
+    const lines: string[] = [];
+    const log = pino({ level: 'info' }, { write: (line: string) => void lines.push(line) });
+    const guarded = await testApp({ access: { hosts: ['stadion.example'], token: 'open-sesame' }, log });
+    const ask = (address: string) => request(guarded.express).get(address).set('Host', 'stadion.example');
+    await ask('/api/projects?token=open-sesame');
+    await ask('/api/projects').set('Authorization', 'Bearer open-sesame');
+    await ask('/api/projects').set('Cookie', 'stadion-token=open-sesame');
+    await guarded.end();
+    expect(lines).toHaveLength(3);
+    expect(lines.join()).toContain('/api/projects?token=…');
+    expect(lines.join()).not.toContain('sesame');
   });
 });
 

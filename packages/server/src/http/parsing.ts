@@ -1,7 +1,14 @@
 import { pointerOf } from '@stadion/core/model';
+import { isUtf8 } from 'node:buffer';
 import type { Request } from 'express';
 import type { z } from 'zod';
 import { StadionError } from './errors.ts';
+
+/** Bytes that are no UTF-8 are refused: read as they are they would leave replacement marks in names. For the body parsers, which say what is wrong by a type. */
+export function refuseBrokenText(_request: unknown, _response: unknown, bytes: Buffer, charset: string): void {
+  if (/^utf-?8$/i.test(charset) && !isUtf8(bytes))
+    throw Object.assign(new Error('The text is not UTF-8.'), { type: 'text.broken' });
+}
 
 /** Parse anything by a schema, or say where it is wrong. */
 export function parse<T>(schema: z.ZodType<T>, value: unknown, what: string): T {

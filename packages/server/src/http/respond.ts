@@ -11,6 +11,7 @@ const PARSER_ERRORS: Readonly<Record<string, readonly [ErrorCode, string]>> = {
   'entity.parse.failed': ['bad-request', 'The body is not JSON.'],
   'encoding.unsupported': ['wrong-type', 'The body is encoded in a way that is not understood.'],
   'charset.unsupported': ['wrong-type', 'The body must be UTF-8.'],
+  'text.broken': ['wrong-type', 'The text is not UTF-8: save it as UTF-8, or say its charset.'],
   'request.aborted': ['bad-request', 'The request ended before all of it had come.'],
   'request.size.invalid': ['bad-request', 'The request is not as long as it says.'],
 };

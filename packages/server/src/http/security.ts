@@ -19,13 +19,22 @@ const COOKIE = 'stadion-token';
 
 const hostName = (host: string): string => host.replace(/:\d+$/, '');
 
+/** A cookie's value; undefined where it cannot be read. */
+function decoded(value: string | undefined): string | undefined {
+  try {
+    return value === undefined ? undefined : decodeURIComponent(value);
+  } catch {
+    return undefined;
+  }
+}
+
 const digest = (text: string): Buffer => createHash('sha256').update(text).digest();
 
 /** Refuses other sites' pages: the Host must be one of ours, and an Origin, when there is one, must be the same host. */
 export function checkOrigin({ hosts }: Access): RequestHandler {
   return (request, _response, next) => {
     const host = request.headers.host ?? '';
-    if (!hosts.includes(hostName(host)))
+    if (!hosts.includes(hostName(host)) || !URL.canParse(`http://${host}`))
       return next(new StadionError('not-allowed', `This server does not answer as “${host}”.`));
     const { origin } = request.headers;
     if (origin !== undefined && !URL.canParse(origin))
@@ -46,11 +55,12 @@ export function checkToken({ token }: Access): RequestHandler {
     const given = request.query['token'];
     if (typeof given === 'string' && fits(given) && request.method === 'GET') {
       response.cookie(COOKIE, given, { httpOnly: true, sameSite: 'strict' });
-      return response.redirect(303, request.path);
+      // Never “//elsewhere”: a browser would take it for another host.
+      return response.redirect(303, `/${request.path.replace(/^[/\\]+/, '')}`);
     }
-    const cookie = new RegExp(`(?:^|; )${COOKIE}=([^;]*)`).exec(request.headers.cookie ?? '')?.[1];
+    const cookie = decoded(new RegExp(`(?:^|; )${COOKIE}=([^;]*)`).exec(request.headers.cookie ?? '')?.[1]);
     const bearer = /^Bearer (.+)$/.exec(request.headers.authorization ?? '')?.[1];
-    if (fits(bearer) || fits(cookie === undefined ? undefined : decodeURIComponent(cookie))) return next();
+    if (fits(bearer) || fits(cookie)) return next();
     next(new StadionError('token-missing', 'Open the address that the server printed, with its token.'));
   };
 }

@@ -1,6 +1,7 @@
-import { pino } from 'pino';
+import { pino, type Logger } from 'pino';
 import { createApp, type App } from '../app.ts';
 import { openStorage } from '../db/client.ts';
+import { readFile } from '../features/handoff/readFile.ts';
 import { LOOPBACK_HOSTS, type Access } from '../http/security.ts';
 import type { BatchTask, WorkQueue } from '../jobs/queue.ts';
 import type { TrialQuestion } from '@stadion/core/trials';
@@ -42,7 +43,7 @@ export const inlineQueue = (
 
 /** A server on a database of its own, without a port. */
 export async function testApp(
-  options: { access?: Access; file?: string; queue?: WorkQueue } = {},
+  options: { access?: Access; file?: string; queue?: WorkQueue; log?: Logger } = {},
 ): Promise<App & { file: string; end(): Promise<void> }> {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'stadion-server-'));
   const file = options.file ?? path.join(folder, 'stadion.db');
@@ -52,7 +53,8 @@ export async function testApp(
   const app = createApp({
     storage,
     queue: options.queue ?? inlineQueue(),
-    log: pino({ level: 'silent' }),
+    readFile: (text) => Promise.resolve(readFile(text)),
+    log: options.log ?? pino({ level: 'silent' }),
     now,
     access: options.access ?? { hosts: LOOPBACK_HOSTS },
   });

@@ -51,10 +51,11 @@ export const stadionApi = createApi({
       query: (body) => ({ address: '/api/projects', init: jsonBody('POST', body) }),
       invalidatesTags: ['Projects'],
     }),
-    importProject: build.mutation<ImportedProject, string>({
-      query: (text) => ({
+    /** The bytes as they are: the server says where they cannot be read. */
+    importProject: build.mutation<ImportedProject, Blob>({
+      query: (file) => ({
         address: '/api/projects/import',
-        init: { method: 'POST', headers: { 'Content-Type': 'text/plain' }, body: text },
+        init: { method: 'POST', headers: { 'Content-Type': 'text/plain' }, body: file },
       }),
       invalidatesTags: ['Projects'],
     }),

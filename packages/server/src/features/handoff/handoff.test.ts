@@ -3,7 +3,9 @@ import { homeBeforeDusk } from '@stadion/core/demo';
 import { documentOf } from '@stadion/core/model';
 import request from 'supertest';
 import { testApp } from '../../testing/testApp.ts';
-import { fileName, parameterFile, projectFile, readProjectFile } from './service.ts';
+import { fileReader } from '../../jobs/fileReader.ts';
+import { readFile } from './readFile.ts';
+import { fileName, parameterFile, projectFile } from './service.ts';
 
 let app: Awaited<ReturnType<typeof testApp>>;
 beforeAll(async () => {
@@ -43,6 +45,38 @@ describe('the project file', () => {
     expect(answer.body.places[0]).toMatchObject({ pointer: '/player/graceSeconds', line });
   });
 
+  it.each([
+    ['nested without end', '['.repeat(200_000), 422],
+    ['with brackets in its strings', JSON.stringify({ format: '['.repeat(5000) }), 422],
+    [
+      'with a hundred thousand entries',
+      `{"format":"stadion-project",${Array.from({ length: 100_000 }, (_, i) => `"k${i}":1`).join()}}`,
+      422,
+    ],
+  ])('%s is refused with a word', async (_case, text, status) => {
+    const answer = await send(text);
+    expect([answer.status, answer.body.code]).toEqual([status, 'bad-file']);
+  });
+
+  it('that is not UTF-8 is refused, not read with replacement marks', async () => {
+    const bytes = Buffer.from(projectFile(documentOf(homeBeforeDusk())).replace('Clover Steps', 'Trèfle'), 'latin1');
+    const post = (type: string) =>
+      request(app.express).post('/api/projects/import').set('Content-Type', type).send(bytes);
+    expect((await post('text/plain')).status).toBe(415);
+    const declared = await post('text/plain; charset=iso-8859-1');
+    expect(declared.status).toBe(201);
+    const { document } = await app.projects.read((declared.body as { id: string }).id);
+    expect(document.levels['clover-steps']!.name).toBe('Trèfle');
+  });
+
+  it('is read in a thread of its own, the same', async () => {
+    const files = fileReader();
+    const document = documentOf(homeBeforeDusk());
+    expect(await files.read(projectFile(document))).toEqual({ ok: true, document });
+    expect(await files.read('hello')).toMatchObject({ ok: false, detail: 'The file is not JSON.' });
+    await files.close();
+  }, 30_000);
+
   it('that is too large is refused, not read', async () => {
     const answer = await send('x'.repeat(25 * 1024 * 1024));
     expect(answer.status).toBe(413);
@@ -50,15 +84,30 @@ describe('the project file', () => {
 
   it('reads what it writes', () => {
     const document = documentOf(homeBeforeDusk());
-    expect(readProjectFile(projectFile(document))).toEqual(document);
+    expect(readFile(projectFile(document))).toEqual({ ok: true, document });
   });
 });
 
 describe('the CSV of values', () => {
-  it('keeps a name that looks like a formula as text', () => {
+  const cellFor = (name: string): string => {
     const project = homeBeforeDusk();
-    project.levels['clover-steps']!.name = '=1+1, "now"';
-    expect(parameterFile(project).split('\r\n')[1]).toBe(`1,slot-1,"'=1+1, ""now""",2,0,0.5,48,9,5,2`);
+    project.levels['clover-steps']!.name = name;
+    project.parameters[0]!.pins['slot-1'] = -2;
+    return parameterFile(project).split('\r\n')[1]!;
+  };
+
+  it.each([
+    ['=1+1, "now"', `"'=1+1, ""now"""`],
+    ['-5', `'-5`],
+    ['-cmd|x', `'-cmd|x`],
+    ['@SUM(1)', `'@SUM(1)`],
+    [' =1+1', `"' =1+1"`],
+    ['＝1+1', `'＝1+1`],
+    ['Clover - 5', 'Clover - 5'],
+  ])('keeps a name that looks like a formula as text, and numbers as numbers: %s', (name, cell) => {
+    expect(cellFor(name).replaceAll(/"('[^",]*)"/g, '$1')).toBe(
+      `1,slot-1,${cell.replaceAll(/"('[^",]*)"/g, '$1')},-2,0,0.5,48,9,5,2`,
+    );
   });
 });
 

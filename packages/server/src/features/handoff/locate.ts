@@ -4,7 +4,8 @@ import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type Par
 
 const STRICT = { disallowComments: true, allowTrailingComma: false };
 
-function lineAndColumn(text: string, offset: number): { line: number; column: number } {
+/** Both from 1. @param offset in the text, from 0 */
+export function lineAndColumn(text: string, offset: number): { line: number; column: number } {
   const before = text.slice(0, offset);
   const line = before.split('\n').length;
   return { line, column: offset - before.lastIndexOf('\n') };

@@ -3,8 +3,9 @@ import { projectJsonSchema, SCHEMA_FILE_NAME } from '@stadion/core/formats';
 import { projectOf, type ProjectDocument } from '@stadion/core/model';
 import { Router, text } from 'express';
 import { StadionError } from '../../http/errors.ts';
-import { param } from '../../http/parsing.ts';
-import { fileName, parameterFile, projectFile, readProjectFile } from './service.ts';
+import { param, refuseBrokenText } from '../../http/parsing.ts';
+import type { FileReading } from './readFile.ts';
+import { documentFrom, fileName, parameterFile, projectFile } from './service.ts';
 
 interface Projects {
   read(id: string): Promise<{ document: ProjectDocument }>;
@@ -14,7 +15,8 @@ interface Projects {
 /** A project of 1,000 levels is about 8 MB. */
 const LARGEST_FILE = '24mb';
 
-export function handoffRoutes(projects: Projects): Router {
+/** @param readFile reads a file elsewhere than in the thread that answers */
+export function handoffRoutes(projects: Projects, readFile: (text: string) => Promise<FileReading>): Router {
   const router = Router();
 
   router.get('/projects/:id/export.json', async (request, response) => {
@@ -39,10 +41,10 @@ export function handoffRoutes(projects: Projects): Router {
 
   router.post(
     '/projects/import',
-    text({ type: ['text/plain', 'application/vnd.stadion+json'], limit: LARGEST_FILE }),
+    text({ type: ['text/plain', 'application/vnd.stadion+json'], limit: LARGEST_FILE, verify: refuseBrokenText }),
     async (request, response) => {
       if (typeof request.body !== 'string') throw new StadionError('wrong-type', 'Send the file as text/plain.');
-      const created = await projects.add(readProjectFile(request.body));
+      const created = await projects.add(documentFrom(await readFile(request.body)));
       response.status(201).location(`/api/projects/${created.id}`).json(created);
     },
   );

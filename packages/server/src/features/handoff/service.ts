@@ -1,17 +1,20 @@
-import { exportProject, importProject, parameterTable } from '@stadion/core/formats';
+import { exportProject, parameterTable } from '@stadion/core/formats';
 import type { Project, ProjectDocument } from '@stadion/core/model';
 import papaparse from 'papaparse';
 import { StadionError } from '../../http/errors.ts';
-import { placeFaults, syntaxFaults } from './locate.ts';
+import type { FileReading } from './readFile.ts';
 
 /** The project file as it is handed over: one thing a line, so that version control shows what changed. */
 export const projectFile = (document: ProjectDocument): string =>
   `${JSON.stringify(exportProject(document), null, 2)}\n`;
 
+/** Text that a spreadsheet might run. Only text is looked at: numbers stay numbers. */
+const LOOKS_LIKE_A_FORMULA = /^[\s\u00a0]*[=+\-@＝＋－＠]|^[\t\r\n]/;
+
 /** Every parameter's value at every slot (RFC 4180). Text that a spreadsheet would run as a formula is kept as text. */
 export function parameterFile(project: Project): string {
   const { header, rows } = parameterTable(project);
-  return `${papaparse.unparse({ fields: header, data: rows }, { newline: '\r\n', escapeFormulae: /^[=+@\t\r]|^-(?!\d)/ })}\r\n`;
+  return `${papaparse.unparse({ fields: header, data: rows }, { newline: '\r\n', escapeFormulae: LOOKS_LIKE_A_FORMULA })}\r\n`;
 }
 
 /** A file name from a project's name. @example fileName('Home Before Dusk', 'json') // 'home-before-dusk.json' */
@@ -23,22 +26,11 @@ export function fileName(name: string, ending: string): string {
   return `${stem === '' ? 'project' : stem}.${ending}`;
 }
 
-const refused = (detail: string, places: Parameters<typeof placeFaults>[1] | undefined, text: string): StadionError =>
-  new StadionError('bad-file', detail, {
-    places: places ? placeFaults(text, places) : syntaxFaults(text),
+/** The document of a file that was read. @throws StadionError with where it is broken */
+export function documentFrom(reading: FileReading): ProjectDocument {
+  if (reading.ok) return reading.document;
+  throw new StadionError('bad-file', reading.detail, {
+    places: reading.places,
     kept: 'Nothing was imported; your projects are as they were.',
   });
-
-/** Read a project file, or say where it is broken. */
-export function readProjectFile(text: string): ProjectDocument {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    throw refused('The file is not JSON.', undefined, text);
-  }
-  const result = importProject(value);
-  if (result.ok) return result.document;
-  const [first] = result.problems;
-  throw refused(first?.message ?? 'The file is not a project.', result.problems, text);
 }

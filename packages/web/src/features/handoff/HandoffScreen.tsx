@@ -109,7 +109,7 @@ function Import() {
   const input = useRef<HTMLInputElement>(null);
   const take = async (file: File | undefined): Promise<void> => {
     if (!file) return;
-    const answer = await send(await file.text());
+    const answer = await send(file);
     setOutcome(
       answer.data ? { file: file.name, done: answer.data } : { file: file.name, problem: answer.error as Problem },
     );
