@@ -87,7 +87,14 @@ export function createApp({ storage, queue, readFile, log, now, access, webFolde
   app.use('/api', api);
   if (webFolder !== undefined) serveInterface(app, webFolder);
   app.use(answerErrors(log));
-  return { express: app, projects, close: () => trials.close() };
+  return {
+    express: app,
+    projects,
+    close: async () => {
+      await trials.close();
+      await projects.close();
+    },
+  };
 }
 
 function serveInterface(app: Express, folder: string): void {

@@ -3,7 +3,8 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
-import { openStorage } from './db/client.ts';
+import { openStorage, Unopenable } from './db/client.ts';
+import { storageTrouble } from './db/trouble.ts';
 import { LOOPBACK_HOSTS, type Access } from './http/security.ts';
 import { fileReader } from './jobs/fileReader.ts';
 import { threadQueue } from './jobs/threads.ts';
@@ -33,7 +34,15 @@ function access(): Access {
 }
 
 const allowed = access();
-const storage = await openStorage(file, now);
+/** Says why the server cannot start, and ends it. */
+function giveUp(error: unknown): never {
+  const trouble = error instanceof Unopenable ? error : storageTrouble(error);
+  if (!trouble) throw error;
+  process.stderr.write(`Stadion cannot start: ${trouble.message}\nThe database is ${file}.\n`);
+  process.exit(1);
+}
+
+const storage = await openStorage(file, now).catch(giveUp);
 const files = fileReader();
 const app = createApp({
   storage,
@@ -44,9 +53,13 @@ const app = createApp({
   access: allowed,
   ...(fs.existsSync(path.join(webFolder, 'index.html')) ? { webFolder } : {}),
 });
-const upgraded = await app.projects.bringUpToDate();
-if (upgraded.length > 0) log.info({ projects: upgraded }, 'brought up to the present version');
-if ((await app.projects.list()).length === 0) await app.projects.create({ from: 'demo' });
+async function makeReady(): Promise<void> {
+  const { upgraded, unreadable } = await app.projects.bringUpToDate();
+  if (upgraded.length > 0) log.info({ projects: upgraded }, 'brought up to the present version');
+  for (const { id, why } of unreadable) log.error({ project: id, why }, 'a project cannot be read');
+  if ((await app.projects.list()).length === 0) await app.projects.create({ from: 'demo' });
+}
+await makeReady().catch(giveUp);
 
 const server = app.express.listen(port, host, (error?: Error) => {
   if (error) {

@@ -9,6 +9,7 @@ export const ProjectSummary = z
     revision: z.number().int(),
     slots: z.number().int(),
     updatedAt: z.iso.datetime(),
+    unreadable: z.string().optional().describe('Why it cannot be opened; absent for all others.'),
   })
   .meta({ id: 'ProjectSummary' });
 export type ProjectSummary = z.infer<typeof ProjectSummary>;

@@ -1,5 +1,6 @@
 import {
   findReferenceProblems,
+  Limits,
   PROJECT_FORMAT,
   PROJECT_VERSION,
   ProjectDocument,
@@ -35,6 +36,36 @@ function isDeeperThan(value: unknown, depth: number): boolean {
   if (value === null || typeof value !== 'object') return false;
   if (depth === 0) return true;
   return Object.values(value).some((item) => isDeeperThan(item, depth - 1));
+}
+
+/** Levels that have been found whole, by the objects that hold them: an edit checks again only those that it touches. */
+const wholeLevels = new WeakSet<object>();
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  value !== null && typeof value === 'object' && !Array.isArray(value);
+
+/**
+ * What is wrong with a document of this version of which most levels have been checked before, as they are after an
+ * edit. The same as reading it anew finds, in a fraction of the time.
+ *
+ * @returns nothing where it is whole
+ */
+export function problemsAfterEdit(document: ProjectDocument): Problem[] {
+  const { levels } = document as { levels: unknown };
+  const fresh = isRecord(levels)
+    ? Object.fromEntries(Object.entries(levels).filter(([, level]) => !isRecord(level) || !wholeLevels.has(level)))
+    : levels;
+  const changed = { ...document, levels: fresh };
+  if (isDeeperThan(changed, DEEPEST))
+    return [{ path: [], message: `This is nested more than ${DEEPEST} deep: no project is.` }];
+  const parsed = ProjectDocument.safeParse(changed);
+  if (!parsed.success)
+    return parsed.error.issues.slice(0, MOST_PROBLEMS).map(({ path, message }) => ({ path, message }));
+  if (Object.keys(document.levels).length > Limits.levels)
+    return [{ path: ['levels'], message: `At most ${Limits.levels} levels in a project.` }];
+  const problems = findReferenceProblems(projectOf(document)).slice(0, MOST_PROBLEMS);
+  if (problems.length === 0) for (const level of Object.values(document.levels)) wholeLevels.add(level);
+  return problems;
 }
 
 /** Read anything as a project: checks its format, upgrades it, checks every value and every reference. Never throws. */

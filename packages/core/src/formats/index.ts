@@ -1,4 +1,4 @@
-export { importProject, type ImportResult, type Problem } from './import.ts';
+export { importProject, problemsAfterEdit, type ImportResult, type Problem } from './import.ts';
 export { exportProject, SCHEMA_FILE_NAME } from './export.ts';
 export { projectJsonSchema } from './schema.ts';
 export { parameterTable, type ParameterTable } from './table.ts';

@@ -214,7 +214,6 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
   for (const { id } of enemies)
     if (hazardIds.has(id))
       say(['kinds', 'enemies', id], `“${id}” is a hazard, too: enemies and hazards share their ids.`);
-  const keys = project.parameters.map((parameter) => parameter.key);
   const pacers = new Set(idsOf(project.pacers));
   const slots = new Set(idsOf(project.slots));
   for (const { id, levelId } of project.slots)
@@ -235,15 +234,7 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
   for (const name of Object.keys(project.run.keep)) {
     if (!counted.has(name)) say(['run', 'keep', name], `There is no tally “${name}”.`);
   }
-  const known = new Set(keys);
-  const collectables = new Set(idsOf(project.kinds.collectables));
-  for (const part of PARTS) {
-    eachNamingAmount(project[part], [part], (path, { key, of }) => {
-      if (key !== undefined && !known.has(key)) say([...path, 'parameter'], `There is no parameter “${key}”.`);
-      if (of !== undefined && of !== 'any' && !collectables.has(of))
-        say([...path, 'of'], `There is no collectable “${of}”.`);
-    });
-  }
+  for (const part of PARTS) if (part !== 'levels') amountProblems(project, project[part], [part], say);
   for (const { key, ramp } of project.parameters) {
     const { axis, shape } = ramp;
     if (shape.type !== 'tiers') continue;
@@ -262,11 +253,41 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
   }
   const standingConditions = new Set<string>();
   ruleProblems(project.standing, ['standing'], everywhere, standingConditions, say);
-  for (const level of Object.values(project.levels)) levelProblems(project, level, slots, say);
+  problems.push(...Object.values(project.levels).flatMap((level) => levelProblems(project, level, slots)));
   return problems;
 }
 
-function levelProblems(project: Project, level: Level, slots: ReadonlySet<string>, say: Say): void {
+/** The names of parameters and kinds that amounts of a part take. */
+function amountProblems(project: Project, part: unknown, base: Path, say: Say): void {
+  const keys = new Set(project.parameters.map(({ key }) => key));
+  const collectables = new Set(idsOf(project.kinds.collectables));
+  eachNamingAmount(part, base, (path, { key, of }) => {
+    if (key !== undefined && !keys.has(key)) say([...path, 'parameter'], `There is no parameter “${key}”.`);
+    if (of !== undefined && of !== 'any' && !collectables.has(of))
+      say([...path, 'of'], `There is no collectable “${of}”.`);
+  });
+}
+
+/** What was found in a level, for as long as nothing that it names has changed. */
+const knownLevels = new WeakMap<Level, { reads: readonly unknown[]; problems: ReferenceProblem[] }>();
+
+function levelProblems(project: Project, level: Level, slots: ReadonlySet<string>): ReferenceProblem[] {
+  const { kinds, tallies, standing, parameters } = project;
+  // Of the slots, only those that its endings lead to.
+  const ends = [level.ending.won.next, level.ending.lost.next].map(
+    (next) => next.to !== 'slot' || slots.has(next.slot),
+  );
+  const reads = [kinds, tallies, standing, parameters.map(({ key }) => key).join(), ...ends];
+  const before = knownLevels.get(level);
+  if (before?.reads.every((part, index) => part === reads[index])) return before.problems;
+  const problems: ReferenceProblem[] = [];
+  findLevelProblems(project, level, slots, (path, message) => void problems.push({ path, message }));
+  knownLevels.set(level, { reads, problems });
+  return problems;
+}
+
+function findLevelProblems(project: Project, level: Level, slots: ReadonlySet<string>, say: Say): void {
+  amountProblems(project, level, ['levels', level.id], say);
   const known = knownIn(project, level);
   const standing = new Set(idsOf(project.standing));
   const base = ['levels', level.id];

@@ -6,6 +6,8 @@ export const projects = sqliteTable('projects', {
   name: text('name').notNull(),
   document: text('document').notNull(),
   revision: integer('revision').notNull(),
+  /** The revision that the document's text is of; edits after it stand among the revisions. */
+  documentRevision: integer('document_revision').notNull().default(0),
   slots: integer('slots').notNull(),
   createdAt: text('created_at').notNull(),
   updatedAt: text('updated_at').notNull(),

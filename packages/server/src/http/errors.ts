@@ -15,6 +15,9 @@ const ERRORS = {
   'too-large': [413, 'That is too much at once'],
   'too-many': [429, 'Too many requests'],
   'wrong-type': [415, 'That kind of content is not understood'],
+  unreadable: [422, 'The project cannot be read'],
+  'storage-full': [507, 'There is no room left'],
+  'storage-unavailable': [503, 'The storage is not available'],
   broken: [500, 'Something broke in Stadion'],
 } as const satisfies Record<string, readonly [number, string]>;
 

@@ -3,9 +3,13 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { pino } from 'pino';
 import request from 'supertest';
+import { createClient } from '@libsql/client';
 import { openStorage } from '../db/client.ts';
+import { storageTrouble } from '../db/trouble.ts';
 import { testApp } from '../testing/testApp.ts';
 
+const now = (): Date => new Date(Date.UTC(2030, 0, 1));
+let serial = 0;
 let app: Awaited<ReturnType<typeof testApp>>;
 beforeAll(async () => {
   app = await testApp();
@@ -90,10 +94,66 @@ describe('the log', () => {
 describe('the database', () => {
   it('keeps what it holds over a restart, and needs no second migration', async () => {
     const { id } = await app.projects.create({ from: 'empty', name: 'Kept' });
-    const again = await testApp({ file: app.file });
-    expect((await again.projects.read(id)).document.name).toBe('Kept');
-    expect(fs.readdirSync(path.dirname(app.file)).filter((name) => name.includes('.before-'))).toEqual([]);
-    await again.end();
+    const { file } = app;
+    await app.close();
+    await app.storage.close();
+    app = await testApp({ file });
+    expect((await app.projects.read(id)).document.name).toBe('Kept');
+    expect(fs.readdirSync(path.dirname(file)).filter((name) => name.includes('.before-'))).toEqual([]);
+  });
+
+  it('is for one server at a time', async () => {
+    const file = path.join(path.dirname(app.file), 'alone.db');
+    const first = await openStorage(file, now);
+    await expect(openStorage(file, now)).rejects.toThrow('Another Stadion uses');
+    await first.close();
+    await (await openStorage(file, now)).close();
+  });
+
+  it.each<[string, (file: string) => Promise<void> | void, RegExp]>([
+    ['a folder in its place', (file) => void fs.mkdirSync(file), /is a folder/],
+    ['a file that is no database', (file) => fs.writeFileSync(file, 'x'.repeat(9000)), /damaged, or is no database/],
+    [
+      'a newer schema',
+      async (file) => {
+        await (await openStorage(file, now)).close();
+        const client = createClient({ url: `file:${file}` });
+        await client.execute("insert into __drizzle_migrations (hash, created_at) values ('later', 1)");
+        client.close();
+      },
+      /written by a newer Stadion/,
+    ],
+  ])('that is %s is refused with a sentence', async (_case, spoil, words) => {
+    const file = path.join(path.dirname(app.file), `spoilt-${serial++}.db`);
+    await spoil(file);
+    const error: unknown = await openStorage(file, now).catch((thrown: unknown) => thrown);
+    expect(storageTrouble(error)?.message ?? (error as Error).message).toMatch(words);
+  });
+
+  it('that is gone, or held by another program, is told with what is kept', async () => {
+    const server = await testApp();
+    const { id } = await server.projects.create({ from: 'empty' });
+    const rename = (on: number) =>
+      request(server.express)
+        .patch(`/api/projects/${id}`)
+        .set('If-Match', `"${on}"`)
+        .send({
+          edits: [{ id: `edit-gone-${on}`, label: 'x', patch: [{ op: 'replace', path: '/name', value: 'X' }] }],
+        });
+    const other = createClient({ url: `file:${server.file}` });
+    const held = await other.transaction('write');
+    setTimeout(() => held.close(), 600);
+    expect((await rename(0)).status).toBe(200);
+    fs.renameSync(server.file, `${server.file}.away`);
+    const answer = await rename(1);
+    expect(answer.body).toMatchObject({
+      status: 503,
+      code: 'storage-unavailable',
+      kept: expect.stringContaining('kept'),
+    });
+    fs.renameSync(`${server.file}.away`, server.file);
+    expect((await rename(1)).status).toBe(200);
+    await server.end();
   });
 
   it('is copied before a migration touches it', async () => {

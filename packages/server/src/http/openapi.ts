@@ -144,6 +144,16 @@ const ROUTES: RouteConfig[] = [
   },
   {
     method: 'get',
+    path: '/api/projects/{id}/stored.json',
+    summary: 'The text that is stored of a project, also of one that cannot be read',
+    request: { params: id },
+    responses: {
+      200: { description: 'The text.', content: { 'text/plain': { schema: z.string() } } },
+      404: problem('There is no such project.'),
+    },
+  },
+  {
+    method: 'get',
     path: '/api/projects/{id}/parameters.csv',
     summary: "Every parameter's value at every slot",
     request: { params: id },

@@ -1,5 +1,6 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
+import { storageTrouble } from '../db/trouble.ts';
 import { StadionError, type ErrorCode } from './errors.ts';
 
 /** What the body parsers throw, by their type. */
@@ -18,6 +19,8 @@ const PARSER_ERRORS: Readonly<Record<string, readonly [ErrorCode, string]>> = {
 
 function asStadionError(error: unknown): StadionError {
   if (error instanceof StadionError) return error;
+  const trouble = storageTrouble(error);
+  if (trouble) return trouble;
   const { type, status } = (error ?? {}) as { type?: string; status?: number };
   const known = type === undefined ? undefined : PARSER_ERRORS[type];
   if (known) return new StadionError(known[0], known[1]);

@@ -1,6 +1,6 @@
 import { pino, type Logger } from 'pino';
 import { createApp, type App } from '../app.ts';
-import { openStorage } from '../db/client.ts';
+import { openStorage, type Storage } from '../db/client.ts';
 import { readFile } from '../features/handoff/readFile.ts';
 import { LOOPBACK_HOSTS, type Access } from '../http/security.ts';
 import type { BatchTask, WorkQueue } from '../jobs/queue.ts';
@@ -44,7 +44,7 @@ export const inlineQueue = (
 /** A server on a database of its own, without a port. */
 export async function testApp(
   options: { access?: Access; file?: string; queue?: WorkQueue; log?: Logger } = {},
-): Promise<App & { file: string; end(): Promise<void> }> {
+): Promise<App & { file: string; storage: Storage; end(): Promise<void> }> {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'stadion-server-'));
   const file = options.file ?? path.join(folder, 'stadion.db');
   let second = 0;
@@ -61,6 +61,7 @@ export async function testApp(
   return {
     ...app,
     file,
+    storage,
     end: async () => {
       await app.close();
       await storage.close();

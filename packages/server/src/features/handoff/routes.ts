@@ -8,6 +8,7 @@ import type { FileReading } from './readFile.ts';
 import { documentFrom, fileName, parameterFile, projectFile } from './service.ts';
 
 interface Projects {
+  text(id: string): Promise<{ name: string; document: string }>;
   read(id: string): Promise<{ document: ProjectDocument }>;
   add(document: ProjectDocument): Promise<ImportedProject>;
 }
@@ -22,6 +23,14 @@ export function handoffRoutes(projects: Projects, readFile: (text: string) => Pr
   router.get('/projects/:id/export.json', async (request, response) => {
     const { document } = await projects.read(param(request, 'id'));
     response.attachment(fileName(document.name, 'json')).type('application/json').send(projectFile(document));
+  });
+
+  router.get('/projects/:id/stored.json', async (request, response) => {
+    const { name, document } = await projects.text(param(request, 'id'));
+    response
+      .attachment(fileName(`${name} stored`, 'json'))
+      .type('text/plain')
+      .send(document);
   });
 
   router.get('/projects/:id/parameters.csv', async (request, response) => {

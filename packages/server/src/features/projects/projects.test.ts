@@ -1,11 +1,13 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
 import type { Edit, OpenProject } from '@stadion/core/contract';
 import type { PatchOperation } from '@stadion/core/patch';
-import { homeBeforeDusk } from '@stadion/core/demo';
+import { homeBeforeDusk, manyLevels } from '@stadion/core/demo';
 import { documentOf } from '@stadion/core/model';
 import { createClient } from '@libsql/client';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
+import fs, { readFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import request from 'supertest';
 import { testApp } from '../../testing/testApp.ts';
 
@@ -242,10 +244,10 @@ describe('a project stored by an earlier version', () => {
         args: [JSON.stringify(old), stored],
       });
       client.close();
-      expect(await app.projects.bringUpToDate()).toEqual([stored]);
+      expect(await app.projects.bringUpToDate()).toEqual({ upgraded: [stored], unreadable: [] });
       const { document, revision } = await app.projects.read(stored);
       expect([document.version, revision, Object.keys(document.slots).length]).toEqual([3, 1, slots]);
-      expect(await app.projects.bringUpToDate()).toEqual([]);
+      expect(await app.projects.bringUpToDate()).toEqual({ upgraded: [], unreadable: [] });
       const answer = await request(app.express)
         .patch(`/api/projects/${stored}`)
         .set('If-Match', '"1"')
@@ -253,4 +255,78 @@ describe('a project stored by an earlier version', () => {
       expect(answer.status).toBe(200);
     },
   );
+});
+
+describe('a project that cannot be read', () => {
+  it.each([
+    ['from a newer Stadion', JSON.stringify({ version: 99 }), /newer Stadion/],
+    ['of null', 'null', /no project/],
+    ['of broken text', '{"format":', /damaged/],
+    ['of an earlier version that is not whole', '{"format":"stadion-project","version":2}', /./],
+  ])('%s keeps nobody from the others, and can be downloaded as it is', async (_case, text, why) => {
+    const server = await testApp();
+    const { id: bad } = await server.projects.create({ from: 'empty', name: 'Bad' });
+    const { id: good } = await server.projects.create({ from: 'demo' });
+    const client = createClient({ url: `file:${server.file}` });
+    await client.execute({ sql: 'update projects set document = ? where id = ?', args: [text, bad] });
+    client.close();
+    const { unreadable } = await server.projects.bringUpToDate();
+    expect(unreadable).toEqual([{ id: bad, why: expect.stringMatching(why) }]);
+    const { body } = await request(server.express).get('/api/projects');
+    const listed = (body as { projects: { id: string; unreadable?: string }[] }).projects;
+    expect(listed.find((project) => project.id === bad)!.unreadable).toMatch(why);
+    expect(listed.find((project) => project.id === good)!.unreadable).toBeUndefined();
+    for (const address of ['', '/forecasts/steady', '/export.json']) {
+      const answer = await request(server.express).get(`/api/projects/${bad}${address}`);
+      expect([answer.status, answer.body.code]).toEqual([422, 'unreadable']);
+    }
+    expect((await request(server.express).get(`/api/projects/${bad}/stored.json`)).text).toBe(text);
+    expect((await request(server.express).get(`/api/projects/${good}`)).status).toBe(200);
+    await server.end();
+  });
+});
+
+describe('edits that are not written into the document yet', () => {
+  it('are there after the server was killed', async () => {
+    const server = await testApp();
+    ({ id } = await server.projects.create({ from: 'demo' }));
+    for (let on = 0; on < 3; on++) await server.projects.edit(id, on, [rename(`Name ${on}`)]);
+    const copy = `${server.file}.copy`;
+    fs.copyFileSync(server.file, copy);
+    for (const ending of ['-wal', '-shm'])
+      if (fs.existsSync(server.file + ending)) fs.copyFileSync(server.file + ending, copy + ending);
+    const again = await testApp({ file: copy });
+    const { document, revision, documentRevision } = await again.projects.read(id);
+    expect([document.name, revision, documentRevision]).toEqual(['Name 2', 3, 0]);
+    await again.end();
+    await server.end();
+  });
+
+  it('are written when it ends', async () => {
+    const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'stadion-written-'));
+    const file = path.join(folder, 'stadion.db');
+    const server = await testApp({ file });
+    const { id: made } = await server.projects.create({ from: 'demo' });
+    await server.projects.edit(made, 0, [rename('Written')]);
+    await server.end();
+    const again = await testApp({ file });
+    expect(await again.projects.read(made)).toMatchObject({ documentRevision: 1, document: { name: 'Written' } });
+    await again.end();
+    fs.rmSync(folder, { recursive: true });
+  });
+});
+
+describe('an edit of a large project', () => {
+  it('is checked where it touches, and refused as before', async () => {
+    ({ id } = await app.projects.add(documentOf(manyLevels(200, 20))));
+    await send([edit([{ op: 'replace', path: '/levels/clover-steps/name', value: 'Clover' }])]);
+    const wrong = await send(
+      [edit([{ op: 'replace', path: '/levels/clover-steps-3/clock/limitSeconds', value: 5 }])],
+      1,
+    );
+    expect(wrong.body.places[0].pointer).toMatch('/levels/clover-steps-3/clock/limitSeconds');
+    const gone = await send([edit([{ op: 'remove', path: '/kinds/collectables/clover' }])], 1);
+    expect(gone.body.places[0].message).toBe('There is no collectable “clover”.');
+    expect((await send([edit([{ op: 'remove', path: '/slots/slot-9' }])], 1)).status).toBe(200);
+  }, 20_000);
 });

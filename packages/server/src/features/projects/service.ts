@@ -10,11 +10,13 @@ import type {
 } from '@stadion/core/contract';
 import { applyWithInverse, patchBetween, PatchMisfit, type PatchOperation } from '@stadion/core/patch';
 import { homeBeforeDusk } from '@stadion/core/demo';
-import { importProject } from '@stadion/core/formats';
+import { importProject, problemsAfterEdit } from '@stadion/core/formats';
 import { documentOf, emptyProject, pointerOf, PROJECT_VERSION, type ProjectDocument } from '@stadion/core/model';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
+import { storageTrouble } from '../../db/trouble.ts';
 import { StadionError } from '../../http/errors.ts';
+import { DocumentWriter } from './documentWriter.ts';
 import { OpenProjects } from './openProjects.ts';
 import * as store from './store.ts';
 
@@ -35,10 +37,7 @@ export type ProjectService = ReturnType<typeof makeProjectService>;
 const missing = (id: string): StadionError => new StadionError('not-found', `There is no project “${id}”.`);
 
 /** Applies one edit to a copy. @throws StadionError with the operation that does not fit, or what would not be whole */
-function applyEdit(
-  document: ProjectDocument,
-  edit: Edit,
-): { document: ProjectDocument; checked: ProjectDocument; inverse: PatchOperation[] } {
+function applyEdit(document: ProjectDocument, edit: Edit): { document: ProjectDocument; inverse: PatchOperation[] } {
   let applied: { document: unknown; inverse: PatchOperation[] };
   try {
     applied = applyWithInverse<unknown>(document, edit.patch);
@@ -55,13 +54,14 @@ function applyEdit(
     throw new StadionError('bad-document', `“${edit.label}” was refused: an edit does not change the version.`, {
       places: [{ message: `The version is ${PROJECT_VERSION}.`, pointer: '/version' }],
     });
-  const checked = importProject(applied.document);
-  if (!checked.ok) {
-    const places = checked.problems.map(({ path, message }) => ({ message, pointer: pointerOf(path) }));
+  // What the edit does not touch stays the same object: whatever is known of it stays known.
+  const edited = applied.document as ProjectDocument;
+  const problems = problemsAfterEdit(edited);
+  if (problems.length > 0) {
+    const places = problems.map(({ path, message }) => ({ message, pointer: pointerOf(path) }));
     throw new StadionError('bad-document', `“${edit.label}” was refused: ${places[0]?.message ?? ''}`, { places });
   }
-  // What the edit does not touch stays the same object: whatever is known of it stays known.
-  return { document: applied.document as ProjectDocument, checked: checked.document, inverse: applied.inverse };
+  return { document: edited, inverse: applied.inverse };
 }
 
 /** The document with its entries in the order of the schema, so that the same document is always the same text. */
@@ -74,6 +74,45 @@ function inSchemaOrder(document: ProjectDocument): ProjectDocument {
 /** Everything that can be done with projects. */
 export function makeProjectService({ storage, now, onRevisions }: Dependencies) {
   const open = new OpenProjects();
+  const writer = new DocumentWriter(async ({ id, document, revision }) => {
+    await storage.write((transaction) => store.writeDocument(transaction, id, document, revision));
+    const now = open.at(id, revision);
+    if (now) open.keep({ ...now, documentRevision: revision });
+  });
+  /** Why projects cannot be read, by id: damaged text, or written by a newer Stadion. */
+  const unreadable = new Map<string, string>();
+
+  /** A project, unless it cannot be read: then why is remembered. */
+  async function readable(
+    id: string,
+    read: () => Promise<store.StoredProject | undefined>,
+  ): Promise<store.StoredProject | undefined> {
+    if (unreadable.has(id)) return undefined;
+    const project = await read().catch((error: unknown) => {
+      if (storageTrouble(error)) throw error;
+      unreadable.set(id, 'What is stored of it is damaged.');
+      return undefined;
+    });
+    const version: unknown = (project?.document as { version?: unknown } | null | undefined)?.version;
+    if (project && !(typeof version === 'number' && version <= PROJECT_VERSION)) {
+      unreadable.set(
+        id,
+        typeof version === 'number'
+          ? `It is of version ${version}, from a newer Stadion: bring this one up to date.`
+          : 'What is stored of it is no project.',
+      );
+      return undefined;
+    }
+    return project;
+  }
+
+  const refusal = (id: string): StadionError => {
+    const why = unreadable.get(id);
+    return why === undefined
+      ? missing(id)
+      : new StadionError('unreadable', why, { kept: 'It is left as it is; its text can be downloaded.' });
+  };
+
   const insert = async (given: ProjectDocument): Promise<string> => {
     const id = nanoid(10);
     const document = inSchemaOrder(given);
@@ -82,7 +121,16 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
   };
 
   return {
-    list: (): Promise<ProjectSummary[]> => store.listProjects(storage.db),
+    /** Writes what has not been written as a whole yet. */
+    close: (): Promise<void> => writer.close(),
+
+    async list(): Promise<ProjectSummary[]> {
+      const all = await store.listProjects(storage.db);
+      return all.map((project) => {
+        const why = unreadable.get(project.id);
+        return why === undefined ? project : { ...project, unreadable: why };
+      });
+    },
 
     async create({ from, name }: CreateProject): Promise<ImportedProject> {
       const project = from === 'demo' ? homeBeforeDusk() : emptyProject(name ?? 'New project');
@@ -96,25 +144,33 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
       return { id: await insert(document), name: document.name, slots };
     },
 
-    /** Brings every stored document of an earlier version up to this one, each as an edit of its own. */
-    async bringUpToDate(): Promise<string[]> {
+    /** Brings every stored document of an earlier version up to this one, each as an edit of its own. One that cannot be read is left as it is. */
+    async bringUpToDate(): Promise<{ upgraded: string[]; unreadable: { id: string; why: string }[] }> {
       const upgraded: string[] = [];
       for (const { id } of await store.listProjects(storage.db)) {
         await storage.write(async (transaction) => {
-          const project = await store.readProject(transaction, id);
+          const project = await readable(id, () => store.readProject(transaction, id));
           if (!project || project.document.version === PROJECT_VERSION) return;
           const before: unknown = project.document;
           const checked = importProject(before);
-          if (!checked.ok) throw new StadionError('bad-document', checked.problems[0]?.message ?? '');
+          if (!checked.ok) return void unreadable.set(id, checked.problems[0]?.message ?? 'The project is not whole.');
           const patch = patchBetween(before as object, checked.document);
           const { inverse } = applyWithInverse(before, patch);
           const edit: Edit = { id: nanoid(), label: `Bring the project up to version ${PROJECT_VERSION}`, patch };
           const revision: Revision = { revision: project.revision + 1, edit, inverse, at: now().toISOString() };
           await store.appendRevisions(transaction, id, checked.document, [revision]);
+          await store.writeDocument(transaction, id, checked.document, revision.revision);
           upgraded.push(id);
         });
       }
-      return upgraded;
+      return { upgraded, unreadable: [...unreadable].map(([id, why]) => ({ id, why })) };
+    },
+
+    /** A project's document as it is stored, whatever it is: to be looked at, or brought elsewhere. */
+    async text(id: string): Promise<{ name: string; document: string }> {
+      const found = await store.readText(storage.db, id);
+      if (!found) throw missing(id);
+      return found;
     },
 
     async read(id: string): Promise<store.StoredProject> {
@@ -122,25 +178,24 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
       if (revision === undefined) throw missing(id);
       const known = open.at(id, revision);
       if (known) return known;
-      const project = await store.readProject(storage.db, id);
-      if (!project) throw missing(id);
+      const project = await readable(id, () => store.readProject(storage.db, id));
+      if (!project) throw refusal(id);
       open.keep(project);
       return project;
     },
 
     async open(id: string): Promise<OpenProject> {
-      const project = await store.readProject(storage.db, id);
-      if (!project) throw missing(id);
+      const { documentRevision: _written, ...project } = await this.read(id);
       const recent = await store.latestRevisions(storage.db, id, RECENT_REVISIONS);
       // A revision that came between the two reads is told as an event.
       return { ...project, recent: recent.filter((entry) => entry.revision <= project.revision) };
     },
 
     async revisionsAfter(id: string, after: number): Promise<RevisionList> {
-      const project = await store.readProject(storage.db, id);
-      if (!project) throw missing(id);
+      const revision = await store.readRevision(storage.db, id);
+      if (revision === undefined) throw missing(id);
       return {
-        revision: project.revision,
+        revision,
         revisions: await store.revisionsAfter(storage.db, id, after, MOST_REVISIONS),
       };
     },
@@ -159,10 +214,10 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
 
     /** Makes all edits on the named revision, in one transaction, or none. */
     async edit(id: string, on: number, edits: readonly Edit[]): Promise<PatchResponse> {
-      const { document, answer } = await storage.write(async (transaction) => {
+      const { document, documentRevision, answer } = await storage.write(async (transaction) => {
         const revision = await store.readRevision(transaction, id);
-        const project = open.at(id, revision ?? -1) ?? (await store.readProject(transaction, id));
-        if (!project) throw missing(id);
+        const project = open.at(id, revision ?? -1) ?? (await readable(id, () => store.readProject(transaction, id)));
+        if (!project) throw refusal(id);
         if (project.revision !== on) {
           throw new StadionError(
             'revision-behind',
@@ -181,18 +236,22 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
           });
         }
         let { document } = project;
-        let checked = document;
         const at = now().toISOString();
         const added: Revision[] = edits.map((edit, index) => {
           const applied = applyEdit(document, edit);
           document = applied.document;
-          checked = applied.checked;
           return { revision: on + index + 1, edit, inverse: applied.inverse, at };
         });
-        await store.appendRevisions(transaction, id, checked, added);
-        return { document, answer: { revision: on + added.length, revisions: added } };
+        await store.appendRevisions(transaction, id, document, added);
+        return {
+          document,
+          documentRevision: project.documentRevision,
+          answer: { revision: on + added.length, revisions: added },
+        };
       });
-      open.keep({ id, revision: answer.revision, document });
+      const project = { id, revision: answer.revision, documentRevision, document };
+      open.keep(project);
+      writer.edited(project);
       onRevisions(id, answer.revisions);
       return answer;
     },

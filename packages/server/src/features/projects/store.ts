@@ -1,7 +1,7 @@
 import type { Edit, ProjectSummary, Revision } from '@stadion/core/contract';
-import type { PatchOperation } from '@stadion/core/patch';
+import { applyPatch, type PatchOperation } from '@stadion/core/patch';
 import type { ProjectDocument } from '@stadion/core/model';
-import { and, asc, desc, eq, gt, inArray } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, lt } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
 import { projects, revisions } from '../../db/schema.ts';
 
@@ -11,8 +11,13 @@ type Db = Database | Transaction;
 export interface StoredProject {
   id: string;
   revision: number;
+  /** The revision that is written as a whole. */
+  documentRevision: number;
   document: ProjectDocument;
 }
+
+/** Edits read at once to be made again. */
+const EDITS_AT_ONCE = 200;
 
 const toRevision = (row: typeof revisions.$inferSelect): Revision => ({
   revision: row.revision,
@@ -26,9 +31,26 @@ export async function listProjects(db: Db): Promise<ProjectSummary[]> {
   return db.select({ id, name, revision, slots, updatedAt }).from(projects).orderBy(asc(projects.createdAt));
 }
 
+/** The text of a project's document, of whichever revision it is. */
+export async function readText(db: Db, id: string): Promise<{ name: string; document: string } | undefined> {
+  const { name, document } = projects;
+  const [row] = await db.select({ name, document }).from(projects).where(eq(projects.id, id));
+  return row;
+}
+
+/** A project at its latest revision: its document as it was last written, with the edits since. @throws where it cannot be read */
 export async function readProject(db: Db, id: string): Promise<StoredProject | undefined> {
   const [row] = await db.select().from(projects).where(eq(projects.id, id));
-  return row && { id: row.id, revision: row.revision, document: JSON.parse(row.document) as ProjectDocument };
+  if (!row) return undefined;
+  const { revision, documentRevision } = row;
+  let document = JSON.parse(row.document) as ProjectDocument;
+  for (let at = documentRevision; at < revision;) {
+    const next = await revisionsAfter(db, id, at, EDITS_AT_ONCE);
+    if (next.length === 0) throw new Error(`Revision ${at + 1} is missing.`);
+    for (const { edit } of next) document = applyPatch(document, edit.patch);
+    at += next.length;
+  }
+  return { id, revision, documentRevision, document };
 }
 
 /** The revision that a project is at; undefined where there is no such project. */
@@ -49,7 +71,7 @@ export async function insertProject(db: Db, id: string, document: ProjectDocumen
   });
 }
 
-/** Store a document and the revisions that led to it. */
+/** Store the revisions that led to a document. The document itself is written by `writeDocument`, now and then. */
 export async function appendRevisions(
   db: Db,
   id: string,
@@ -72,12 +94,19 @@ export async function appendRevisions(
     .update(projects)
     .set({
       name: document.name,
-      document: JSON.stringify(document),
       revision: last.revision,
       slots: Object.keys(document.slots).length,
       updatedAt: last.at,
     })
     .where(eq(projects.id, id));
+}
+
+/** Write a document as a whole. @param revision that it is of */
+export async function writeDocument(db: Db, id: string, document: ProjectDocument, revision: number): Promise<void> {
+  await db
+    .update(projects)
+    .set({ document: JSON.stringify(document), documentRevision: revision })
+    .where(and(eq(projects.id, id), lt(projects.documentRevision, revision)));
 }
 
 export async function revisionsAfter(db: Db, id: string, after: number, limit: number): Promise<Revision[]> {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import { useCreateProjectMutation, useProjectsQuery } from '../../api/stadionApi.ts';
-import type { Problem } from '@stadion/core/contract';
+import type { Problem, ProjectSummary } from '@stadion/core/contract';
 import { Button, Mark } from '../../ui/index.ts';
 
 /** All projects, and starting one. @param openTheOnly goes straight into the project when there is just one */
@@ -40,16 +40,20 @@ export function ProjectsScreen({ openTheOnly = false }: { openTheOnly?: boolean 
         <ul className="mb-8 border-t border-line">
           {data?.projects.map((project) => (
             <li key={project.id} className="border-b border-line">
-              <Link
-                to={`/projects/${project.id}/level`}
-                className="flex items-baseline gap-4 bg-sheet px-3 py-2.5 hover:bg-edit-soft"
-              >
-                <span className="grow text-[15px] font-semibold">{project.name}</span>
-                <span className="text-ink-2">{project.slots === 1 ? '1 level' : `${project.slots} levels`}</span>
-                <span className="w-36 text-right text-ink-3">
-                  {new Date(project.updatedAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
-                </span>
-              </Link>
+              {project.unreadable === undefined ? (
+                <Link
+                  to={`/projects/${project.id}/level`}
+                  className="flex items-baseline gap-4 bg-sheet px-3 py-2.5 hover:bg-edit-soft"
+                >
+                  <span className="grow text-[15px] font-semibold">{project.name}</span>
+                  <span className="text-ink-2">{project.slots === 1 ? '1 level' : `${project.slots} levels`}</span>
+                  <span className="w-36 text-right text-ink-3">
+                    {new Date(project.updatedAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
+                  </span>
+                </Link>
+              ) : (
+                <Unreadable project={project} why={project.unreadable} />
+              )}
             </li>
           ))}
           {data?.projects.length === 0 ? <li className="py-3 text-ink-2">None yet: start one below.</li> : null}
@@ -82,6 +86,19 @@ export function ProjectsScreen({ openTheOnly = false }: { openTheOnly?: boolean 
         </form>
         <p className="mt-3 text-ink-3">A project file is imported on the Hand-off screen of any project.</p>
       </main>
+    </div>
+  );
+}
+
+/** A project that cannot be opened: why, and its text as it is stored. */
+function Unreadable({ project, why }: { project: ProjectSummary; why: string }) {
+  return (
+    <div className="flex items-baseline gap-4 bg-sheet px-3 py-2.5">
+      <span className="text-[15px] font-semibold text-ink-2">{project.name}</span>
+      <span className="grow text-loss">Cannot be opened. {why}</span>
+      <a className="link" href={`/api/projects/${project.id}/stored.json`} download>
+        Download what is stored
+      </a>
     </div>
   );
 }
