@@ -112,6 +112,9 @@ describe('two tabs', () => {
     await at.saved('16', warning(16));
     await cut(false);
     await other.seeText('Changed in two places at once.');
+    // Reloading decides nothing: it is asked again, and what stands still stands.
+    await other.driver.navigate().refresh();
+    await other.seeText('Changed in two places at once.');
     await at.saved(
       'the clock from the load, merged',
       (p) => p.levels['clover-steps']!.clock.starts === 'load' && warning(16)(p),
@@ -121,5 +124,18 @@ describe('two tabs', () => {
     await other.clickName('button', 'Use mine');
     await at.saved('15', warning(15));
     await at.page.byName('button', /^Warning at: 15 s/);
+  });
+
+  it('say so where the browser keeps nothing, and send it all the same', async () => {
+    const refuses = `Object.defineProperty(window, 'indexedDB', { get() { throw new Error('refused'); } });`;
+    const { driver } = other as unknown as { driver: { sendDevToolsCommand(name: string, of: object): Promise<void> } };
+    await driver.sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', { source: refuses });
+    await other.driver.navigate().refresh();
+    await other.byName('button', /^Warning at: 15 s/);
+    await other.cutOff(true);
+    await setWarning(other, '17');
+    await other.seeText('Offline: 1 edit in this page only, do not close it');
+    await other.cutOff(false);
+    await at.saved('17', warning(17));
   });
 });

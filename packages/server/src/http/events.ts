@@ -2,9 +2,14 @@ import type { ServerEventName } from '@stadion/core/contract';
 import { createChannel, createSession, type Channel } from 'better-sse';
 import type { Request, Response } from 'express';
 
+/** Who is further behind than this is let go: it comes back and fetches what it missed. */
+const MOST_BEHIND_BYTES = 4_000_000;
+
 /** Who listens to which project, by server-sent events. */
 export class ProjectEvents {
   readonly #channels = new Map<string, Channel>();
+  /** By project: the connections of those who listen. */
+  readonly #connections = new Map<string, Set<Response>>();
   readonly #onLeft: (projectId: string) => void;
 
   /** @param onLeft called once nobody listens to a project any more */
@@ -23,6 +28,12 @@ export class ProjectEvents {
       });
       this.#channels.set(projectId, channel);
     }
+    const connections = this.#connections.get(projectId) ?? new Set();
+    this.#connections.set(projectId, connections.add(response));
+    response.once('close', () => {
+      connections.delete(response);
+      if (connections.size === 0) this.#connections.delete(projectId);
+    });
     channel.register(session);
     session.push({}, 'hello');
   }
@@ -30,6 +41,8 @@ export class ProjectEvents {
   /** Tells everyone who has the project open. */
   tell(projectId: string, name: ServerEventName, data: unknown): void {
     this.#channels.get(projectId)?.broadcast(data, name);
+    for (const connection of this.#connections.get(projectId) ?? [])
+      if (connection.writableLength > MOST_BEHIND_BYTES) connection.destroy();
   }
 
   isHeard(projectId: string): boolean {

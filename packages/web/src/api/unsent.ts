@@ -1,4 +1,4 @@
-import { Edit } from '@stadion/core/contract';
+import { Edit, Revision } from '@stadion/core/contract';
 import { del, get, keys, set } from 'idb-keyval';
 import { nanoid } from 'nanoid';
 import { z } from 'zod';
@@ -8,9 +8,15 @@ export interface Unsent {
   /** The revision they were made on. */
   revision: number;
   edits: Edit[];
+  /** Edits that wait for a decision, with what they met. */
+  clash?: { mine: Edit[]; theirs: Revision[] } | undefined;
 }
 
-const Stored = z.object({ revision: z.number(), edits: z.array(Edit) });
+const Stored = z.object({
+  revision: z.number(),
+  edits: z.array(Edit),
+  clash: z.object({ mine: z.array(Edit), theirs: z.array(Revision) }).optional(),
+});
 
 /** A tab is known by this for as long as its page lives. */
 const tabId = nanoid(8);
@@ -31,7 +37,7 @@ function announceTab(): void {
 export async function keepUnsent(projectId: string, unsent: Unsent): Promise<void> {
   announceTab();
   const key = keyOf(projectId, tabId);
-  if (unsent.edits.length === 0) await del(key);
+  if (unsent.edits.length === 0 && !unsent.clash) await del(key);
   else await set(key, unsent);
 }
 
@@ -50,7 +56,7 @@ export async function adoptUnsent(
   const adopt = async (key: string): Promise<void> => {
     const parsed = Stored.safeParse(await get(key));
     if (signal.aborted) return;
-    if (parsed.success && parsed.data.edits.length > 0) await take(parsed.data);
+    if (parsed.success && (parsed.data.edits.length > 0 || parsed.data.clash)) await take(parsed.data);
     await del(key);
   };
   const others = (await keys())

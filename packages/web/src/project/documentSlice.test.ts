@@ -8,6 +8,7 @@ import { applyPatch, patchBetween } from '@stadion/core/patch';
 import {
   adopted,
   alreadyKnown,
+  clashLeft,
   documentReducer,
   edited,
   historyOf,
@@ -153,6 +154,17 @@ describe('edits of an earlier tab', () => {
     const state = run(revisionsArrived([theirs]), adopted({ edits: [edit('old', WANTED_1, 0.1)], since: [theirs] }));
     expect(state.clash!.mine.map((one) => one.id)).toEqual(['old']);
     expect(wanted(state)[0]).toBe(0.4);
+  });
+});
+
+describe('a decision that an earlier page left open', () => {
+  it('is asked for again, and nothing of it stands meanwhile', () => {
+    const mine = edit('mine', WANTED_1, 0.5);
+    const left = clashLeft({ mine: [mine], theirs: [made(6, edit('theirs', WANTED_1, 0.4))] });
+    const state = run(left, left);
+    expect(state.clash!.mine).toEqual([mine]);
+    expect(wanted(state)[0]).toBe(0.97);
+    expect(state.open!.pending).toEqual([]);
   });
 });
 

@@ -42,6 +42,8 @@ export interface DocumentState {
   phase: 'closed' | 'loading' | 'open' | 'missing' | 'unreachable';
   open: OpenDocument | null;
   connection: Connection;
+  /** Are unsent edits kept in the browser? Not where it refuses to keep anything. */
+  kept: boolean;
   clash: Clash | null;
   /** In the order in which they were told. */
   refusals: Refusal[];
@@ -60,7 +62,14 @@ const NO_LONGER_FITS: Problem = {
   kept: 'Nothing was changed.',
 };
 
-const initialState: DocumentState = { phase: 'closed', open: null, connection: 'saved', clash: null, refusals: [] };
+const initialState: DocumentState = {
+  phase: 'closed',
+  open: null,
+  connection: 'saved',
+  kept: true,
+  clash: null,
+  refusals: [],
+};
 
 /** Edits on top of a document. */
 interface Applied {
@@ -234,6 +243,17 @@ const slice = createSlice({
     connectionChanged(state, { payload }: PayloadAction<Connection>) {
       state.connection = payload;
     },
+    /** A decision that an earlier page left open: it is asked for again. */
+    clashLeft(draft, { payload }: PayloadAction<Clash>) {
+      const known = new Set(draft.clash?.mine.map((edit) => edit.id));
+      draft.clash = {
+        mine: [...(draft.clash?.mine ?? []), ...payload.mine.filter((edit) => !known.has(edit.id))],
+        theirs: [...(draft.clash?.theirs ?? []), ...payload.theirs],
+      };
+    },
+    keptChanged(state, { payload }: PayloadAction<boolean>) {
+      state.kept = payload;
+    },
     clashSettled(state) {
       state.clash = null;
     },
@@ -255,7 +275,9 @@ export const {
   refused,
   alreadyKnown,
   connectionChanged,
+  clashLeft,
   clashSettled,
+  keptChanged,
   refusalsRead,
 } = slice.actions;
 

@@ -12,7 +12,9 @@ import { adoptUnsent, keepUnsent, type Unsent } from '../api/unsent.ts';
 import {
   adopted,
   alreadyKnown,
+  clashLeft,
   connectionChanged,
+  keptChanged,
   loading,
   missing,
   opened,
@@ -60,8 +62,12 @@ export function startSync(store: Store, projectId: string): () => void {
     if (!open || (open.pending === keptPending && clash === keptClash)) return;
     keptPending = open.pending;
     keptClash = clash;
-    const edits = [...(clash?.mine ?? []), ...open.pending.map((entry) => entry.edit)];
-    await keepUnsent(projectId, { revision: open.revision, edits }).catch(() => undefined);
+    const edits = open.pending.map((entry) => entry.edit);
+    const kept = await keepUnsent(projectId, { revision: open.revision, edits, clash: clash ?? undefined }).then(
+      () => true,
+      () => false,
+    );
+    if (kept !== state().kept && !stopped) store.dispatch(keptChanged(kept));
   };
 
   const fetchMissed = async (): Promise<void> => {
@@ -184,7 +190,8 @@ export function startSync(store: Store, projectId: string): () => void {
   );
 
   /** Puts another tab's edits on top; those that meet what came since are a clash. */
-  const adopt = async ({ revision, edits }: Unsent): Promise<void> => {
+  const adopt = async ({ revision, edits, clash }: Unsent): Promise<void> => {
+    if (clash) store.dispatch(clashLeft(clash));
     const list = await fetchJson<RevisionList>(`${address}/revisions?after=${revision}`);
     const known = state().open?.revision ?? 0;
     store.dispatch(adopted({ edits, since: list.revisions.filter((entry) => entry.revision <= known) }));
@@ -223,6 +230,12 @@ export function startSync(store: Store, projectId: string): () => void {
     }).catch(() => undefined);
   };
 
+  /** What the browser does not keep would be lost with the page: it asks first. */
+  const ask = (event: BeforeUnloadEvent): void => {
+    const { open: document, clash, kept } = state();
+    if (!kept && ((document?.pending.length ?? 0) > 0 || clash)) event.preventDefault();
+  };
+
   const online = (): void => void send();
   store.dispatch(loading());
   const unsubscribe = store.subscribe(() => {
@@ -230,6 +243,7 @@ export function startSync(store: Store, projectId: string): () => void {
     if (state().connection !== 'offline') void send();
   });
   window.addEventListener('pagehide', leave);
+  window.addEventListener('beforeunload', ask);
   window.addEventListener('online', online);
   void open();
 
@@ -240,6 +254,7 @@ export function startSync(store: Store, projectId: string): () => void {
     unsubscribe();
     events?.close();
     window.removeEventListener('pagehide', leave);
+    window.removeEventListener('beforeunload', ask);
     window.removeEventListener('online', online);
   };
 }

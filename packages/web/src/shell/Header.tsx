@@ -30,12 +30,16 @@ function Saved() {
   const connection = useAppSelector((state) => state.document.connection);
   const waiting = useAppSelector((state) => state.document.open?.pending.length ?? 0);
   const clash = useAppSelector((state) => state.document.clash !== null);
+  // A browser may refuse to keep anything, or be full.
+  const kept = useAppSelector((state) => state.document.kept);
   const edits = `${waiting} edit${waiting === 1 ? '' : 's'}`;
   const words = clash
     ? 'Conflict: see below'
     : connection === 'offline'
       ? waiting > 0
-        ? `Offline: ${edits} kept here`
+        ? kept
+          ? `Offline: ${edits} kept here`
+          : `Offline: ${edits} in this page only, do not close it`
         : 'Offline: the server does not answer'
       : waiting > 0
         ? 'Saving…'

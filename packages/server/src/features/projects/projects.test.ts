@@ -330,3 +330,28 @@ describe('an edit of a large project', () => {
     expect((await send([edit([{ op: 'remove', path: '/slots/slot-9' }])], 1)).status).toBe(200);
   }, 20_000);
 });
+
+describe('a heavy history', () => {
+  it('is sent in parts', async () => {
+    ({ id } = await app.projects.create({ from: 'demo' }));
+    const { document } = await app.projects.read(id);
+    // Each edit and its way back hold the whole of a heavy part: about a megabyte.
+    const heavy = (n: number): Edit =>
+      edit(
+        Array.from({ length: 12 }, () => [
+          { op: 'replace' as const, path: '/levels', value: document.levels },
+          { op: 'replace' as const, path: '/name', value: `Name ${n}` },
+        ]).flat(),
+      );
+    for (let on = 0; on < 6; on++) await app.projects.edit(id, on, [heavy(on)]);
+    const opened = await request(app.express).get(`/api/projects/${id}`);
+    expect((opened.body as OpenProject).recent.at(-1)!.revision).toBe(6);
+    expect((opened.body as OpenProject).recent.length).toBeLessThan(6);
+    const first = await request(app.express).get(`/api/projects/${id}/revisions?after=0`);
+    const { revision, revisions } = first.body as { revision: number; revisions: { revision: number }[] };
+    expect([revision, revisions[0]!.revision]).toEqual([6, 1]);
+    expect(revisions.length).toBeLessThan(6);
+    const rest = await request(app.express).get(`/api/projects/${id}/revisions?after=${revisions.length}`);
+    expect(rest.body.revisions[0].revision).toBe(revisions.length + 1);
+  }, 20_000);
+});

@@ -1,7 +1,7 @@
 import type { Edit, ProjectSummary, Revision } from '@stadion/core/contract';
 import { applyPatch, type PatchOperation } from '@stadion/core/patch';
 import type { ProjectDocument } from '@stadion/core/model';
-import { and, asc, desc, eq, gt, inArray, lt } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, lt, sql } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
 import { projects, revisions } from '../../db/schema.ts';
 
@@ -109,24 +109,33 @@ export async function writeDocument(db: Db, id: string, document: ProjectDocumen
     .where(and(eq(projects.id, id), lt(projects.documentRevision, revision)));
 }
 
+/** So many bytes of revisions are read and sent at once, and one revision at the least. */
+const MOST_BYTES = 4_000_000;
+
+/** How many of some revisions, in their order, are not too heavy together. */
+function howMany(sizes: readonly { bytes: number }[]): number {
+  let bytes = 0;
+  const beyond = sizes.findIndex((size, index) => (bytes += size.bytes) > MOST_BYTES && index > 0);
+  return beyond < 0 ? sizes.length : beyond;
+}
+
+const bytesOf = sql<number>`length(${revisions.edit}) + length(${revisions.inverse})`;
+
+/** The revisions after one, oldest first: so many at most, and as many as are not too heavy together. */
 export async function revisionsAfter(db: Db, id: string, after: number, limit: number): Promise<Revision[]> {
-  const rows = await db
-    .select()
-    .from(revisions)
-    .where(and(eq(revisions.projectId, id), gt(revisions.revision, after)))
-    .orderBy(asc(revisions.revision))
-    .limit(limit);
+  const where = and(eq(revisions.projectId, id), gt(revisions.revision, after));
+  const order = asc(revisions.revision);
+  const sizes = await db.select({ bytes: bytesOf }).from(revisions).where(where).orderBy(order).limit(limit);
+  const rows = await db.select().from(revisions).where(where).orderBy(order).limit(howMany(sizes));
   return rows.map(toRevision);
 }
 
-/** The latest revisions, oldest first. */
+/** The latest revisions, oldest first: so many at most, and as many as are not too heavy together. */
 export async function latestRevisions(db: Db, id: string, count: number): Promise<Revision[]> {
-  const rows = await db
-    .select()
-    .from(revisions)
-    .where(eq(revisions.projectId, id))
-    .orderBy(desc(revisions.revision))
-    .limit(count);
+  const where = eq(revisions.projectId, id);
+  const order = desc(revisions.revision);
+  const sizes = await db.select({ bytes: bytesOf }).from(revisions).where(where).orderBy(order).limit(count);
+  const rows = await db.select().from(revisions).where(where).orderBy(order).limit(howMany(sizes));
   return rows.toReversed().map(toRevision);
 }
 
