@@ -23,6 +23,9 @@ function all(acts: readonly Act[], state: AttemptState): void {
   for (let i = 0; i < acts.length; i++) (acts[i] as Act)(state);
 }
 
+/** What is worth telling of one attempt, at most. */
+const MOST_HAPPENINGS = 8000;
+
 /** Everything that meets the player at this tick, and where it is. */
 function makeContacts(state: AttemptState): void {
   all(CONTACT, state);
@@ -68,6 +71,8 @@ export function step(state: AttemptState, input: number): void {
   if (state.phase !== 'playing') return;
   const { verdicts, world, clock } = state;
   state.tick++;
+  // Rules may tell thousands of things: the oldest are let go, in one piece.
+  if (state.happenings.length > MOST_HAPPENINGS) state.happenings.splice(0, MOST_HAPPENINGS / 2);
   if (!clock.runs && input !== REST && world.level.judging.clockStarts === 'firstMove') startClock(state);
   world.kind.moveBody(world, state.view, state.body, state.own, input % FIRE);
   if (state.shots.length > 0) playerShoots(state, input >= FIRE);

@@ -1,6 +1,9 @@
 import { DistanceMaps, withWalls } from '../ground/index.ts';
 import type { View, World } from './shell.ts';
 
+/** So many states of the gates are kept. */
+const MOST_VIEWS = 64;
+
 /** The ground with what bars the way as it is. @param open 1 for open, by gate */
 export function viewOf(world: World, open: readonly number[]): View {
   let state = 0;
@@ -14,6 +17,8 @@ export function viewOf(world: World, open: readonly number[]): View {
   const view: View = world.hasAvoid
     ? { grid, maps: new DistanceMaps(grid, world.avoid), wary: withWalls(grid, avoided) }
     : { grid, maps: new DistanceMaps(grid), wary: grid };
+  // Sixteen gates have 65,536 states, each with maps of its own.
+  if (world.views.size >= MOST_VIEWS) world.views.clear();
   world.views.set(state, view);
   return view;
 }

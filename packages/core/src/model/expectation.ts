@@ -25,6 +25,10 @@ export const ExpectationEntry = z
         )
         .min(1)
         .max(40)
+        .refine(
+          (frames) => frames.reduce((sum, { seconds }) => sum + seconds, 0) <= Limits.expectationSeconds,
+          `An expectation goes on for at most ${Limits.expectationSeconds} s in all.`,
+        )
         .describe('Readings over those of the start, one set after the other.'),
       verdict: ExpectedVerdict,
     }),

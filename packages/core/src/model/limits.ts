@@ -11,6 +11,16 @@ export const Limits = {
   gates: 16,
   pacers: 20,
   conditionsInAGroup: 20,
+  /** Of a level's own rules, clock and stars and of the standing rules together. */
+  conditionsInALevel: 400,
+  effectsInALevel: 300,
+  spawners: 24,
+  /** Parameters whose ramps go along a reading: they are worked out at every tick. */
+  liveRamps: 16,
+  /** Of all frames of an expectation together. */
+  expectationSeconds: 600,
+  /** A condition may be held for so long. */
+  heldSeconds: 600,
   pieces: 400,
   groundWidth: 64,
   groundHeight: 40,

@@ -215,6 +215,9 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
     if (hazardIds.has(id))
       say(['kinds', 'enemies', id], `“${id}” is a hazard, too: enemies and hazards share their ids.`);
   const pacers = new Set(idsOf(project.pacers));
+  const live = project.parameters.filter(({ ramp }) => ramp.axis !== undefined).length;
+  if (live > Limits.liveRamps)
+    say(['parameters'], `At most ${Limits.liveRamps} ramps along readings in a project; this has ${live}.`);
   const slots = new Set(idsOf(project.slots));
   for (const { id, levelId } of project.slots)
     if (!Object.hasOwn(project.levels, levelId)) say(['slots', id, 'levelId'], `There is no level “${levelId}”.`);
@@ -256,6 +259,9 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
   problems.push(...Object.values(project.levels).flatMap((level) => levelProblems(project, level, slots)));
   return problems;
 }
+
+const conditionsIn = (condition: Condition): number =>
+  1 + ('of' in condition ? condition.of.reduce((sum, part) => sum + conditionsIn(part), 0) : 0);
 
 /** The names of parameters and kinds that amounts of a part take. */
 function amountProblems(project: Project, part: unknown, base: Path, say: Say): void {
@@ -310,6 +316,20 @@ function findLevelProblems(project: Project, level: Level, slots: ReadonlySet<st
   if (gates > Limits.gates)
     say([...base, 'ground', 'pieces'], `At most ${Limits.gates} gates on a ground; this has ${gates}.`);
 
+  const spawners = level.ground.pieces.filter((piece) => piece.piece === 'spawner').length;
+  if (spawners > Limits.spawners)
+    say(
+      [...base, 'ground', 'pieces'],
+      `At most ${Limits.spawners} spawners on a ground; this has ${spawners}. Let fewer of them send more.`,
+    );
+  const rules = [...project.standing, ...level.rules];
+  const effects = rules.reduce((sum, rule) => sum + rule.then.length, 0);
+  if (effects > Limits.effectsInALevel)
+    say(
+      [...base, 'rules'],
+      `At most ${Limits.effectsInALevel} effects in a level, standing rules included; this has ${effects}.`,
+    );
+
   const seen = new Set<string>();
   ruleProblems(level.rules, [...base, 'rules'], known, seen, say);
   for (const { id, replaces } of level.rules) {
@@ -328,6 +348,12 @@ function findLevelProblems(project: Project, level: Level, slots: ReadonlySet<st
       if (condition) conditionProblems(condition, [...base, 'stars', 'conditions', index], known, seen, say);
     });
   }
+  const standingConditions = project.standing.reduce((sum, rule) => sum + conditionsIn(rule.when), 0);
+  if (seen.size + standingConditions > Limits.conditionsInALevel)
+    say(
+      [...base, 'rules'],
+      `At most ${Limits.conditionsInALevel} conditions in a level, standing rules included; this has ${seen.size + standingConditions}.`,
+    );
   for (const side of ['won', 'lost'] as const) {
     const { next } = ending[side];
     if (next.to === 'slot' && !slots.has(next.slot))

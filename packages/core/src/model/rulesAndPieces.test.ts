@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import type { Project } from './index.ts';
+import type { Condition as AnyCondition, Project } from './index.ts';
 import {
   Clock,
   Condition,
@@ -192,6 +192,45 @@ describe('names that lead nowhere', () => {
       'a kind in the speed of an enemy',
       (p) => (p.kinds.enemies[0]!.speed = { from: 'share', share: number, of: 'gone', measure: 'worth' }),
       '/kinds/enemies/hornet/speed/of There is no collectable “gone”.',
+    ],
+    [
+      'more spawners than a ground may have',
+      (p) => {
+        const nest = dusk(p).ground.pieces.find(({ piece }) => piece === 'spawner')!;
+        for (let i = 0; i < 24; i++) dusk(p).ground.pieces.push({ ...nest, id: `nest-${i}` });
+      },
+      'At most 24 spawners on a ground; this has 26. Let fewer of them send more.',
+    ],
+    [
+      'more conditions than a level may have',
+      (p) => {
+        const many = (id: string): AnyCondition => ({
+          id,
+          is: 'any',
+          of: Array.from({ length: 20 }, (_, i) => ({ ...(lives as AnyCondition), id: `${id}-${i}` })),
+        });
+        const rule = dusk(p).rules[0]!;
+        for (let i = 0; i < 20; i++) dusk(p).rules.push({ ...rule, id: `r-${i}`, when: many(`m-${i}`) });
+      },
+      'At most 400 conditions in a level, standing rules included',
+    ],
+    [
+      'more effects than a level may have',
+      (p) => {
+        const rule = { ...dusk(p).rules[0]!, then: Array.from({ length: 10 }, () => ({ effect: 'win' as const })) };
+        for (let i = 0; i < 30; i++)
+          dusk(p).rules.push({ ...rule, id: `r-${i}`, when: { ...rule.when, id: `w-${i}` } });
+      },
+      'At most 300 effects in a level',
+    ],
+    [
+      'more ramps along readings than a project may have',
+      (p) => {
+        const [first] = p.parameters;
+        const ramp = { axis: 'score' as const, shape: { type: 'hold' as const, value: 1 } };
+        for (let i = 0; i < 17; i++) p.parameters.push({ ...first!, key: `live${i}`, ramp });
+      },
+      'At most 16 ramps along readings in a project; this has 17.',
     ],
     ['a tally', (p) => (p.tallies = []), 'There is no tally “stings”.'],
     [

@@ -72,7 +72,9 @@ export function resolveCondition(source: Condition, resolving: Resolving): Resol
       ? { id, is: 'atLeast', count: source.count ? number(source.count) : 1, of }
       : { id, is: source.is, of };
   }
-  const heldTicks = source.heldSeconds ? secondsToTicks(number(source.heldSeconds)) : 0;
+  const heldTicks = source.heldSeconds
+    ? secondsToTicks(Math.min(MOST_HELD_SECONDS, Math.max(0, number(source.heldSeconds))))
+    : 0;
   const subject = subjectOf(source.reading, subjects);
   const { reading } = source.reading;
   if (source.is === 'onOff') return { id, is: 'onOff', reading, subject, on: source.on, heldTicks };
@@ -81,6 +83,9 @@ export function resolveCondition(source: Condition, resolving: Resolving): Resol
   const amount = number(source.amount);
   return { id, is: 'compare', reading, subject, comparison, amount, heldTicks, ...(live ? { live } : {}) };
 }
+
+/** Nobody waits longer; edge cases hold a condition for as long as it asks. */
+const MOST_HELD_SECONDS = 600;
 
 /** What can only be taken or given, never the other way round. */
 const atLeastNothing = (value: number): number => Math.max(0, value);

@@ -1,4 +1,5 @@
 import {
+  enemiesOf,
   startAttemptFrom,
   starReading,
   step,
@@ -14,6 +15,22 @@ import type { Game } from './game.ts';
 /** A simulated player gives up after so long, so that a level without an end still has a forecast. */
 export const LONGEST_ATTEMPT_SECONDS = 240;
 const LONGEST_TICKS = secondsToTicks(LONGEST_ATTEMPT_SECONDS);
+
+/** Work of one attempt, in things looked at: on a usual machine about a fifth of a second. */
+const MOST_WORK = 8_000_000;
+
+/** Things looked at in a tick of a level: what can move, squared where it may crowd, and conditions. */
+function workPerTick(state: AttemptState): number {
+  const movers = enemiesOf(state).all.length;
+  return 20 + movers + (movers * movers) / 40 + state.world.judge.nodes.length;
+}
+
+/** How often it is looked whether an attempt has cost too much, ticks. */
+const LOOKED_EVERY = 60;
+
+/** A level that costs much is given up sooner, so that no level keeps the others waiting for long. */
+export const longestTicksOf = (state: AttemptState): number =>
+  Math.min(LONGEST_TICKS, Math.ceil(MOST_WORK / workPerTick(state)));
 
 function placeOfEnd({ happenings, observed, body, phase }: AttemptState): { x: number; y: number } {
   if (phase === 'lost' && observed.lives === 0) {
@@ -32,7 +49,10 @@ export const attempts: Game<PreparedLevel, World, AttemptState, Player> = {
     startAttemptFrom(world, seed, score === undefined ? carry : { ...carry, bonus: score }),
   mind: makePlayer,
   turn: (state, player) => step(state, playerInput(player, state)),
-  isOver: ({ phase, tick }) => phase !== 'playing' || tick >= LONGEST_TICKS,
+  isOver: (state) =>
+    state.phase !== 'playing' ||
+    state.tick >= LONGEST_TICKS ||
+    (state.tick % LOOKED_EVERY === 0 && state.tick >= longestTicksOf(state)),
   result(state) {
     const { observed, verdicts, world, phase, tick, lastLifeRule } = state;
     const any = world.level.motion.kindsOfCollectable;

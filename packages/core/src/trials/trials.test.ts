@@ -236,3 +236,20 @@ describe('which attempts were won', () => {
     expect(after.wins.filter((won) => won).length).toBeGreaterThan(before.wins.filter((won) => won).length);
   });
 });
+
+describe('a level that costs much', () => {
+  it('is given up sooner than others, and says that nobody won', () => {
+    const project = homeBeforeDusk();
+    const level = project.levels['clover-steps']!;
+    const nest = project.levels['home-before-dusk']!.ground.pieces.find(({ piece }) => piece === 'spawner')!;
+    level.rules = [];
+    level.clock.limitSeconds = null;
+    project.standing = [];
+    for (const other of Object.values(project.levels)) other.standingRulesOff = [];
+    for (let i = 0; i < 20; i++)
+      level.ground.pieces.push({ ...nest, id: `swarm-${i}`, starts: 'load', howMany: literal(60) } as typeof nest);
+    const { won, length } = readyGame(prepareLevel(project, 1)).play(PERFECT, 1);
+    expect(won).toBe(false);
+    expect(length).toBeLessThanOrEqual(300);
+  }, 20_000);
+});

@@ -16,11 +16,11 @@ describe('what moves a level', () => {
 
   it('finds that faster hornets are harder, surely, and ranks them by size', () => {
     const trials = moversOf(homeBeforeDusk(), 13, steady);
-    trials.play(50);
+    trials.play(300);
     const { attempts, cleared, movers } = trials.read();
-    expect(attempts).toBe(300);
-    expect(cleared).toBeGreaterThan(40);
-    expect(cleared).toBeLessThan(260);
+    expect(attempts).toBe(1800);
+    expect(cleared).toBeGreaterThan(240);
+    expect(cleared).toBeLessThan(1700);
     const speed = movers.find(({ key }) => key === 'hornetSpeed')!;
     expect(speed.effect).toBeLessThan(-0.02);
     expect(speed.interval.high).toBeLessThan(0);

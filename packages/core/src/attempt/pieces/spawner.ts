@@ -1,4 +1,4 @@
-import { isWall } from '../../ground/index.ts';
+import { fits } from '../../ground/index.ts';
 import type { Piece } from '../../model/index.ts';
 import { drawAt, mixFloat } from '../../random/index.ts';
 import { ticksOf, within } from '../amounts.ts';
@@ -57,13 +57,7 @@ function findPlace(state: AttemptState, source: PreparedSpawner, enemy: Enemy): 
     const counter = PLACE_DRAWS + (state.tick * PLACES_TRIED + i) * 2;
     const x = source.x + (drawAt(state.seed, enemy.index, counter) - 0.5) * source.spreadWidth;
     const y = source.y + (drawAt(state.seed, enemy.index, counter + 1) - 0.5) * source.spreadHeight;
-    const { radius } = enemy;
-    const blocked =
-      isWall(grid, Math.floor(x - radius), Math.floor(y - radius)) ||
-      isWall(grid, Math.floor(x + radius), Math.floor(y - radius)) ||
-      isWall(grid, Math.floor(x - radius), Math.floor(y + radius)) ||
-      isWall(grid, Math.floor(x + radius), Math.floor(y + radius));
-    if (blocked || !isFarEnough(state, source, x, y)) continue;
+    if (!fits(grid, x, y, enemy.radius) || !isFarEnough(state, source, x, y)) continue;
     enemy.x = x;
     enemy.y = y;
     enemy.homeX = x;
