@@ -139,3 +139,24 @@ describe('two tabs', () => {
     await at.saved('17', warning(17));
   });
 });
+
+describe('a copy of the database that was put back', () => {
+  it('is told, with what differs, and either can be kept', async () => {
+    const { page, server } = at;
+    await at.open('level/slot-1');
+    await server.kill();
+    server.copyDatabase();
+    await server.start();
+    await setWarning(page, '21');
+    await at.saved('21', warning(21));
+    await server.kill();
+    server.restoreDatabase();
+    await server.start();
+    await page.seeText('The server has another history of this project.');
+    await page.seeText(/Clover Steps: other clock/);
+    expect(warning(21)(await at.document())).toBe(false);
+    await page.clickName('button', 'Keep what this page has');
+    await at.saved('21 again', warning(21));
+    await page.seeText('All edits saved');
+  });
+});

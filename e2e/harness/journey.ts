@@ -64,7 +64,14 @@ export function journey({ own = false } = {}): Journey {
       made.projectId = list.projects[0]!.id;
     } else {
       const { address, window } = sharedHere();
-      made.server = { address, start: notMine, kill: notMine, stop: notMine };
+      made.server = {
+        address,
+        start: notMine,
+        kill: notMine,
+        stop: notMine,
+        copyDatabase: notMine,
+        restoreDatabase: notMine,
+      };
       made.page = await pageOf(window);
       await madeFresh(made.page, address);
       made.projectId = await newProject(address);

@@ -14,6 +14,9 @@ export interface RunningServer {
   /** Starts it again on the same port and file. */
   start(): Promise<void>;
   stop(): Promise<void>;
+  /** Copies the database aside, and puts that copy back: only while the server does not run. */
+  copyDatabase(): void;
+  restoreDatabase(): void;
 }
 
 function freePort(): Promise<number> {
@@ -58,6 +61,15 @@ export async function runServer(yields = false): Promise<RunningServer> {
       });
     });
 
+  const FILES = ['stadion.db', 'stadion.db-wal', 'stadion.db-shm'];
+  const copy = (from: string, to: string): void => {
+    for (const name of FILES) {
+      fs.rmSync(path.join(folder, `${name}${to}`), { force: true });
+      if (fs.existsSync(path.join(folder, `${name}${from}`)))
+        fs.copyFileSync(path.join(folder, `${name}${from}`), path.join(folder, `${name}${to}`));
+    }
+  };
+
   await start();
   return {
     address,
@@ -71,5 +83,7 @@ export async function runServer(yields = false): Promise<RunningServer> {
       if (child) await ended(child);
       fs.rmSync(folder, { recursive: true, force: true });
     },
+    copyDatabase: () => copy('', '.copy'),
+    restoreDatabase: () => copy('.copy', ''),
   };
 }

@@ -5,8 +5,9 @@ import { z } from 'zod';
 
 /** Edits that the server has not acknowledged, kept in the browser until it has. */
 export interface Unsent {
-  /** The revision they were made on. */
+  /** The revision they were made on, and the edit that made it. */
   revision: number;
+  editId?: string | undefined;
   edits: Edit[];
   /** Edits that wait for a decision, with what they met. */
   clash?: { mine: Edit[]; theirs: Revision[] } | undefined;
@@ -14,6 +15,7 @@ export interface Unsent {
 
 const Stored = z.object({
   revision: z.number(),
+  editId: z.string().optional(),
   edits: z.array(Edit),
   clash: z.object({ mine: z.array(Edit), theirs: z.array(Revision) }).optional(),
 });

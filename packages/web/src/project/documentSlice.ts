@@ -42,6 +42,8 @@ export interface DocumentState {
   phase: 'closed' | 'loading' | 'open' | 'missing' | 'unreachable';
   open: OpenDocument | null;
   connection: Connection;
+  /** Does the server have another history of the project than this page? Then nothing is sent until it is decided which one stands. */
+  astray: boolean;
   /** Are unsent edits kept in the browser? Not where it refuses to keep anything. */
   kept: boolean;
   clash: Clash | null;
@@ -66,6 +68,7 @@ const initialState: DocumentState = {
   phase: 'closed',
   open: null,
   connection: 'saved',
+  astray: false,
   kept: true,
   clash: null,
   refusals: [],
@@ -251,6 +254,9 @@ const slice = createSlice({
         theirs: [...(draft.clash?.theirs ?? []), ...payload.theirs],
       };
     },
+    wentAstray(state) {
+      state.astray = true;
+    },
     keptChanged(state, { payload }: PayloadAction<boolean>) {
       state.kept = payload;
     },
@@ -278,6 +284,7 @@ export const {
   clashLeft,
   clashSettled,
   keptChanged,
+  wentAstray,
   refusalsRead,
 } = slice.actions;
 
@@ -289,6 +296,15 @@ export interface HistoryEntry {
 
 /** Edits before a project was brought up to this version name places that there are no more. */
 const bringsUp = (edit: Edit): boolean => edit.patch.some(({ path }) => path === '/version');
+
+/** Where the page stands in the project's history, as the server tells histories apart. */
+export function placeOf({ revision, log }: Pick<OpenDocument, 'revision' | 'log'>): {
+  revision: number;
+  editId: string | undefined;
+} {
+  const last = log.at(-1);
+  return { revision, editId: last?.revision === revision ? last.edit.id : undefined };
+}
 
 /** What can be undone and redone: read off the project's own history, so that it is the same in every tab and after a restart. */
 export function historyOf(open: Pick<OpenDocument, 'log' | 'pending'>): { undo: HistoryEntry[]; redo: HistoryEntry[] } {

@@ -15,6 +15,8 @@ import {
   clashLeft,
   connectionChanged,
   keptChanged,
+  placeOf,
+  wentAstray,
   loading,
   missing,
   opened,
@@ -24,6 +26,14 @@ import {
 } from './documentSlice.ts';
 import { pacerOf } from './pacer.ts';
 import type { Store } from './store.ts';
+
+const isOther = (error: unknown): boolean => error instanceof HttpProblem && error.problem.code === 'history-other';
+
+/** The place in the history that edits are made on, as the server checks it. */
+function matchOf(open: Parameters<typeof placeOf>[0]): string {
+  const { revision, editId } = placeOf(open);
+  return editId === undefined ? `"${revision}"` : `"${revision}-${editId}"`;
+}
 
 /** Forecasts that come closer together than this are shown at once. */
 const TELL_FORECASTS_MS = 150;
@@ -63,17 +73,20 @@ export function startSync(store: Store, projectId: string): () => void {
     keptPending = open.pending;
     keptClash = clash;
     const edits = open.pending.map((entry) => entry.edit);
-    const kept = await keepUnsent(projectId, { revision: open.revision, edits, clash: clash ?? undefined }).then(
+    const kept = await keepUnsent(projectId, { ...placeOf(open), edits, clash: clash ?? undefined }).then(
       () => true,
       () => false,
     );
     if (kept !== state().kept && !stopped) store.dispatch(keptChanged(kept));
   };
 
+  const missedSince = ({ revision, editId }: { revision: number; editId?: string | undefined }): string =>
+    `${address}/revisions?after=${revision}${editId === undefined ? '' : `&of=${editId}`}`;
+
   const fetchMissed = async (): Promise<void> => {
     const { open } = state();
     if (!open) return;
-    const list = await fetchJson<RevisionList>(`${address}/revisions?after=${open.revision}`);
+    const list = await fetchJson<RevisionList>(missedSince(placeOf(open)));
     if (stopped) return;
     store.dispatch(revisionsArrived(list.revisions));
     const now = state().open;
@@ -82,14 +95,14 @@ export function startSync(store: Store, projectId: string): () => void {
 
   const send = async (): Promise<void> => {
     const { open } = state();
-    if (stopped || sending || !open || open.pending.length === 0) return;
+    if (stopped || sending || !open || open.pending.length === 0 || state().astray) return;
     sending = true;
     store.dispatch(connectionChanged(state().connection === 'offline' ? 'offline' : 'saving'));
     const edits = open.pending.slice(0, oneByOne ? 1 : MAX_EDITS_IN_A_REQUEST).map((entry) => entry.edit);
     try {
       const answer = await fetchJson<PatchResponse>(
         address,
-        jsonBody('PATCH', { edits }, { 'If-Match': `"${open.revision}"` }),
+        jsonBody('PATCH', { edits }, { 'If-Match': matchOf(open) }),
       );
       store.dispatch(revisionsArrived(answer.revisions));
       oneByOne = false;
@@ -117,7 +130,8 @@ export function startSync(store: Store, projectId: string): () => void {
     if (!(error instanceof HttpProblem)) return false;
     const { problem } = error;
     try {
-      if (problem.status === 412) await fetchMissed();
+      if (problem.code === 'history-other') store.dispatch(wentAstray());
+      else if (problem.status === 412) await fetchMissed();
       else if (problem.status === 409)
         store.dispatch(alreadyKnown((problem.places ?? []).map((place) => place.message)));
       else if (problem.status === 429 || problem.status >= 500) return false;
@@ -133,6 +147,10 @@ export function startSync(store: Store, projectId: string): () => void {
     }
   };
 
+  const noticeAstray = (error: unknown): void => {
+    if (isOther(error) && !stopped) store.dispatch(wentAstray());
+  };
+
   const listen = (): void => {
     events?.close();
     events = new EventSource(`${address}/events`);
@@ -144,7 +162,7 @@ export function startSync(store: Store, projectId: string): () => void {
     heard = true;
     events.addEventListener('hello', () => {
       if (!first) {
-        fetchMissed().catch(() => undefined);
+        fetchMissed().catch(noticeAstray);
         const project = state().open?.current;
         if (project) {
           const pacer = pacerOf(project, store.getState().view.pacer).id;
@@ -167,7 +185,7 @@ export function startSync(store: Store, projectId: string): () => void {
     events.addEventListener('revision', (event: MessageEvent<string>) => {
       const { revisions } = JSON.parse(event.data) as RevisionEvent;
       const known = state().open?.revision ?? 0;
-      if ((revisions[0]?.revision ?? 0) > known + 1) fetchMissed().catch(() => undefined);
+      if ((revisions[0]?.revision ?? 0) > known + 1) fetchMissed().catch(noticeAstray);
       else store.dispatch(revisionsArrived(revisions));
     });
     events.addEventListener('forecasts', (event: MessageEvent<string>) => {
@@ -190,9 +208,15 @@ export function startSync(store: Store, projectId: string): () => void {
   );
 
   /** Puts another tab's edits on top; those that meet what came since are a clash. */
-  const adopt = async ({ revision, edits, clash }: Unsent): Promise<void> => {
+  const adopt = async ({ revision, editId, edits, clash }: Unsent): Promise<void> => {
     if (clash) store.dispatch(clashLeft(clash));
-    const list = await fetchJson<RevisionList>(`${address}/revisions?after=${revision}`);
+    const list = await fetchJson<RevisionList>(missedSince({ revision, editId })).catch((error: unknown) => {
+      if (!isOther(error)) throw error;
+      // Made on a history that the server does not have: for the designer to decide.
+      store.dispatch(clashLeft({ mine: edits, theirs: [] }));
+      return undefined;
+    });
+    if (!list) return keep();
     const known = state().open?.revision ?? 0;
     store.dispatch(adopted({ edits, since: list.revisions.filter((entry) => entry.revision <= known) }));
     await keep();
@@ -225,7 +249,7 @@ export function startSync(store: Store, projectId: string): () => void {
     if (!document || document.pending.length === 0 || sending) return;
     const edits = document.pending.slice(0, MAX_EDITS_IN_A_REQUEST).map((entry) => entry.edit);
     fetch(address, {
-      ...jsonBody('PATCH', { edits }, { 'If-Match': `"${document.revision}"` }),
+      ...jsonBody('PATCH', { edits }, { 'If-Match': matchOf(document) }),
       keepalive: true,
     }).catch(() => undefined);
   };

@@ -31,23 +31,26 @@ function Saved() {
   const waiting = useAppSelector((state) => state.document.open?.pending.length ?? 0);
   const clash = useAppSelector((state) => state.document.clash !== null);
   // A browser may refuse to keep anything, or be full.
+  const astray = useAppSelector((state) => state.document.astray);
   const kept = useAppSelector((state) => state.document.kept);
   const edits = `${waiting} edit${waiting === 1 ? '' : 's'}`;
-  const words = clash
-    ? 'Conflict: see below'
-    : connection === 'offline'
-      ? waiting > 0
-        ? kept
-          ? `Offline: ${edits} kept here`
-          : `Offline: ${edits} in this page only, do not close it`
-        : 'Offline: the server does not answer'
-      : waiting > 0
-        ? 'Saving…'
-        : 'All edits saved';
+  const words = astray
+    ? 'Another history: see below'
+    : clash
+      ? 'Conflict: see below'
+      : connection === 'offline'
+        ? waiting > 0
+          ? kept
+            ? `Offline: ${edits} kept here`
+            : `Offline: ${edits} in this page only, do not close it`
+          : 'Offline: the server does not answer'
+        : waiting > 0
+          ? 'Saving…'
+          : 'All edits saved';
   return (
     <span
       role="status"
-      className={`text-[12px] ${clash || connection === 'offline' ? 'font-semibold text-mark' : 'text-bar-ink-2'}`}
+      className={`text-[12px] ${astray || clash || connection === 'offline' ? 'font-semibold text-mark' : 'text-bar-ink-2'}`}
     >
       {words}
     </span>

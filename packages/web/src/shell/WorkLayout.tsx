@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { FindingsDrawer } from '../features/findings/FindingsDrawer.tsx';
+import { AstrayNotice } from '../features/history/AstrayNotice.tsx';
 import { ConflictNotice } from '../features/history/ConflictNotice.tsx';
 import { RefusalNotice } from '../features/history/RefusalNotice.tsx';
 import { Track } from '../features/track/Track.tsx';
@@ -69,6 +70,7 @@ export function WorkLayout() {
     <div className="flex h-full flex-col">
       <Header onListShortcuts={() => setListing(true)} />
       <Track />
+      <AstrayNotice />
       <ConflictNotice />
       <RefusalNotice />
       <div className="relative flex min-h-0 grow">

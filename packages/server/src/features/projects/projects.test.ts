@@ -72,9 +72,10 @@ describe('an edit', () => {
   });
 
   it('moves the project on by one revision and can be taken back', async () => {
-    const answer = await send([rename('Bees')]);
+    const once = rename('Bees');
+    const answer = await send([once]);
     expect(answer.status).toBe(200);
-    expect(answer.headers['etag']).toBe('"1"');
+    expect(answer.headers['etag']).toBe(`"1-${once.id}"`);
     const { revisions } = answer.body as { revisions: { inverse: PatchOperation[] }[] };
     await send([edit(revisions[0]!.inverse)], 1);
     expect(await read()).toMatchObject({ revision: 2, document: documentOf(homeBeforeDusk()) });
@@ -354,4 +355,24 @@ describe('a heavy history', () => {
     const rest = await request(app.express).get(`/api/projects/${id}/revisions?after=${revisions.length}`);
     expect(rest.body.revisions[0].revision).toBe(revisions.length + 1);
   }, 20_000);
+});
+
+describe('a history that was put back from a copy', () => {
+  it('is told from the one that a page knows, wherever the two part', async () => {
+    const first = rename('A');
+    await send([first]);
+    const stale = edit([{ op: 'replace', path: '/name', value: 'B' }]);
+    const other = (on: string) => send([rename('C')], on);
+    // The page knows a revision that is not there any more, or another edit as the same revision.
+    for (const on of ['7-edit-elsewhere', `1-${stale.id}`]) {
+      const answer = await other(on);
+      expect([answer.status, answer.body.code, answer.body.revision]).toEqual([409, 'history-other', 1]);
+    }
+    const missed = (query: string) => request(app.express).get(`/api/projects/${id}/revisions?${query}`);
+    expect((await missed(`after=1&of=${stale.id}`)).body.code).toBe('history-other');
+    expect((await missed('after=4')).body.code).toBe('history-other');
+    expect((await missed(`after=1&of=${first.id}`)).body).toMatchObject({ revision: 1, revisions: [] });
+    expect((await other(`1-${first.id}`)).status).toBe(200);
+    expect((await send([rename('D')], `1-${first.id}`)).status).toBe(412);
+  });
 });

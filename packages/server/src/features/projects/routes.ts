@@ -19,21 +19,26 @@ export function projectRoutes(projects: ProjectService, events: ProjectEvents): 
 
   router.get('/projects/:id', async (request, response) => {
     const project = await projects.open(param(request, 'id'));
-    response.set('ETag', etag(project.revision)).set('Cache-Control', 'no-store').json(project);
+    response
+      .set('ETag', etag({ revision: project.revision, editId: project.recent.at(-1)?.edit.id }))
+      .set('Cache-Control', 'no-store')
+      .json(project);
   });
 
   router.patch('/projects/:id', async (request, response) => {
     const on = ifMatch(request);
     const { edits } = jsonBody(request, PatchRequest, 'The edits');
     const result = await projects.edit(param(request, 'id'), on, edits);
-    response.set('ETag', etag(result.revision)).json(result);
+    response.set('ETag', etag({ revision: result.revision, editId: result.revisions.at(-1)?.edit.id })).json(result);
   });
 
   router.get('/projects/:id/revisions', async (request, response) => {
     const after = Number(request.query['after'] ?? 0);
     if (!Number.isSafeInteger(after) || after < 0)
       throw new StadionError('bad-request', '“after” must be a revision, 0 or more.');
-    response.set('Cache-Control', 'no-store').json(await projects.revisionsAfter(param(request, 'id'), after));
+    const of = request.query['of'];
+    const place = { revision: after, editId: typeof of === 'string' ? of : undefined };
+    response.set('Cache-Control', 'no-store').json(await projects.revisionsAfter(param(request, 'id'), place));
   });
 
   router.get('/projects/:id/events', async (request, response) => {

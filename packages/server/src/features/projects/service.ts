@@ -16,6 +16,7 @@ import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
 import { storageTrouble } from '../../db/trouble.ts';
 import { StadionError } from '../../http/errors.ts';
+import type { HistoryPlace } from '../../http/parsing.ts';
 import { DocumentWriter } from './documentWriter.ts';
 import { OpenProjects } from './openProjects.ts';
 import * as store from './store.ts';
@@ -62,6 +63,24 @@ function applyEdit(document: ProjectDocument, edit: Edit): { document: ProjectDo
     throw new StadionError('bad-document', `“${edit.label}” was refused: ${places[0]?.message ?? ''}`, { places });
   }
   return { document: edited, inverse: applied.inverse };
+}
+
+/** Is a place one of this history's? A copy of the database that was put back has another from some revision on. @throws StadionError where it is not */
+async function checkHistory(
+  db: Parameters<typeof store.editIdAt>[0],
+  id: string,
+  { revision, editId }: HistoryPlace,
+  latest: number,
+): Promise<void> {
+  const isOurs =
+    revision <= latest &&
+    (revision === 0 || editId === undefined || (await store.editIdAt(db, id, revision)) === editId);
+  if (isOurs) return;
+  throw new StadionError(
+    'history-other',
+    `What was made on revision ${revision} belongs to another history of this project: a copy of the database may have been put back.`,
+    { revision: latest, kept: 'Nothing was changed; what the page has is still with it.' },
+  );
 }
 
 /** The document with its entries in the order of the schema, so that the same document is always the same text. */
@@ -191,9 +210,11 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
       return { ...project, recent: recent.filter((entry) => entry.revision <= project.revision) };
     },
 
-    async revisionsAfter(id: string, after: number): Promise<RevisionList> {
+    async revisionsAfter(id: string, place: HistoryPlace): Promise<RevisionList> {
+      const after = place.revision;
       const revision = await store.readRevision(storage.db, id);
       if (revision === undefined) throw missing(id);
+      await checkHistory(storage.db, id, place, revision);
       return {
         revision,
         revisions: await store.revisionsAfter(storage.db, id, after, MOST_REVISIONS),
@@ -213,11 +234,13 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
     },
 
     /** Makes all edits on the named revision, in one transaction, or none. */
-    async edit(id: string, on: number, edits: readonly Edit[]): Promise<PatchResponse> {
+    async edit(id: string, place: HistoryPlace | number, edits: readonly Edit[]): Promise<PatchResponse> {
+      const on = typeof place === 'number' ? place : place.revision;
       const { document, documentRevision, answer } = await storage.write(async (transaction) => {
         const revision = await store.readRevision(transaction, id);
         const project = open.at(id, revision ?? -1) ?? (await readable(id, () => store.readProject(transaction, id)));
         if (!project) throw refusal(id);
+        if (typeof place !== 'number') await checkHistory(transaction, id, place, project.revision);
         if (project.revision !== on) {
           throw new StadionError(
             'revision-behind',

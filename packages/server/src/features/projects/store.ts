@@ -139,6 +139,15 @@ export async function latestRevisions(db: Db, id: string, count: number): Promis
   return rows.toReversed().map(toRevision);
 }
 
+/** The id of the edit that made a revision. */
+export async function editIdAt(db: Db, id: string, revision: number): Promise<string | undefined> {
+  const [row] = await db
+    .select({ editId: revisions.editId })
+    .from(revisions)
+    .where(and(eq(revisions.projectId, id), eq(revisions.revision, revision)));
+  return row?.editId;
+}
+
 export async function knownEdits(db: Db, id: string, editIds: readonly string[]): Promise<string[]> {
   const rows = await db
     .select({ editId: revisions.editId })
