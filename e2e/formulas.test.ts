@@ -89,7 +89,7 @@ describe('a formula', () => {
     await at.page.seeText('no number at 5');
     await at.page.clickName('button', /findings/);
     await at.page.seeText('The formula of Clock gives no number.');
-    await at.page.seeText('It divides by zero here. Until it does, it counts as 120');
+    await at.page.seeText('“100 / (level - 5)” divides by zero here. Until it does, it counts as 120');
     await at.page.keys('F');
   });
 
