@@ -38,12 +38,12 @@ function clockRunsFirst({ level, rules }: SlotFacts): boolean {
   return winning.every(({ rule }) => leaves(rule.when).some(({ leaf }) => TAKES_A_MOVE.has(leaf.reading.reading)));
 }
 
-/** What a ladder's reading can be at a win. */
-function rangeAtWin({ reading }: Ladder, here: SlotFacts): Range {
+/** What a ladder's reading can be at a win, and what it can be at any time. */
+function rangesOf({ reading }: Ladder, here: SlotFacts): { atWin: Range; ever: Range } {
   const of = reading === 'worth' || reading === 'collected' ? ({ reading, of: 'any' } as const) : { reading };
-  const range = rangeOf(of as Reading, here);
-  if (reading === 'timeLeft' && clockRunsFirst(here)) return { ...range, most: range.most - TICK };
-  return range;
+  const ever = rangeOf(of as Reading, here);
+  if (reading === 'timeLeft' && clockRunsFirst(here)) return { atWin: { ...ever, most: ever.most - TICK }, ever };
+  return { atWin: ever, ever };
 }
 
 const TICK = 1 / 60;
@@ -56,7 +56,8 @@ export const starUnreachable: Check<'slot'> = {
     const { level, resolving, slot } = here;
     const { stars, id } = level;
     if (stars.is !== 'ladder') return [];
-    const { least, most } = rangeAtWin(stars, here);
+    const { atWin, ever } = rangesOf(stars, here);
+    const { least, most } = atWin;
     const found: Found[] = [];
     // The star before it: a mended one lies between.
     let before: number | undefined;
@@ -77,7 +78,7 @@ export const starUnreachable: Check<'slot'> = {
         slotId: slot.id,
         path,
         sentence: `${'★'.repeat(index + 1)} is out of reach.`,
-        reason: `It takes ${stars.direction === 'atLeast' ? '' : 'at most '}${say(asked)} ${unit}, and ${reasonOf(stars, limit)}.`,
+        reason: `It takes ${stars.direction === 'atLeast' ? '' : 'at most '}${say(asked)} ${unit}, and ${reasonOf(stars, asked > ever.most ? ever.most : limit, asked <= ever.most)}.`,
         ...(isBetween
           ? {
               mend: {
@@ -92,8 +93,9 @@ export const starUnreachable: Check<'slot'> = {
   },
 };
 
-function reasonOf({ reading, direction }: Ladder, limit: number): string {
+/** @param beforeWin whether the reading can be what is asked, but not at a win any more */
+function reasonOf({ reading, direction }: Ladder, limit: number, beforeWin: boolean): string {
   if (direction === 'atMost') return `there are never less than ${say(limit)}`;
-  if (reading === 'timeLeft' || reading === 'timeElapsed') return `the clock gives ${say(limit)} s in all`;
-  return `there are ${say(limit)} at most`;
+  if (reading !== 'timeLeft' && reading !== 'timeElapsed') return `there are ${say(limit)} at most`;
+  return beforeWin ? `a win leaves ${say(limit)} s at most` : `the clock gives ${say(limit)} s in all`;
 }
