@@ -47,6 +47,11 @@ describe('import refuses, with the place,', () => {
     ['another format', (p: Record<string, any>) => (p['format'] = 'something'), '/format'],
     ['a newer version', (p: Record<string, any>) => (p['version'] = 99), '/version'],
     ['a version that never was', (p: Record<string, any>) => (p['version'] = 'one'), '/version'],
+    [
+      'an entry that schemas pass over',
+      (p: Record<string, any>) => Object.defineProperty(p['levels'], '__proto__', { value: {}, enumerable: true }),
+      '/levels/__proto__',
+    ],
     ['a missing name', (p: Record<string, any>) => delete p['name'], '/name'],
     [
       'a word for a number',

@@ -38,6 +38,28 @@ function isDeeperThan(value: unknown, depth: number): boolean {
   return Object.values(value).some((item) => isDeeperThan(item, depth - 1));
 }
 
+/** An entry of this name is passed over by schemas, and would stay in the document unread. */
+const UNSEEN = '__proto__';
+
+/** The path of the first entry called UNSEEN; undefined where there is none. */
+function unseenIn(value: unknown, path: PropertyKey[] = []): PropertyKey[] | undefined {
+  if (value === null || typeof value !== 'object') return undefined;
+  if (Object.hasOwn(value, UNSEEN)) return [...path, UNSEEN];
+  for (const [key, item] of Object.entries(value)) {
+    const found = unseenIn(item, [...path, key]);
+    if (found) return found;
+  }
+  return undefined;
+}
+
+/** What no schema could tell of a value: nested too deep to be walked, or with an entry that schemas pass over. */
+function unfitIn(value: unknown): Problem | undefined {
+  if (isDeeperThan(value, DEEPEST))
+    return { path: [], message: `This is nested more than ${DEEPEST} deep: no project is.` };
+  const path = unseenIn(value);
+  return path && { path, message: `An entry cannot be called “${UNSEEN}”.` };
+}
+
 /** Levels that have been found whole, by the objects that hold them: an edit checks again only those that it touches. */
 const wholeLevels = new WeakSet<object>();
 
@@ -56,8 +78,8 @@ export function problemsAfterEdit(document: ProjectDocument): Problem[] {
     ? Object.fromEntries(Object.entries(levels).filter(([, level]) => !isRecord(level) || !wholeLevels.has(level)))
     : levels;
   const changed = { ...document, levels: fresh };
-  if (isDeeperThan(changed, DEEPEST))
-    return [{ path: [], message: `This is nested more than ${DEEPEST} deep: no project is.` }];
+  const unfit = unfitIn(changed);
+  if (unfit) return [unfit];
   const parsed = ProjectDocument.safeParse(changed);
   if (!parsed.success)
     return parsed.error.issues.slice(0, MOST_PROBLEMS).map(({ path, message }) => ({ path, message }));
@@ -72,7 +94,8 @@ export function problemsAfterEdit(document: ProjectDocument): Problem[] {
 export function importProject(value: unknown): ImportResult {
   if (value === null || typeof value !== 'object' || Array.isArray(value))
     return refuse([], 'A project file is one JSON object.');
-  if (isDeeperThan(value, DEEPEST)) return refuse([], `This is nested more than ${DEEPEST} deep: no project is.`);
+  const unfit = unfitIn(value);
+  if (unfit) return { ok: false, problems: [unfit] };
   // `$schema` points editors at the schema; it is no part of the project.
   const { $schema: _schema, ...given } = value as Record<string, unknown>;
   if (given['format'] !== PROJECT_FORMAT) {

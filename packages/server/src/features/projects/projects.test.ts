@@ -124,6 +124,13 @@ describe('refused, whole and with the place,', () => {
       'bad-patch',
       '/slots/slot-99/wanted',
     ],
+    [
+      'an entry that schemas pass over',
+      [{ op: 'add', path: '/levels/__proto__', value: 1 }],
+      422,
+      'bad-document',
+      '/levels/__proto__',
+    ],
     ['a failing test', [{ op: 'test', path: '/name', value: 'Other' }], 422, 'bad-patch', '/name'],
     [
       'a number out of range',
