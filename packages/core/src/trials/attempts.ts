@@ -10,27 +10,48 @@ import {
 import { makeWorld } from '../grounds/index.ts';
 import { makePlayer, playerInput, type Player } from '../pacers/index.ts';
 import { READINGS, secondsToTicks } from '../rules/index.ts';
-import type { Game } from './game.ts';
+import { GAVE_UP, TOO_COSTLY, type Game } from './game.ts';
 
 /** A simulated player gives up after so long, so that a level without an end still has a forecast. */
 export const LONGEST_ATTEMPT_SECONDS = 240;
 const LONGEST_TICKS = secondsToTicks(LONGEST_ATTEMPT_SECONDS);
 
-/** Work of one attempt, in things looked at: on a usual machine about a fifth of a second. */
-const MOST_WORK = 8_000_000;
+/** Work of one attempt, in millionths of a second of a usual machine. Counted, not timed: the same attempt ends at the same tick anywhere. */
+const MOST_WORK = 400_000;
 
-/** Things looked at in a tick of a level: what can move, squared where it may crowd, and conditions. */
-function workPerTick(state: AttemptState): number {
+/** Measured on levels that cost as much as a document may, in the same unit. */
+const WORK = {
+  player: 3,
+  mover: 1.2,
+  /** Each pair of movers: they may crowd one spot. */
+  pair: 0.0015,
+  condition: 0.2,
+  /** Ways to the player, by cells of the ground. */
+  cell: 1 / 250,
+  /** Ways made anew when a gate opens or closes, by cells. */
+  cellOfGate: 1 / 30,
+} as const;
+
+/** What an attempt has cost so far, taking for every tick what it costs now. */
+function workOf(state: AttemptState): number {
+  const { world, happenings, tick } = state;
   const movers = enemiesOf(state).all.length;
-  return 20 + movers + (movers * movers) / 40 + state.world.judge.nodes.length;
+  const cells = world.grid.width * world.grid.height;
+  const perTick =
+    WORK.player +
+    WORK.mover * movers +
+    WORK.pair * movers * movers +
+    WORK.condition * world.judge.nodes.length +
+    (movers > 0 ? WORK.cell * cells : 0);
+  const gates = happenings.filter((happening) => happening.what === 'piece' && happening.piece === 'gate').length;
+  return tick * perTick + gates * WORK.cellOfGate * cells;
 }
 
 /** How often it is looked whether an attempt has cost too much, ticks. */
-const LOOKED_EVERY = 60;
+const LOOKED_EVERY = 30;
 
-/** A level that costs much is given up sooner, so that no level keeps the others waiting for long. */
-export const longestTicksOf = (state: AttemptState): number =>
-  Math.min(LONGEST_TICKS, Math.ceil(MOST_WORK / workPerTick(state)));
+/** Has it cost so much that it is given up, so that no level keeps the others waiting for long? */
+const isTooCostly = (state: AttemptState): boolean => state.tick % LOOKED_EVERY === 0 && workOf(state) > MOST_WORK;
 
 function placeOfEnd({ happenings, observed, body, phase }: AttemptState): { x: number; y: number } {
   if (phase === 'lost' && observed.lives === 0) {
@@ -49,10 +70,7 @@ export const attempts: Game<PreparedLevel, World, AttemptState, Player> = {
     startAttemptFrom(world, seed, score === undefined ? carry : { ...carry, bonus: score }),
   mind: makePlayer,
   turn: (state, player) => step(state, playerInput(player, state)),
-  isOver: (state) =>
-    state.phase !== 'playing' ||
-    state.tick >= LONGEST_TICKS ||
-    (state.tick % LOOKED_EVERY === 0 && state.tick >= longestTicksOf(state)),
+  isOver: (state) => state.phase !== 'playing' || state.tick >= LONGEST_TICKS || isTooCostly(state),
   result(state) {
     const { observed, verdicts, world, phase, tick, lastLifeRule } = state;
     const any = world.level.motion.kindsOfCollectable;
@@ -63,7 +81,7 @@ export const attempts: Game<PreparedLevel, World, AttemptState, Player> = {
       length: tick,
       unit: 'ticks',
       starReading: starReading(state),
-      endingRule: phase === 'playing' ? -2 : verdicts.ending.rule,
+      endingRule: phase !== 'playing' ? verdicts.ending.rule : tick >= LONGEST_TICKS ? GAVE_UP : TOO_COSTLY,
       lifeRule: lastLifeRule,
       livesLeft: observed.lives,
       livesLost: Math.max(0, world.level.judging.lives - observed.lives),

@@ -16,7 +16,7 @@ export interface TrialQuestion {
   precision: Precision;
 }
 
-const ENGINE = 3;
+const ENGINE = 4;
 
 /** @param position from 1 */
 export function trialQuestion(

@@ -12,6 +12,11 @@ export interface Carry {
   tallies?: Readonly<Record<number, number>>;
 }
 
+/** In place of a rule that ended it: nothing did for so long that the player gave up. */
+export const GAVE_UP = -2;
+/** In place of a rule that ended it: what moves and is judged there costs too much to try. */
+export const TOO_COSTLY = -3;
+
 /** What one game came to: enough for a forecast and for the ledger of a run. */
 export interface GameResult {
   won: boolean;
@@ -21,7 +26,7 @@ export interface GameResult {
   unit: 'ticks' | 'turns';
   /** What the ladder of stars stands on, at the end; endless without one. */
   starReading: number;
-  /** Index of the rule that ended it, -1 for the clock, -2 for giving up. */
+  /** Index of the rule that ended it, -1 for the clock, GAVE_UP or TOO_COSTLY. */
   endingRule: number;
   /** Index of the rule that took the last life, -2 if none was lost. */
   lifeRule: number;

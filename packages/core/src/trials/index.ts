@@ -1,5 +1,5 @@
 export { LONGEST_ATTEMPT_SECONDS } from './attempts.ts';
-export type { Carry, GameResult } from './game.ts';
+export { GAVE_UP, TOO_COSTLY, type Carry, type GameResult } from './game.ts';
 export { readyGame, type ReadyGame } from './readyGame.ts';
 export { addResult, addTally, emptyTally, type Tally } from './tally.ts';
 export { forecastOf, type EndingCount, type Forecast } from './forecast.ts';

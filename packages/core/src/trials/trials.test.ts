@@ -16,6 +16,7 @@ import {
   trialQuestion,
   unpackWins,
   type GameResult,
+  TOO_COSTLY,
 } from './index.ts';
 
 const { pacers } = homeBeforeDusk();
@@ -248,8 +249,9 @@ describe('a level that costs much', () => {
     for (const other of Object.values(project.levels)) other.standingRulesOff = [];
     for (let i = 0; i < 20; i++)
       level.ground.pieces.push({ ...nest, id: `swarm-${i}`, starts: 'load', howMany: literal(60) } as typeof nest);
-    const { won, length } = readyGame(prepareLevel(project, 1)).play(PERFECT, 1);
+    const { won, length, endingRule } = readyGame(prepareLevel(project, 1)).play(PERFECT, 1);
     expect(won).toBe(false);
+    expect(endingRule).toBe(TOO_COSTLY);
     expect(length).toBeLessThanOrEqual(300);
   }, 20_000);
 });

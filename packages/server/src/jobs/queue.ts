@@ -27,7 +27,7 @@ export interface WorkQueue {
   /** How many batches it plays at the same time. */
   readonly width: number;
   readonly blobs: Blobs;
-  /** @returns rejected where the batch failed, or its group was dropped */
+  /** @returns the attempts, or the first of them where they take long; rejected where they failed or the group was dropped */
   put(task: BatchTask, place: Place): Promise<Tally>;
   /** Takes out everything of a group that is not played yet, and stops what is. */
   drop(group: string): void;

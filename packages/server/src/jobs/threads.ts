@@ -4,6 +4,9 @@ import { Piscina } from 'piscina';
 import type { WorkQueue } from './queue.ts';
 import type { ThreadTask } from './worker.ts';
 
+/** A thread that has not answered for so long is replaced. */
+const LONGEST_ANSWER_MS = 30_000;
+
 const IS_SOURCE = import.meta.url.endsWith('.ts');
 
 /** Trials on this machine's threads, one core left free for answering. */
@@ -32,7 +35,9 @@ export function threadQueue(width = Math.max(1, availableParallelism() - 1)): Wo
       waiting.set(group, mine.add(abort));
       try {
         const task: ThreadTask = { name, question, first, count };
-        return (await pool.run(task, { signal: abort.signal })) as Tally;
+        return (await pool.run(task, {
+          signal: AbortSignal.any([abort.signal, AbortSignal.timeout(LONGEST_ANSWER_MS)]),
+        })) as Tally;
       } finally {
         mine.delete(abort);
         if (mine.size === 0) waiting.delete(group);

@@ -12,8 +12,10 @@ export interface ThreadTask {
 /** Levels made ready, the latest last: batches go round over the slots, so each is asked for again soon. */
 const games = new Map<string, ReadyGame>();
 const MOST_GAMES = 64;
+/** A batch ends early once it has taken so long, so that others have their turn. */
+const LONGEST_BATCH_MS = 150;
 
-/** Plays one batch; the body of a worker thread. */
+/** Plays one batch, or the first attempts of it where they take long; the body of a worker thread. */
 export default function play({ name, question, first, count }: ThreadTask): Tally {
   let game = games.get(name);
   if (!game) {
@@ -23,6 +25,8 @@ export default function play({ name, question, first, count }: ThreadTask): Tall
     if (games.size > MOST_GAMES && oldest !== undefined) games.delete(oldest);
   }
   const tally = emptyTally();
-  playBatch(game, question.population, first, count, tally);
+  const end = performance.now() + LONGEST_BATCH_MS;
+  do playBatch(game, question.population, first + tally.attempts, 1, tally);
+  while (tally.attempts < count && performance.now() < end);
   return tally;
 }

@@ -23,6 +23,28 @@ describe('a schedule of trials', () => {
     expect(keys(trials, 3)).toEqual(['large-0', 'small', 'large-1']);
   });
 
+  it('shares the time between groups, whatever their attempts cost', () => {
+    const trials = schedule(1000);
+    trials.want('costly', 'large', 'them');
+    for (let i = 0; i < 24; i++) trials.want(`cheap-${i}`, 'small', 'me');
+    const order: string[] = [];
+    for (let i = 0; i < 24; i++) {
+      const { key, group } = trials.next()!;
+      order.push(group);
+      trials.played(key, batch(), group === 'large' ? 300 : 30);
+    }
+    expect(order.filter((group) => group === 'large')).toHaveLength(3);
+    expect(order.slice(2, 11)).toEqual(Array.from({ length: 9 }, () => 'small'));
+  });
+
+  it('goes on where a batch ended early, in step with the others again', () => {
+    const trials = schedule(1000);
+    trials.want('a', 'project', 'me');
+    expect(trials.next()).toMatchObject({ first: 0, count: 20 });
+    trials.played('a', batch(7));
+    expect(trials.next()).toMatchObject({ first: 7, count: 13 });
+  });
+
   it('is done with a question once it is answered, and goes on from what was played before', () => {
     const trials = schedule();
     trials.want('a', 'project', 'me', batch(40));

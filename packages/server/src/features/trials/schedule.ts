@@ -31,14 +31,17 @@ const BATCH = LOOKED_AT_EVERY;
 const MOST_FAILURES = 2;
 
 /**
- * Which attempts are played next: groups (projects) take turns, and within a group its questions do. Holds no threads, no
- * clock and no storage: whoever drives it plays what it names and tells it what came of it.
+ * Which attempts are played next: groups (projects) share the time, whatever their attempts cost, and within a group its
+ * questions take turns. Holds no threads, no clock and no storage: whoever drives it plays what it names and tells it what
+ * came of it and how long it took.
  */
 export class TrialSchedule {
   readonly #isDone: (key: string, tally: Tally) => boolean;
   /** By group, in turn; within a group by key, in turn. */
   readonly #groups = new Map<string, Map<string, Job>>();
   readonly #groupOf = new Map<string, string>();
+  /** How long was played for a group, milliseconds, counted from where the others stood when it came. */
+  readonly #spent = new Map<string, number>();
 
   /** @param isDone is the question answered precisely enough? */
   constructor(isDone: (key: string, tally: Tally) => boolean) {
@@ -56,7 +59,9 @@ export class TrialSchedule {
     this.#groupOf.delete(key);
     const jobs = this.#groups.get(group);
     jobs?.delete(key);
-    if (jobs?.size === 0) this.#groups.delete(group);
+    if (jobs?.size !== 0) return;
+    this.#groups.delete(group);
+    this.#spent.delete(group);
   }
 
   /** Is the question under way? */
@@ -70,6 +75,7 @@ export class TrialSchedule {
     if (!job) {
       job = { key, askers: new Set(), tally: from, playing: false, failures: 0 };
       const jobs = this.#groups.get(group) ?? new Map<string, Job>();
+      if (jobs.size === 0) this.#spent.set(group, this.#spent.size === 0 ? 0 : Math.min(...this.#spent.values()));
       this.#groups.set(group, jobs.set(key, job));
       this.#groupOf.set(key, group);
     }
@@ -102,7 +108,8 @@ export class TrialSchedule {
 
   /** The batch that is due, now being played; undefined where all is being played or done. */
   next(): NextBatch | undefined {
-    for (const [group, jobs] of this.#groups) {
+    const byTime = [...this.#groups].toSorted(([one], [other]) => this.#spentOn(one) - this.#spentOn(other));
+    for (const [group, jobs] of byTime) {
       for (const job of jobs.values()) {
         if (job.playing) continue;
         job.playing = true;
@@ -111,16 +118,27 @@ export class TrialSchedule {
         jobs.set(job.key, job);
         this.#groups.delete(group);
         this.#groups.set(group, jobs);
-        return { key: job.key, group, first: job.tally.attempts, count: BATCH };
+        return { key: job.key, group, first: job.tally.attempts, count: BATCH - (job.tally.attempts % BATCH) };
       }
     }
     return undefined;
   }
 
-  /** Takes in a batch. Tells whether the question is answered, goes on, or is wanted by nobody any more. */
-  played(key: string, batch: Tally): 'done' | 'goes on' | 'unwanted' {
+  #spentOn(group: string): number {
+    return this.#spent.get(group) ?? 0;
+  }
+
+  /**
+   * Takes in a batch, or the first attempts of it. Tells whether the question is answered, goes on, or is wanted by nobody
+   * any more.
+   *
+   * @param milliseconds how long it took
+   */
+  played(key: string, batch: Tally, milliseconds = 0): 'done' | 'goes on' | 'unwanted' {
     const job = this.#job(key);
     if (!job) return 'unwanted';
+    const group = this.#groupOf.get(key) as string;
+    this.#spent.set(group, this.#spentOn(group) + milliseconds);
     job.playing = false;
     job.failures = 0;
     addTally(job.tally, batch);
@@ -149,6 +167,7 @@ export class TrialSchedule {
     );
     this.#groups.clear();
     this.#groupOf.clear();
+    this.#spent.clear();
     return all;
   }
 }

@@ -99,9 +99,10 @@ export function makeTrialService(dependencies: Dependencies) {
 
   const playNext = async ({ key, group, first, count }: NonNullable<ReturnType<TrialSchedule['next']>>) => {
     inFlight++;
+    const began = performance.now();
     try {
       const batch = await queue.put({ question: key, first, count }, { group, rank: first });
-      const state = schedule.played(key, batch);
+      const state = schedule.played(key, batch, performance.now() - began);
       if (state === 'done') await finish(key);
       else if (state === 'unwanted') await putAside(key);
       else {

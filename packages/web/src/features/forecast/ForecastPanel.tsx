@@ -1,6 +1,6 @@
 import type { Pacer } from '@stadion/core/model';
 import { causeInWords } from '@stadion/core/rules';
-import type { EndingCount, Forecast } from '@stadion/core/trials';
+import { GAVE_UP, TOO_COSTLY, type EndingCount, type Forecast } from '@stadion/core/trials';
 import { useMemo, type ReactNode } from 'react';
 import { setWanted } from '@stadion/core/edits';
 import { useAppDispatch, useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
@@ -58,7 +58,8 @@ export function ForecastPanel({ children }: { children?: ReactNode }) {
 
 function endingName(here: LevelHere, { rule, lifeRule }: EndingCount): string {
   if (rule === -1) return 'Out of time';
-  if (rule === -2) return 'Gave up';
+  if (rule === GAVE_UP) return 'Gave up';
+  if (rule === TOO_COSTLY) return 'Too costly to try';
   const ended = here.rules[rule]?.rule;
   const life = here.rules[lifeRule]?.rule;
   if (!ended) return 'Lost';
@@ -88,6 +89,18 @@ function endingParts(here: LevelHere, forecast: Forecast): EndingPart[] {
       .toSorted((a, b) => b[1] - a[1])
       .map(([name, count], index) => ({ name, count, colour: LOSS_SHADES[Math.min(index, 2)] as string, loss: true })),
   ];
+}
+
+/** What the rate is worth where attempts were broken off. */
+function TooCostly({ forecast: { attempts, endings } }: { forecast: Forecast }) {
+  const count = endings.reduce((sum, ending) => sum + (ending.rule === TOO_COSTLY ? ending.count : 0), 0);
+  if (count === 0) return null;
+  return (
+    <p role="note" className="mt-3 text-loss">
+      Too costly to try: {formatNumber(count)} of {formatNumber(attempts)} attempts were broken off and count as not
+      cleared. With fewer enemies, spawners or conditions here, or gates that switch less often, the rate becomes true.
+    </p>
+  );
 }
 
 function Report({ here, forecast, pacer }: { here: LevelHere; forecast: Forecast; pacer: Pacer }) {
@@ -146,6 +159,7 @@ function Report({ here, forecast, pacer }: { here: LevelHere; forecast: Forecast
           </div>
         </div>
       </div>
+      <TooCostly forecast={forecast} />
       <ExpectRate here={here} forecast={forecast} pacer={pacer} />
       <StarDistribution here={here} forecast={forecast} />
       <h3 className="mt-3.5 mb-1 text-[12.5px]">How attempts end</h3>
