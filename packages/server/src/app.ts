@@ -15,7 +15,7 @@ import { ProjectEvents } from './http/events.ts';
 import { logRequests } from './http/logging.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { answerErrors, answerUnknown } from './http/respond.ts';
-import { refuseBrokenText } from './http/parsing.ts';
+import { refuseOversize } from './http/parsing.ts';
 import { checkOrigin, checkToken, compress, headers, limitRate, type Access } from './http/security.ts';
 import type { WorkQueue } from './jobs/queue.ts';
 
@@ -64,7 +64,7 @@ export function createApp({ storage, queue, readFile, log, now, access, webFolde
 
   const api = express.Router();
   api.use(limitRate());
-  api.use(express.json({ limit: LARGEST_REQUEST, verify: refuseBrokenText }));
+  api.use(express.json({ limit: LARGEST_REQUEST, verify: refuseOversize }));
   let description: unknown;
   api.get('/openapi.json', (_request, response) => {
     description ??= openApiDocument();

@@ -3,11 +3,20 @@ import { isUtf8 } from 'node:buffer';
 import type { Request } from 'express';
 import type { z } from 'zod';
 import { StadionError } from './errors.ts';
+import { oversizeIn } from './jsonSize.ts';
 
 /** Bytes that are no UTF-8 are refused: read as they are they would leave replacement marks in names. For the body parsers, which say what is wrong by a type. */
 export function refuseBrokenText(_request: unknown, _response: unknown, bytes: Buffer, charset: string): void {
   if (/^utf-?8$/i.test(charset) && !isUtf8(bytes))
     throw Object.assign(new Error('The text is not UTF-8.'), { type: 'text.broken' });
+}
+
+/** The same for JSON, of which no more is read than a project can have. */
+export function refuseOversize(request: unknown, response: unknown, bytes: Buffer, charset: string): void {
+  refuseBrokenText(request, response, bytes, charset);
+  // Brackets, commas and quotes are the same single bytes in Latin-1, which is read fastest.
+  const oversize = oversizeIn(bytes.toString('latin1'));
+  if (oversize) throw Object.assign(new Error(oversize.message), { type: 'json.oversize' });
 }
 
 /** Parse anything by a schema, or say where it is wrong. */

@@ -13,6 +13,7 @@ const PARSER_ERRORS: Readonly<Record<string, readonly [ErrorCode, string]>> = {
   'encoding.unsupported': ['wrong-type', 'The body is encoded in a way that is not understood.'],
   'charset.unsupported': ['wrong-type', 'The body must be UTF-8.'],
   'text.broken': ['wrong-type', 'The text is not UTF-8: save it as UTF-8, or say its charset.'],
+  'json.oversize': ['bad-request', 'The body is nested deeper, or has more entries in one place, than any project.'],
   'request.aborted': ['bad-request', 'The request ended before all of it had come.'],
   'request.size.invalid': ['bad-request', 'The request is not as long as it says.'],
 };

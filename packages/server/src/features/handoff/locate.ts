@@ -1,14 +1,25 @@
 import type { FaultyPlace } from '@stadion/core/contract';
 import { pointerOf } from '@stadion/core/model';
-import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type ParseError } from 'jsonc-parser';
+import {
+  findNodeAtLocation,
+  parseTree,
+  printParseErrorCode,
+  visit,
+  type Node,
+  type ParseErrorCode,
+} from 'jsonc-parser';
 
 const STRICT = { disallowComments: true, allowTrailingComma: false };
 
 /** Both from 1. @param offset in the text, from 0 */
 export function lineAndColumn(text: string, offset: number): { line: number; column: number } {
-  const before = text.slice(0, offset);
-  const line = before.split('\n').length;
-  return { line, column: offset - before.lastIndexOf('\n') };
+  let line = 1;
+  let start = 0;
+  for (let end = text.indexOf('\n'); end !== -1 && end < offset; end = text.indexOf('\n', start)) {
+    line++;
+    start = end + 1;
+  }
+  return { line, column: offset - start + 1 };
 }
 
 const WORDS: Readonly<Record<string, string>> = {
@@ -27,11 +38,12 @@ const WORDS: Readonly<Record<string, string>> = {
 
 /** Where a text stops being JSON, if it does. */
 export function syntaxFaults(text: string): FaultyPlace[] {
-  const errors: ParseError[] = [];
-  parseTree(text, errors, STRICT);
-  return errors.slice(0, 5).map((error) => ({
-    message: WORDS[printParseErrorCode(error.error)] ?? 'This is not JSON.',
-    ...lineAndColumn(text, error.offset),
+  const errors: { code: ParseErrorCode; offset: number }[] = [];
+  // Visited, not made into a tree, which would be many times as large as the text.
+  visit(text, { onError: (code, offset) => void (errors.length < 5 && errors.push({ code, offset })) }, STRICT);
+  return errors.map(({ code, offset }) => ({
+    message: WORDS[printParseErrorCode(code)] ?? 'This is not JSON.',
+    ...lineAndColumn(text, offset),
   }));
 }
 

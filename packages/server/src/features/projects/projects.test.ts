@@ -207,6 +207,19 @@ describe('refused, whole and with the place,', () => {
     expect(answer.body).toMatchObject({ status, code: expect.any(String), kept: expect.any(String) });
   });
 
+  it('a body nested without end, before it is read', async () => {
+    const text = `{"edits":[{"id":"nested-edit","label":"x","patch":[{"op":"add","path":"/name","value":${'['.repeat(9000)}`;
+    const answer = await request(app.express)
+      .patch(`/api/projects/${id}`)
+      .set('If-Match', '"0"')
+      .type('json')
+      .send(text);
+    expect([answer.status, answer.body.detail]).toEqual([
+      400,
+      'The body is nested deeper, or has more entries in one place, than any project.',
+    ]);
+  });
+
   it('anything else, never as a fault of the server', async () => {
     await fc.assert(
       fc.asyncProperty(fc.jsonValue(), async (body) => {
