@@ -37,7 +37,7 @@ export function OpenLane({ parameter, row, columns, position, scale, height, dim
   const goto = useGoto();
   const dispatch = useAppDispatch();
   const group = useRef<SVGGElement>(null);
-  const [held, setRampAndPins] = useState<{ position: number; value: number } | null>(null);
+  const [held, setHeld] = useState<{ position: number; value: number } | null>(null);
   const [dragged, setDragged] = useState<Ramp | null>(null);
   const marking = useRef<number | null>(null);
   const { column, count, middle, visible, positionAt } = columns;
@@ -138,14 +138,14 @@ export function OpenLane({ parameter, row, columns, position, scale, height, dim
                 event.preventDefault();
                 event.currentTarget.focus();
                 event.currentTarget.setPointerCapture(event.pointerId);
-                setRampAndPins({ position: at, value: point.value });
+                setHeld({ position: at, value: point.value });
               }}
               onPointerMove={(event) => {
-                if (held?.position === at) setRampAndPins({ position: at, value: valueUnder(event) });
+                if (held?.position === at) setHeld({ position: at, value: valueUnder(event) });
               }}
               onPointerUp={() => {
                 if (held && held.value !== plain.value) edit(setPin(project, parameter.key, point.slotId, held.value));
-                setRampAndPins(null);
+                setHeld(null);
               }}
               onKeyDown={(event) => pinBy(event, point.slotId, point.value, point.pinned)}
             >

@@ -139,7 +139,7 @@ export function StretchPanel({ parameter, row, position, onPreview }: PanelProps
       <div className="flex items-center gap-2">
         <span className="text-ink-2">held by</span>
         <Segmented
-          label="RangeEditResult by"
+          label="Held by"
           value={as}
           options={WAYS.filter(({ value }) => ways.get(value))}
           onChange={(value) => setWanted(value as RangeEditForm)}
