@@ -1,6 +1,6 @@
 import type { Parameter } from '../model/index.ts';
 import type { RampContext } from './context.ts';
-import { roundWithin } from './round.ts';
+import { roundedBy } from './round.ts';
 import { seriesOf } from './series.ts';
 import { fallback, isBreather } from './readyRamp.ts';
 import { rawValue, isPinned, afterBreather, type RampProject, type RampSource } from './values.ts';
@@ -39,12 +39,7 @@ function deriveRamp(source: RampSource, place: number, context: RampContext): De
     steps.push({ step: 'at least', value, by: ramp.atLeast });
   }
   if (ramp.roundTo !== undefined) {
-    value = roundWithin(
-      value,
-      ramp.roundTo,
-      ramp.atLeast ?? Number.NEGATIVE_INFINITY,
-      ramp.atMost ?? Number.POSITIVE_INFINITY,
-    );
+    value = roundedBy(value, ramp);
     steps.push({ step: 'rounded', value, by: ramp.roundTo });
   }
   if (!Number.isFinite(value)) steps.push({ step: 'no number', value: fallback(value, sane) });

@@ -1,6 +1,6 @@
 import type { Parameter, Ramp } from '../model/index.ts';
 import { PLAIN, type RampContext } from './context.ts';
-import { roundWithin } from './round.ts';
+import { roundedBy } from './round.ts';
 import type { ReadyShape } from './shapes/types.ts';
 import { valueOfShape } from './shapes/values.ts';
 
@@ -22,10 +22,8 @@ export const fallback = (value: number, { min, max }: Parameter['sane']): number
   Number.isFinite(value) ? value : value === Number.POSITIVE_INFINITY ? max : min;
 
 /** The shape's value, or what stands in for it. */
-function finiteValue({ ramp, sane }: ReadySource, place: number, context: RampContext): number {
-  const value = valueOfShape(ramp.shape, place, context);
-  return Number.isFinite(value) ? value : fallback(value, sane);
-}
+const finiteValue = ({ ramp, sane }: ReadySource, place: number, context: RampContext): number =>
+  fallback(valueOfShape(ramp.shape, place, context), sane);
 
 /** Shape and breather, without any other modifier. Nothing lies before the first place: “earlier” stops there. */
 export function readyAfterBreather(source: ReadySource, place: number, context: RampContext = PLAIN): number {
@@ -43,13 +41,7 @@ export function readyRampValue(source: ReadySource, place: number, context: Ramp
   let value = readyAfterBreather(source, place, context);
   if (ramp.atMost !== undefined && value > ramp.atMost) value = ramp.atMost;
   if (ramp.atLeast !== undefined && value < ramp.atLeast) value = ramp.atLeast;
-  if (ramp.roundTo !== undefined)
-    value = roundWithin(
-      value,
-      ramp.roundTo,
-      ramp.atLeast ?? Number.NEGATIVE_INFINITY,
-      ramp.atMost ?? Number.POSITIVE_INFINITY,
-    );
+  value = roundedBy(value, ramp);
   // A breather's factor, or a multiple, may still lead out of all numbers.
-  return Number.isFinite(value) ? value : fallback(value, source.sane);
+  return fallback(value, source.sane);
 }

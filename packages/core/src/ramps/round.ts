@@ -1,4 +1,7 @@
+import type { Ramp } from '../model/index.ts';
 import { noiseOf } from './noise.ts';
+
+type Caps = Pick<Ramp, 'roundTo' | 'atLeast' | 'atMost'>;
 
 /** How many multiples make a unit, where that is a whole number: dividing by it leaves no binary noise, 3 × 0.1 does. */
 function perUnit(multiple: number): number | undefined {
@@ -42,6 +45,12 @@ export function roundWithin(value: number, multiple: number, low: number, high: 
   );
   return inside >= low && inside <= high ? inside : value;
 }
+
+/** A value rounded as its ramp says, never beyond a cap of it; as it is where the ramp says nothing of rounding. @param value between the caps */
+export const roundedBy = (value: number, { roundTo, atLeast, atMost }: Caps): number =>
+  roundTo === undefined
+    ? value
+    : roundWithin(value, roundTo, atLeast ?? Number.NEGATIVE_INFINITY, atMost ?? Number.POSITIVE_INFINITY);
 
 /** Significant digits that keep every designed number and drop binary noise. */
 const DESIGNED_DIGITS = 10;

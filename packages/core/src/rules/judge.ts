@@ -32,6 +32,8 @@ export type JudgeNode =
     }
   | JudgeGroup;
 
+type JudgeLeaf = Exclude<JudgeNode, JudgeGroup>;
+
 interface JudgeGroup {
   is: 'all' | 'any' | 'none' | 'inOrder' | 'atLeast';
   id: string;
@@ -191,6 +193,25 @@ export function startVerdicts(judge: Judge): Verdicts {
   };
 }
 
+/** What a comparison says of a value, holding apart. */
+const isNow = (node: JudgeLeaf, value: number, { amounts }: Verdicts): boolean =>
+  node.is === 'compare' ? compare(node.comparison, value, amounts[node.index] as number) : (value !== 0) === node.on;
+
+/** What a group says whose parts are true so often; of one in order, so many of its steps are done. */
+function isMet({ is, of, count: wanted }: JudgeGroup, count: number): boolean {
+  switch (is) {
+    case 'all':
+    case 'inOrder':
+      return count >= of.length;
+    case 'any':
+      return count > 0;
+    case 'none':
+      return count === 0;
+    case 'atLeast':
+      return count >= wanted;
+  }
+}
+
 function groupTruth(node: JudgeGroup, seen: Observed, verdicts: Verdicts): boolean {
   const { index, of } = node;
   if (node.is === 'inOrder') {
@@ -202,21 +223,12 @@ function groupTruth(node: JudgeGroup, seen: Observed, verdicts: Verdicts): boole
       if (i === done && isTrue) now = done + 1;
     }
     verdicts.numbers[index] = now;
-    return now >= of.length;
+    return isMet(node, now);
   }
   let count = 0;
   for (let i = 0; i < of.length; i++) if (evaluate(of[i] as JudgeNode, seen, verdicts)) count++;
   verdicts.numbers[index] = count;
-  switch (node.is) {
-    case 'all':
-      return count === of.length;
-    case 'any':
-      return count > 0;
-    case 'none':
-      return count === 0;
-    case 'atLeast':
-      return count >= node.count;
-  }
+  return isMet(node, count);
 }
 
 /** Every condition is evaluated at every tick, also inside a group already decided: holding times and the judge panel need them all. */
@@ -226,10 +238,7 @@ function evaluate(node: JudgeNode, seen: Observed, verdicts: Verdicts): boolean 
   if (node.is === 'compare' || node.is === 'onOff') {
     const value = node.reading.read(seen, node.subject);
     verdicts.numbers[index] = value;
-    const now =
-      node.is === 'compare'
-        ? compare(node.comparison, value, verdicts.amounts[index] as number)
-        : (value !== 0) === node.on;
+    const now = isNow(node, value, verdicts);
     const held = now ? (verdicts.held[index] as number) + 1 : 0;
     verdicts.held[index] = held;
     truth = now && held >= node.heldTicks;
@@ -255,27 +264,12 @@ function firesNow(rule: JudgeRule, index: number, isTrue: boolean, verdicts: Ver
 /** Is a condition true on these readings, with the time for which it has held at this tick? Changes nothing. */
 function holds(node: JudgeNode, seen: Observed, verdicts: Verdicts): boolean {
   const { index } = node;
-  switch (node.is) {
-    case 'compare':
-    case 'onOff': {
-      const value = node.reading.read(seen, node.subject);
-      const now =
-        node.is === 'compare'
-          ? compare(node.comparison, value, verdicts.amounts[index] as number)
-          : (value !== 0) === node.on;
-      return now && Math.max(1, verdicts.held[index] as number) >= node.heldTicks;
-    }
-    case 'all':
-      return node.of.every((child) => holds(child, seen, verdicts));
-    case 'any':
-      return node.of.some((child) => holds(child, seen, verdicts));
-    case 'none':
-      return !node.of.some((child) => holds(child, seen, verdicts));
-    case 'atLeast':
-      return node.of.filter((child) => holds(child, seen, verdicts)).length >= node.count;
-    case 'inOrder':
-      return (verdicts.numbers[index] as number) >= node.of.length;
+  if (node.is === 'compare' || node.is === 'onOff') {
+    const now = isNow(node, node.reading.read(seen, node.subject), verdicts);
+    return now && Math.max(1, verdicts.held[index] as number) >= node.heldTicks;
   }
+  if (node.is === 'inOrder') return isMet(node, verdicts.numbers[index] as number);
+  return isMet(node, node.of.filter((child) => holds(child, seen, verdicts)).length);
 }
 
 /** The stars that a win at this tick earns, on the readings as they are now. */

@@ -17,6 +17,8 @@ import {
   judgeTick,
   leaves,
   makeJudge,
+  secondsToTicks,
+  ticksToSeconds,
   startVerdicts,
   type Leaf,
 } from '../../rules/index.ts';
@@ -33,8 +35,8 @@ function leastToAsk(leaf: Leaf, { resolving }: SlotFacts): number | undefined {
   return all > 0 ? Math.max(1, Math.ceil(all / 2)) : undefined;
 }
 
-/** Nobody acts sooner than so long after the start. Ticks: 1 s. */
-const NOBODY_ACTS_TICKS = 60;
+/** Nobody acts sooner than a second after the start. */
+const NOBODY_ACTS_TICKS = secondsToTicks(1);
 
 /** Does anything about the start make it worth trying whether the level ends by itself? Trying each would take long. */
 function isSuspicious({ prepared: level }: SlotFacts): boolean {
@@ -96,7 +98,7 @@ function foundByRule(here: SlotFacts, index: number, won: boolean, tick: number)
       reason:
         tick <= 1
           ? `At the start it already holds: ${words}.`
-          : `Whoever stays at the start for ${say(tick / 60)} s has it: ${words}.`,
+          : `Whoever stays at the start for ${say(ticksToSeconds(tick))} s has it: ${words}.`,
       ...(mend ? { mend } : {}),
     },
   ];

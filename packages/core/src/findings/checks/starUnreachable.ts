@@ -1,5 +1,5 @@
 import { pointerOf, type Level, type Reading } from '../../model/index.ts';
-import { leaves, liveAmount, resolveAmount } from '../../rules/index.ts';
+import { leaves, liveAmount, resolveAmount, TICK_SECONDS } from '../../rules/index.ts';
 import { say, type Check, type Found } from '../finding.ts';
 import { rangeOf, type Range } from '../possible.ts';
 import type { SlotFacts } from '../scopes.ts';
@@ -17,6 +17,8 @@ const WORDS: Readonly<Record<Ladder['reading'], string>> = {
   health: 'health',
   tries: 'tries',
 };
+
+const isTime = ({ reading }: Ladder): boolean => reading === 'timeLeft' || reading === 'timeElapsed';
 
 /** Readings that somebody who has not moved has not changed. */
 const TAKES_A_MOVE: ReadonlySet<Reading['reading']> = new Set([
@@ -42,11 +44,10 @@ function clockRunsFirst({ level, rules }: SlotFacts): boolean {
 function rangesOf({ reading }: Ladder, here: SlotFacts): { atWin: Range; ever: Range } {
   const of = reading === 'worth' || reading === 'collected' ? ({ reading, of: 'any' } as const) : { reading };
   const ever = rangeOf(of as Reading, here);
-  if (reading === 'timeLeft' && clockRunsFirst(here)) return { atWin: { ...ever, most: ever.most - TICK }, ever };
+  if (reading === 'timeLeft' && clockRunsFirst(here))
+    return { atWin: { ...ever, most: ever.most - TICK_SECONDS }, ever };
   return { atWin: ever, ever };
 }
-
-const TICK = 1 / 60;
 
 /** A star that no win can earn. */
 export const starUnreachable: Check<'slot'> = {
@@ -57,32 +58,31 @@ export const starUnreachable: Check<'slot'> = {
     const { stars, id } = level;
     if (stars.is !== 'ladder') return [];
     const { atWin, ever } = rangesOf(stars, here);
-    const { least, most } = atWin;
+    const isAtLeast = stars.direction === 'atLeast';
+    const limit = isAtLeast ? atWin.most : atWin.least;
     const found: Found[] = [];
     // The star before it: a mended one lies between.
     let before: number | undefined;
     stars.thresholds.forEach((threshold, index) => {
       if (threshold === null || liveAmount(threshold, resolving)) return;
       const asked = resolveAmount(threshold, resolving.values, resolving.placed);
-      const beyond = stars.direction === 'atLeast' ? asked > most + 1e-9 : asked < least - 1e-9;
+      const beyond = isAtLeast ? asked > limit + 1e-9 : asked < limit - 1e-9;
       if (!beyond) {
         before = asked;
         return;
       }
-      const limit = stars.direction === 'atLeast' ? most : least;
       const mended = Math.round(((before ?? 0) + limit) / 2);
-      const isBetween = stars.direction === 'atLeast' ? mended < limit && mended > (before ?? 0) : false;
+      const isBetween = isAtLeast && mended < limit && mended > (before ?? 0);
       const path = pointerOf(['levels', id, 'stars', 'thresholds', index]);
-      const unit = WORDS[stars.reading];
       found.push({
         slotId: slot.id,
         path,
         sentence: `${'★'.repeat(index + 1)} is out of reach.`,
-        reason: `It takes ${stars.direction === 'atLeast' ? '' : 'at most '}${say(asked)} ${unit}, and ${reasonOf(stars, asked > ever.most ? ever.most : limit, asked <= ever.most)}.`,
+        reason: `It takes ${isAtLeast ? '' : 'at most '}${say(asked)} ${WORDS[stars.reading]}, and ${reasonOf(stars, asked, atWin, ever)}.`,
         ...(isBetween
           ? {
               mend: {
-                label: `Set to ${say(mended)}${stars.reading === 'timeLeft' || stars.reading === 'timeElapsed' ? ' s' : ''}`,
+                label: `Set to ${say(mended)}${isTime(stars) ? ' s' : ''}`,
                 patch: [{ op: 'replace', path, value: { from: 'number', value: mended } }],
               },
             }
@@ -93,9 +93,9 @@ export const starUnreachable: Check<'slot'> = {
   },
 };
 
-/** @param beforeWin whether the reading can be what is asked, but not at a win any more */
-function reasonOf({ reading, direction }: Ladder, limit: number, beforeWin: boolean): string {
-  if (direction === 'atMost') return `there are never less than ${say(limit)}`;
-  if (reading !== 'timeLeft' && reading !== 'timeElapsed') return `there are ${say(limit)} at most`;
-  return beforeWin ? `a win leaves ${say(limit)} s at most` : `the clock gives ${say(limit)} s in all`;
+function reasonOf(stars: Ladder, asked: number, atWin: Range, ever: Range): string {
+  if (stars.direction === 'atMost') return `there are never less than ${say(atWin.least)}`;
+  if (!isTime(stars)) return `there are ${say(atWin.most)} at most`;
+  if (asked > ever.most) return `the clock gives ${say(ever.most)} s in all`;
+  return `a win leaves ${say(atWin.most)} s at most`;
 }
