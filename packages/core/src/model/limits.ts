@@ -19,8 +19,6 @@ export const Limits = {
   liveRamps: 16,
   /** Of all frames of an expectation together. */
   expectationSeconds: 600,
-  /** A condition may be held for so long. */
-  heldSeconds: 600,
   pieces: 400,
   groundWidth: 64,
   groundHeight: 40,

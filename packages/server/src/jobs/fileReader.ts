@@ -1,7 +1,7 @@
 import { Piscina } from 'piscina';
 import type { FileReading } from '../features/handoff/readFile.ts';
+import { threadBody } from './body.ts';
 
-const IS_SOURCE = import.meta.url.endsWith('.ts');
 /** A reading thread may take so much memory, MB, and so long, ms. */
 const MOST_MEMORY_MB = 512;
 const LONGEST_MS = 60_000;
@@ -9,12 +9,11 @@ const LONGEST_MS = 60_000;
 /** Reads project files in a thread of its own, so that a heavy one holds nobody up and a hostile one ends only its thread. */
 export function fileReader(): { read: (text: string) => Promise<FileReading>; close: () => Promise<void> } {
   const pool = new Piscina({
-    filename: new URL(IS_SOURCE ? './reader.ts' : './reader.js', import.meta.url).href,
+    ...threadBody('reader'),
     minThreads: 0,
     maxThreads: 1,
     idleTimeout: 30_000,
     resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
-    execArgv: IS_SOURCE ? ['--conditions=source', '--import', 'tsx'] : [],
   });
   return {
     async read(text) {

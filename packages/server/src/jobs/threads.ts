@@ -1,22 +1,20 @@
 import type { Tally, TrialQuestion } from '@stadion/core/trials';
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
+import { threadBody } from './body.ts';
 import type { WorkQueue } from './queue.ts';
 import type { ThreadTask } from './worker.ts';
 
 /** A thread that has not answered for so long is replaced. */
 const LONGEST_ANSWER_MS = 30_000;
 
-const IS_SOURCE = import.meta.url.endsWith('.ts');
-
 /** Trials on this machine's threads, one core left free for answering. */
 export function threadQueue(width = Math.max(1, availableParallelism() - 1)): WorkQueue {
   const pool = new Piscina({
-    filename: new URL(IS_SOURCE ? './worker.ts' : './worker.js', import.meta.url).href,
+    ...threadBody('worker'),
     minThreads: 1,
     maxThreads: width,
     idleTimeout: 60_000,
-    execArgv: IS_SOURCE ? ['--conditions=source', '--import', 'tsx'] : [],
   });
   const blobs = new Map<string, TrialQuestion>();
   const waiting = new Map<string, Set<AbortController>>();

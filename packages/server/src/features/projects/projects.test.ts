@@ -311,7 +311,7 @@ describe('edits that are not written into the document yet', () => {
   it('are there after the server was killed', async () => {
     const server = await testApp();
     ({ id } = await server.projects.create({ from: 'demo' }));
-    for (let on = 0; on < 3; on++) await server.projects.edit(id, on, [rename(`Name ${on}`)]);
+    for (let on = 0; on < 3; on++) await server.projects.edit(id, { revision: on }, [rename(`Name ${on}`)]);
     const copy = `${server.file}.copy`;
     fs.copyFileSync(server.file, copy);
     for (const ending of ['-wal', '-shm'])
@@ -328,7 +328,7 @@ describe('edits that are not written into the document yet', () => {
     const file = path.join(folder, 'stadion.db');
     const server = await testApp({ file });
     const { id: made } = await server.projects.create({ from: 'demo' });
-    await server.projects.edit(made, 0, [rename('Written')]);
+    await server.projects.edit(made, { revision: 0 }, [rename('Written')]);
     await server.end();
     const again = await testApp({ file });
     expect(await again.projects.read(made)).toMatchObject({ documentRevision: 1, document: { name: 'Written' } });
@@ -364,7 +364,7 @@ describe('a heavy history', () => {
           { op: 'replace' as const, path: '/name', value: `Name ${n}` },
         ]).flat(),
       );
-    for (let on = 0; on < 6; on++) await app.projects.edit(id, on, [heavy(on)]);
+    for (let on = 0; on < 6; on++) await app.projects.edit(id, { revision: on }, [heavy(on)]);
     const opened = await request(app.express).get(`/api/projects/${id}`);
     expect((opened.body as OpenProject).recent.at(-1)!.revision).toBe(6);
     expect((opened.body as OpenProject).recent.length).toBeLessThan(6);

@@ -95,8 +95,8 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
   const open = new OpenProjects();
   const writer = new DocumentWriter(async ({ id, document, revision }) => {
     await storage.write((transaction) => store.writeDocument(transaction, id, document, revision));
-    const now = open.at(id, revision);
-    if (now) open.keep({ ...now, documentRevision: revision });
+    const known = open.at(id, revision);
+    if (known) open.keep({ ...known, documentRevision: revision });
   });
   /** Why projects cannot be read, by id: damaged text, or written by a newer Stadion. */
   const unreadable = new Map<string, string>();
@@ -234,13 +234,13 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
     },
 
     /** Makes all edits on the named revision, in one transaction, or none. */
-    async edit(id: string, place: HistoryPlace | number, edits: readonly Edit[]): Promise<PatchResponse> {
-      const on = typeof place === 'number' ? place : place.revision;
+    async edit(id: string, place: HistoryPlace, edits: readonly Edit[]): Promise<PatchResponse> {
+      const on = place.revision;
       const { document, documentRevision, answer } = await storage.write(async (transaction) => {
         const revision = await store.readRevision(transaction, id);
         const project = open.at(id, revision ?? -1) ?? (await readable(id, () => store.readProject(transaction, id)));
         if (!project) throw refusal(id);
-        if (typeof place !== 'number') await checkHistory(transaction, id, place, project.revision);
+        await checkHistory(transaction, id, place, project.revision);
         if (project.revision !== on) {
           throw new StadionError(
             'revision-behind',

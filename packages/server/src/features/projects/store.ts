@@ -1,7 +1,7 @@
 import type { Edit, ProjectSummary, Revision } from '@stadion/core/contract';
 import { applyPatch, type PatchOperation } from '@stadion/core/patch';
 import type { ProjectDocument } from '@stadion/core/model';
-import { and, asc, desc, eq, gt, inArray, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, lt, sql, type SQL } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
 import { projects, revisions } from '../../db/schema.ts';
 
@@ -121,22 +121,21 @@ function howMany(sizes: readonly { bytes: number }[]): number {
 
 const bytesOf = sql<number>`length(${revisions.edit}) + length(${revisions.inverse})`;
 
-/** The revisions after one, oldest first: so many at most, and as many as are not too heavy together. */
-export async function revisionsAfter(db: Db, id: string, after: number, limit: number): Promise<Revision[]> {
-  const where = and(eq(revisions.projectId, id), gt(revisions.revision, after));
-  const order = asc(revisions.revision);
+/** Revisions in an order: so many at most, and as many as are not too heavy together. */
+async function readSome(db: Db, where: SQL | undefined, order: SQL, limit: number): Promise<Revision[]> {
   const sizes = await db.select({ bytes: bytesOf }).from(revisions).where(where).orderBy(order).limit(limit);
   const rows = await db.select().from(revisions).where(where).orderBy(order).limit(howMany(sizes));
   return rows.map(toRevision);
 }
 
+/** The revisions after one, oldest first: so many at most, and as many as are not too heavy together. */
+export function revisionsAfter(db: Db, id: string, after: number, limit: number): Promise<Revision[]> {
+  return readSome(db, and(eq(revisions.projectId, id), gt(revisions.revision, after)), asc(revisions.revision), limit);
+}
+
 /** The latest revisions, oldest first: so many at most, and as many as are not too heavy together. */
 export async function latestRevisions(db: Db, id: string, count: number): Promise<Revision[]> {
-  const where = eq(revisions.projectId, id);
-  const order = desc(revisions.revision);
-  const sizes = await db.select({ bytes: bytesOf }).from(revisions).where(where).orderBy(order).limit(count);
-  const rows = await db.select().from(revisions).where(where).orderBy(order).limit(howMany(sizes));
-  return rows.toReversed().map(toRevision);
+  return (await readSome(db, eq(revisions.projectId, id), desc(revisions.revision), count)).toReversed();
 }
 
 /** The id of the edit that made a revision. */

@@ -10,6 +10,14 @@ interface Job {
   failures: number;
 }
 
+/** Whose questions share time and turns. */
+interface Group {
+  /** By key, in turn. */
+  jobs: Map<string, Job>;
+  /** How long was played for it, milliseconds, counted from where the others stood when it came. */
+  spent: number;
+}
+
 /** How far a question has come. */
 export interface UnderWay {
   key: string;
@@ -37,11 +45,9 @@ const MOST_FAILURES = 2;
  */
 export class TrialSchedule {
   readonly #isDone: (key: string, tally: Tally) => boolean;
-  /** By group, in turn; within a group by key, in turn. */
-  readonly #groups = new Map<string, Map<string, Job>>();
+  /** In turn. */
+  readonly #groups = new Map<string, Group>();
   readonly #groupOf = new Map<string, string>();
-  /** How long was played for a group, milliseconds, counted from where the others stood when it came. */
-  readonly #spent = new Map<string, number>();
 
   /** @param isDone is the question answered precisely enough? */
   constructor(isDone: (key: string, tally: Tally) => boolean) {
@@ -50,18 +56,16 @@ export class TrialSchedule {
 
   #job(key: string): Job | undefined {
     const group = this.#groupOf.get(key);
-    return group === undefined ? undefined : this.#groups.get(group)?.get(key);
+    return group === undefined ? undefined : this.#groups.get(group)?.jobs.get(key);
   }
 
   #remove(key: string): void {
     const group = this.#groupOf.get(key);
     if (group === undefined) return;
     this.#groupOf.delete(key);
-    const jobs = this.#groups.get(group);
+    const jobs = this.#groups.get(group)?.jobs;
     jobs?.delete(key);
-    if (jobs?.size !== 0) return;
-    this.#groups.delete(group);
-    this.#spent.delete(group);
+    if (jobs?.size === 0) this.#groups.delete(group);
   }
 
   /** Is the question under way? */
@@ -74,9 +78,9 @@ export class TrialSchedule {
     let job = this.#job(key);
     if (!job) {
       job = { key, askers: new Set(), tally: from, playing: false, failures: 0 };
-      const jobs = this.#groups.get(group) ?? new Map<string, Job>();
-      if (jobs.size === 0) this.#spent.set(group, this.#spent.size === 0 ? 0 : Math.min(...this.#spent.values()));
-      this.#groups.set(group, jobs.set(key, job));
+      const mine = this.#groups.get(group) ?? { jobs: new Map<string, Job>(), spent: this.#leastSpent() };
+      mine.jobs.set(key, job);
+      this.#groups.set(group, mine);
       this.#groupOf.set(key, group);
     }
     job.askers.add(asker);
@@ -85,7 +89,7 @@ export class TrialSchedule {
   /** Somebody waits for nothing any more. What nobody waits for is dropped. @returns what had been played of it */
   leave(isLeaving: (asker: string, key: string) => boolean): UnderWay[] {
     const dropped: UnderWay[] = [];
-    for (const jobs of [...this.#groups.values()]) {
+    for (const { jobs } of [...this.#groups.values()]) {
       for (const job of [...jobs.values()]) {
         for (const asker of [...job.askers]) if (isLeaving(asker, job.key)) job.askers.delete(asker);
         if (job.askers.size > 0 || job.playing) continue;
@@ -108,8 +112,9 @@ export class TrialSchedule {
 
   /** The batch that is due, now being played; undefined where all is being played or done. */
   next(): NextBatch | undefined {
-    const byTime = [...this.#groups].toSorted(([one], [other]) => this.#spentOn(one) - this.#spentOn(other));
-    for (const [group, jobs] of byTime) {
+    const byTime = [...this.#groups].toSorted(([, one], [, other]) => one.spent - other.spent);
+    for (const [group, mine] of byTime) {
+      const { jobs } = mine;
       for (const job of jobs.values()) {
         if (job.playing) continue;
         job.playing = true;
@@ -117,15 +122,15 @@ export class TrialSchedule {
         jobs.delete(job.key);
         jobs.set(job.key, job);
         this.#groups.delete(group);
-        this.#groups.set(group, jobs);
+        this.#groups.set(group, mine);
         return { key: job.key, group, first: job.tally.attempts, count: BATCH - (job.tally.attempts % BATCH) };
       }
     }
     return undefined;
   }
 
-  #spentOn(group: string): number {
-    return this.#spent.get(group) ?? 0;
+  #leastSpent(): number {
+    return this.#groups.size === 0 ? 0 : Math.min(...[...this.#groups.values()].map(({ spent }) => spent));
   }
 
   /**
@@ -137,8 +142,7 @@ export class TrialSchedule {
   played(key: string, batch: Tally, milliseconds = 0): 'done' | 'goes on' | 'unwanted' {
     const job = this.#job(key);
     if (!job) return 'unwanted';
-    const group = this.#groupOf.get(key) as string;
-    this.#spent.set(group, this.#spentOn(group) + milliseconds);
+    (this.#groups.get(this.#groupOf.get(key) as string) as Group).spent += milliseconds;
     job.playing = false;
     job.failures = 0;
     addTally(job.tally, batch);
@@ -162,12 +166,11 @@ export class TrialSchedule {
 
   /** Takes out everything. @returns what had been played of it */
   clear(): UnderWay[] {
-    const all = [...this.#groups.values()].flatMap((jobs) =>
+    const all = [...this.#groups.values()].flatMap(({ jobs }) =>
       [...jobs.values()].map(({ key, tally }) => ({ key, tally })),
     );
     this.#groups.clear();
     this.#groupOf.clear();
-    this.#spent.clear();
     return all;
   }
 }

@@ -20,7 +20,7 @@ beforeAll(async () => {
   const patch = others.map((slot) => ({ op: 'remove' as const, path: `/slots/${slot}` }));
   // What is expected of other slots goes with them.
   const alone = [{ op: 'replace' as const, path: '/expectations', value: {} }, ...patch];
-  await app.projects.edit(id, 0, [{ id: 'two-slots-only', label: 'Two slots', patch: alone }]);
+  await app.projects.edit(id, { revision: 0 }, [{ id: 'two-slots-only', label: 'Two slots', patch: alone }]);
 });
 afterAll(() => app.end());
 
@@ -58,7 +58,7 @@ describe('forecasts', () => {
 
   it('keep their key through an edit elsewhere and change it through one that matters', async () => {
     const before = (await known()).entries.map((entry) => entry.key);
-    await app.projects.edit(id, 1, [
+    await app.projects.edit(id, { revision: 1 }, [
       {
         id: 'rename-one-level',
         label: 'Rename',
@@ -66,7 +66,7 @@ describe('forecasts', () => {
       },
     ]);
     expect((await ask()).entries.map((entry) => entry.key)).toEqual(before);
-    await app.projects.edit(id, 2, [
+    await app.projects.edit(id, { revision: 2 }, [
       {
         id: 'pin-one-value',
         label: 'Pin',
