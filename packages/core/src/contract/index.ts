@@ -1,4 +1,5 @@
 export { Edit, MAX_EDITS_IN_A_REQUEST, PatchOperation, Revision } from './edit.ts';
+export { historyTag, placeOfTag, type HistoryPlace } from './history.ts';
 export { FaultyPlace, Problem } from './problem.ts';
 export { CreateProject, ImportedProject, OpenProject, ProjectList, ProjectSummary } from './projects.ts';
 export { PatchRequest, PatchResponse, RevisionList } from './revisions.ts';

@@ -1,3 +1,4 @@
+import { placeOfTag, type HistoryPlace } from '@stadion/core/contract';
 import { pointerOf } from '@stadion/core/model';
 import { isUtf8 } from 'node:buffer';
 import type { Request } from 'express';
@@ -36,28 +37,19 @@ export function jsonBody<T>(request: Request, schema: z.ZodType<T>, what: string
   return parse(schema, request.body, what);
 }
 
-/** A place in a project's history: a revision, and the id of the edit that made it where it is known. The id tells histories apart of which one was put back from a copy. */
-export interface HistoryPlace {
-  revision: number;
-  editId?: string | undefined;
-}
-
 /** The place named by If-Match. @throws StadionError when missing or not a revision */
 export function ifMatch(request: Request): HistoryPlace {
   const header = request.get('If-Match');
   if (header === undefined)
     throw new StadionError('revision-missing', 'Send If-Match with the revision that the edits were made on.');
-  const named = /^"?(\d{1,12})(?:-([\w-]{8,40}))?"?$/.exec(header.trim());
-  if (!named)
+  const place = placeOfTag(header);
+  if (!place)
     throw new StadionError(
       'bad-request',
       `If-Match must name a revision, such as "12"; it says ${JSON.stringify(header)}.`,
     );
-  return { revision: Number(named[1]), editId: named[2] };
+  return place;
 }
-
-export const etag = ({ revision, editId }: HistoryPlace): string =>
-  editId === undefined ? `"${revision}"` : `"${revision}-${editId}"`;
 
 /** A path parameter, which Express types as possibly missing or many. */
 export const param = (request: Request, name: string): string => String(request.params[name]);

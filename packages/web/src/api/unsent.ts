@@ -1,13 +1,10 @@
-import { Edit, Revision } from '@stadion/core/contract';
+import { Edit, Revision, type HistoryPlace } from '@stadion/core/contract';
 import { del, get, keys, set } from 'idb-keyval';
 import { nanoid } from 'nanoid';
 import { z } from 'zod';
 
-/** Edits that the server has not acknowledged, kept in the browser until it has. */
-export interface Unsent {
-  /** The revision they were made on, and the edit that made it. */
-  revision: number;
-  editId?: string | undefined;
+/** Edits that the server has not acknowledged, kept in the browser until it has; and the place in the history that they were made on. */
+export interface Unsent extends HistoryPlace {
   edits: Edit[];
   /** Edits that wait for a decision, with what they met. */
   clash?: { mine: Edit[]; theirs: Revision[] } | undefined;

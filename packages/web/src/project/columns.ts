@@ -49,7 +49,7 @@ function useWindowWidth(): number {
 /** The columns that the track and every lane share, so that eyes can go straight up. */
 export function useColumns(): Columns {
   const { screen } = useSelection();
-  const slots = useAppSelector((state) => state.document.open?.current.slots.length ?? 0);
+  const slots = useAppSelector((state) => Object.keys(state.document.open?.document.slots ?? {}).length);
   const levelsPastEnd = useAppSelector((state) => state.view.levelsPastEnd);
   const count = slots + (screen === 'ramps' ? levelsPastEnd : 0);
   const wanted = useAppSelector((state) => state.view.firstColumn);

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { Edit, Problem, Revision } from '@stadion/core/contract';
 import type { PatchOperation } from '@stadion/core/patch';
 import { homeBeforeDusk } from '@stadion/core/demo';
-import { documentOf } from '@stadion/core/model';
+import { documentOf, projectOf } from '@stadion/core/model';
 import fc from 'fast-check';
 import { applyPatch, patchBetween } from '@stadion/core/patch';
 import {
@@ -36,7 +36,9 @@ const made = (revision: number, one: Edit, before = demo): Revision => ({
   at: '2030-01-01T00:00:00Z',
 });
 const wanted = (state: DocumentState): (number | undefined)[] =>
-  state.open!.current.slots.slice(0, 2).map((slot) => slot.wanted);
+  projectOf(state.open!.document)
+    .slots.slice(0, 2)
+    .map((slot) => slot.wanted);
 const run = (...actions: Parameters<typeof documentReducer>[1][]): DocumentState =>
   actions.reduce(documentReducer, start);
 

@@ -1,6 +1,6 @@
-import type { Edit, Problem, Revision } from '@stadion/core/contract';
+import type { Edit, HistoryPlace, Problem, Revision } from '@stadion/core/contract';
 import { rebased, withoutShift } from '@stadion/core/edits';
-import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
+import type { ProjectDocument } from '@stadion/core/model';
 import { applyPatch, applyWithInverse, patchesConflict, type PatchOperation } from '@stadion/core/patch';
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 
@@ -29,10 +29,8 @@ interface OpenDocument {
   /** The server's latest, as far as heard. */
   revision: number;
   acknowledged: ProjectDocument;
-  /** The acknowledged document with the pending edits on top. */
+  /** What is shown: the acknowledged document with the pending edits on top. */
   document: ProjectDocument;
-  /** The same as it is read: what is shown. */
-  current: Project;
   /** Acknowledged edits, oldest first. */
   log: Revision[];
   pending: PendingEdit[];
@@ -77,7 +75,6 @@ const initialState: DocumentState = {
 /** Edits on top of a document. */
 interface Applied {
   document: ProjectDocument;
-  current: Project;
   pending: PendingEdit[];
 }
 
@@ -104,12 +101,16 @@ function applyAll(
       misfits.push(made);
     }
   }
-  return { applied: { document, current: projectOf(document), pending }, misfits };
+  return { applied: { document, pending }, misfits };
 }
 
 const unfit = (edits: readonly Edit[]): Refusal[] => edits.map(({ label }) => ({ label, problem: NO_LONGER_FITS }));
 
 const meet = (mine: Edit, theirs: Edit): boolean => patchesConflict(withoutShift(mine.patch), theirs.patch);
+
+/** Edits to be decided on, with what they met; null where there are none. */
+const clashOf = (mine: Edit[], theirs: readonly Revision[]): Clash | null =>
+  mine.length === 0 ? null : { mine, theirs: theirs.filter((entry) => mine.some((edit) => meet(edit, entry.edit))) };
 
 /**
  * Takes in revisions that follow the known one. Pending edits among them are acknowledged; the others are put on top
@@ -146,15 +147,9 @@ function mergeRevisions(
       log: [...open.log, ...came].slice(-LOG_LENGTH),
       ...applied,
       // Only acknowledged: what is shown stays the same object.
-      ...(same ? { document: open.document, current: open.current } : {}),
+      ...(same ? { document: open.document } : {}),
     },
-    clash:
-      mine.length === 0
-        ? null
-        : {
-            mine,
-            theirs: theirs.filter((entry) => mine.some((edit) => meet(edit, entry.edit))),
-          },
+    clash: clashOf(mine, theirs),
   };
 }
 
@@ -178,7 +173,6 @@ const slice = createSlice({
           revision,
           acknowledged: document,
           document,
-          current: projectOf(document),
           log,
           pending: [],
         },
@@ -203,12 +197,7 @@ const slice = createSlice({
       const { applied, misfits } = applyAll(state.open.document, fitting, payload.since.length > 0);
       draft.open = { ...state.open, ...applied, pending: [...state.open.pending, ...applied.pending] };
       mine.push(...misfits);
-      if (mine.length > 0) {
-        draft.clash = {
-          mine,
-          theirs: payload.since.filter((entry) => mine.some((edit) => meet(edit, entry.edit))),
-        };
-      }
+      draft.clash = clashOf(mine, payload.since) ?? draft.clash;
     },
     revisionsArrived(draft, { payload: revisions }: PayloadAction<Revision[]>) {
       const state = original(draft) as DocumentState;
@@ -298,10 +287,7 @@ export interface HistoryEntry {
 const bringsUp = (edit: Edit): boolean => edit.patch.some(({ path }) => path === '/version');
 
 /** Where the page stands in the project's history, as the server tells histories apart. */
-export function placeOf({ revision, log }: Pick<OpenDocument, 'revision' | 'log'>): {
-  revision: number;
-  editId: string | undefined;
-} {
+export function placeOf({ revision, log }: Pick<OpenDocument, 'revision' | 'log'>): HistoryPlace {
   const last = log.at(-1);
   return { revision, editId: last?.revision === revision ? last.edit.id : undefined };
 }

@@ -1,4 +1,4 @@
-import type { Pacer, Project, ProjectDocument } from '@stadion/core/model';
+import { projectOf, type Pacer, type Project, type ProjectDocument } from '@stadion/core/model';
 import { nanoid } from 'nanoid';
 import { useCallback, useMemo } from 'react';
 import { useDispatch, useSelector, useStore } from 'react-redux';
@@ -14,11 +14,7 @@ export const useAppSelector = <T>(select: (state: RootState) => T): T => useSele
 export const useDocument = (): DocumentState => useAppSelector((state) => state.document);
 
 /** The open project. Only below the screen that waits for it. */
-export function useProject(): Project {
-  const open = useAppSelector((state) => state.document.open);
-  if (!open) throw new Error('No project is open.');
-  return open.current;
-}
+export const useProject = (): Project => projectOf(useProjectDocument());
 
 /** The open project as it is stored and sent. */
 export function useProjectDocument(): ProjectDocument {
@@ -66,7 +62,8 @@ const SCREENS: readonly Screen[] = ['sequence', 'level', 'ramps', 'hand-off', 'p
 export function useSelection(): Selection {
   const { projectId = '', screen, slotId } = useParams();
   const [query] = useSearchParams();
-  const slots = useAppSelector((state) => state.document.open?.current.slots);
+  const document = useAppSelector((state) => state.document.open?.document);
+  const slots = document && projectOf(document).slots;
   return useMemo(() => {
     const index = slots?.findIndex((slot) => slot.id === slotId) ?? -1;
     const position = index >= 0 ? index + 1 : slots && slots.length > 0 ? 1 : 0;

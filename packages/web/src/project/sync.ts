@@ -1,11 +1,14 @@
 import {
+  historyTag,
   MAX_EDITS_IN_A_REQUEST,
   type ForecastEvent,
+  type HistoryPlace,
   type OpenProject,
   type PatchResponse,
   type RevisionEvent,
   type RevisionList,
 } from '@stadion/core/contract';
+import { projectOf } from '@stadion/core/model';
 import { fetchJson, HttpProblem, jsonBody } from '../api/http.ts';
 import { forecastsArrived, stadionApi } from '../api/stadionApi.ts';
 import { adoptUnsent, keepUnsent, type Unsent } from '../api/unsent.ts';
@@ -28,12 +31,6 @@ import { pacerOf } from './pacer.ts';
 import type { Store } from './store.ts';
 
 const isOther = (error: unknown): boolean => error instanceof HttpProblem && error.problem.code === 'history-other';
-
-/** The place in the history that edits are made on, as the server checks it. */
-function matchOf(open: Parameters<typeof placeOf>[0]): string {
-  const { revision, editId } = placeOf(open);
-  return editId === undefined ? `"${revision}"` : `"${revision}-${editId}"`;
-}
 
 /** Forecasts that come closer together than this are shown at once. */
 const TELL_FORECASTS_MS = 150;
@@ -80,7 +77,7 @@ export function startSync(store: Store, projectId: string): () => void {
     if (kept !== state().kept && !stopped) store.dispatch(keptChanged(kept));
   };
 
-  const missedSince = ({ revision, editId }: { revision: number; editId?: string | undefined }): string =>
+  const missedSince = ({ revision, editId }: HistoryPlace): string =>
     `${address}/revisions?after=${revision}${editId === undefined ? '' : `&of=${editId}`}`;
 
   const fetchMissed = async (): Promise<void> => {
@@ -102,7 +99,7 @@ export function startSync(store: Store, projectId: string): () => void {
     try {
       const answer = await fetchJson<PatchResponse>(
         address,
-        jsonBody('PATCH', { edits }, { 'If-Match': matchOf(open) }),
+        jsonBody('PATCH', { edits }, { 'If-Match': historyTag(placeOf(open)) }),
       );
       store.dispatch(revisionsArrived(answer.revisions));
       oneByOne = false;
@@ -130,7 +127,7 @@ export function startSync(store: Store, projectId: string): () => void {
     if (!(error instanceof HttpProblem)) return false;
     const { problem } = error;
     try {
-      if (problem.code === 'history-other') store.dispatch(wentAstray());
+      if (isOther(error)) store.dispatch(wentAstray());
       else if (problem.status === 412) await fetchMissed();
       else if (problem.status === 409)
         store.dispatch(alreadyKnown((problem.places ?? []).map((place) => place.message)));
@@ -163,9 +160,9 @@ export function startSync(store: Store, projectId: string): () => void {
     events.addEventListener('hello', () => {
       if (!first) {
         fetchMissed().catch(noticeAstray);
-        const project = state().open?.current;
-        if (project) {
-          const pacer = pacerOf(project, store.getState().view.pacer).id;
+        const { open: document } = state();
+        if (document) {
+          const pacer = pacerOf(projectOf(document.document), store.getState().view.pacer).id;
           store.dispatch(
             stadionApi.endpoints.forecasts.initiate({ projectId, pacer }, { forceRefetch: true, subscribe: false }),
           );
@@ -249,7 +246,7 @@ export function startSync(store: Store, projectId: string): () => void {
     if (!document || document.pending.length === 0 || sending) return;
     const edits = document.pending.slice(0, MAX_EDITS_IN_A_REQUEST).map((entry) => entry.edit);
     fetch(address, {
-      ...jsonBody('PATCH', { edits }, { 'If-Match': matchOf(document) }),
+      ...jsonBody('PATCH', { edits }, { 'If-Match': historyTag(placeOf(document)) }),
       keepalive: true,
     }).catch(() => undefined);
   };

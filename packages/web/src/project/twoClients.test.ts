@@ -25,7 +25,7 @@ import {
   type NamedEdit,
 } from '@stadion/core/edits';
 import { importProject } from '@stadion/core/formats';
-import { documentOf, literal, type Project, type ProjectDocument } from '@stadion/core/model';
+import { documentOf, literal, projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
 import { applyPatch, applyWithInverse, type PatchOperation } from '@stadion/core/patch';
 import { documentReducer, edited, opened, revisionsArrived } from './documentSlice.ts';
 import { mintId } from './mintId.ts';
@@ -163,7 +163,7 @@ describe('two people at one project', () => {
     state = documentReducer(state, edited({ id: 'mine', label: 'mine', patch }));
     const theirs = patchOf((p) => addLevel(p, 5, mintId));
     state = documentReducer(state, revisionsArrived([revisionOf(1, 'theirs', demo, theirs)]));
-    expect(state.open!.current.tiers.map(({ from }) => from)).toEqual([1, 10, 15, 21]);
-    expect(state.open!.current.slots).toHaveLength(26);
+    expect(projectOf(state.open!.document).tiers.map(({ from }) => from)).toEqual([1, 10, 15, 21]);
+    expect(projectOf(state.open!.document).slots).toHaveLength(26);
   });
 });

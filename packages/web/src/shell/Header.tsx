@@ -5,6 +5,7 @@ import { at, replaceAt } from '@stadion/core/edits';
 import {
   addressOf,
   useAppDispatch,
+  useDocument,
   useAppSelector,
   useEdit,
   useGoto,
@@ -13,6 +14,7 @@ import {
   useSelection,
   type Screen,
 } from '../project/hooks.ts';
+import type { DocumentState } from '../project/documentSlice.ts';
 import { useExpectations } from '../project/useExpectations.ts';
 import { useFindings } from '../project/useFindings.ts';
 import { findingsToggled } from '../project/viewSlice.ts';
@@ -26,33 +28,26 @@ const TABS: readonly { screen: Screen; label: string }[] = [
   { screen: 'hand-off', label: 'Hand-off' },
 ];
 
-function Saved() {
-  const connection = useAppSelector((state) => state.document.connection);
-  const waiting = useAppSelector((state) => state.document.open?.pending.length ?? 0);
-  const clash = useAppSelector((state) => state.document.clash !== null);
+/** Where the edits made here are, in words. */
+function savedWords({ connection, open, clash, astray, kept }: DocumentState): string {
+  const waiting = open?.pending.length ?? 0;
+  if (astray) return 'Another history: see below';
+  if (clash) return 'Conflict: see below';
+  if (connection !== 'offline') return waiting > 0 ? 'Saving…' : 'All edits saved';
+  if (waiting === 0) return 'Offline: the server does not answer';
   // A browser may refuse to keep anything, or be full.
-  const astray = useAppSelector((state) => state.document.astray);
-  const kept = useAppSelector((state) => state.document.kept);
-  const edits = `${waiting} edit${waiting === 1 ? '' : 's'}`;
-  const words = astray
-    ? 'Another history: see below'
-    : clash
-      ? 'Conflict: see below'
-      : connection === 'offline'
-        ? waiting > 0
-          ? kept
-            ? `Offline: ${edits} kept here`
-            : `Offline: ${edits} in this page only, do not close it`
-          : 'Offline: the server does not answer'
-        : waiting > 0
-          ? 'Saving…'
-          : 'All edits saved';
+  return `Offline: ${waiting} edit${waiting === 1 ? '' : 's'} ${kept ? 'kept here' : 'in this page only, do not close it'}`;
+}
+
+function Saved() {
+  const state = useDocument();
+  const { astray, clash, connection } = state;
   return (
     <span
       role="status"
       className={`text-[12px] ${astray || clash || connection === 'offline' ? 'font-semibold text-mark' : 'text-bar-ink-2'}`}
     >
-      {words}
+      {savedWords(state)}
     </span>
   );
 }

@@ -1,8 +1,8 @@
-import { CreateProject, PatchRequest } from '@stadion/core/contract';
+import { CreateProject, historyTag, PatchRequest } from '@stadion/core/contract';
 import { Router } from 'express';
 import type { ProjectEvents } from '../../http/events.ts';
 import { StadionError } from '../../http/errors.ts';
-import { etag, ifMatch, jsonBody, param } from '../../http/parsing.ts';
+import { ifMatch, jsonBody, param } from '../../http/parsing.ts';
 import type { ProjectService } from './service.ts';
 
 export function projectRoutes(projects: ProjectService, events: ProjectEvents): Router {
@@ -20,7 +20,7 @@ export function projectRoutes(projects: ProjectService, events: ProjectEvents): 
   router.get('/projects/:id', async (request, response) => {
     const project = await projects.open(param(request, 'id'));
     response
-      .set('ETag', etag({ revision: project.revision, editId: project.recent.at(-1)?.edit.id }))
+      .set('ETag', historyTag({ revision: project.revision, editId: project.recent.at(-1)?.edit.id }))
       .set('Cache-Control', 'no-store')
       .json(project);
   });
@@ -29,7 +29,9 @@ export function projectRoutes(projects: ProjectService, events: ProjectEvents): 
     const on = ifMatch(request);
     const { edits } = jsonBody(request, PatchRequest, 'The edits');
     const result = await projects.edit(param(request, 'id'), on, edits);
-    response.set('ETag', etag({ revision: result.revision, editId: result.revisions.at(-1)?.edit.id })).json(result);
+    response
+      .set('ETag', historyTag({ revision: result.revision, editId: result.revisions.at(-1)?.edit.id }))
+      .json(result);
   });
 
   router.get('/projects/:id/revisions', async (request, response) => {

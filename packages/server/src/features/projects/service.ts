@@ -7,6 +7,7 @@ import type {
   ProjectSummary,
   Revision,
   RevisionList,
+  HistoryPlace,
 } from '@stadion/core/contract';
 import { applyWithInverse, patchBetween, PatchMisfit, type PatchOperation } from '@stadion/core/patch';
 import { homeBeforeDusk } from '@stadion/core/demo';
@@ -16,7 +17,6 @@ import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
 import { storageTrouble } from '../../db/trouble.ts';
 import { StadionError } from '../../http/errors.ts';
-import type { HistoryPlace } from '../../http/parsing.ts';
 import { DocumentWriter } from './documentWriter.ts';
 import { OpenProjects } from './openProjects.ts';
 import * as store from './store.ts';
