@@ -1,7 +1,6 @@
 import {
   collectablesOf,
   enemiesOf,
-  FIRE,
   latchesOf,
   zonesOf,
   type AttemptState,
@@ -20,25 +19,18 @@ import {
   wayIsClear,
   type Spot,
 } from '../../../ground/index.ts';
-import { headingInput, type RoamOwn } from '../../../grounds/index.ts';
-import { plannedFor } from '../../faults/reaction.ts';
+import type { RoamOwn } from '../../../grounds/index.ts';
 import { ticksToSeconds } from '../../../rules/index.ts';
 import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
 import type { Player } from '../../driver.ts';
+import { isDesperate, isHeldUp, isImpatient, noteProgress, type RoamMemory } from './memory.ts';
+import { here, predictSelf } from './ownSteps.ts';
 import { horizonOf, IMAGINED_MOMENTS, lookForThreats, priceThreats, probe } from './threats.ts';
 
 /** A target is chosen anew at least this often. */
 const TICKS_BETWEEN_CHOICES = 45;
-/** After so long without gathering anything a player takes more risks. */
-const IMPATIENT_AFTER_TICKS = 300;
 /** Share of its caution that an impatient player keeps. */
 const IMPATIENT_CAUTION_SHARE = 0.4;
-/** At one spot for so long, a player takes itself to be held up. */
-const HELD_UP_AFTER_TICKS = 120;
-/** Held up for so long at one spot, a player with lives to spare goes on whatever it costs. */
-const DESPERATE_AFTER_TICKS = 300;
-/** One who has come further than this is not held up. Units. */
-const SPOT_RADIUS = 2.5;
 /** How many cells of its way a player looks along to cut corners. */
 const LOOK_AHEAD_CELLS = 5;
 /** Distance maps count in fifths of a unit. */
@@ -69,112 +61,12 @@ const STAYING_BONUS = 1;
 const HEIGHT_MARGIN = 0.6;
 const EDGE_MARGIN = 0.5;
 
-/** What a player on a roam ground remembers between decisions. */
-export interface RoamMemory {
-  /** Index of the collectable headed for, -1 for none. */
-  target: number;
-  /** When the target was last chosen, and when something was last gathered or beaten. */
-  targetTick: number;
-  progressTick: number;
-  /** Where the player has been held up since when. */
-  spotX: number;
-  spotY: number;
-  spotTick: number;
-  lives: number;
-  /** Does the way lead where it hurts, there being no other? */
-  crosses: boolean;
-  /** How many pieces lay on the ground, and how many enemies had been beaten, at the last decision. */
-  remaining: number;
-  beaten: number;
-  /** What a piece of this ground is worth in the middle, points: one that pays more is worth a longer way to a planner. */
-  usualWorth: number;
-}
-
-/** What a player remembers before its first decision. */
-export function startMemory(state: AttemptState): RoamMemory {
-  const { all, remainingCount } = collectablesOf(state);
-  const worths = all.reduce((sum, { worth }) => sum + Math.max(0, worth), 0);
-  return {
-    target: -1,
-    targetTick: 0,
-    progressTick: 0,
-    spotX: state.body.x,
-    spotY: state.body.y,
-    spotTick: 0,
-    lives: state.observed.lives,
-    crosses: false,
-    remaining: remainingCount,
-    beaten: 0,
-    usualWorth: all.length === 0 ? 0 : worths / all.length,
-  };
-}
-
 /** Scratch of the decision at hand; nothing is kept in them between decisions. */
-const here: Spot & { radius: number } = { x: 0, y: 0, radius: 0 };
 const ahead: Spot = { x: 0, y: 0 };
 const target: Spot = { x: 0, y: 0 };
 
 /** Most units per second that the player goes now. */
 const speedOf = ({ own }: AttemptState): number => (own as RoamOwn).speed;
-
-/** A body to look ahead with. */
-const imagined = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
-const imaginedOwn: RoamOwn = { speed: 0, goneX: 0, goneY: 0 };
-
-/** Puts the imagined body where the player is. */
-function imagineSelf({ body, world, own }: AttemptState): void {
-  imagined.x = body.x;
-  imagined.y = body.y;
-  imagined.vx = body.vx;
-  imagined.vy = body.vy;
-  imagined.radius = body.radius;
-  world.kind.copy(own, imaginedOwn);
-}
-
-/** Moves the imagined body on by one tick. */
-function imagineStep({ world, view }: AttemptState, input: number): void {
-  world.kind.moveBody(world, view, imagined, imaginedOwn, input);
-}
-
-/**
- * Where the player will be when it acts, as far as it can tell: carried on by its velocity; where something that lies
- * still is in the way, by the steps that it has decided already.
- *
- * @param heldUp has it been at this spot for some time? Then it takes care with its steps
- */
-function predictSelf({ reaction }: Player, state: AttemptState, heldUp: boolean): void {
-  const { x, y, vx, vy, radius } = state.body;
-  const seconds = ticksToSeconds(reaction.ticks);
-  ahead.x = x + vx * seconds;
-  ahead.y = y + vy * seconds;
-  here.radius = radius;
-  here.x = ahead.x;
-  here.y = ahead.y;
-  if (!heldUp && wayIsClear(state.view.wary, state.body, ahead)) return;
-  imagineSelf(state);
-  for (let i = 1; i <= reaction.ticks; i++) imagineStep(state, plannedFor(reaction, state.tick + i) % FIRE);
-  here.x = imagined.x;
-  here.y = imagined.y;
-}
-
-/** How long a step is looked at for what lies still in the way, once it is taken: until a correction takes effect. Ticks. */
-const STEP_TICKS = 24;
-
-/**
- * Would a heading, added to what the player has decided so far, lead it from safe ground to where it hurts? Who looks
- * at what lies still knows how its own steps will go.
- */
-export function leadsToHarm({ reaction }: Player, state: AttemptState, heading: number): boolean {
-  const { body, world, view, tick } = state;
-  const { hasAvoid, avoid } = world;
-  if (!hasAvoid || avoid[cellAt(view.grid, body.x, body.y)] === 1) return false;
-  imagineSelf(state);
-  for (let i = 1; i <= reaction.ticks + STEP_TICKS; i++) {
-    imagineStep(state, i < reaction.ticks ? plannedFor(reaction, tick + i) % FIRE : headingInput(heading));
-    if (avoid[cellAt(view.grid, imagined.x, imagined.y)] === 1) return i >= reaction.ticks;
-  }
-  return false;
-}
 
 function threatenedAt(state: AttemptState, x: number, y: number, within: number): number {
   let count = 0;
@@ -201,7 +93,7 @@ function chooseTarget(player: Player, state: AttemptState, memory: RoamMemory): 
     return cellAt(world.grid, current.x, current.y);
 
   const from = cellAt(world.grid, state.body.x, state.body.y);
-  const impatient = state.tick - memory.progressTick > IMPATIENT_AFTER_TICKS;
+  const impatient = isImpatient(memory, state.tick);
   let best = -1;
   let least = Number.POSITIVE_INFINITY;
   for (let i = 0; i < remainingCount; i++) {
@@ -443,26 +335,6 @@ function reachableInColumn(state: AttemptState, cell: number, from: number): num
   return from;
 }
 
-/** Notes what has been gathered or beaten, and whether the player has come on. */
-function noteProgress(state: AttemptState, memory: RoamMemory): void {
-  const { observed, tick, body } = state;
-  const { remainingCount } = collectablesOf(state);
-  const beaten = observed.enemiesBeaten.at(-1) as number;
-  // More on the ground than before: what was gathered has been given back, and patience with it.
-  const gathered = remainingCount !== memory.remaining || beaten !== memory.beaten;
-  if (gathered) memory.progressTick = tick;
-  const dx = body.x - memory.spotX;
-  const dy = body.y - memory.spotY;
-  if (gathered || observed.lives !== memory.lives || dx * dx + dy * dy > SPOT_RADIUS * SPOT_RADIUS) {
-    memory.spotX = body.x;
-    memory.spotY = body.y;
-    memory.spotTick = tick;
-  }
-  memory.lives = observed.lives;
-  memory.remaining = remainingCount;
-  memory.beaten = beaten;
-}
-
 /** Where a player of these abilities steers. Sets `player.fires` besides. @returns a heading 0–31, or -1 to let go */
 export function chooseHeading(player: Player, state: AttemptState, memory: RoamMemory): number {
   const { grid, maps } = state.view;
@@ -470,7 +342,7 @@ export function chooseHeading(player: Player, state: AttemptState, memory: RoamM
   player.fires = false;
   memory.crosses = false;
   pendingNeeds(state, needs);
-  predictSelf(player, state, state.tick - memory.spotTick > HELD_UP_AFTER_TICKS);
+  predictSelf(player, state, isHeldUp(memory, state.tick));
   noteProgress(state, memory);
   const from = cellAt(grid, here.x, here.y);
   let targetCell = chooseGoal(player, state, memory);
@@ -501,9 +373,8 @@ export function chooseHeading(player: Player, state: AttemptState, memory: RoamM
     wanted = nearestHeading(ahead.x - here.x, ahead.y - here.y);
   }
 
-  if (aim === undefined && !arrived && memory.lives > 1 && state.tick - memory.spotTick > DESPERATE_AFTER_TICKS)
-    return wanted;
-  const impatient = state.tick - memory.progressTick > IMPATIENT_AFTER_TICKS;
+  if (aim === undefined && !arrived && isDesperate(memory, state.tick)) return wanted;
+  const impatient = isImpatient(memory, state.tick);
   const caution = player.abilities.cautionUnits * (impatient ? IMPATIENT_CAUTION_SHARE : 1);
   if (aim !== undefined && !isThreatenedHere(player, state, caution)) return aim;
   const isHurting = state.world.hasAvoid && state.world.avoid[from] === 1;

@@ -2,7 +2,9 @@ import { REST } from '../../../attempt/index.ts';
 import { HEADINGS } from '../../../ground/index.ts';
 import { headingInput } from '../../../grounds/index.ts';
 import type { Driver } from '../../driver.ts';
-import { chooseHeading, leadsToHarm, startMemory, type RoamMemory } from './decide.ts';
+import { chooseHeading } from './decide.ts';
+import { startMemory, type RoamMemory } from './memory.ts';
+import { leadsToHarm } from './ownSteps.ts';
 
 const DEGREES_PER_HEADING = 360 / HEADINGS;
 /** Furthest that a player turns from where it wants to go, to keep clear of what lies still: 90 degrees. */

@@ -1,2 +1,2 @@
-export type { RoamMemory } from './decide.ts';
+export type { RoamMemory } from './memory.ts';
 export { roamDriver } from './driver.ts';
