@@ -29,6 +29,8 @@ async function trackIsDone(of = id): Promise<void> {
     const { entries } = (await answer.json()) as { entries: { done: boolean }[] };
     return entries.every((entry) => entry.done);
   }, 300_000);
+  // The page is told a moment later.
+  await page.driver.sleep(500);
 }
 
 /** Views that edits lead to, in a project of their own. */
@@ -74,6 +76,7 @@ async function showTuning(): Promise<void> {
   await page.typeInto('Hornet speed Tier 3:', '2.6');
   await page.clickName('button', 'At its bounds');
   await page.seeText('1 below');
+  await trackIsDone(own);
   await take('ramps-live');
 }
 
