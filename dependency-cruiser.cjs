@@ -15,6 +15,7 @@ const coreLayers = [
   'pacers',
   'trials',
   'tuning',
+  'building',
   'edits',
   'findings',
   'changes',

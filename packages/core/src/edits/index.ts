@@ -43,4 +43,5 @@ export {
 export { copyRules, slotsNamed, type CopiedRules, type LevelChange } from './copyRules.ts';
 export { addTally, removeTally, repeatSlot, setTallyPolicy, setStarGate } from './run.ts';
 export { dropExpectation, expectClearRate } from './expectations.ts';
+export { copyGround, editGround, groundPatch, lostByCopying, sentencesNaming, withoutPieces } from './ground.ts';
 export { rebased, withoutShift } from './rebase.ts';

@@ -1,0 +1,18 @@
+export { keyOf, puttables, type Puttable } from './puttable.ts';
+export { boxOf, cellOf, coversCell, heightOf, isArea, moved, widthOf, type Box } from './shape.ts';
+export { newPiece, withPiece } from './put.ts';
+export {
+  CELLS,
+  cellsAlong,
+  cleared,
+  growthRefused,
+  grown,
+  painted,
+  type Cell,
+  type CellName,
+  type Growth,
+} from './cells.ts';
+export { mirrored, turned, turnRefused, type Mirror } from './mirror.ts';
+export { scattered, varied, type Scatter } from './scatter.ts';
+export { groundOfText, legendOf, textOfGround, type LegendEntry, type TextFault } from './text.ts';
+export { copiedText, pasted, type Pasted } from './clipboard.ts';
