@@ -45,3 +45,4 @@ export { enemiesOf, preparedEnemies, type Enemy } from './pieces/enemy.ts';
 export { latchesOf } from './pieces/latch.ts';
 export { startPlace } from './pieces/start.ts';
 export { zonesOf } from './pieces/zone.ts';
+export { COLOURS, looksOf, markFigures, MARKS, usualCollectableLook, usualEnemyLook, type Looks } from './looks.ts';

@@ -2,6 +2,7 @@ import type { DistanceMaps, Body, Grid, Spot } from '../ground/index.ts';
 import type { Amount, GoesOn, Level, Piece, PieceName, Project } from '../model/index.ts';
 import type { Judge, Observed, Resolving, ScoreTerm, Verdicts } from '../rules/index.ts';
 import type { KindMotion, PreparedLevel } from './level.ts';
+import type { Looks } from './looks.ts';
 import type { Mark, Places } from './mark.ts';
 
 /*
@@ -220,8 +221,8 @@ export interface PieceSort<P extends Piece = Piece, Prepared = unknown, Own = un
   hurts?(prepared: readonly Prepared[]): boolean;
   /** How far up its pieces are drawn: 0 under the walls, 1 when absent, then collectables, then what moves. */
   layer?: 0 | 1 | 2 | 3;
-  /** Its pieces as they are drawn: before an attempt, or at a moment of one. */
-  scene?(prepared: readonly Prepared[], level: PreparedLevel, now?: Moment): Mark[];
+  /** Its pieces as they are drawn: before an attempt, or at a moment of one; kinds as usual where no looks are given. */
+  scene?(prepared: readonly Prepared[], level: PreparedLevel, now?: Moment, looks?: Looks): Mark[];
   /** The kind of its n-th piece, where that says more than the piece's name. */
   kindOf?(state: AttemptState, index: number): { of: 'collectables' | 'enemies'; kind: number } | undefined;
 }

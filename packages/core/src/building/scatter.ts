@@ -19,7 +19,8 @@ export interface Scatter {
 /** So many free cells are looked at for each piece; the one furthest from the others is taken. */
 const LOOKED_AT = 12;
 
-const squared = (one: Cell, other: Cell): number => (one.x - other.x) ** 2 + (one.y - other.y) ** 2;
+const squared = (one: Cell, other: Cell): number =>
+  (one.x - other.x) * (one.x - other.x) + (one.y - other.y) * (one.y - other.y);
 
 /** Open cells that the player can walk to and nothing lies on. */
 function freeCells(ground: Ground): Cell[] {

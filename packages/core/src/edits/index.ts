@@ -44,4 +44,19 @@ export { copyRules, slotsNamed, type CopiedRules, type LevelChange } from './cop
 export { addTally, removeTally, repeatSlot, setTallyPolicy, setStarGate } from './run.ts';
 export { dropExpectation, expectClearRate } from './expectations.ts';
 export { copyGround, editGround, groundPatch, lostByCopying, sentencesNaming, withoutPieces } from './ground.ts';
+export {
+  addKind,
+  allKinds,
+  duplicateKind,
+  KIND_DEEDS,
+  removeKind,
+  renameKind,
+  setLook,
+  setMovement,
+  usesOfKind,
+  type AnyKind,
+  type KindDeed,
+  type KindRole,
+  type KindUses,
+} from './kinds.ts';
 export { rebased, withoutShift } from './rebase.ts';

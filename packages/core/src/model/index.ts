@@ -6,7 +6,16 @@ export { Ending, GoesOn, type EndingSide } from './ending.ts';
 export { ExpectationEntry, ExpectedVerdict, type Expectation } from './expectation.ts';
 export { GroundEntry, type Ground } from './ground.ts';
 export { Id, freshId, slugOf, type MintId } from './ids.ts';
-export { EnemyEntry, type CollectableKind, type EnemyKind, type HazardKind, type Kinds } from './kinds.ts';
+export {
+  CollectableEntry,
+  EnemyEntry,
+  HazardEntry,
+  Look,
+  type CollectableKind,
+  type EnemyKind,
+  type HazardKind,
+  type Kinds,
+} from './kinds.ts';
 export { LevelEntry, type Level } from './level.ts';
 export { documentOf, entryOf, idOf, levelEntryOf, numbersOf, projectOf, type Item } from './listed.ts';
 export { Limits } from './limits.ts';

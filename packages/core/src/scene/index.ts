@@ -1,4 +1,19 @@
-export type { Figure, Mark, Places, Tone } from '../attempt/index.ts';
+export type { Figure, Looks, Mark, Places, Tone } from '../attempt/index.ts';
+export { COLOURS, looksOf, markFigures, MARKS, usualCollectableLook, usualEnemyLook } from '../attempt/index.ts';
 export { sceneOf, sceneOfAttempt } from './scene.ts';
 export { placesOf, remember } from './places.ts';
 export { happeningInWords } from './happeningWords.ts';
+export {
+  hiddenMarks,
+  lossMarks,
+  passMarks,
+  patrolMarks,
+  reachMarks,
+  reachOf,
+  safeDistanceMarks,
+  sightMarks,
+  tieMarks,
+  unreachableMarks,
+  wayMarks,
+  type Reach,
+} from './overlays.ts';

@@ -5,6 +5,7 @@ import {
   SORTS,
   type AttemptState,
   type Figure,
+  type Looks,
   type Mark,
   type Moment,
   type Places,
@@ -70,20 +71,20 @@ function cellsOf(rows: readonly string[]): Cells {
 }
 
 /** Everything that stands on a ground, lowest first. */
-function marksOf(level: PreparedLevel, now?: Moment): Mark[] {
+function marksOf(level: PreparedLevel, looks?: Looks, now?: Moment): Mark[] {
   const { below, walls } = cellsOf(level.motion.rows);
   const layer = (wanted: number): Mark[] =>
     SORTS.flatMap((sort) =>
-      (sort.layer ?? 1) === wanted ? (sort.scene?.(level.motion.pieces[sort.name], level, now) ?? []) : [],
+      (sort.layer ?? 1) === wanted ? (sort.scene?.(level.motion.pieces[sort.name], level, now, looks) ?? []) : [],
     );
   return [...below, ...layer(0), walls, ...layer(1), ...layer(2), ...layer(3)];
 }
 
-/** A level's ground as it is before anybody moves: marks to be drawn, lowest first. Lengths in units. */
-export const sceneOf = (level: PreparedLevel): Mark[] => marksOf(level);
+/** A level's ground as it is before anybody moves: marks to be drawn, lowest first. Lengths in units. @param looks of the kinds; as usual when absent */
+export const sceneOf = (level: PreparedLevel, looks?: Looks): Mark[] => marksOf(level, looks);
 
 /** An attempt between two ticks: marks to be drawn, lowest first. Lengths in units. */
-export function sceneOfAttempt(state: AttemptState, before: Places, share: number): Mark[] {
+export function sceneOfAttempt(state: AttemptState, before: Places, share: number, looks?: Looks): Mark[] {
   const { body, graceTicks } = state;
   const shots = state.shots.flatMap(({ active, x, y, kind }, index): Mark[] =>
     active ? [{ key: `shot-${index}`, figures: [disc(x, y, SHOT_RADIUS, kind < 0 ? 'mark' : 'loss', 'ink')] }] : [],
@@ -94,5 +95,5 @@ export function sceneOfAttempt(state: AttemptState, before: Places, share: numbe
     // In grace the player is seen through, now and then.
     opacity: graceTicks > 0 && Math.floor(graceTicks / 8) % 2 === 0 ? 0.45 : 1,
   };
-  return [...marksOf(state.world.level, { state, before, share }), ...shots, player];
+  return [...marksOf(state.world.level, looks, { state, before, share }), ...shots, player];
 }

@@ -6,3 +6,4 @@ export { forecastOf, type EndingCount, type Forecast } from './forecast.ts';
 export { DEFAULT_PRECISION, isPreciseEnough, LOOKED_AT_EVERY, type Precision } from './stopping.ts';
 export { packWins, unpackWins } from './wins.ts';
 export { playBatch, seedOf, trialQuestion, type TrialQuestion } from './batch.ts';
+export { Ways, type Way } from './ways.ts';

@@ -42,7 +42,10 @@ export function useEdit(): (command: NamedEdit | undefined) => void {
   );
 }
 
-export type Screen = 'sequence' | 'level' | 'ramps' | 'hand-off' | 'play';
+export type Screen = 'sequence' | 'level' | 'kinds' | 'ramps' | 'hand-off' | 'play';
+
+/** A level's two sides: what holds there, and what stands there. */
+export type LevelView = 'rules' | 'ground';
 
 export interface Selection {
   projectId: string;
@@ -52,11 +55,13 @@ export interface Selection {
   /** From 1; 0 without slots. */
   position: number;
   lane: string | undefined;
+  /** How a level is looked at. */
+  view: LevelView;
   /** Id of the snapshot that the project is compared with. */
   compared: string | undefined;
 }
 
-const SCREENS: readonly Screen[] = ['sequence', 'level', 'ramps', 'hand-off', 'play'];
+const SCREENS: readonly Screen[] = ['sequence', 'level', 'kinds', 'ramps', 'hand-off', 'play'];
 
 /** What the address says is looked at. A slot that is gone gives way to the first. */
 export function useSelection(): Selection {
@@ -73,6 +78,7 @@ export function useSelection(): Selection {
       slotId: slots?.[position - 1]?.id,
       position,
       lane: query.get('lane') ?? undefined,
+      view: query.get('view') === 'ground' ? 'ground' : 'rules',
       compared: query.get('with') ?? undefined,
     };
   }, [projectId, screen, slotId, slots, query]);
@@ -81,6 +87,7 @@ export function useSelection(): Selection {
 /** What an address says besides project, screen and slot. */
 interface AddressQuery {
   lane?: string | undefined;
+  view?: LevelView | undefined;
   compared?: string | undefined;
 }
 
@@ -88,10 +95,11 @@ export function addressOf(
   projectId: string,
   screen: Screen,
   slotId?: string,
-  { lane, compared }: AddressQuery = {},
+  { lane, view, compared }: AddressQuery = {},
 ): string {
   const query = new URLSearchParams({
     ...(lane === undefined ? {} : { lane }),
+    ...(view === 'ground' ? { view } : {}),
     ...(compared === undefined ? {} : { with: compared }),
   }).toString();
   return `/projects/${projectId}/${screen}${slotId === undefined ? '' : `/${slotId}`}${query === '' ? '' : `?${query}`}`;
@@ -105,14 +113,18 @@ export interface Goto extends AddressQuery {
 /** Goes to another screen, slot, lane or comparison; what is not named stays. */
 export function useGoto(): (to: Goto) => void {
   const navigate = useNavigate();
-  const { projectId, screen, slotId, lane, compared } = useSelection();
+  const { projectId, screen, slotId, lane, view, compared } = useSelection();
   return useCallback(
     (to) => {
-      const next = { screen, slotId, lane, compared, ...to };
-      const besides = { lane: next.screen === 'ramps' ? next.lane : undefined, compared: next.compared };
+      const next = { screen, slotId, lane, view, compared, ...to };
+      const besides = {
+        lane: next.screen === 'ramps' ? next.lane : undefined,
+        view: next.screen === 'level' ? next.view : undefined,
+        compared: next.compared,
+      };
       void navigate(addressOf(projectId, next.screen, next.slotId, besides));
     },
-    [navigate, projectId, screen, slotId, lane, compared],
+    [navigate, projectId, screen, slotId, lane, view, compared],
   );
 }
 

@@ -24,6 +24,7 @@ import { useNavigate } from 'react-router';
 const TABS: readonly { screen: Screen; label: string }[] = [
   { screen: 'sequence', label: 'Sequence' },
   { screen: 'level', label: 'Level' },
+  { screen: 'kinds', label: 'Kinds' },
   { screen: 'ramps', label: 'Ramps' },
   { screen: 'hand-off', label: 'Hand-off' },
 ];

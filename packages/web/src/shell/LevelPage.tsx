@@ -1,17 +1,40 @@
+import { useMemo } from 'react';
 import { ForecastPanel } from '../features/forecast/ForecastPanel.tsx';
+import { GroundView } from '../features/ground/GroundView.tsx';
+import { LevelHead } from '../features/level/LevelHead.tsx';
 import { LevelSheet } from '../features/level/LevelSheet.tsx';
 import { Movers } from '../features/movers/Movers.tsx';
-import { useSelection } from '../project/hooks.ts';
 import { FirstStep } from '../project/FirstStep.tsx';
+import { usePacer, useProject, useSelection } from '../project/hooks.ts';
+import { levelHere, type LevelHere } from '../project/levelHere.ts';
+import { useForecast } from '../project/useForecast.ts';
 
-/** All that holds at the selected slot, and what it leads to. */
+/** One side of the selected level, and what it leads to. */
 export function LevelPage() {
+  const project = useProject();
   const { position } = useSelection();
-  if (position === 0) return <FirstStep />;
+  const here = useMemo(() => levelHere(project, position), [project, position]);
+  return here ? <Level here={here} /> : <FirstStep />;
+}
+
+const NOBODY: readonly number[] = [];
+
+function Level({ here }: { here: LevelHere }) {
+  const { view } = useSelection();
+  const live = useForecast(here.project, here.position, usePacer());
   return (
     <main className="flex min-h-0 grow">
-      <LevelSheet />
-      <ForecastPanel>
+      {view === 'ground' ? (
+        <GroundView
+          key={here.slotId}
+          here={here}
+          lostAt={live.forecast?.lostAt ?? NOBODY}
+          head={(acts) => <LevelHead here={here}>{acts}</LevelHead>}
+        />
+      ) : (
+        <LevelSheet key={here.slotId} here={here} />
+      )}
+      <ForecastPanel here={here} live={live}>
         <Movers />
       </ForecastPanel>
     </main>

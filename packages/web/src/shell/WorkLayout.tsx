@@ -25,7 +25,7 @@ import { findingsToggled, renamingStarted } from '../project/viewSlice.ts';
 /** Header, track, and one screen below them. */
 export function WorkLayout() {
   const project = useProject();
-  const { slotId, position, screen } = useSelection();
+  const { slotId, position, screen, view } = useSelection();
   const goto = useGoto();
   const change = useSequenceEdit();
   const dispatch = useAppDispatch();
@@ -56,14 +56,20 @@ export function WorkLayout() {
       { keys: 'F2', does: 'Rename the level', run: () => slotId && dispatch(renamingStarted(slotId)) },
       { keys: '1', does: 'Sequence screen', run: () => goto({ screen: 'sequence' }) },
       { keys: '2', does: 'Level screen', run: () => goto({ screen: 'level' }) },
-      { keys: '3', does: 'Ramps screen', run: () => goto({ screen: 'ramps' }) },
-      { keys: '4', does: 'Hand-off screen', run: () => goto({ screen: 'hand-off' }) },
+      { keys: '3', does: 'Kinds screen', run: () => goto({ screen: 'kinds' }) },
+      { keys: '4', does: 'Ramps screen', run: () => goto({ screen: 'ramps' }) },
+      { keys: '5', does: 'Hand-off screen', run: () => goto({ screen: 'hand-off' }) },
+      {
+        keys: 'G',
+        does: 'Ground or rules of the level',
+        run: () => goto({ screen: 'level', view: screen === 'level' && view === 'ground' ? 'rules' : 'ground' }),
+      },
       { keys: 'F', does: 'Findings', run: () => dispatch(findingsToggled(!findingsOpen)) },
       { keys: 'Ctrl Z', does: 'Undo', run: undoLast },
       { keys: 'Ctrl Shift Z', does: 'Redo', run: redoLast },
       { keys: '?', does: 'This list', run: () => setListing((shown) => !shown) },
     ];
-  }, [project, slotId, position, goto, change, dispatch, findingsOpen, undoLast, redoLast]);
+  }, [project, slotId, position, screen, view, goto, change, dispatch, findingsOpen, undoLast, redoLast]);
   useShortcuts(shortcuts);
 
   return (

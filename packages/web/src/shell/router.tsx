@@ -1,5 +1,6 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { HandoffScreen } from '../features/handoff/HandoffScreen.tsx';
+import { KindsScreen } from '../features/kinds/KindsScreen.tsx';
 import { MoversList } from '../features/movers/MoversList.tsx';
 import { PlayScreen } from '../features/play/PlayScreen.tsx';
 import { ProjectsScreen } from '../features/projects/ProjectsScreen.tsx';
@@ -15,6 +16,7 @@ import { useSelection } from '../project/hooks.ts';
 function WorkScreen() {
   const { screen } = useSelection();
   if (screen === 'sequence') return <SequenceScreen />;
+  if (screen === 'kinds') return <KindsScreen />;
   if (screen === 'ramps') return <RampsScreen movers={<MoversList />} />;
   if (screen === 'hand-off') return <HandoffScreen />;
   return <LevelPage />;

@@ -13,6 +13,7 @@ const BORDER: PartKey = { keys: '← →', does: 'On the border of a tier: move 
 export const PART_KEYS: Readonly<Record<Screen, readonly PartKey[]>> = {
   sequence: [NUMBER, BORDER],
   level: [NUMBER, BORDER],
+  kinds: [NUMBER],
   ramps: [
     NUMBER,
     BORDER,

@@ -1,8 +1,8 @@
-import { cellAt, HEADING_VECTORS } from '../../ground/index.ts';
+import { cellAt } from '../../ground/index.ts';
 import type { Piece } from '../../model/index.ts';
 import { mix } from '../../random/index.ts';
 import type { PreparedLevel } from '../level.ts';
-import type { Figure } from '../mark.ts';
+import { markFigures, usualCollectableLook } from '../looks.ts';
 import { isTouching } from '../reach.ts';
 import type { AttemptState, PieceSort, World } from '../shell.ts';
 
@@ -93,22 +93,8 @@ function piecesNear(pieces: readonly PreparedCollectable[], { grid, gatherReach:
   return near;
 }
 
-/** Kinds differ in form besides colour: one petal more each. Petals lie on the corners of a regular figure, the first one up. */
-function flower(x: number, y: number, kind: number): Figure[] {
-  const petals = PETALS[kind % PETALS.length] as readonly number[];
-  return petals.map((heading) => {
-    const [dx, dy] = HEADING_VECTORS[heading] as readonly [number, number];
-    return { is: 'circle', x: x + dx * 0.15, y: y + dy * 0.15, radius: 0.12, fill: kind };
-  });
-}
-
-/** Headings (0–31, 24 is up) of the petals: three to six. */
-const PETALS = [
-  [24, 3, 13],
-  [24, 0, 8, 16],
-  [24, 30, 5, 11, 18],
-  [24, 29, 3, 8, 13, 19],
-] as const;
+/** Size of what is to be gathered, as it is drawn. Units. */
+const DRAWN_RADIUS = 0.27;
 
 /** Something to be gathered. */
 export const collectable: PieceSort<Extract<Piece, { piece: 'collectable' }>, PreparedCollectable, Collectables> = {
@@ -179,11 +165,16 @@ export const collectable: PieceSort<Extract<Piece, { piece: 'collectable' }>, Pr
     return hash;
   },
   layer: 2,
-  scene: (pieces, _level, now) =>
+  scene: (pieces, _level, now, looks) =>
     pieces.flatMap(({ x, y, kind, hidden }, index) => {
       const piece = now && collectablesOf(now.state).all[index];
       if (piece ? piece.gathered || piece.hidden : hidden) return [];
-      return [{ key: `collectable-${index}`, figures: flower(x, y, kind) }];
+      return [
+        {
+          key: `collectable-${index}`,
+          figures: markFigures(looks?.collectables[kind] ?? usualCollectableLook(kind), x, y, DRAWN_RADIUS),
+        },
+      ];
     }),
   kindOf: (state, index) => {
     const piece = collectablesOf(state).all[index];

@@ -1,5 +1,5 @@
 import { cellAt, isInSight, moveBody, nextCellTowards, wayIsClear, type Body } from '../../ground/index.ts';
-import type { EnemyKind, Piece, Place } from '../../model/index.ts';
+import type { EnemyKind, Look, Piece, Place } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS, type LiveAmount, type Observed } from '../../rules/index.ts';
 import { FASTEST, followed, following, FURTHEST, MOST, within } from '../amounts.ts';
@@ -7,7 +7,8 @@ import type { PreparedLevel } from '../level.ts';
 import { between } from '../mark.ts';
 import { hurtPlayer } from '../reach.ts';
 import type { AttemptState, PieceSort, Preparing, View } from '../shell.ts';
-import { enemyFigures, healthBar } from './enemyFigures.ts';
+import { markFigures, usualEnemyLook } from '../looks.ts';
+import { healthBar } from './healthBar.ts';
 
 /** An enemy made ready. */
 export interface PreparedEnemy {
@@ -374,15 +375,22 @@ export const enemy: PieceSort<Extract<Piece, { piece: 'enemy' }>, PreparedEnemy,
   moving: (state) => enemiesOf(state).all,
   hurts: (enemies) => enemies.some(({ damage }) => damage > 0),
   layer: 3,
-  scene(enemies, _level, now) {
+  scene(enemies, _level, now, looks) {
+    const lookOf = ({ kind, movement }: Pick<PreparedEnemy, 'kind' | 'movement'>): Look =>
+      looks?.enemies[kind] ?? usualEnemyLook(movement);
+    // One that chases is filled once it has seen the player.
     if (!now)
-      return enemies.map((one, index) => ({ key: `enemy-${index}`, figures: enemyFigures(one, one.x, one.y, false) }));
+      return enemies.map((one, index) => ({
+        key: `enemy-${index}`,
+        figures: markFigures(lookOf(one), one.x, one.y, one.radius, one.movement !== 'chase'),
+      }));
     const before = now.before.moving.enemy;
     return enemiesOf(now.state).all.flatMap((one, index) => {
       if (!one.active) return [];
       const x = between(before?.[index * 2], one.x, now.share);
       const y = between(before?.[index * 2 + 1], one.y, now.share);
-      const figures = enemyFigures(one, x, y, one.memoryTicks > 0);
+      const filled = one.movement !== 'chase' || one.memoryTicks > 0;
+      const figures = markFigures(lookOf(one), x, y, one.radius, filled);
       if (one.health > 0) figures.push(...healthBar(x, y - one.radius - 0.18, one.health / one.source.health));
       return [{ key: `enemy-${index}`, figures }];
     });

@@ -1,7 +1,9 @@
 import { cellsIn } from '../../ground/index.ts';
-import type { Piece } from '../../model/index.ts';
+import type { Look, Piece } from '../../model/index.ts';
 import { mixFloat } from '../../random/index.ts';
 import type { Area, PreparedLevel } from '../level.ts';
+import { markFigures } from '../looks.ts';
+import type { Figure } from '../mark.ts';
 import { hurtPlayer } from '../reach.ts';
 import type { AttemptState, PieceSort, Preparing } from '../shell.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
@@ -20,6 +22,12 @@ export const hazardKind = ({ project, resolving }: Preparing, id: string): numbe
 
 /** Kinds of hazard that were stood in at the last tick: 1 or 0. */
 const stoodInOf = (state: AttemptState): number[] => state.pieces.hazard as number[];
+
+/** A kind's own mark in the middle of its area. */
+function signOf(look: Look | undefined, { x, y, width, height }: Area): Figure[] {
+  const radius = Math.min(0.45, width / 2, height / 2);
+  return look ? markFigures(look, x + width / 2, y + height / 2, radius * 0.8) : [];
+}
 
 /** Hurts whoever stands in it with its middle, at a touch or per second. */
 export const hazard: PieceSort<Extract<Piece, { piece: 'hazard' }>, PreparedHazard, number[]> = {
@@ -54,12 +62,13 @@ export const hazard: PieceSort<Extract<Piece, { piece: 'hazard' }>, PreparedHaza
   hurts: (hazards) => hazards.length > 0,
   layer: 0,
   // Kinds differ by their strokes: one that hurts by the second lies lightly, one that hurts at a touch stands out.
-  scene: (hazards, { motion }) =>
+  scene: (hazards, { motion }, _now, looks) =>
     hazards.map(({ kind, ...area }, index) => ({
       key: `hazard-${index}`,
       figures: [
         { is: 'rectangle', ...area, fill: 'lossSoft' },
         { is: 'hatch', ...area, stroke: 'loss', line: motion.kindsOfHazard[kind]?.perSecond === true ? 0.03 : 0.07 },
+        ...signOf(looks?.hazards[kind], area),
       ],
     })),
   forget: (state) => void stoodInOf(state).fill(0),

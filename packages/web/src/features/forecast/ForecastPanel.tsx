@@ -1,10 +1,11 @@
 import type { Pacer } from '@stadion/core/model';
 import { causeInWords } from '@stadion/core/rules';
 import { GAVE_UP, TOO_COSTLY, type EndingCount, type Forecast } from '@stadion/core/trials';
-import { useMemo, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { setWanted } from '@stadion/core/edits';
-import { useAppDispatch, useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
-import { levelHere, type LevelHere } from '../../project/levelHere.ts';
+import { useAppDispatch, useEdit, usePacer } from '../../project/hooks.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import type { LiveForecast } from '../../project/useForecast.ts';
 import { pacerChosen } from '../../project/viewSlice.ts';
 import { formatNumber, formatPercent, formatSeconds, NumberChip, Segmented } from '../../ui/index.ts';
 import { STAR_SHADES, LOSS_SHADES } from './shades.ts';
@@ -12,17 +13,20 @@ import { StarDistribution } from './StarDistribution.tsx';
 import { Endings, type EndingPart } from './Endings.tsx';
 import { ExpectRate } from './ExpectRate.tsx';
 import { LossMap } from './LossMap.tsx';
-import { useForecast } from './useForecast.ts';
 
-/** Beside the level: what trials predict of it, always live. @param children what else is told of it */
-export function ForecastPanel({ children }: { children?: ReactNode }) {
-  const project = useProject();
-  const { position } = useSelection();
+interface Props {
+  here: LevelHere;
+  live: LiveForecast;
+  /** What else is told of the level. */
+  children?: ReactNode;
+}
+
+/** Beside the level: what trials predict of it, always live. */
+export function ForecastPanel({ here, live, children }: Props) {
+  const { project } = here;
   const dispatch = useAppDispatch();
   const pacer = usePacer();
-  const here = useMemo(() => levelHere(project, position), [project, position]);
-  const { forecast, stale, done, milliseconds } = useForecast(project, position, pacer);
-  if (!here) return null;
+  const { forecast, stale, done, milliseconds } = live;
   return (
     <aside
       aria-label="Forecast"

@@ -2,7 +2,7 @@ import { SORTS, type AttemptState, type PreparedLevel, type StartFrom } from '@s
 import { prepareLevel } from '@stadion/core/grounds';
 import type { EndingSide } from '@stadion/core/model';
 import { READINGS, resolveAmount, secondsToTicks, ticksToSeconds } from '@stadion/core/rules';
-import { happeningInWords, sceneOfAttempt } from '@stadion/core/scene';
+import { happeningInWords, looksOf, sceneOfAttempt } from '@stadion/core/scene';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addressOf, useProject, useSelection } from '../../project/hooks.ts';
 import { useNavigate } from 'react-router';
@@ -40,6 +40,7 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
   const box = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 960, height: 600 });
   const palette = useRef<Palette>(undefined);
+  const looks = looksOf(here.project);
   const drawNow = useRef<() => void>(() => undefined);
   const draw = useCallback(() => drawNow.current(), []);
   const after = useMemo(
@@ -69,9 +70,10 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
       const context = canvas.current?.getContext('2d');
       if (!context || !palette.current) return;
       context.setTransform(window.devicePixelRatio, 0, 0, window.devicePixelRatio, 0, 0);
-      paint(context, sceneOfAttempt(state.current, before.current, between.current), scale, palette.current);
+      const scene = sceneOfAttempt(state.current, before.current, between.current, looks);
+      paint(context, scene, scale, palette.current);
     };
-  }, [scale, state, before, between]);
+  }, [scale, state, before, between, looks]);
 
   const leave = useCallback(() => void navigate(addressOf(projectId, 'level', slotId)), [navigate, projectId, slotId]);
   const shortcuts = useMemo(

@@ -9,7 +9,7 @@ import { Section } from '../../ui/Section.tsx';
 import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip } from '../../ui/index.ts';
 import { KeepGrid } from './KeepGrid.tsx';
-import { PlayerFacts } from './PlayerFacts.tsx';
+import { Lengths } from './Lengths.tsx';
 import { RunLedgerPanel } from './RunLedgerPanel.tsx';
 import { ScoreParts } from './ScoreParts.tsx';
 import { StandingRules } from './StandingRules.tsx';
@@ -183,8 +183,8 @@ function Sheet({ here }: { here: LevelHere }) {
       <Section title="Score">
         <ScoreParts here={here} />
       </Section>
-      <Section title="The player">
-        <PlayerFacts here={here} />
+      <Section title="Lengths">
+        <Lengths lengths={project.lengths} />
       </Section>
       <Section title="Standing rules">
         <StandingRules here={here} />

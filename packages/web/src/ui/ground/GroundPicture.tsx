@@ -10,10 +10,12 @@ interface Props {
   /** What the picture shows, for those who do not see it. */
   label: string;
   className?: string;
+  /** Fills its box, in place of being as high as its width makes it. */
+  fills?: boolean;
 }
 
 /** A ground and what stands on it, as large as its box allows. */
-export function GroundPicture({ marks, width, height, label, className = '' }: Props) {
+export function GroundPicture({ marks, width, height, label, className = '', fills = false }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const element = canvas.current;
@@ -47,8 +49,8 @@ export function GroundPicture({ marks, width, height, label, className = '' }: P
       ref={canvas}
       role="img"
       aria-label={label}
-      className={`block w-full bg-ground ${className}`}
-      style={{ aspectRatio: `${width} / ${height}` }}
+      className={fills ? 'absolute inset-0 block size-full' : `block w-full bg-ground ${className}`}
+      style={fills ? undefined : { aspectRatio: `${width} / ${height}` }}
     />
   );
 }

@@ -21,8 +21,8 @@ const COLLECTABLES = ['--clover', '--lavender', '--bloom', '--win-2', '--mark', 
 const tokenOf = (tone: Tone): string =>
   typeof tone === 'number' ? (COLLECTABLES[tone % COLLECTABLES.length] as string) : TOKENS[tone];
 
-/** The colour of a kind of collectable, for the page. @param index its place in the project's list */
-export const colourOfKind = (index: number): string => `var(${tokenOf(Math.max(0, index))})`;
+/** A tone as the page's style sheet says it. */
+export const colourOfTone = (tone: Tone): string => `var(${tokenOf(tone)})`;
 
 /** Reads the page's colours: to be done again when its theme changes. */
 export function readPalette(): Palette {

@@ -1,8 +1,8 @@
 import type { Pacer, Project } from '@stadion/core/model';
 import { DEFAULT_PRECISION, trialQuestion, type Forecast } from '@stadion/core/trials';
 import { useMemo } from 'react';
-import { workerHook } from '../../project/useWorkerAnswer.ts';
-import type { ForecastAnswer, ForecastRequest } from '../../workers/forecast.worker.ts';
+import { workerHook } from './useWorkerAnswer.ts';
+import type { ForecastAnswer, ForecastRequest } from '../workers/forecast.worker.ts';
 
 /** A forecast as far as it has come. */
 export interface LiveForecast {
@@ -15,7 +15,7 @@ export interface LiveForecast {
 }
 
 const useAnswer = workerHook<ForecastRequest, ForecastAnswer>(
-  () => new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), { type: 'module' }),
+  () => new Worker(new URL('../workers/forecast.worker.ts', import.meta.url), { type: 'module' }),
   { kept: 60 },
 );
 

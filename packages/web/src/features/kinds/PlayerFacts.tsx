@@ -1,15 +1,11 @@
-import { literal, type Project } from '@stadion/core/model';
+import { literal, type Amount, type Project } from '@stadion/core/model';
+import { resolveAmount } from '@stadion/core/rules';
 import { at, replaceAt } from '@stadion/core/edits';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { AmountChip } from '../../sentences/index.ts';
-import { ChoiceChip, NumberChip } from '../../ui/index.ts';
+import { ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';
 
-const LENGTHS = [
-  { value: 'units', label: 'units' },
-  { value: 'metres', label: 'metres' },
-  { value: 'feet', label: 'feet' },
-];
 const AIMS = [
   { value: 'nearest', label: 'at the nearest it can beat' },
   { value: 'facing', label: 'where it faces' },
@@ -26,15 +22,27 @@ const usualShooting = (): Shooting => ({
   ammunition: null,
 });
 
-/** What the player can do in every level, and how lengths are typed and shown. */
+/** What the player can do in every level. */
 export function PlayerFacts({ here }: { here: LevelHere }) {
   const edit = useEdit();
-  const { player, lengths, words } = here.project;
+  const { player, words } = here.project;
+  const number = (amount: Amount): number => resolveAmount(amount, here.values, here.placed);
+  const speed = number(player.moves.roam.speed);
+  const acceleration = Math.max(0.1, number(player.moves.roam.acceleration));
   const set = (label: string, path: string, value: unknown): void => edit({ label, patch: [replaceAt(path, value)] });
   return (
     <div>
       <div className="say">
-        <span className="join">The {words.player} flies or walks</span>
+        <TextInPlace
+          label="What the player is called"
+          value={words.player}
+          className="font-semibold"
+          refuse={(text) =>
+            text === '' ? 'This needs a name.' : text.length > 40 ? 'At most 40 characters.' : undefined
+          }
+          onCommit={(text) => set(`The player is called ${text}`, at('words', 'player'), text)}
+        />
+        <span className="join">goes at</span>
         <AmountChip
           here={here}
           label="Speed of the player"
@@ -44,7 +52,32 @@ export function PlayerFacts({ here }: { here: LevelHere }) {
           min={0.1}
           max={25}
         />
-        <span className="join">units a second, has health</span>
+        <span className="join">units a second, gets there in</span>
+        <NumberChip
+          label="Time to full speed"
+          value={speed / acceleration}
+          unit="s"
+          step={0.02}
+          min={0.01}
+          max={5}
+          onCommit={(seconds) =>
+            set(
+              `Full speed after ${seconds} s`,
+              at('player', 'moves', 'roam', 'acceleration'),
+              literal(speed / seconds),
+            )
+          }
+        />
+        <span className="join">, is</span>
+        <NumberChip
+          label="Size of the player"
+          value={player.radius}
+          step={0.01}
+          min={0.1}
+          max={0.49}
+          onCommit={(radius) => set(`The player is ${radius} big`, at('player', 'radius'), radius)}
+        />
+        <span className="join">big, has health</span>
         <AmountChip
           here={here}
           label="Health of the player"
@@ -67,27 +100,6 @@ export function PlayerFacts({ here }: { here: LevelHere }) {
         <span className="join">after a lost life</span>
       </div>
       <Shoots here={here} shooting={player.shooting} />
-      <div className="say">
-        <span className="join">Lengths are shown in</span>
-        <ChoiceChip
-          label="Lengths are shown in"
-          value={lengths.shown}
-          choices={LENGTHS}
-          onChoose={(shown) => set(`Lengths in ${shown}`, at('lengths', 'shown'), shown)}
-        />
-        <span className="join">; a unit is</span>
-        <NumberChip
-          label="Metres in a unit"
-          value={lengths.metresPerUnit}
-          unit="m"
-          units={{ m: 1, ft: 0.3048 }}
-          step={0.1}
-          min={0.001}
-          max={1000}
-          digits={4}
-          onCommit={(value) => set(`A unit is ${value} m`, at('lengths', 'metresPerUnit'), value)}
-        />
-      </div>
     </div>
   );
 }

@@ -1,0 +1,243 @@
+import {
+  freshId,
+  literal,
+  type CollectableKind,
+  type EnemyKind,
+  type HazardKind,
+  type Id,
+  type Kinds,
+  type Level,
+  type Look,
+  type MintId,
+  type Project,
+  type Reading,
+  type Rule,
+} from '../model/index.ts';
+import { leaves } from '../rules/index.ts';
+import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
+import { sentencesNaming } from './ground.ts';
+import { appendEntries, insertEntry } from './order.ts';
+import type { Names } from '../rules/index.ts';
+
+export type KindRole = keyof Kinds;
+export type AnyKind = CollectableKind | EnemyKind | HazardKind;
+
+/** What a kind does, by which it is added. */
+export const KIND_DEEDS = {
+  gathered: { role: 'collectables', label: 'is gathered', name: 'Token' },
+  chase: { role: 'enemies', label: 'chases', name: 'Chaser' },
+  patrol: { role: 'enemies', label: 'patrols', name: 'Patrol' },
+  still: { role: 'enemies', label: 'stands', name: 'Sentry' },
+  atTouch: { role: 'hazards', label: 'hurts at a touch', name: 'Spikes' },
+  perSecond: { role: 'hazards', label: 'hurts per second', name: 'Pool' },
+} as const satisfies Record<string, { role: KindRole; label: string; name: string }>;
+export type KindDeed = keyof typeof KIND_DEEDS;
+
+/** Every kind of a project with its role. */
+export const allKinds = ({ kinds }: Pick<Project, 'kinds'>): { role: KindRole; kind: AnyKind }[] => [
+  ...kinds.collectables.map((kind) => ({ role: 'collectables' as const, kind })),
+  ...kinds.enemies.map((kind) => ({ role: 'enemies' as const, kind })),
+  ...kinds.hazards.map((kind) => ({ role: 'hazards' as const, kind })),
+];
+
+const idsIn = (project: Project): Set<Id> => new Set(allKinds(project).map(({ kind }) => kind.id));
+
+function freshName(project: Project, wanted: string): string {
+  const names = new Set(allKinds(project).map(({ kind }) => kind.name));
+  let number = 1;
+  while (names.has(number === 1 ? wanted : `${wanted} ${number}`)) number++;
+  return number === 1 ? wanted : `${wanted} ${number}`;
+}
+
+function usualKind(deed: KindDeed, id: Id, name: string, look: Look): AnyKind {
+  const named = { id, name, look };
+  switch (deed) {
+    case 'gathered':
+      return { ...named, worth: literal(5) };
+    case 'chase':
+      return { ...named, movement: 'chase', speed: literal(2.5), radius: 0.35, sight: literal(6) };
+    case 'patrol':
+      return { ...named, movement: 'patrol', speed: literal(2), radius: 0.35 };
+    case 'still':
+      return { ...named, movement: 'still', speed: literal(0), radius: 0.4 };
+    case 'atTouch':
+      return { ...named, damage: literal(0), acts: 'atTouch' };
+    case 'perSecond':
+      return { ...named, damage: literal(10), acts: 'perSecond' };
+  }
+}
+
+/** A kind more, with usual numbers. @param look a mark that no other kind has */
+export function addKind(project: Project, deed: KindDeed, look: Look, mint: MintId = freshId): NamedEdit & { id: Id } {
+  const { role, name: wanted } = KIND_DEEDS[deed];
+  const name = freshName(project, wanted);
+  const id = mint(name, idsIn(project));
+  const kind = usualKind(deed, id, name, look);
+  return { id, label: `Add ${name}`, patch: appendEntries(['kinds', role], project.kinds[role] as AnyKind[], [kind]) };
+}
+
+/** A copy of a kind right after it, with a mark of its own. */
+export function duplicateKind(
+  project: Project,
+  role: KindRole,
+  kind: AnyKind,
+  look: Look,
+  mint: MintId = freshId,
+): NamedEdit & { id: Id } {
+  const name = freshName(project, kind.name);
+  const id = mint(name, idsIn(project));
+  const list = project.kinds[role] as AnyKind[];
+  const { order: _order, ...copy } = { ...kind, id, name, look };
+  const place = list.findIndex((other) => other.id === kind.id) + 1;
+  return { id, label: `Duplicate ${kind.name}`, patch: insertEntry(['kinds', role], list, copy as AnyKind, place) };
+}
+
+export const renameKind = (role: KindRole, kind: AnyKind, name: string): NamedEdit => ({
+  label: `Rename ${kind.name} to ${name}`,
+  patch: [replaceAt(at('kinds', role, kind.id, 'name'), name)],
+});
+
+export const setLook = (role: KindRole, kind: AnyKind, look: Look): NamedEdit => ({
+  label: `Look of ${kind.name}`,
+  patch: setOptional(at('kinds', role, kind.id, 'look'), kind.look, look),
+});
+
+/** Lets an enemy move otherwise. */
+export function setMovement(kind: EnemyKind, movement: EnemyKind['movement']): NamedEdit {
+  const path = at('kinds', 'enemies', kind.id);
+  const sees = kind.movement === 'chase';
+  return {
+    label: `How ${kind.name} moves`,
+    patch: [
+      replaceAt(`${path}/movement`, movement),
+      ...(movement === 'chase' && !sees ? [addAt(`${path}/sight`, literal(6))] : []),
+      ...(movement !== 'chase' && sees ? [removeAt(`${path}/sight`)] : []),
+    ],
+  };
+}
+
+/** Where a kind stands and what names it. */
+export interface KindUses {
+  /** Levels in which it stands, with how many pieces of it. */
+  levels: { level: Level; pieces: number }[];
+  pieces: number;
+  /** Rules, clocks and stars that name it; of no level for standing rules and the score. */
+  named: { level?: Level; words: string; what: 'rule' | 'amount' | 'score' }[];
+}
+
+/** The role of the kinds that a reading is about. */
+function roleNamed(reading: Reading): { id: Id; role: (role: KindRole) => boolean } | undefined {
+  switch (reading.reading) {
+    case 'worth':
+    case 'collected':
+    case 'left':
+      return { id: reading.of, role: (role) => role === 'collectables' };
+    case 'enemiesLeft':
+    case 'enemiesBeaten':
+      return { id: reading.of, role: (role) => role === 'enemies' };
+    case 'touching':
+      return { id: reading.kind, role: (role) => role !== 'collectables' };
+    default:
+      return undefined;
+  }
+}
+
+const PIECE_ROLES: Readonly<Record<string, KindRole>> = {
+  collectable: 'collectables',
+  enemy: 'enemies',
+  spawner: 'enemies',
+  hazard: 'hazards',
+  emitter: 'hazards',
+};
+
+/** A share, or all, of what is placed of a kind. */
+const takesShareOf = (part: unknown, id: Id): boolean =>
+  new RegExp(`"from":"(share|placed)"[^{}]*(\\{[^{}]*\\}[^{}]*)*"of":"${id}"`).test(JSON.stringify(part ?? null));
+
+/** @param wordsOf a rule in words */
+export function usesOfKind(
+  project: Project,
+  role: KindRole,
+  id: Id,
+  wordsOf: (rule: Rule, level?: Level) => string,
+): KindUses {
+  const levels = Object.values(project.levels).flatMap((level) => {
+    const pieces = level.ground.pieces.filter(
+      (piece) => 'kind' in piece && piece.kind === id && PIECE_ROLES[piece.piece] === role,
+    ).length;
+    return pieces > 0 ? [{ level, pieces }] : [];
+  });
+  const isNamed = (reading: Reading): boolean => {
+    const subject = roleNamed(reading);
+    return subject !== undefined && subject.id === id && subject.role(role);
+  };
+  const namesIt = (rule: Pick<Rule, 'when'>): boolean =>
+    leaves(rule.when).some(({ leaf }) => isNamed(leaf.reading)) || (role === 'collectables' && takesShareOf(rule, id));
+  const rules = (list: readonly Rule[], level?: Level): KindUses['named'] =>
+    list
+      .filter(namesIt)
+      .map((rule) => ({ ...(level ? { level } : {}), words: wordsOf(rule, level), what: 'rule' as const }));
+  const inLevel = (level: Level): KindUses['named'] => {
+    const { clock, stars } = level;
+    const conditions = [
+      ...(clock.startsWhen ? [clock.startsWhen] : []),
+      ...(stars.is === 'conditions' ? stars.conditions.flatMap((star) => star ?? []) : []),
+    ];
+    const others =
+      conditions.some((when) => namesIt({ when })) || (role === 'collectables' && takesShareOf([clock, stars], id));
+    return [
+      ...rules(level.rules, level),
+      ...(others ? [{ level, words: 'its clock or stars', what: 'amount' as const }] : []),
+    ];
+  };
+  const scored = project.score.some((part) => isNamed(part.reading));
+  return {
+    levels,
+    pieces: levels.reduce((sum, { pieces }) => sum + pieces, 0),
+    named: [
+      ...rules(project.standing),
+      ...(scored ? [{ words: 'the score', what: 'score' as const }] : []),
+      ...Object.values(project.levels).flatMap(inLevel),
+    ],
+  };
+}
+
+/** Takes a kind out with its pieces; refused where rules name it or one of its pieces. */
+export function removeKind(
+  project: Project,
+  role: KindRole,
+  kind: AnyKind,
+  uses: KindUses,
+  namesOf: (level: Level) => Names,
+): NamedEdit | { refused: string } {
+  const inWords = (list: readonly string[]): string => {
+    const shown = [...new Set(list)];
+    return shown.length > 4 ? `${shown.slice(0, 4).join('; ')}; and ${shown.length - 4} more` : shown.join('; ');
+  };
+  if (uses.named.length > 0)
+    return {
+      refused: `${kind.name} stays: it is named by ${inWords(uses.named.map(({ level, words }) => (level ? `${words} (${level.name})` : words)))}. Change these first.`,
+    };
+  const gone = uses.levels.map(({ level }) => ({
+    level,
+    ids: new Set(
+      level.ground.pieces.flatMap((piece) =>
+        'kind' in piece && piece.kind === kind.id && PIECE_ROLES[piece.piece] === role ? [piece.id] : [],
+      ),
+    ),
+  }));
+  const naming = gone.flatMap(({ level, ids }) =>
+    sentencesNaming(level, ids, namesOf(level)).map((words) => `${words} (${level.name})`),
+  );
+  if (naming.length > 0)
+    return { refused: `${kind.name} stays: a piece of it is named by ${inWords(naming)}. Change these first.` };
+  return {
+    label: uses.pieces === 0 ? `Remove ${kind.name}` : `Remove ${kind.name} and its ${uses.pieces} pieces`,
+    patch: [
+      ...gone.flatMap(({ level, ids }) =>
+        [...ids].map((id) => removeAt(at('levels', level.id, 'ground', 'pieces', id))),
+      ),
+      removeAt(at('kinds', role, kind.id)),
+    ],
+  };
+}

@@ -1,0 +1,90 @@
+import { describe, expect, it } from '@jest/globals';
+import { homeBeforeDusk } from '../demo/index.ts';
+import type { Level, Piece } from '../model/index.ts';
+import { valuesAt } from '../ramps/index.ts';
+import {
+  lossMarks,
+  patrolMarks,
+  reachMarks,
+  reachOf,
+  safeDistanceMarks,
+  sightMarks,
+  tieMarks,
+  unreachableMarks,
+} from './index.ts';
+
+const demo = homeBeforeDusk();
+const level = (rows: string[], pieces: Piece[]): Pick<Level, 'ground'> => ({ ground: { kind: 'roam', rows, pieces } });
+const start: Piece = { id: 'start', piece: 'start', at: { x: 1.5, y: 1.5 } };
+const clover = (id: string, x: number, y: number): Piece => ({
+  id,
+  piece: 'collectable',
+  kind: 'clover',
+  at: { x, y },
+});
+
+describe('reach', () => {
+  const here = level(
+    ['########', '#....#.#', '#.##.#.#', '#..~~#.#', '########'],
+    [start, clover('near', 4.5, 1.5), clover('away', 6.5, 1.5)],
+  );
+  const reach = reachOf(here);
+
+  it('tells how far everything is in units, and what nothing leads to', () => {
+    expect(reach.units[8 + 4]).toBe(3);
+    expect(reach.units[8 + 6]).toBe(-1);
+    expect(reach.units[0]).toBeUndefined();
+    expect([reach.furthest, reach.unreachable, reach.wanted]).toEqual([4, ['away'], 2]);
+  });
+
+  it('does not lead over what has no ground', () => {
+    expect(reach.units[3 * 8 + 3]).toBe(-1);
+  });
+
+  it('is drawn darker further away, and hatched where nothing leads', () => {
+    const dark = (cell: number) => reachMarks(reach).find(({ key }) => key === `reach-${cell}`)?.opacity ?? 0;
+    expect(dark(8 + 4)).toBeGreaterThan(dark(8 + 2));
+    expect(unreachableMarks(reach)[0]?.figures).toHaveLength(5);
+  });
+});
+
+it('every level of the demo can be gathered and come home to', () => {
+  for (const one of Object.values(demo.levels)) expect([one.id, reachOf(one).unreachable]).toEqual([one.id, []]);
+});
+
+describe('what is drawn on a ground', () => {
+  const nest: Piece = {
+    id: 'nest',
+    piece: 'spawner',
+    kind: 'hornet',
+    at: { x: 5, y: 5 },
+    starts: 'load',
+    howMany: { from: 'number', value: 2 },
+    firstAfterSeconds: { from: 'number', value: 2 },
+    everySeconds: { from: 'number', value: 2 },
+    safeDistance: 4,
+    spread: { width: 3, height: 2 },
+  };
+  const wasp: Piece = { id: 'wasp', piece: 'enemy', kind: 'wasp', at: { x: 1, y: 1 }, path: [{ x: 4, y: 1 }] };
+  const hornet: Piece = { id: 'hornet', piece: 'enemy', kind: 'hornet', at: { x: 2, y: 2 } };
+  const gate: Piece = { id: 'gate', piece: 'gate', name: 'Gate', at: { x: 6, y: 2 }, width: 1, height: 2, open: false };
+  const latch: Piece = { id: 'latch', piece: 'latch', name: 'Latch', at: { x: 2, y: 3 }, opens: ['gate', 'gone'] };
+  const here = level(['####', '#..#', '#..#', '####'], [nest, wasp, hornet, gate, latch]);
+
+  it.each([
+    ['safe distances and areas', safeDistanceMarks(here), [['safe-nest', 2]]],
+    ['sight of chasers only', sightMarks(demo, here, valuesAt(demo, 1)), [['sight-hornet', 1]]],
+    ['ways of patrols, with their points', patrolMarks(here), [['patrol-wasp', 2]]],
+    ['ties of latches to gates that there are', tieMarks(here), [['tie-latch-gate', 1]]],
+    [
+      'losses',
+      lossMarks([1, 2, 3, 4]),
+      [
+        ['lost-0', 1],
+        ['lost-1', 1],
+      ],
+    ],
+  ])('%s', (_what, marks, expected) => {
+    expect(marks.map(({ key, figures }) => [key, figures.length])).toEqual(expected);
+  });
+});

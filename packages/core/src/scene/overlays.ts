@@ -1,0 +1,254 @@
+import type { Figure, Mark } from '../attempt/index.ts';
+import { cellAt, DistanceMaps, holesIn, makeGrid, UNREACHABLE, withWalls } from '../ground/index.ts';
+import type { Level, Piece, Place, Project } from '../model/index.ts';
+import type { Values } from '../ramps/index.ts';
+import { resolveAmount } from '../rules/index.ts';
+
+/** Distances are kept in fifths of a unit. */
+const PER_UNIT = 5;
+/** Opacity of what is spread over cells, at most. */
+const DARKEST = 0.55;
+const SPOT = 0.3;
+/** Spots lie over one another: many at one place are seen as one that is darker. */
+const SPOT_OPACITY = 0.2;
+
+const cellFigure = (grid: { width: number }, cell: number, fill: 'edit' | 'loss' | 'mark'): Figure => ({
+  is: 'rectangle',
+  x: cell % grid.width,
+  y: Math.floor(cell / grid.width),
+  width: 1,
+  height: 1,
+  fill,
+});
+
+/** Where attempts were lost. @param lostAt x, y, x, y … in units */
+export function lossMarks(lostAt: readonly number[]): Mark[] {
+  const spots: Mark[] = [];
+  for (let i = 0; i + 1 < lostAt.length; i += 2) {
+    const [x, y] = [lostAt[i] as number, lostAt[i + 1] as number];
+    spots.push({
+      key: `lost-${i / 2}`,
+      figures: [{ is: 'circle', x, y, radius: SPOT, fill: 'loss' }],
+      opacity: SPOT_OPACITY,
+    });
+  }
+  return spots;
+}
+
+/** What of a ground can be walked to from its start, gates open. */
+export interface Reach {
+  /** By cell: units from the start, -1 where nothing leads there, undefined for walls. */
+  units: readonly (number | undefined)[];
+  width: number;
+  /** The longest way there is, units. */
+  furthest: number;
+  /** Pieces to be gathered or come to that nothing leads to, by id. */
+  unreachable: readonly string[];
+  /** Pieces to be gathered or come to in all. */
+  wanted: number;
+}
+
+const isWanted = (piece: Piece): boolean =>
+  piece.piece === 'collectable' || piece.piece === 'goal' || piece.piece === 'latch' || piece.piece === 'checkpoint';
+
+/** How far everything is from the start, over ground that holds. */
+export function reachOf({ ground }: Pick<Level, 'ground'>): Reach {
+  const solid = makeGrid(ground.rows);
+  const grid = withWalls(solid, holesIn(ground.rows));
+  const start = ground.pieces.find(({ piece }) => piece === 'start');
+  const ways = start && new DistanceMaps(grid).to(cellAt(grid, start.at.x, start.at.y));
+  const units = Array.from(solid.walls, (wall, cell) => {
+    if (wall === 1) return undefined;
+    const way = ways?.[cell] ?? UNREACHABLE;
+    return way === UNREACHABLE ? -1 : way / PER_UNIT;
+  });
+  const wanted = ground.pieces.filter(isWanted);
+  const isReached = (piece: Piece): boolean => {
+    const [wide, high] = 'width' in piece ? [piece.width, piece.height] : [0, 0];
+    for (let y = Math.floor(piece.at.y); y < Math.max(piece.at.y + high, piece.at.y + 0.001); y++)
+      for (let x = Math.floor(piece.at.x); x < Math.max(piece.at.x + wide, piece.at.x + 0.001); x++)
+        if ((units[y * grid.width + x] ?? -1) >= 0) return true;
+    return false;
+  };
+  return {
+    units,
+    width: grid.width,
+    furthest: units.reduce<number>((most, way) => Math.max(most, way ?? 0), 0),
+    unreachable: wanted.filter((piece) => !isReached(piece)).map(({ id }) => id),
+    wanted: wanted.length,
+  };
+}
+
+/** The darker, the further from the start. */
+export const reachMarks = ({ units, width, furthest }: Reach): Mark[] =>
+  units.flatMap((way, cell): Mark[] =>
+    way === undefined || way <= 0
+      ? []
+      : [
+          {
+            key: `reach-${cell}`,
+            figures: [cellFigure({ width }, cell, 'edit')],
+            opacity: (way / Math.max(1, furthest)) * DARKEST,
+          },
+        ],
+  );
+
+/** Cells that nothing leads to. */
+export const unreachableMarks = ({ units, width }: Reach): Mark[] => [
+  {
+    key: 'unreachable',
+    figures: units.flatMap((way, cell): Figure[] =>
+      way === -1
+        ? [
+            {
+              is: 'hatch',
+              x: cell % width,
+              y: Math.floor(cell / width),
+              width: 1,
+              height: 1,
+              stroke: 'loss',
+              line: 0.06,
+            },
+          ]
+        : [],
+    ),
+  },
+];
+
+const circle = (x: number, y: number, radius: number, stroke: 'loss' | 'mark'): Figure => ({
+  is: 'circle',
+  x,
+  y,
+  radius,
+  stroke,
+  line: 0.06,
+  dash: [0.3, 0.2],
+});
+
+/** How near to the player spawners send none, and the areas into which they send. */
+export const safeDistanceMarks = ({ ground }: Pick<Level, 'ground'>): Mark[] =>
+  ground.pieces.flatMap((piece): Mark[] =>
+    piece.piece !== 'spawner'
+      ? []
+      : [
+          {
+            key: `safe-${piece.id}`,
+            figures: [
+              ...(piece.safeDistance > 0 ? [circle(piece.at.x, piece.at.y, piece.safeDistance, 'loss')] : []),
+              ...(piece.spread
+                ? [
+                    {
+                      is: 'rectangle',
+                      x: piece.at.x - piece.spread.width / 2,
+                      y: piece.at.y - piece.spread.height / 2,
+                      ...piece.spread,
+                      stroke: 'loss',
+                      line: 0.06,
+                      dash: [0.12, 0.12],
+                    } satisfies Figure,
+                  ]
+                : []),
+            ],
+          },
+        ],
+  );
+
+/** How far chasers see. */
+export const sightMarks = (project: Project, { ground }: Pick<Level, 'ground'>, values: Values): Mark[] =>
+  ground.pieces.flatMap((piece): Mark[] => {
+    if (piece.piece !== 'enemy') return [];
+    const kind = project.kinds.enemies.find(({ id }) => id === piece.kind);
+    if (kind?.movement !== 'chase') return [];
+    const sight = resolveAmount(kind.sight, values, { count: {}, worth: {} });
+    return sight > 0 ? [{ key: `sight-${piece.id}`, figures: [circle(piece.at.x, piece.at.y, sight, 'mark')] }] : [];
+  });
+
+const pointsOf = (places: readonly Place[]): number[] => places.flatMap(({ x, y }) => [x, y]);
+
+/** The ways of patrols, with their points. */
+export const patrolMarks = ({ ground }: Pick<Level, 'ground'>): Mark[] =>
+  ground.pieces.flatMap((piece): Mark[] =>
+    piece.piece === 'enemy' && piece.path && piece.path.length > 0
+      ? [
+          {
+            key: `patrol-${piece.id}`,
+            figures: [
+              {
+                is: 'line',
+                points: pointsOf([piece.at, ...piece.path]),
+                stroke: 'loss',
+                line: 0.06,
+                dash: [0.25, 0.18],
+              },
+              ...piece.path.map(({ x, y }): Figure => ({
+                is: 'rectangle',
+                x: x - 0.14,
+                y: y - 0.14,
+                width: 0.28,
+                height: 0.28,
+                fill: 'sheet',
+                stroke: 'loss',
+                line: 0.06,
+              })),
+            ],
+          },
+        ]
+      : [],
+  );
+
+/** Lines from latches to the gates that they open. */
+export function tieMarks({ ground }: Pick<Level, 'ground'>): Mark[] {
+  const gates = new Map(ground.pieces.flatMap((piece) => (piece.piece === 'gate' ? [[piece.id, piece] as const] : [])));
+  return ground.pieces.flatMap((piece): Mark[] => {
+    if (piece.piece !== 'latch') return [];
+    return piece.opens.flatMap((id): Mark[] => {
+      const gate = gates.get(id);
+      if (!gate) return [];
+      const to = { x: gate.at.x + gate.width / 2, y: gate.at.y + gate.height / 2 };
+      const line: Figure = {
+        is: 'line',
+        points: pointsOf([piece.at, to]),
+        stroke: 'win',
+        line: 0.08,
+        dash: [0.3, 0.12],
+      };
+      return [{ key: `tie-${piece.id}-${id}`, figures: [line] }];
+    });
+  });
+}
+
+/** Where players pass: the darker, the more of them. @param passes by cell: share of the attempts that passed there, 0–1 */
+export const passMarks = (passes: readonly number[], width: number): Mark[] =>
+  passes.flatMap((share, cell): Mark[] =>
+    share === 0
+      ? []
+      : [{ key: `pass-${cell}`, figures: [cellFigure({ width }, cell, 'mark')], opacity: Math.min(1, share) * 0.8 }],
+  );
+
+/** A way over the ground. @param points x, y, x, y … in units */
+export const wayMarks = (points: readonly number[]): Mark[] =>
+  points.length < 4 ? [] : [{ key: 'way', figures: [{ is: 'line', points, stroke: 'edit', line: 0.12 }] }];
+
+/** What an editor of the ground shows besides: pieces that are hidden at first, and areas that spawners fill. */
+export const hiddenMarks = ({ ground }: Pick<Level, 'ground'>): Mark[] =>
+  ground.pieces.flatMap((piece): Mark[] => {
+    if (piece.piece === 'collectable' && piece.hidden)
+      return [
+        {
+          key: `hidden-${piece.id}`,
+          figures: [
+            { is: 'circle', x: piece.at.x, y: piece.at.y, radius: 0.28, stroke: 'ink', line: 0.06, dash: [0.1, 0.1] },
+          ],
+        },
+      ];
+    if (piece.piece === 'spawner' && piece.spread)
+      return [
+        {
+          key: `spread-${piece.id}`,
+          figures: [
+            { is: 'circle', x: piece.at.x, y: piece.at.y, radius: 0.4, stroke: 'loss', line: 0.08, dash: [0.16, 0.14] },
+          ],
+        },
+      ];
+    return [];
+  });

@@ -1,0 +1,250 @@
+import { cleared, copiedText, mirrored, pasted, varied, type Cell } from '@stadion/core/building';
+import { duplicateLevel, editGround, groundPatch, withoutPieces } from '@stadion/core/edits';
+import type { Id, Level } from '@stadion/core/model';
+import {
+  lossMarks,
+  passMarks,
+  patrolMarks,
+  reachMarks,
+  reachOf,
+  safeDistanceMarks,
+  sightMarks,
+  tieMarks,
+  unreachableMarks,
+  wayMarks,
+  type Mark,
+} from '@stadion/core/scene';
+import { useCallback, useMemo, useState, type ReactNode } from 'react';
+import { useEdit, useGoto, usePacer, useSequenceEdit } from '../../project/hooks.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import { mintId } from '../../project/mintId.ts';
+import { Confirm } from '../../ui/index.ts';
+import { AsText } from './AsText.tsx';
+import { choiceByKey, handChoices, keyOfHand } from './choices.ts';
+import { FactsOfGround, FactsOfWays } from './GroundFacts.tsx';
+import type { Hand, Outcome } from './gestures.ts';
+import { HeldSentence } from './HeldSentence.tsx';
+import { DrawnBar, type Drawn } from './DrawnBar.tsx';
+import { Palette } from './Palette.tsx';
+import { Stage } from './Stage.tsx';
+import { CopyPanel, ScatterPanel, SizePanel, WholeGround, type GroundPanel } from './WholeGround.tsx';
+
+interface Props {
+  here: LevelHere;
+  /** Where attempts of the forecast were lost: x, y, x, y … in units. */
+  lostAt: readonly number[];
+  /** What stands over the level, with what can be done to it. */
+  head: (acts: ReactNode) => ReactNode;
+}
+
+const NOTHING: ReadonlySet<Id> = new Set();
+const AT_FIRST: readonly Drawn[] = ['patrols', 'ties'];
+
+/** A level's ground: what stands on it, put and moved, as a picture or as text. */
+export function GroundView({ here, lostAt, head }: Props) {
+  const { level, project, values } = here;
+  const edit = useEdit();
+  const goto = useGoto();
+  const change = useSequenceEdit();
+  const choices = useMemo(() => handChoices(project), [project]);
+  const [hand, setHand] = useState<Hand | null>(null);
+  const [heldIds, setHeld] = useState<ReadonlySet<Id>>(NOTHING);
+  const [said, setSaid] = useState('');
+  const [trouble, setTrouble] = useState('');
+  const [panel, setPanel] = useState<GroundPanel | null>(null);
+  const [clearing, setClearing] = useState(false);
+  const [shown, setShown] = useState<ReadonlySet<Drawn>>(new Set(AT_FIRST));
+  const [passes, setPasses] = useState<Parameters<typeof FactsOfWays>[0]['ways']>(null);
+
+  const pieces = level.ground.pieces.filter(({ id }) => heldIds.has(id));
+  const held = useMemo(
+    () => new Set(level.ground.pieces.flatMap(({ id }) => (heldIds.has(id) ? [id] : []))),
+    [level.ground.pieces, heldIds],
+  );
+
+  const take = (outcome: Outcome): void => {
+    setTrouble(outcome.refused ?? '');
+    if (outcome.ground !== level.ground) edit(editGround(level, outcome.ground, outcome.label));
+    if (outcome.held) setHeld(new Set(outcome.held));
+    if (outcome.label !== '') setSaid(outcome.label);
+  };
+  const remove = (ids: ReadonlySet<Id>, label: string): boolean => {
+    if (ids.size === 0) return false;
+    const result = withoutPieces(level, ids, here.names);
+    if ('refused' in result) {
+      setTrouble(result.refused);
+      return false;
+    }
+    take({ ground: result.ground, label, held: [] });
+    return true;
+  };
+  const letGo = (): void => {
+    setTrouble('');
+    if (hand) setHand(null);
+    else setHeld(NOTHING);
+  };
+  const copy = (cuts: boolean): string | undefined => {
+    if (pieces.length === 0) return undefined;
+    const text = copiedText(project, pieces, values);
+    if (cuts && !remove(held, `Cut ${pieces.length} pieces`)) return undefined;
+    setSaid(`${pieces.length} piece${pieces.length === 1 ? '' : 's'} copied`);
+    return text;
+  };
+  const paste = (text: string, cell: Cell): void => {
+    const result = pasted(project, level.ground, text, cell, mintId);
+    if (typeof result === 'string') return setTrouble(result);
+    const left = [...new Set(result.dropped)];
+    take({
+      ground: result.ground,
+      label: `Paste ${result.ids.length} piece${result.ids.length === 1 ? '' : 's'}`,
+      held: result.ids,
+      ...(left.length > 0 ? { refused: `Left out or changed: ${left.join('; ')}.` } : {}),
+    });
+  };
+  const varyAsNew = (): void => {
+    const command = duplicateLevel(project, here.slotId, mintId);
+    const added = command?.patch.find(({ path }) => /^\/levels\/[^/]+$/.test(path));
+    if (!command || !added) return;
+    const next = varied(mirrored(level.ground, 'leftRight'), Math.floor(Math.random() * 1e6));
+    const path = added.path.split('/').slice(1);
+    change({
+      ...command,
+      label: `A new level from ${level.name}`,
+      patch: [...command.patch, ...groundPatch([...path, 'ground'], level.ground, next)],
+    });
+  };
+
+  const reach = useMemo(() => reachOf(level), [level]);
+  const drawn = useCallback(
+    (changed: Level): { below: Mark[]; above: Mark[] } => ({
+      below: [
+        ...(shown.has('reach') ? reachMarks(reach) : []),
+        ...(shown.has('passes') && passes ? passMarks(passes.passes, reach.width) : []),
+        ...(shown.has('unreachable') ? unreachableMarks(reach) : []),
+      ],
+      above: [
+        ...(shown.has('losses') ? lossMarks(lostAt) : []),
+        ...(shown.has('safe') ? safeDistanceMarks(changed) : []),
+        ...(shown.has('sight') ? sightMarks(project, changed, values) : []),
+        ...(shown.has('patrols') ? patrolMarks(changed) : []),
+        ...(shown.has('ties') ? tieMarks(changed) : []),
+        ...(shown.has('way') && passes?.fastest ? wayMarks(passes.fastest.points) : []),
+      ],
+    }),
+    [shown, reach, passes, lostAt, project, values],
+  );
+  const pacer = usePacer();
+  const asksWays = shown.has('passes') || shown.has('way');
+
+  return (
+    <div className="flex min-w-0 grow flex-col overflow-y-auto px-[22px] pt-3.5 pb-4">
+      {head(
+        <>
+          <WholeGround
+            here={here}
+            onOutcome={take}
+            onPanel={setPanel}
+            onSay={setTrouble}
+            onClear={() => setClearing(true)}
+            onVaryAsNew={varyAsNew}
+          />
+          <button
+            type="button"
+            className="link whitespace-nowrap"
+            aria-expanded={panel === 'text'}
+            onClick={() => setPanel(panel === 'text' ? null : 'text')}
+          >
+            {panel === 'text' ? 'As a picture' : 'As text'}
+          </button>
+        </>,
+      )}
+      {panel === 'text' ? (
+        <div className="mt-2 flex grow flex-col">
+          <AsText here={here} onOutcome={take} onClose={() => setPanel(null)} />
+        </div>
+      ) : (
+        <>
+          <Palette
+            choices={choices}
+            ground={level.ground}
+            now={keyOfHand(hand)}
+            onChoose={(choice) => {
+              setHand(choice?.hand ?? null);
+              if (choice) setHeld(NOTHING);
+            }}
+            onAddKind={() => goto({ screen: 'kinds' })}
+          />
+          {panel === 'size' ? <SizePanel here={here} onOutcome={take} onClose={() => setPanel(null)} /> : null}
+          {panel === 'scatter' ? (
+            <ScatterPanel here={here} onOutcome={take} onClose={() => setPanel(null)} onSay={setTrouble} />
+          ) : null}
+          {panel === 'copy' ? <CopyPanel here={here} onClose={() => setPanel(null)} /> : null}
+          <Stage
+            here={here}
+            hand={hand}
+            held={held}
+            drawn={drawn}
+            onHold={(ids) => setHeld(new Set(ids))}
+            onOutcome={take}
+            onSay={setSaid}
+            onLetGo={letGo}
+            onRemove={() => remove(held, `Remove ${held.size} piece${held.size === 1 ? '' : 's'}`)}
+            onKeyChoice={(key) => {
+              const choice = choiceByKey(choices, key, keyOfHand(hand));
+              if (!choice) return false;
+              setHand(choice.hand);
+              setHeld(NOTHING);
+              setSaid(`In hand: ${choice.label}`);
+              return true;
+            }}
+            onCopy={copy}
+            onPaste={paste}
+          />
+          <p role="status" className="mt-1 h-5 shrink-0 truncate text-[12px] text-ink-3">
+            {said}
+          </p>
+          <DrawnBar
+            shown={shown}
+            onToggle={(name) => {
+              const next = new Set(shown);
+              if (!next.delete(name)) next.add(name);
+              setShown(next);
+            }}
+          />
+          <div className="min-h-[64px] border-t border-line py-2">
+            {trouble === '' ? null : (
+              <p role="alert" className="text-loss">
+                {trouble}
+              </p>
+            )}
+            <HeldSentence
+              here={here}
+              pieces={pieces}
+              hand={hand}
+              onHand={setHand}
+              onRemove={() => remove(held, `Remove ${held.size} piece${held.size === 1 ? '' : 's'}`)}
+              onKinds={() => goto({ screen: 'kinds' })}
+            />
+          </div>
+          <FactsOfGround here={here} reach={reach} />
+          {asksWays ? <FactsOfWays here={here} pacer={pacer} ways={passes} onWays={setPasses} /> : null}
+        </>
+      )}
+      <Confirm
+        open={clearing}
+        title={`Clear the ground of ${level.name}?`}
+        does="Clear it"
+        onClose={() => setClearing(false)}
+        onConfirm={() => {
+          const ids = new Set(level.ground.pieces.flatMap(({ id, piece }) => (piece === 'start' ? [] : [id])));
+          const result = withoutPieces(level, ids, here.names);
+          if ('refused' in result) setTrouble(result.refused);
+          else take({ ground: cleared(level.ground), label: 'Clear the ground', held: [] });
+        }}
+      >
+        All walls inside and all pieces but the start go: {level.ground.pieces.length - 1} pieces. Undo brings them
+        back.
+      </Confirm>
+    </div>
+  );
+}

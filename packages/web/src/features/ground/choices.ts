@@ -1,0 +1,104 @@
+import { puttables, type CellName, type Puttable } from '@stadion/core/building';
+import type { PieceName, Project } from '@stadion/core/model';
+import { looksOf, markFigures, type Figure } from '@stadion/core/scene';
+import type { Hand } from './gestures.ts';
+
+/** One of the things that can be in hand, as it is offered. */
+export interface HandChoice {
+  key: string;
+  label: string;
+  hand: Hand;
+  figures: readonly Figure[];
+  /** Counted on the ground by this key, or this sort of piece; cells are not counted. */
+  counts?: string;
+}
+
+const RADIUS = 0.4;
+const square = { is: 'rectangle', x: -RADIUS, y: -RADIUS, width: 2 * RADIUS, height: 2 * RADIUS } as const;
+
+const CELL_CHOICES: readonly { cells: CellName; label: string; figures: Figure[] }[] = [
+  { cells: 'wall', label: 'Wall', figures: [{ ...square, fill: 'wall' }] },
+  { cells: 'open', label: 'Open ground', figures: [{ ...square, fill: 'ground', stroke: 'ink', line: 0.05 }] },
+  { cells: 'no ground', label: 'No ground', figures: [{ ...square, stroke: 'ink', line: 0.07, dash: [0.14, 0.1] }] },
+];
+
+const PLAIN: Readonly<Record<string, readonly Figure[]>> = {
+  start: [{ is: 'circle', x: 0, y: 0, radius: RADIUS, fill: 'mark', stroke: 'ink', line: 0.08 }],
+  goal: [{ ...square, fill: 'winSoft', stroke: 'win', line: 0.1, round: 0.15 }],
+  zone: [{ ...square, fill: 'sheet', stroke: 'win', line: 0.08, dash: [0.2, 0.12] }],
+  checkpoint: [{ is: 'circle', x: 0, y: 0, radius: RADIUS, stroke: 'ink', line: 0.1, dash: [0.16, 0.14] }],
+  latch: [{ ...square, fill: 'sheet', stroke: 'edit', line: 0.12 }],
+  gate: [
+    { ...square, stroke: 'edit', line: 0.12 },
+    { is: 'line', points: [0, -RADIUS, 0, RADIUS], stroke: 'edit', line: 0.12 },
+  ],
+};
+
+/** What sends or shoots is put with the first kind; its sentence says which kind. */
+const GENERAL: Readonly<Partial<Record<PieceName, string>>> = { spawner: 'Spawner', emitter: 'Emitter' };
+
+/** Everything that can be put, of what sends or shoots one for all kinds. */
+function offered(project: Project): Puttable[] {
+  const things = puttables(project);
+  const isFirst = (thing: Puttable): boolean => things.find(({ piece }) => piece === thing.piece) === thing;
+  const general = things.filter((thing) => GENERAL[thing.piece] !== undefined && isFirst(thing));
+  const plain = things.filter(({ kind }) => kind === undefined);
+  return [
+    ...plain,
+    ...general,
+    ...things.filter(({ kind, piece }) => kind !== undefined && GENERAL[piece] === undefined),
+  ];
+}
+
+/** Everything that can be in hand in a project, in the order in which it is offered. */
+export function handChoices(project: Project): HandChoice[] {
+  const looks = looksOf(project);
+  const { collectables, enemies, hazards } = project.kinds;
+  const figuresOf = (piece: string, kind: string): readonly Figure[] => {
+    const at = (list: readonly { id: string }[]): number => list.findIndex(({ id }) => id === kind);
+    if (piece === 'collectable') return markFigures(looks.collectables[at(collectables)]!, 0, 0, RADIUS);
+    if (piece === 'enemy') return markFigures(looks.enemies[at(enemies)]!, 0, 0, RADIUS);
+    if (piece === 'spawner')
+      return [
+        { is: 'circle', x: 0, y: 0, radius: RADIUS, stroke: 'loss', line: 0.1, dash: [0.16, 0.14] },
+        { is: 'circle', x: 0, y: 0, radius: 0.12, fill: 'loss' },
+      ];
+    if (piece === 'emitter')
+      return [{ is: 'polygon', points: [0, -RADIUS, RADIUS, RADIUS, -RADIUS, RADIUS], fill: 'loss' }];
+    const look = looks.hazards[at(hazards)];
+    return [
+      { ...square, fill: 'lossSoft' },
+      ...(look ? markFigures(look, 0, 0, 0.3) : [{ ...square, is: 'hatch', stroke: 'loss', line: 0.06 } as const]),
+    ];
+  };
+  return [
+    ...CELL_CHOICES.map(({ cells, label, figures }) => ({
+      key: `cells ${cells}`,
+      label,
+      hand: { is: 'cells', cells } as const,
+      figures,
+    })),
+    ...offered(project).map((thing) => ({
+      key: thing.key,
+      label: GENERAL[thing.piece] ?? thing.label,
+      hand: { is: 'thing', thing } as const,
+      figures: PLAIN[thing.piece] ?? figuresOf(thing.piece, thing.kind ?? ''),
+      counts: GENERAL[thing.piece] === undefined ? thing.key : thing.piece,
+    })),
+  ];
+}
+
+export const keyOfHand = (hand: Hand | null): string | undefined =>
+  hand?.is === 'cells' ? `cells ${hand.cells}` : hand?.is === 'thing' ? hand.thing.key : undefined;
+
+/** What a digit or a letter chooses: the n-th, or the next that begins with the letter. */
+export function choiceByKey(
+  choices: readonly HandChoice[],
+  key: string,
+  now: string | undefined,
+): HandChoice | undefined {
+  if (/^[1-9]$/.test(key)) return choices[Number(key) - 1];
+  if (!/^[a-z]$/i.test(key)) return undefined;
+  const fitting = choices.filter(({ label }) => label.toLowerCase().startsWith(key.toLowerCase()));
+  return fitting[(fitting.findIndex((choice) => choice.key === now) + 1) % Math.max(1, fitting.length)];
+}

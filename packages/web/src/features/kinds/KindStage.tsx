@@ -1,0 +1,63 @@
+import type { Figure } from '@stadion/core/scene';
+import { FigureMark, formatNumber } from '../../ui/index.ts';
+
+/** Pixels to a unit: a ground of usual size is drawn about so large. */
+const PER_UNIT = 20;
+const WIDTH = 250;
+const HEIGHT = 42;
+const ROOM = WIDTH - 30;
+
+interface Props {
+  figures: readonly Figure[];
+  /** Units. */
+  radius: number;
+  /** Units per second; 0 for what stands. */
+  speed: number;
+  does: 'goes' | 'goesAndComesBack' | 'stands' | 'covers';
+  /** For scale: the player beside it, with its speed. */
+  player?: { speed: number; radius: number };
+  playerWord: string;
+}
+
+/** Seconds from one end to the other. */
+const seconds = (speed: number): number => Math.min(60, ROOM / PER_UNIT / Math.max(0.01, speed));
+
+/** A strip on which a kind moves as it will move, with the player for scale. */
+export function KindStage({ figures, radius, speed, does, player, playerWord }: Props) {
+  const moves = speed > 0 && (does === 'goes' || does === 'goesAndComesBack');
+  const share = player && moves ? speed / player.speed : undefined;
+  const size = (of: number): number => of * 2 * PER_UNIT * 1.2;
+  const said = share === undefined ? '' : `${formatNumber(share, 2)} × the ${playerWord}`;
+  return (
+    <div
+      role="img"
+      aria-label={
+        moves ? `It goes ${formatNumber(speed)} units a second${said === '' ? '' : `, ${said}`}` : 'It stands'
+      }
+      className="relative overflow-hidden bg-ground"
+      style={{ width: WIDTH, height: HEIGHT }}
+    >
+      {player && moves ? (
+        <i
+          className="kind-goes absolute top-0 left-1 opacity-60"
+          style={{ animationDuration: `${seconds(player.speed)}s`, ['--way' as string]: `${ROOM}px` }}
+        >
+          <i
+            className="block rounded-full border border-ink bg-mark"
+            style={{ width: player.radius * 2 * PER_UNIT, height: player.radius * 2 * PER_UNIT, marginTop: 5 }}
+          />
+        </i>
+      ) : null}
+      <i
+        className={`absolute left-1 ${moves ? (does === 'goes' ? 'kind-goes' : 'kind-comes-back') : ''}`}
+        style={{
+          top: player && moves ? HEIGHT / 2 - 2 : (HEIGHT - size(radius)) / 2,
+          ...(moves ? { animationDuration: `${seconds(speed)}s`, ['--way' as string]: `${ROOM}px` } : {}),
+        }}
+      >
+        <FigureMark figures={figures} size={size(radius)} />
+      </i>
+      {said === '' ? null : <span className="absolute right-1 bottom-0 text-[11px] text-ink-2">{said}</span>}
+    </div>
+  );
+}

@@ -1,0 +1,420 @@
+import { namesFor } from '@stadion/core/attempt';
+import {
+  addKind,
+  at,
+  duplicateKind,
+  KIND_DEEDS,
+  removeKind,
+  renameKind,
+  replaceAt,
+  setMovement,
+  setOptional,
+  usesOfKind,
+  type AnyKind,
+  type KindDeed,
+  type KindRole,
+  type KindUses,
+} from '@stadion/core/edits';
+import { literal, type Amount, type CollectableKind, type EnemyKind, type HazardKind } from '@stadion/core/model';
+import { resolveAmount } from '@stadion/core/rules';
+import { looksOf, markFigures, type Figure } from '@stadion/core/scene';
+import { MoreHorizontal } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { FirstStep } from '../../project/FirstStep.tsx';
+import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
+import { levelHere, type LevelHere } from '../../project/levelHere.ts';
+import { mintId } from '../../project/mintId.ts';
+import { AmountChip, ruleInWords } from '../../sentences/index.ts';
+import { ChoiceChip, Confirm, Menu, NumberChip, TextInPlace } from '../../ui/index.ts';
+import { KindStage } from './KindStage.tsx';
+import { LookChip } from './LookChip.tsx';
+import { freeLook } from './looks.ts';
+import { PlayerFacts } from './PlayerFacts.tsx';
+
+/** The project's cast: who and what is in the game, in every level. */
+export function KindsScreen() {
+  const project = useProject();
+  const { position } = useSelection();
+  const here = useMemo(() => levelHere(project, position), [project, position]);
+  return here ? <Cast here={here} /> : <FirstStep />;
+}
+
+const ROLES: readonly { role: KindRole; title: string; none: string }[] = [
+  { role: 'collectables', title: 'To gather', none: 'Nothing can be gathered yet.' },
+  { role: 'enemies', title: 'Enemies', none: 'No enemies yet.' },
+  { role: 'hazards', title: 'Hazards', none: 'No hazards yet.' },
+];
+
+function Cast({ here }: { here: LevelHere }) {
+  const { project } = here;
+  const edit = useEdit();
+  const [trouble, setTrouble] = useState('');
+  const add = (deed: KindDeed): void => edit(addKind(project, deed, freeLook(project, KIND_DEEDS[deed].role), mintId));
+  const speed = resolveAmount(project.player.moves.roam.speed, here.values, here.placed);
+  const player = { speed, radius: project.player.radius };
+  return (
+    <main className="min-h-0 grow overflow-y-auto px-[22px] pt-3.5 pb-8">
+      <div className="flex items-baseline gap-3">
+        <h1>Kinds</h1>
+        <p className="grow text-ink-2">
+          Who and what is in this game, in every level. A number that follows a ramp is shown as it is at level{' '}
+          {here.position}.
+        </p>
+        <Menu
+          trigger={
+            <button type="button" className="link">
+              + kind
+            </button>
+          }
+          entries={(Object.keys(KIND_DEEDS) as KindDeed[]).map((deed) => ({
+            label: `One that ${KIND_DEEDS[deed].label}`,
+            onSelect: () => add(deed),
+          }))}
+        />
+      </div>
+      {trouble === '' ? null : (
+        <p role="alert" className="mt-2 border-l-[3px] border-loss bg-loss-soft px-3 py-1.5">
+          {trouble}{' '}
+          <button type="button" className="link" onClick={() => setTrouble('')}>
+            Close
+          </button>
+        </p>
+      )}
+      <h2 className="mt-4 border-b border-line pb-1 text-[13px]">The player</h2>
+      <div className="kind-row">
+        <span className="p-1">
+          <i className="block size-[22px] rounded-full border-2 border-ink bg-mark" />
+        </span>
+        <PlayerFacts here={here} />
+        <KindStage
+          figures={[{ is: 'circle', x: 0, y: 0, radius: 0.4, fill: 'mark', stroke: 'ink', line: 0.06 }]}
+          radius={player.radius}
+          speed={speed}
+          does="goes"
+          playerWord={project.words.player}
+        />
+        <span className="text-ink-3">in every level</span>
+      </div>
+      {ROLES.map(({ role, title, none }) => (
+        <section key={role} aria-label={title}>
+          <h2 className="mt-4 border-b border-line pb-1 text-[13px]">{title}</h2>
+          {project.kinds[role].length === 0 ? <p className="py-2 text-ink-3">{none}</p> : null}
+          {project.kinds[role].map((kind, index) => (
+            <KindRow
+              key={kind.id}
+              here={here}
+              role={role}
+              kind={kind}
+              index={index}
+              player={player}
+              onTrouble={setTrouble}
+            />
+          ))}
+        </section>
+      ))}
+    </main>
+  );
+}
+
+interface RowProps {
+  here: LevelHere;
+  role: KindRole;
+  kind: AnyKind;
+  index: number;
+  player: { speed: number; radius: number };
+  onTrouble: (words: string) => void;
+}
+
+const isEnemy = (kind: AnyKind): kind is EnemyKind => 'movement' in kind;
+const isHazard = (kind: AnyKind): kind is HazardKind => 'acts' in kind;
+
+function figuresOf(here: LevelHere, role: KindRole, index: number): readonly Figure[] {
+  const look = looksOf(here.project)[role][index];
+  if (look) return markFigures(look, 0, 0, 0.42);
+  const area = { x: -0.42, y: -0.42, width: 0.84, height: 0.84 };
+  return [
+    { is: 'rectangle', ...area, fill: 'lossSoft' },
+    { is: 'hatch', ...area, stroke: 'loss', line: 0.06 },
+  ];
+}
+
+/** One kind: how it looks, what it does, how it moves, where it stands. */
+function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
+  const { project } = here;
+  const edit = useEdit();
+  const [removing, setRemoving] = useState(false);
+  const figures = figuresOf(here, role, index);
+  const uses = useMemo(
+    () => usesOfKind(project, role, kind.id, (rule, level) => ruleInWords(rule, namesFor(project, level))),
+    [project, role, kind.id],
+  );
+  const removal = (): ReturnType<typeof removeKind> =>
+    removeKind(project, role, kind, uses, (level) => namesFor(project, level));
+  const speed = isEnemy(kind) && kind.movement !== 'still' ? resolveAmount(kind.speed, here.values, here.placed) : 0;
+  return (
+    <div className="kind-row group/kind" role="group" aria-label={kind.name}>
+      <LookChip role={role} kind={kind} look={looksOf(project)[role][index]} figures={figures} />
+      <div className="say">
+        <TextInPlace
+          label="Its name"
+          value={kind.name}
+          className="font-semibold"
+          refuse={(text) =>
+            text === '' ? 'This needs a name.' : text.length > 80 ? 'A name has at most 80 characters.' : undefined
+          }
+          onCommit={(name) => edit(renameKind(role, kind, name))}
+        />
+        {isEnemy(kind) ? (
+          <EnemyWords here={here} kind={kind} />
+        ) : isHazard(kind) ? (
+          <HazardWords here={here} kind={kind} />
+        ) : (
+          <CollectableWords here={here} kind={kind} />
+        )}
+        <Menu
+          trigger={
+            <button
+              type="button"
+              className="acts rounded-r p-1 text-ink-3 hover:bg-edit-soft"
+              aria-label={`What to do with ${kind.name}`}
+            >
+              <MoreHorizontal size={15} />
+            </button>
+          }
+          entries={[
+            {
+              label: 'Duplicate',
+              onSelect: () =>
+                edit(
+                  duplicateKind(
+                    project,
+                    role,
+                    kind,
+                    freeLook(project, role, looksOf(project)[role][index]?.colour),
+                    mintId,
+                  ),
+                ),
+            },
+            {
+              label: 'Remove…',
+              onSelect: () => {
+                const result = removal();
+                if ('refused' in result) onTrouble(result.refused);
+                else if (uses.pieces > 0) setRemoving(true);
+                else edit(result);
+              },
+            },
+          ]}
+        />
+      </div>
+      <KindStage
+        figures={figures}
+        radius={isEnemy(kind) ? kind.radius : isHazard(kind) ? 0.5 : 0.27}
+        speed={speed}
+        does={isEnemy(kind) ? (kind.movement === 'patrol' ? 'goesAndComesBack' : 'goes') : 'stands'}
+        player={player}
+        playerWord={project.words.player}
+      />
+      <UsesOf uses={uses} />
+      <Confirm
+        open={removing}
+        title={`Remove ${kind.name}?`}
+        does="Remove it"
+        onClose={() => setRemoving(false)}
+        onConfirm={() => {
+          const result = removal();
+          if ('refused' in result) onTrouble(result.refused);
+          else edit(result);
+        }}
+      >
+        Its {uses.pieces} pieces in {uses.levels.length} levels go with it. Undo brings all back.
+      </Confirm>
+    </div>
+  );
+}
+
+/** Where a kind stands, and which rules name it, as ways there. */
+function UsesOf({ uses }: { uses: KindUses }) {
+  const project = useProject();
+  const goto = useGoto();
+  const slotOf = (levelId: string): string | undefined => project.slots.find((slot) => slot.levelId === levelId)?.id;
+  return (
+    <span className="text-[12px] text-ink-2">
+      {uses.pieces === 0 ? (
+        'stands nowhere'
+      ) : (
+        <Menu
+          trigger={
+            <button type="button" className="link">
+              {uses.pieces} pieces in {uses.levels.length} level{uses.levels.length === 1 ? '' : 's'}
+            </button>
+          }
+          entries={uses.levels.slice(0, 40).map(({ level, pieces }) => ({
+            label: level.name,
+            note: String(pieces),
+            onSelect: () => goto({ screen: 'level', view: 'ground', slotId: slotOf(level.id) }),
+          }))}
+        />
+      )}
+      {uses.named.length === 0 ? null : (
+        <>
+          {' · '}
+          <Menu
+            trigger={
+              <button type="button" className="link">
+                {uses.named.length} rule{uses.named.length === 1 ? '' : 's'}
+              </button>
+            }
+            entries={uses.named.slice(0, 40).map(({ level, words }) => ({
+              label: words.length > 70 ? `${words.slice(0, 70)}…` : words,
+              note: level?.name ?? 'every level',
+              onSelect: () =>
+                level
+                  ? goto({ screen: 'level', view: 'rules', slotId: slotOf(level.id) })
+                  : goto({ screen: 'sequence' }),
+            }))}
+          />
+        </>
+      )}
+    </span>
+  );
+}
+
+function CollectableWords({ here, kind }: { here: LevelHere; kind: CollectableKind }) {
+  return (
+    <>
+      <span className="join">is worth</span>
+      <AmountChip
+        here={here}
+        label={`Worth of ${kind.name}`}
+        amount={kind.worth}
+        path={at('kinds', 'collectables', kind.id, 'worth')}
+        step={1}
+        min={0}
+        max={100000}
+      />
+    </>
+  );
+}
+
+const MOVEMENTS = [
+  { value: 'chase', label: 'chases' },
+  { value: 'patrol', label: 'patrols' },
+  { value: 'still', label: 'stands' },
+];
+
+function EnemyWords({ here, kind }: { here: LevelHere; kind: EnemyKind }) {
+  const edit = useEdit();
+  const path = at('kinds', 'enemies', kind.id);
+  const amount = (label: string, field: string, value: Amount, max: number, step = 0.1) => (
+    <AmountChip
+      here={here}
+      label={`${label} of ${kind.name}`}
+      amount={value}
+      path={`${path}/${field}`}
+      step={step}
+      min={0}
+      max={max}
+      {...(field === 'damage' || field === 'health' ? { onClear: () => set(field, value, undefined) } : {})}
+    />
+  );
+  const set = (field: string, before: unknown, after: unknown): void =>
+    edit({ label: `${field} of ${kind.name}`, patch: setOptional(`${path}/${field}`, before, after) });
+  return (
+    <>
+      <ChoiceChip
+        label={`How ${kind.name} moves`}
+        value={kind.movement}
+        choices={MOVEMENTS}
+        onChoose={(movement) => edit(setMovement(kind, movement as EnemyKind['movement']))}
+      />
+      {kind.movement === 'still' ? null : (
+        <>
+          <span className="join">at</span>
+          {amount('Speed', 'speed', kind.speed, 25)}
+          <span className="join">units/s</span>
+        </>
+      )}
+      {kind.movement === 'chase' ? (
+        <>
+          <span className="join">, sees</span>
+          {amount('Sight', 'sight', kind.sight, 100, 0.5)}
+          <span className="join">units</span>
+        </>
+      ) : null}
+      <span className="join">, is</span>
+      <NumberChip
+        label={`Size of ${kind.name}`}
+        value={kind.radius}
+        step={0.05}
+        min={0.1}
+        max={2}
+        onCommit={(radius) => edit({ label: `Size of ${kind.name}`, patch: [replaceAt(`${path}/radius`, radius)] })}
+      />
+      <span className="join">big</span>
+      {kind.damage ? (
+        <>
+          <span className="join">, takes</span>
+          {amount('Damage', 'damage', kind.damage, 100000, 1)}
+          <span className="join">health at a touch</span>
+        </>
+      ) : (
+        <button type="button" className="acts link" onClick={() => set('damage', undefined, literal(10))}>
+          + damage
+        </button>
+      )}
+      <span className="join">and</span>
+      {kind.health ? (
+        <>
+          <span className="join">is beaten by</span>
+          {amount('Health', 'health', kind.health, 100000, 1)}
+          <span className="join">damage</span>
+        </>
+      ) : (
+        <ChoiceChip
+          label={`Can ${kind.name} be beaten?`}
+          value="no"
+          choices={[
+            { value: 'no', label: 'cannot be beaten' },
+            { value: 'yes', label: 'is beaten by damage' },
+          ]}
+          onChoose={() => set('health', undefined, literal(3))}
+        />
+      )}
+    </>
+  );
+}
+
+const ACTS = [
+  { value: 'atTouch', label: 'at a touch' },
+  { value: 'perSecond', label: 'per second' },
+];
+
+function HazardWords({ here, kind }: { here: LevelHere; kind: HazardKind }) {
+  const edit = useEdit();
+  const path = at('kinds', 'hazards', kind.id);
+  return (
+    <>
+      <span className="join">takes</span>
+      <AmountChip
+        here={here}
+        label={`Damage of ${kind.name}`}
+        amount={kind.damage}
+        path={`${path}/damage`}
+        step={1}
+        min={0}
+        max={100000}
+      />
+      <span className="join">health</span>
+      <ChoiceChip
+        label={`When ${kind.name} hurts`}
+        value={kind.acts}
+        choices={ACTS}
+        onChoose={(acts) => edit({ label: `When ${kind.name} hurts`, patch: [replaceAt(`${path}/acts`, acts)] })}
+      />
+      {kind.damage.from === 'number' && kind.damage.value === 0 ? (
+        <span className="text-ink-3">: only rules act on it</span>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,26 @@
+import { allKinds } from '@stadion/core/edits';
+import type { Id, Look, Project } from '@stadion/core/model';
+import { looksOf, MARKS } from '@stadion/core/scene';
+
+/** A kind of hazard without a mark of its own is known by its strokes. */
+const STROKES = 'strokes';
+
+/** By mark: the name of the kind that has it. */
+export function takenMarks(project: Project, except?: Id): Map<string, string> {
+  const looks = looksOf(project);
+  const all = [...looks.collectables, ...looks.enemies, ...looks.hazards];
+  return new Map(
+    allKinds(project).flatMap(({ kind }, index) =>
+      kind.id === except ? [] : [[all[index]?.mark ?? STROKES, kind.name] as const],
+    ),
+  );
+}
+
+const COLOUR_OF = { collectables: 'leaf', enemies: 'claret', hazards: 'claret' } as const;
+
+/** A mark that no kind has yet. */
+export function freeLook(project: Project, role: keyof typeof COLOUR_OF, colour?: string): Look {
+  const taken = takenMarks(project);
+  const mark = Object.keys(MARKS).find((name) => !taken.has(name)) ?? 'disc';
+  return { mark, colour: colour ?? COLOUR_OF[role] };
+}

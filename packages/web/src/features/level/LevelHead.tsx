@@ -1,0 +1,47 @@
+import { renameLevel } from '@stadion/core/edits';
+import type { ReactNode } from 'react';
+import { useAppDispatch, useAppSelector, useEdit, useGoto, useSelection } from '../../project/hooks.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import { renamingStarted } from '../../project/viewSlice.ts';
+import { Segmented, TextInPlace } from '../../ui/index.ts';
+
+const VIEWS = [
+  { value: 'rules', label: 'Rules' },
+  { value: 'ground', label: 'Ground' },
+];
+
+/** Over a level: its place and name, which of its sides is looked at, and what can be done there. */
+export function LevelHead({ here, children }: { here: LevelHere; children?: ReactNode }) {
+  const { level, slotId, position } = here;
+  const edit = useEdit();
+  const goto = useGoto();
+  const dispatch = useAppDispatch();
+  const { view } = useSelection();
+  const renaming = useAppSelector((state) => state.view.renaming === slotId);
+  return (
+    <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <h1 className="flex items-baseline gap-3">
+        <span>{position}</span>
+        <TextInPlace
+          label="Name of the level"
+          value={level.name}
+          className="px-1"
+          editing={renaming}
+          onEditingChange={(editing) => !editing && dispatch(renamingStarted(null))}
+          refuse={(text) =>
+            text === '' ? 'A level needs a name.' : text.length > 80 ? 'A name has at most 80 characters.' : undefined
+          }
+          onCommit={(name) => edit(renameLevel(level, name))}
+        />
+      </h1>
+      <Segmented
+        label="What is looked at"
+        value={view}
+        options={VIEWS}
+        onChange={(next) => goto({ view: next === 'ground' ? 'ground' : 'rules' })}
+      />
+      <div className="grow" />
+      {children}
+    </div>
+  );
+}
