@@ -178,6 +178,8 @@ export async function pageOf({ address, session, downloads }: Omit<Launched, 'qu
   };
   const click = async (element: WebElement): Promise<void> => {
     await driver.executeScript('arguments[0].scrollIntoView({ block: "nearest", inline: "nearest" });', element);
+    // Acts come where the pointer is.
+    await driver.actions().move({ origin: element }).perform();
     await element.click();
   };
 

@@ -60,6 +60,7 @@ export function createApp({ storage, queue, readFile, log, now, access, webFolde
     readSnapshot: (projectId, snapshotId) => snapshots.read(projectId, snapshotId),
     tell: (projectId, entries) => events.tell(projectId, 'forecasts', entries),
     isHeard: (projectId) => events.isHeard(projectId),
+    keepRates: (projectId, rates) => projects.keepRates(projectId, rates),
   });
 
   const api = express.Router();

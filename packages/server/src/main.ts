@@ -54,6 +54,7 @@ const app = createApp({
   ...(fs.existsSync(path.join(webFolder, 'index.html')) ? { webFolder } : {}),
 });
 async function makeReady(): Promise<void> {
+  await app.projects.emptyBin();
   const { upgraded, unreadable } = await app.projects.bringUpToDate();
   if (upgraded.length > 0) log.info({ projects: upgraded }, 'brought up to the present version');
   for (const { id, why } of unreadable) log.error({ project: id, why }, 'a project cannot be read');

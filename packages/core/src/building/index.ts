@@ -16,3 +16,4 @@ export { mirrored, turned, turnRefused, type Mirror } from './mirror.ts';
 export { scattered, varied, type Scatter } from './scatter.ts';
 export { groundOfText, legendOf, textOfGround, type LegendEntry, type TextFault } from './text.ts';
 export { copiedText, pasted, type Pasted } from './clipboard.ts';
+export { START_GOALS, START_MOVES, StartChoices, startProject, type StartGoal } from './start/start.ts';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ProjectDocument } from '../model/index.ts';
+import { StartChoices } from '../building/index.ts';
 import { Revision } from './edit.ts';
 
 export const ProjectSummary = z
@@ -9,6 +10,10 @@ export const ProjectSummary = z
     revision: z.number().int(),
     slots: z.number().int(),
     updatedAt: z.iso.datetime(),
+    rates: z
+      .array(z.number().min(0).max(1).nullable())
+      .describe('Clear rates by slot as they were last forecast; null where there is none.'),
+    binnedAt: z.iso.datetime().optional().describe('Since when it is in the bin; absent for all others.'),
     unreadable: z.string().optional().describe('Why it cannot be opened; absent for all others.'),
   })
   .meta({ id: 'ProjectSummary' });
@@ -17,11 +22,20 @@ export type ProjectSummary = z.infer<typeof ProjectSummary>;
 export const ProjectList = z.strictObject({ projects: z.array(ProjectSummary) }).meta({ id: 'ProjectList' });
 export type ProjectList = z.infer<typeof ProjectList>;
 
+const ProjectName = z.string().regex(/\S/, 'A project needs a name.').max(80, 'A name has at most 80 characters.');
+
 export const CreateProject = z
-  .strictObject({
-    from: z.enum(['demo', 'empty']),
-    name: z.string().regex(/\S/, 'A project needs a name.').max(80, 'A name has at most 80 characters.').optional(),
-  })
+  .discriminatedUnion('from', [
+    z.strictObject({ from: z.enum(['demo', 'empty']), name: ProjectName.optional() }),
+    z.strictObject({ from: z.literal('copy'), of: z.string(), name: ProjectName.optional() }),
+    z.strictObject({
+      from: z.literal('start'),
+      name: ProjectName.optional(),
+      moves: StartChoices.shape.moves,
+      goal: StartChoices.shape.goal,
+      levels: StartChoices.shape.levels,
+    }),
+  ])
   .meta({ id: 'CreateProject' });
 export type CreateProject = z.infer<typeof CreateProject>;
 
@@ -39,3 +53,6 @@ export const ImportedProject = z
   .strictObject({ id: z.string(), name: z.string(), slots: z.number().int() })
   .meta({ id: 'ImportedProject' });
 export type ImportedProject = z.infer<typeof ImportedProject>;
+
+export const RenameProject = z.strictObject({ name: ProjectName }).meta({ id: 'RenameProject' });
+export type RenameProject = z.infer<typeof RenameProject>;

@@ -57,4 +57,4 @@ export { pointerOf } from './pointer.ts';
 export { positionOf } from './positions.ts';
 export { type LiveTier, type Slot, type Tier } from './sequence.ts';
 export { StarReading, Stars } from './stars.ts';
-export { emptyProject, newLevel, usualEnding } from './templates.ts';
+export { emptyProject, usualLosses, newLevel, usualEnding } from './templates.ts';

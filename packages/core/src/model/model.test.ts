@@ -186,7 +186,7 @@ describe('a new level', () => {
     ['in the demo', homeBeforeDusk()],
     [
       'where there is nothing to gather and nobody to fear',
-      { ...emptyProject('Bare'), kinds: { collectables: [], enemies: [], hazards: [] } },
+      { ...emptyProject('Bare'), standing: [], kinds: { collectables: [], enemies: [], hazards: [] } },
     ],
   ])('%s is whole', (_case, project) => {
     const level = newLevel(project, 'fresh', 'Fresh');

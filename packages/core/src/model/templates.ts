@@ -3,6 +3,7 @@ import type { Ending } from './ending.ts';
 import type { Level } from './level.ts';
 import { usualPacers } from './pacer.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './project.ts';
+import type { Rule } from './rule.ts';
 import { usualTallyPolicies, type Run } from './run.ts';
 
 /** The plain ending: a breath, then on with it, or once more. */
@@ -27,6 +28,28 @@ const usualRun = (): Run => ({
   },
 });
 
+/** The losses that fit most games: a touch of any of these kinds takes a life, and none left ends the attempt. */
+export const usualLosses = (touching: readonly string[]): Rule[] => [
+  {
+    id: 'out-of-lives',
+    when: {
+      id: 'no-lives',
+      is: 'compare',
+      reading: { reading: 'lives' },
+      comparison: 'atMost',
+      amount: literal(0),
+    },
+    then: [{ effect: 'lose', cause: 'Out of lives' }],
+    fires: 'once',
+  },
+  ...touching.map((kind): Rule => ({
+    id: `touch-${kind}`,
+    when: { id: `touches-${kind}`, is: 'onOff', reading: { reading: 'touching', kind }, on: true },
+    then: [{ effect: 'loseLife', lives: literal(1), back: 'start', resets: [] }],
+    fires: 'eachTime',
+  })),
+];
+
 /** A project with one kind of everything and no levels yet: enough that the first added level can be played. */
 export function emptyProject(name: string): Project {
   return {
@@ -44,7 +67,7 @@ export function emptyProject(name: string): Project {
     lengths: { metresPerUnit: 1, shown: 'units' },
     score: [{ id: 'worth', reading: { reading: 'worth', of: 'any' }, times: literal(1) }],
     tallies: [],
-    standing: [],
+    standing: usualLosses(['chaser']),
     run: usualRun(),
     kinds: {
       collectables: [{ id: 'token', name: 'Token', worth: literal(5) }],
@@ -88,14 +111,21 @@ const SPOTS = [
   [16.5, 9.5],
 ] as const;
 
+/** The usual losses, less what standing rules see to already. */
+function ownLosses({ standing, kinds }: Project): Rule[] {
+  const inForce = standing.filter((rule) => rule.off !== true);
+  const does = (effect: 'lose' | 'loseLife'): boolean =>
+    inForce.some((rule) => rule.then.some((other) => other.effect === effect));
+  const [enemy] = kinds.enemies;
+  return usualLosses(enemy && !does('loseLife') ? [enemy.id] : []).filter(
+    ({ id }) => id !== 'out-of-lives' || !does('lose'),
+  );
+}
+
 /** A small level that can be won at once: gather half of what is placed, then reach the exit. */
 export function newLevel(project: Project, id: string, name: string): Level {
   const collectable = project.kinds.collectables[0];
   const enemy = project.kinds.enemies[0];
-  // What standing rules already see to need not be said again.
-  const standing = project.standing.filter((rule) => rule.off !== true);
-  const livesEnd = standing.some((rule) => rule.then.some((effect) => effect.effect === 'lose'));
-  const touchCosts = standing.some((rule) => rule.then.some((effect) => effect.effect === 'loseLife'));
   return {
     id,
     name,
@@ -137,37 +167,7 @@ export function newLevel(project: Project, id: string, name: string): Level {
         then: [{ effect: 'win' }],
         fires: 'once',
       },
-      ...(livesEnd
-        ? []
-        : [
-            {
-              id: 'out-of-lives',
-              when: {
-                id: 'l1',
-                is: 'compare' as const,
-                reading: { reading: 'lives' as const },
-                comparison: 'atMost' as const,
-                amount: literal(0),
-              },
-              then: [{ effect: 'lose' as const, cause: 'Out of lives' }],
-              fires: 'once' as const,
-            },
-          ]),
-      ...(enemy && !touchCosts
-        ? [
-            {
-              id: 'touch',
-              when: {
-                id: 't1',
-                is: 'onOff' as const,
-                reading: { reading: 'touching' as const, kind: enemy.id },
-                on: true,
-              },
-              then: [{ effect: 'loseLife' as const, lives: literal(1), back: 'start' as const, resets: [] }],
-              fires: 'eachTime' as const,
-            },
-          ]
-        : []),
+      ...ownLosses(project),
     ],
     standingRulesOff: [],
     clock: {
@@ -177,7 +177,7 @@ export function newLevel(project: Project, id: string, name: string): Level {
       parSeconds: null,
       atExpiry: 'lose',
     },
-    stars: { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null, literal(40), literal(50)] },
+    stars: { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null, literal(25), literal(45)] },
     tie: 'win',
     ending: usualEnding(),
   };

@@ -11,6 +11,10 @@ export const projects = sqliteTable('projects', {
   slots: integer('slots').notNull(),
   createdAt: text('created_at').notNull(),
   updatedAt: text('updated_at').notNull(),
+  /** Since when it is in the bin. */
+  binnedAt: text('binned_at'),
+  /** Clear rates as they were last forecast: a JSON list of numbers and nulls, by slot. */
+  rates: text('rates'),
 });
 
 /** Every edit ever made, with what takes it back. */

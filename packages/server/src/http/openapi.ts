@@ -34,7 +34,7 @@ const ROUTES: RouteConfig[] = [
   {
     method: 'post',
     path: '/api/projects',
-    summary: 'A new project, empty or from the demo',
+    summary: 'A new project: empty, from the demo, from another one, or started from three choices',
     request: { body: json(contract.CreateProject) },
     responses: { 201: { description: 'Made.', ...json(contract.ImportedProject) }, 400: problem('Not understood.') },
   },
@@ -71,6 +71,27 @@ const ROUTES: RouteConfig[] = [
       422: problem('An edit does not fit, or the project would not be whole.'),
       428: problem('If-Match is missing.'),
     },
+  },
+  {
+    method: 'put',
+    path: '/api/projects/{id}/name',
+    summary: 'Rename a project, as an edit',
+    request: { params: id, body: json(contract.RenameProject) },
+    responses: { 204: { description: 'Renamed.' }, 404: problem('There is no such project.') },
+  },
+  {
+    method: 'delete',
+    path: '/api/projects/{id}',
+    summary: 'Put a project into the bin, for 30 days',
+    request: { params: id },
+    responses: { 204: { description: 'In the bin.' }, 404: problem('There is no such project.') },
+  },
+  {
+    method: 'post',
+    path: '/api/projects/{id}/restore',
+    summary: 'Take a project out of the bin',
+    request: { params: id },
+    responses: { 204: { description: 'Back in the list.' }, 404: problem('There is no such project.') },
   },
   {
     method: 'get',
@@ -120,6 +141,13 @@ const ROUTES: RouteConfig[] = [
     summary: 'A snapshot with its document',
     request: { params: snapshotId },
     responses: found('The snapshot.', contract.SnapshotSummary),
+  },
+  {
+    method: 'put',
+    path: '/api/projects/{id}/snapshots/{snapshotId}/name',
+    summary: 'Rename a snapshot',
+    request: { params: snapshotId, body: json(contract.RenameProject) },
+    responses: { 204: { description: 'Renamed.' }, 404: problem('There is no such snapshot.') },
   },
   {
     method: 'delete',

@@ -47,7 +47,7 @@ export async function fetchJson<T>(address: string, init?: RequestInit): Promise
 }
 
 export const jsonBody = (
-  method: 'POST' | 'PATCH',
+  method: 'POST' | 'PATCH' | 'PUT',
   body: unknown,
   headers: Record<string, string> = {},
 ): RequestInit => ({

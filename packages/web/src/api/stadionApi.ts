@@ -51,6 +51,21 @@ export const stadionApi = createApi({
       query: (body) => ({ address: '/api/projects', init: jsonBody('POST', body) }),
       invalidatesTags: ['Projects'],
     }),
+    renameProject: build.mutation<void, { projectId: string; name: string }>({
+      query: ({ projectId, name }) => ({
+        address: `/api/projects/${projectId}/name`,
+        init: jsonBody('PUT', { name }),
+      }),
+      invalidatesTags: ['Projects'],
+    }),
+    /** Puts a project into the bin, or takes it out. */
+    binProject: build.mutation<void, { projectId: string; binned: boolean }>({
+      query: ({ projectId, binned }) => ({
+        address: `/api/projects/${projectId}${binned ? '' : '/restore'}`,
+        init: { method: binned ? 'DELETE' : 'POST' },
+      }),
+      invalidatesTags: ['Projects'],
+    }),
     /** The bytes as they are: the server says where they cannot be read. */
     importProject: build.mutation<ImportedProject, Blob>({
       query: (file) => ({
@@ -70,6 +85,13 @@ export const stadionApi = createApi({
       query: ({ projectId, ...body }) => ({
         address: `/api/projects/${projectId}/snapshots`,
         init: jsonBody('POST', body),
+      }),
+      invalidatesTags: ['Snapshots'],
+    }),
+    renameSnapshot: build.mutation<void, { projectId: string; snapshotId: string; name: string }>({
+      query: ({ projectId, snapshotId, name }) => ({
+        address: `/api/projects/${projectId}/snapshots/${snapshotId}/name`,
+        init: jsonBody('PUT', { name }),
       }),
       invalidatesTags: ['Snapshots'],
     }),
@@ -93,7 +115,10 @@ export const stadionApi = createApi({
 
 export const {
   useProjectsQuery,
+  useBinProjectMutation,
   useCreateProjectMutation,
+  useRenameProjectMutation,
+  useRenameSnapshotMutation,
   useImportProjectMutation,
   useForecastsQuery,
   useSnapshotsQuery,

@@ -18,9 +18,30 @@ export interface ViewState {
   lanePanel: LanePanel | null;
   /** Is it being worked out what moves the selected level? */
   moversOpen: boolean;
+  /** Acts stand in the sentences at all times, not only where the pointer or the focus is. */
+  allActs: boolean;
 }
 
 export type LanePanel = 'uses' | 'range' | 'table' | 'bounds';
+
+/** Kept in this browser, for whoever uses it. */
+const ALL_ACTS = 'stadion-all-acts';
+
+function remembersAllActs(): boolean {
+  try {
+    return globalThis.localStorage?.getItem(ALL_ACTS) === 'yes';
+  } catch {
+    return false;
+  }
+}
+
+function rememberAllActs(shown: boolean): void {
+  try {
+    globalThis.localStorage?.setItem(ALL_ACTS, shown ? 'yes' : 'no');
+  } catch {
+    // A browser that keeps nothing shows acts as usual the next time.
+  }
+}
 
 const initialState: ViewState = {
   pacer: null,
@@ -31,6 +52,7 @@ const initialState: ViewState = {
   stretch: null,
   lanePanel: null,
   moversOpen: false,
+  allActs: remembersAllActs(),
 };
 
 const slice = createSlice({
@@ -55,6 +77,10 @@ const slice = createSlice({
     stretchMarked(state, { payload }: PayloadAction<Stretch | null>) {
       state.stretch = payload && { from: Math.min(payload.from, payload.to), to: Math.max(payload.from, payload.to) };
     },
+    allActsShown(state, { payload }: PayloadAction<boolean>) {
+      state.allActs = payload;
+      rememberAllActs(payload);
+    },
     moversToggled(state, { payload }: PayloadAction<boolean>) {
       state.moversOpen = payload;
     },
@@ -74,4 +100,5 @@ export const {
   stretchMarked,
   lanePanelOpened,
   moversToggled,
+  allActsShown,
 } = slice.actions;

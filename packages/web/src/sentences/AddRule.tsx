@@ -40,7 +40,7 @@ export function AddRule({ here, topic, standing = false }: { here: LevelHere; to
       placeholder="Say it in a word or two: gate, wave, survive …"
       entries={entries}
       trigger={
-        <button type="button" className="link">
+        <button type="button" className="act link">
           {button}
         </button>
       }

@@ -100,7 +100,7 @@ function Transform({
     return (
       <button
         type="button"
-        className="link text-[12px]"
+        className="act link text-[12px]"
         aria-label={`× and + on what ${label} follows`}
         onClick={() => set({ times: 1.1 })}
       >
@@ -118,14 +118,16 @@ function Transform({
         digits={4}
         onCommit={(value) => set({ times: value })}
       />
-      <span className="join">+</span>
-      <NumberChip
-        label={`${label}: plus`}
-        value={plus ?? 0}
-        step={0.1}
-        digits={4}
-        onCommit={(value) => set({ plus: value })}
-      />
+      <span className={plus === undefined ? 'act say' : 'contents'}>
+        <span className="join">+</span>
+        <NumberChip
+          label={`${label}: plus`}
+          value={plus ?? 0}
+          step={0.1}
+          digits={4}
+          onCommit={(value) => set({ plus: value })}
+        />
+      </span>
     </span>
   );
 }

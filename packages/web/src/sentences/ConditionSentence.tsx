@@ -57,7 +57,7 @@ function RemoveButton({ what, onRemove }: { what: string; onRemove: (() => void)
   return (
     <button
       type="button"
-      className="rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
+      className="act rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
       aria-label={`Remove: ${what}`}
       onClick={onRemove}
     >
@@ -75,7 +75,7 @@ function AddCondition({ here, path, topic, depth }: { here: LevelHere; path: str
   return (
     <Menu
       trigger={
-        <button type="button" className="link">
+        <button type="button" className="act link">
           + condition
         </button>
       }
@@ -271,7 +271,7 @@ function Leaf({ here, condition, path, topic, findings, onRemove }: Props) {
         ) : (
           <button
             type="button"
-            className="link text-[12px]"
+            className="act link text-[12px]"
             aria-label={`${words}: hold for a time`}
             onClick={() =>
               edit({

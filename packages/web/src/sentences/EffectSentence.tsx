@@ -35,7 +35,7 @@ export function EffectSentence(props: Props) {
       {removable ? (
         <button
           type="button"
-          className="rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
+          className="act rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
           aria-label={`Remove what follows: ${effect.effect}`}
           onClick={() => edit({ label: 'Remove what follows from a rule', patch: [removeAt(path)] })}
         >
@@ -249,7 +249,7 @@ function Losses({
       trigger={
         <button
           type="button"
-          className={names.length === 0 ? 'link text-[12px]' : 'chip'}
+          className={names.length === 0 ? 'act link text-[12px]' : 'chip'}
           aria-label={`With the life: ${names.length === 0 ? 'keeping all' : `undoing ${names.join(', ')}`}`}
         >
           {names.length === 0 ? 'keeping all' : `undoing ${names.join(', ')}`}

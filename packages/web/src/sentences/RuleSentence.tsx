@@ -66,7 +66,7 @@ export function RuleSentence({ here, shown, list, findings, everywhere = false }
     <div
       role="group"
       aria-label={`${topic}: ${what}${isOff ? ', switched off' : ''}`}
-      className={`group/rule rounded-r ${isOff ? 'rule-off' : ''}`}
+      className={`act-row rounded-r ${isOff ? 'rule-off' : ''}`}
       onKeyDown={onKeyDown}
     >
       <div className="flex items-start gap-1.5">
@@ -99,7 +99,7 @@ export function RuleSentence({ here, shown, list, findings, everywhere = false }
         <Marks shown={shown} everywhere={everywhere} />
         <button
           type="button"
-          className="link pt-[3px] text-[12px] whitespace-nowrap"
+          className="act link pt-[3px] text-[12px] whitespace-nowrap"
           aria-expanded={table}
           aria-label={`Edge cases: ${what}`}
           onClick={() => setTable(!table)}
@@ -110,7 +110,7 @@ export function RuleSentence({ here, shown, list, findings, everywhere = false }
           trigger={
             <button
               type="button"
-              className="rounded-r p-1 text-ink-3 hover:bg-edit-soft hover:text-edit-ink"
+              className="act rounded-r p-1 text-ink-3 hover:bg-edit-soft hover:text-edit-ink"
               aria-label={`What to do with: ${what}`}
             >
               <MoreHorizontal size={15} />
@@ -166,6 +166,7 @@ function Fires({ here, shown, pointer }: { here: LevelHere; shown: ShownRule; po
     <>
       <ChoiceChip
         label="How often it fires"
+        act={rule.fires === usualFires(rule)}
         value={rule.fires}
         choices={FIRES}
         onChoose={(fires) =>
@@ -196,6 +197,10 @@ function Fires({ here, shown, pointer }: { here: LevelHere; shown: ShownRule; po
     </>
   );
 }
+
+/** How often rules of such effects mostly fire: this need not be said. */
+const usualFires = (rule: Rule): Rule['fires'] =>
+  rule.then.some(({ effect }) => effect === 'loseLife') ? 'eachTime' : 'once';
 
 interface CommandsOf {
   here: LevelHere;

@@ -17,15 +17,17 @@ interface Props {
   shown?: string;
   /** Fills its box and shows that it opens. */
   wide?: boolean;
+  /** Comes only when its row is hovered or has the focus: it says what is usual. */
+  act?: boolean;
 }
 
 /** A word in a sentence that can be another word. */
-export function ChoiceChip({ label, value, choices, onChoose, extra = [], shown, wide = false }: Props) {
+export function ChoiceChip({ label, value, choices, onChoose, extra = [], shown, wide = false, act = false }: Props) {
   const text = shown ?? choices.find((choice) => choice.value === value)?.label ?? value;
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
-        className={`chip ${wide ? 'w-full justify-between text-[12px]' : ''}`}
+        className={`${act ? 'act ' : ''}chip ${wide ? 'w-full justify-between text-[12px]' : ''}`}
         aria-label={`${label}: ${text}`}
       >
         {text}

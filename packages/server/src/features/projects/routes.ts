@@ -1,4 +1,4 @@
-import { CreateProject, historyTag, PatchRequest } from '@stadion/core/contract';
+import { CreateProject, historyTag, PatchRequest, RenameProject } from '@stadion/core/contract';
 import { Router } from 'express';
 import type { ProjectEvents } from '../../http/events.ts';
 import { StadionError } from '../../http/errors.ts';
@@ -32,6 +32,22 @@ export function projectRoutes(projects: ProjectService, events: ProjectEvents): 
     response
       .set('ETag', historyTag({ revision: result.revision, editId: result.revisions.at(-1)?.edit.id }))
       .json(result);
+  });
+
+  router.put('/projects/:id/name', async (request, response) => {
+    const { name } = jsonBody(request, RenameProject, 'The name');
+    await projects.rename(param(request, 'id'), name);
+    response.status(204).end();
+  });
+
+  router.delete('/projects/:id', async (request, response) => {
+    await projects.bin(param(request, 'id'));
+    response.status(204).end();
+  });
+
+  router.post('/projects/:id/restore', async (request, response) => {
+    await projects.restore(param(request, 'id'));
+    response.status(204).end();
   });
 
   router.get('/projects/:id/revisions', async (request, response) => {

@@ -12,7 +12,16 @@ import type {
 import { applyWithInverse, patchBetween, PatchMisfit, type PatchOperation } from '@stadion/core/patch';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { importProject, problemsAfterEdit } from '@stadion/core/formats';
-import { documentOf, emptyProject, pointerOf, PROJECT_VERSION, type ProjectDocument } from '@stadion/core/model';
+import { startProject } from '@stadion/core/building';
+import {
+  documentOf,
+  emptyProject,
+  pointerOf,
+  projectOf,
+  PROJECT_VERSION,
+  type Project,
+  type ProjectDocument,
+} from '@stadion/core/model';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
 import { storageTrouble } from '../../db/trouble.ts';
@@ -25,6 +34,8 @@ import * as store from './store.ts';
 const RECENT_REVISIONS = 200;
 /** Missed revisions sent at once. */
 const MOST_REVISIONS = 500;
+/** What is in the bin comes back for so long. */
+const KEPT_IN_BIN_DAYS = 30;
 
 interface Dependencies {
   storage: Storage;
@@ -151,10 +162,54 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
       });
     },
 
-    async create({ from, name }: CreateProject): Promise<ImportedProject> {
-      const project = from === 'demo' ? homeBeforeDusk() : emptyProject(name ?? 'New project');
-      if (name !== undefined) project.name = name;
-      return { id: await insert(documentOf(project)), name: project.name, slots: project.slots.length };
+    async create(wanted: CreateProject): Promise<ImportedProject> {
+      const document = documentOf(await this.begun(wanted));
+      if (wanted.name !== undefined) document.name = wanted.name;
+      return this.add(document);
+    },
+
+    /** What a new project begins with. */
+    async begun(wanted: CreateProject): Promise<Project> {
+      switch (wanted.from) {
+        case 'demo':
+          return homeBeforeDusk();
+        case 'empty':
+          return emptyProject('New project');
+        case 'start':
+          return startProject(wanted);
+        case 'copy': {
+          const project = projectOf((await this.read(wanted.of)).document);
+          return { ...project, name: `${project.name.slice(0, 70)} copy` };
+        }
+      }
+    },
+
+    /** Renames a project, as an edit of its own. */
+    async rename(id: string, name: string): Promise<void> {
+      const { revision } = await this.read(id);
+      const patch: PatchOperation[] = [{ op: 'replace', path: '/name', value: name }];
+      await this.edit(id, { revision }, [{ id: nanoid(), label: `Rename the project to ${name}`, patch }]);
+    },
+
+    /** Puts a project into the bin; it can be taken out again for 30 days. */
+    async bin(id: string): Promise<void> {
+      const at = now().toISOString();
+      if (!(await storage.write((transaction) => store.setBinned(transaction, id, at)))) throw missing(id);
+    },
+
+    async restore(id: string): Promise<void> {
+      if (!(await storage.write((transaction) => store.setBinned(transaction, id, null)))) throw missing(id);
+    },
+
+    /** Takes out for good what has been in the bin for longer than it is kept there. */
+    emptyBin(): Promise<string[]> {
+      const before = new Date(now().getTime() - KEPT_IN_BIN_DAYS * 24 * 3600 * 1000).toISOString();
+      return storage.write((transaction) => store.emptyBin(transaction, before));
+    },
+
+    /** What its list shows of a project besides. @param rates clear rates by slot */
+    async keepRates(id: string, rates: readonly (number | null)[]): Promise<void> {
+      await storage.write((transaction) => store.writeRates(transaction, id, rates));
     },
 
     /** Store a document that has been checked. */

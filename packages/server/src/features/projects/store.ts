@@ -1,9 +1,9 @@
 import type { Edit, ProjectSummary, Revision } from '@stadion/core/contract';
 import { applyPatch, type PatchOperation } from '@stadion/core/patch';
 import type { ProjectDocument } from '@stadion/core/model';
-import { and, asc, desc, eq, gt, inArray, lt, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNotNull, lt, sql, type SQL } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
-import { projects, revisions } from '../../db/schema.ts';
+import { projects, revisions, snapshots } from '../../db/schema.ts';
 
 type Db = Database | Transaction;
 
@@ -27,8 +27,45 @@ const toRevision = (row: typeof revisions.$inferSelect): Revision => ({
 });
 
 export async function listProjects(db: Db): Promise<ProjectSummary[]> {
-  const { id, name, revision, slots, updatedAt } = projects;
-  return db.select({ id, name, revision, slots, updatedAt }).from(projects).orderBy(asc(projects.createdAt));
+  const { id, name, revision, slots, updatedAt, binnedAt, rates } = projects;
+  const rows = await db
+    .select({ id, name, revision, slots, updatedAt, binnedAt, rates })
+    .from(projects)
+    .orderBy(asc(projects.createdAt));
+  return rows.map(({ binnedAt: binned, rates: known, ...row }) => ({
+    ...row,
+    rates: known === null ? [] : (JSON.parse(known) as (number | null)[]),
+    ...(binned === null ? {} : { binnedAt: binned }),
+  }));
+}
+
+/** Puts a project into the bin, or takes it out. @returns whether there is such a project */
+export async function setBinned(db: Db, id: string, binnedAt: string | null): Promise<boolean> {
+  const rows = await db.update(projects).set({ binnedAt }).where(eq(projects.id, id)).returning({ id: projects.id });
+  return rows.length > 0;
+}
+
+/** Takes out for good what has been in the bin since before a time, with its history. */
+export async function emptyBin(db: Db, before: string): Promise<string[]> {
+  const rows = await db
+    .select({ id: projects.id })
+    .from(projects)
+    .where(and(isNotNull(projects.binnedAt), lt(projects.binnedAt, before)));
+  const ids = rows.map(({ id }) => id);
+  if (ids.length > 0) {
+    await db.delete(snapshots).where(inArray(snapshots.projectId, ids));
+    await db.delete(revisions).where(inArray(revisions.projectId, ids));
+    await db.delete(projects).where(inArray(projects.id, ids));
+  }
+  return ids;
+}
+
+/** Keeps what the slots' clear rates were when they were last forecast. */
+export async function writeRates(db: Db, id: string, rates: readonly (number | null)[]): Promise<void> {
+  await db
+    .update(projects)
+    .set({ rates: JSON.stringify(rates) })
+    .where(eq(projects.id, id));
 }
 
 /** The text of a project's document, of whichever revision it is. */

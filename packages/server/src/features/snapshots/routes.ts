@@ -1,4 +1,4 @@
-import { CreateSnapshot } from '@stadion/core/contract';
+import { CreateSnapshot, RenameProject } from '@stadion/core/contract';
 import { Router } from 'express';
 import { jsonBody, param } from '../../http/parsing.ts';
 import type { SnapshotService } from './service.ts';
@@ -18,6 +18,12 @@ export function snapshotRoutes(snapshots: SnapshotService): Router {
 
   router.get('/projects/:id/snapshots/:snapshotId', async (request, response) => {
     response.json(await snapshots.read(param(request, 'id'), param(request, 'snapshotId')));
+  });
+
+  router.put('/projects/:id/snapshots/:snapshotId/name', async (request, response) => {
+    const { name } = jsonBody(request, RenameProject, 'The name');
+    await snapshots.rename(param(request, 'id'), param(request, 'snapshotId'), name);
+    response.status(204).end();
   });
 
   router.delete('/projects/:id/snapshots/:snapshotId', async (request, response) => {

@@ -67,6 +67,13 @@ export function makeSnapshotService({ storage, now, projects }: Dependencies) {
       return { ...found, document: checked.document };
     },
 
+    async rename(projectId: string, snapshotId: string, name: string): Promise<void> {
+      const was = await storage.write((transaction) =>
+        store.renameSnapshot(transaction, projectId, snapshotId, name.trim()),
+      );
+      if (!was) throw missing(snapshotId);
+    },
+
     async remove(projectId: string, snapshotId: string): Promise<void> {
       const was = await storage.write((transaction) => store.deleteSnapshot(transaction, projectId, snapshotId));
       if (!was) throw missing(snapshotId);

@@ -45,6 +45,16 @@ export async function insertSnapshot(db: Db, projectId: string, snapshot: Stored
 }
 
 /** @returns was there one? */
+export async function renameSnapshot(db: Db, projectId: string, snapshotId: string, name: string): Promise<boolean> {
+  const rows = await db
+    .update(snapshots)
+    .set({ name })
+    .where(and(eq(snapshots.projectId, projectId), eq(snapshots.id, snapshotId)))
+    .returning({ id });
+  return rows.length > 0;
+}
+
+/** @returns was there one? */
 export async function deleteSnapshot(db: Db, projectId: string, snapshotId: string): Promise<boolean> {
   const gone = await db
     .delete(snapshots)

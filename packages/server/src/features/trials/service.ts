@@ -7,6 +7,7 @@ import { StadionError } from '../../http/errors.ts';
 import type { WorkQueue } from '../../jobs/queue.ts';
 import { Questions } from './questions.ts';
 import { TrialSchedule, type UnderWay } from './schedule.ts';
+import { RateLists } from './rateLists.ts';
 import * as store from './store.ts';
 import { Watchers } from './watchers.ts';
 
@@ -32,6 +33,8 @@ interface Dependencies {
   readSnapshot: (projectId: string, snapshotId: string) => Promise<{ document: ProjectDocument }>;
   tell: (projectId: string, entries: ForecastEvent[]) => void;
   isHeard: (projectId: string) => boolean;
+  /** Keeps the clear rates of a project's slots, for its list. */
+  keepRates: (projectId: string, rates: readonly (number | null)[]) => Promise<void>;
 }
 
 export type TrialService = ReturnType<typeof makeTrialService>;
@@ -44,7 +47,8 @@ function pacerNamed(project: Project, id: string): Pacer {
 
 /** Forecasts of whole sequences: answered from the store where the same question was asked before, else played in batches, round and round over the slots. */
 export function makeTrialService(dependencies: Dependencies) {
-  const { storage, queue, log, now, readProject, readSnapshot, tell, isHeard } = dependencies;
+  const { storage, queue, log, now, readProject, readSnapshot, tell, isHeard, keepRates } = dependencies;
+  const lists = new RateLists(keepRates, log);
   const { blobs } = queue;
   const questions = new Questions();
   const motions = new Map<string, string>();
@@ -63,6 +67,8 @@ export function makeTrialService(dependencies: Dependencies) {
       const { projectId, ...want } = JSON.parse(asker) as Asker;
       const motion = motions.get(key) ?? '';
       tell(projectId, [{ ...want, key, motion, done, summary, ...(failed ? { failed } : {}) }]);
+      if (done && summary && want.snapshot === undefined)
+        lists.put(projectId, want.pacer, want.slotId, summary.clearRate);
     }
   };
 
@@ -171,6 +177,7 @@ export function makeTrialService(dependencies: Dependencies) {
     // What this project wanted of this pacer before is wanted no more, unless it was asked again.
     const isMine = isOf(projectId, asking.snapshot, pacer.id);
     await keep(schedule.leave((asker, key) => isMine(asker) && !wanted.has(`${key} ${asker}`)));
+    if (asking.snapshot === undefined) lists.begin(projectId, pacer.id, entries);
     setTimeout(pump, HEAD_START_MS);
     return { pacer: pacer.id, entries };
   };
@@ -212,6 +219,7 @@ export function makeTrialService(dependencies: Dependencies) {
     async close(): Promise<void> {
       closed = true;
       watchers.close();
+      await lists.close();
       await keep(schedule.clear());
       await queue.close();
     },

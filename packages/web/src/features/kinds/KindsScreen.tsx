@@ -53,7 +53,7 @@ function Cast({ here }: { here: LevelHere }) {
   const speed = resolveAmount(project.player.moves.roam.speed, here.values, here.placed);
   const player = { speed, radius: project.player.radius };
   return (
-    <main className="min-h-0 grow overflow-y-auto px-[22px] pt-3.5 pb-8">
+    <main className="quiet min-h-0 grow overflow-y-auto px-[22px] pt-3.5 pb-8">
       <div className="flex items-baseline gap-3">
         <h1>Kinds</h1>
         <p className="grow text-ink-2">
@@ -81,7 +81,7 @@ function Cast({ here }: { here: LevelHere }) {
         </p>
       )}
       <h2 className="mt-4 border-b border-line pb-1 text-[13px]">The player</h2>
-      <div className="kind-row">
+      <div className="act-row kind-row">
         <span className="p-1">
           <i className="block size-[22px] rounded-full border-2 border-ink bg-mark" />
         </span>
@@ -152,7 +152,7 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
     removeKind(project, role, kind, uses, (level) => namesFor(project, level));
   const speed = isEnemy(kind) && kind.movement !== 'still' ? resolveAmount(kind.speed, here.values, here.placed) : 0;
   return (
-    <div className="kind-row group/kind" role="group" aria-label={kind.name}>
+    <div className="act-row kind-row" role="group" aria-label={kind.name}>
       <LookChip role={role} kind={kind} look={looksOf(project)[role][index]} figures={figures} />
       <div className="say">
         <TextInPlace
@@ -175,7 +175,7 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
           trigger={
             <button
               type="button"
-              className="acts rounded-r p-1 text-ink-3 hover:bg-edit-soft"
+              className="act rounded-r p-1 text-ink-3 hover:bg-edit-soft"
               aria-label={`What to do with ${kind.name}`}
             >
               <MoreHorizontal size={15} />
@@ -359,7 +359,7 @@ function EnemyWords({ here, kind }: { here: LevelHere; kind: EnemyKind }) {
           <span className="join">health at a touch</span>
         </>
       ) : (
-        <button type="button" className="acts link" onClick={() => set('damage', undefined, literal(10))}>
+        <button type="button" className="act link" onClick={() => set('damage', undefined, literal(10))}>
           + damage
         </button>
       )}

@@ -113,7 +113,7 @@ function Shoots({ here, shooting }: { here: LevelHere; shooting: Shooting | null
         <span className="text-ink-3">It does not shoot.</span>
         <button
           type="button"
-          className="link"
+          className="act link"
           onClick={() => edit({ label: 'The player shoots', patch: [replaceAt(path, usualShooting())] })}
         >
           + shooting
@@ -174,7 +174,7 @@ function Shoots({ here, shooting }: { here: LevelHere; shooting: Shooting | null
       ) : (
         <button
           type="button"
-          className="link"
+          className="act link"
           onClick={() =>
             edit({ label: '30 shots in an attempt', patch: [replaceAt(`${path}/ammunition`, literal(30))] })
           }
@@ -184,7 +184,7 @@ function Shoots({ here, shooting }: { here: LevelHere; shooting: Shooting | null
       )}
       <button
         type="button"
-        className="link"
+        className="act link"
         onClick={() => edit({ label: 'The player does not shoot', patch: [replaceAt(path, null)] })}
       >
         no shooting

@@ -70,7 +70,11 @@ export function ClockSentence({ here, findings }: { here: LevelHere; findings: r
           }
         />
         {clock.warnAtSeconds === null ? (
-          <button type="button" className="link" onClick={() => set('warnAtSeconds', literal(10), 'warning at 10 s')}>
+          <button
+            type="button"
+            className="act link"
+            onClick={() => set('warnAtSeconds', literal(10), 'warning at 10 s')}
+          >
             + warning
           </button>
         ) : (
@@ -97,7 +101,7 @@ export function ClockSentence({ here, findings }: { here: LevelHere; findings: r
           onChoose={(value) => set('atExpiry', value, `at 0 ${labelOf(EXPIRY, value)}`)}
         />
         {clock.parSeconds === null ? (
-          <button type="button" className="link" onClick={() => set('parSeconds', literal(30), 'par 30 s')}>
+          <button type="button" className="act link" onClick={() => set('parSeconds', literal(30), 'par 30 s')}>
             + par
           </button>
         ) : (

@@ -35,7 +35,7 @@ export function EndTable({ here, of }: { here: LevelHere; of: 'clock' | 'stars' 
     <div>
       <button
         type="button"
-        className="link text-[12px]"
+        className="act link text-[12px]"
         aria-expanded={open}
         aria-label={`Edge cases of the ${of}`}
         onClick={() => setOpen(!open)}

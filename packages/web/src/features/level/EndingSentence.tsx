@@ -80,10 +80,10 @@ function Side({ here, side }: { here: LevelHere; side: 'won' | 'lost' }) {
               ),
           }))}
         />
-        <span className="join">, message</span>
+        <span className={ending.message === '' ? 'act join' : 'join'}>, message</span>
         <TextInPlace
           label={`Message after ${word}`}
-          className="chip"
+          className={ending.message === '' ? 'act chip' : 'chip'}
           value={ending.message}
           placeholder="none"
           refuse={(text) => (text.length > 400 ? 'At most 400 characters.' : undefined)}
@@ -131,7 +131,7 @@ function Bar({ here, ending, word }: { here: LevelHere; ending: EndingSide; word
   return (
     <svg
       viewBox={`0 0 ${WIDTH} 18`}
-      className="mt-0.5 block w-full"
+      className="act mt-0.5 block w-full"
       style={{ maxWidth: WIDTH }}
       role="img"
       aria-label={`After ${word}: ${formatNumber(freeze)} s frozen, ${formatNumber(hold)} s held, ${formatNumber(whole)} s in all`}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { at, replaceAt } from '@stadion/core/edits';
-import { useEdit } from '../../project/hooks.ts';
+import { useAppDispatch, useAppSelector, useEdit } from '../../project/hooks.ts';
+import { allActsShown } from '../../project/viewSlice.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import { ChoiceChip, TextInPlace } from '../../ui/index.ts';
 import { ClockSentence } from './ClockSentence.tsx';
@@ -27,9 +28,19 @@ export function LevelSheet({ here }: { here: LevelHere }) {
   const findings = all.filter((finding) => finding.slotId === slotId);
   const base = at('levels', level.id);
   const [copying, setCopying] = useState(false);
+  const allActs = useAppSelector((state) => state.view.allActs);
+  const dispatch = useAppDispatch();
   return (
-    <div className="min-w-0 grow overflow-y-auto px-[22px] pt-3.5 pb-8">
+    <div className={`min-w-0 grow overflow-y-auto px-[22px] pt-3.5 pb-8 ${allActs ? '' : 'quiet'}`}>
       <LevelHead here={here}>
+        <button
+          type="button"
+          className="link whitespace-nowrap"
+          aria-pressed={allActs}
+          onClick={() => dispatch(allActsShown(!allActs))}
+        >
+          {allActs ? 'Show acts on hover' : 'Show all acts'}
+        </button>
         <button
           type="button"
           className="link whitespace-nowrap"
@@ -54,7 +65,7 @@ export function LevelSheet({ here }: { here: LevelHere }) {
       </Section>
       <Section title="Lost when">
         <RuleList here={here} topic="lost" findings={findings} />
-        <div className="say">
+        <div className={`say ${level.tie === 'win' ? 'act' : ''}`}>
           <span className="join">A win and a loss in the same tick:</span>
           <ChoiceChip
             label="When a win and a loss fall together"

@@ -23,7 +23,7 @@ export function RuleList({ here, topic, findings }: { here: LevelHere; topic: To
           findings={findings}
         />
       ))}
-      <div className="say">
+      <div className={`say ${rules.length === 0 ? '' : 'act'}`}>
         {rules.length === 0 ? <span className="text-ink-3">{NOTHING[topic]}</span> : null}
         <AddRule here={here} topic={topic} />
       </div>

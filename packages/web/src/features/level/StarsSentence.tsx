@@ -101,7 +101,7 @@ function Remove({ count, level, path }: { count: number; level: string; path: st
   return (
     <button
       type="button"
-      className="rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
+      className="act rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
       aria-label={`Remove the star ${count}`}
       onClick={() => edit({ label: `${level}: ${count - 1} stars`, patch: [removeAt(path)] })}
     >
@@ -131,7 +131,7 @@ function Ladder({ here, ladder, path }: { here: LevelHere; ladder: Extract<Stars
               {index === 0 ? (
                 <button
                   type="button"
-                  className="link text-[12px]"
+                  className="act link text-[12px]"
                   onClick={() =>
                     edit({
                       label: `${stars(1)} takes ${label}`,
@@ -168,7 +168,7 @@ function Ladder({ here, ladder, path }: { here: LevelHere; ladder: Extract<Stars
       {thresholds.length < MOST_STARS ? (
         <button
           type="button"
-          className="link"
+          className="act link"
           onClick={() => {
             const before = thresholds[last];
             const value = before?.from === 'number' ? before.value : direction === 'atLeast' ? 20 : 40;
@@ -222,7 +222,7 @@ function Conditions({
               <span className="join leading-6">cleared</span>
               <button
                 type="button"
-                className="link text-[12px] leading-6"
+                className="act link text-[12px] leading-6"
                 onClick={() =>
                   edit({
                     label: `A condition for star ${index + 1}`,
@@ -242,7 +242,7 @@ function Conditions({
       {conditions.length < MOST_STARS ? (
         <button
           type="button"
-          className="link"
+          className="act link"
           onClick={() =>
             edit({
               label: `${level.name}: ${conditions.length + 1} stars`,

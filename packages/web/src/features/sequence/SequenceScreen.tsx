@@ -74,7 +74,7 @@ function Sheet({ here }: { here: LevelHere }) {
   );
   const { unlock } = run;
   return (
-    <div className="min-w-0 grow overflow-y-auto px-[22px] pt-3.5 pb-8">
+    <div className="quiet min-w-0 grow overflow-y-auto px-[22px] pt-3.5 pb-8">
       <h1>Sequence</h1>
       <p className="mt-0.5 mb-2.5 text-ink-2">
         In which order levels are played, what opens them, and what a run keeps.

@@ -1,0 +1,132 @@
+import { START_GOALS, START_MOVES, startProject, type StartChoices, type StartGoal } from '@stadion/core/building';
+import { prepareLevel } from '@stadion/core/grounds';
+import { looksOf, sceneOf } from '@stadion/core/scene';
+import { useMemo, useState } from 'react';
+import { Button, GroundPicture, NumberChip } from '../../ui/index.ts';
+import type { CreateProject } from '@stadion/core/contract';
+
+/** A project from three answers, each given already; or the smaller beginnings. */
+export function StartSheet({ busy, onStart }: { busy: boolean; onStart: (wanted: CreateProject) => void }) {
+  const [name, setName] = useState('');
+  const [choices, setChoices] = useState<StartChoices>({ moves: 'roam', goal: 'gather', levels: 12 });
+  const named = name.trim() === '' ? {} : { name: name.trim() };
+  const project = useMemo(() => startProject(choices), [choices]);
+  const shown = [...new Set([1, choices.levels])];
+  return (
+    <form
+      aria-label="Start a project"
+      className="mt-2 border border-line bg-sheet p-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onStart({ from: 'start', ...choices, ...named });
+      }}
+    >
+      <div className="grid grid-cols-[150px_1fr] items-start gap-y-3">
+        <label htmlFor="new-name" className="pt-1 font-medium">
+          Its name
+        </label>
+        <input
+          id="new-name"
+          className="field w-72"
+          placeholder="New project"
+          maxLength={80}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <span className="pt-1 font-medium">What moves</span>
+        <div role="radiogroup" aria-label="What moves" className="flex flex-wrap gap-2">
+          {Object.entries(START_MOVES).map(([moves, { label, says }]) => (
+            <Choice
+              key={moves}
+              label={`The player ${label}`}
+              says={says}
+              chosen={choices.moves === moves}
+              onChoose={() => setChoices({ ...choices, moves: moves as StartChoices['moves'] })}
+            />
+          ))}
+        </div>
+        <span className="pt-1 font-medium">What ends a level well</span>
+        <div role="radiogroup" aria-label="What ends a level well" className="grid grid-cols-2 gap-2">
+          {Object.entries(START_GOALS).map(([goal, { label, says }]) => (
+            <Choice
+              key={goal}
+              label={`To ${label}`}
+              says={says}
+              chosen={choices.goal === goal}
+              onChoose={() => setChoices({ ...choices, goal: goal as StartGoal })}
+            />
+          ))}
+        </div>
+        <span className="pt-1 font-medium">How many levels</span>
+        <div className="say">
+          <NumberChip
+            label="How many levels"
+            value={choices.levels}
+            step={1}
+            whole
+            min={1}
+            max={60}
+            onCommit={(levels) => setChoices({ ...choices, levels })}
+          />
+          <span className="text-ink-2">
+            in {project.tiers.length} tier{project.tiers.length === 1 ? '' : 's'}, with ramps for{' '}
+            {project.parameters.map(({ label }) => label.toLowerCase()).join(', ')}
+          </span>
+        </div>
+        <span className="pt-1 font-medium">What comes of it</span>
+        <div className="flex gap-3">
+          {shown.map((position) => (
+            <figure key={position} className="w-60">
+              <GroundPicture
+                marks={sceneOf(prepareLevel(project, position), looksOf(project))}
+                width={project.levels[`level-${position}`]?.ground.rows[0]?.length ?? 1}
+                height={project.levels[`level-${position}`]?.ground.rows.length ?? 1}
+                label={`The ground of level ${position}`}
+              />
+              <figcaption className="text-[12px] text-ink-3">Level {position}</figcaption>
+            </figure>
+          ))}
+        </div>
+      </div>
+      <div className="mt-4 flex flex-wrap items-center gap-2">
+        <Button look="main" type="submit" disabled={busy}>
+          Start with {choices.levels} level{choices.levels === 1 ? '' : 's'}
+        </Button>
+        <Button disabled={busy} onClick={() => onStart({ from: 'start', ...choices, levels: 1, ...named })}>
+          Start with one level
+        </Button>
+        <Button disabled={busy} onClick={() => onStart({ from: 'empty', ...named })}>
+          Start empty
+        </Button>
+        <Button disabled={busy} onClick={() => onStart({ from: 'demo', ...named })}>
+          Start from the demo, Home Before Dusk
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+interface ChoiceProps {
+  label: string;
+  says: string;
+  chosen: boolean;
+  onChoose: () => void;
+}
+
+function Choice({ label, says, chosen, onChoose }: ChoiceProps) {
+  return (
+    <button
+      type="button"
+      role="radio"
+      aria-checked={chosen}
+      className={`rounded-r border px-3 py-1.5 text-left ${chosen ? 'border-edit bg-edit-soft' : 'border-line-strong hover:bg-band'}`}
+      onClick={onChoose}
+    >
+      <b className={chosen ? 'text-edit-ink' : ''}>
+        {chosen ? '● ' : '○ '}
+        {label}
+      </b>
+      <span className="block max-w-80 text-[12px] text-ink-2">{says}</span>
+    </button>
+  );
+}
