@@ -73,7 +73,7 @@ describe('comparing', () => {
     await at.open((await at.page.driver.getCurrentUrl()).split(`${at.projectId}/`)[1]!.replace('ramps', 'sequence'));
     await at.page.clickName('button', 'Remove Dusk');
     await at.saved('three tiers', (p) => p.tiers.length === 3);
-    await at.page.keys('3');
+    await at.page.keys('4');
     await at.page.seeText('2 differences');
     await at.page.clickName('button', 'List them');
     await at.page.clickName('button', 'Restore all');

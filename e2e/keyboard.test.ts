@@ -47,7 +47,7 @@ describe('without a mouse', () => {
   });
 
   it('a lane is opened, its handle moved, a value pinned and let go', async () => {
-    await at.page.keys('3');
+    await at.page.keys('4');
     await at.page.waitFor('the ramps', async () => (await at.page.driver.getCurrentUrl()).includes('/ramps/'));
     await at.page.tabTo('Lane of Hornets sent');
     await at.page.keys(Key.ENTER);

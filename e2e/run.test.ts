@@ -94,11 +94,13 @@ describe('the sequence screen', () => {
   });
 
   it('says what the player can do, and how lengths are shown', async () => {
+    await at.open('kinds/slot-5');
     await at.page.typeInto('Health of the player', '120');
+    await at.page.clickName('button', '+ ammunition');
+    await at.open('sequence/slot-5');
     await at.page.clickName('button', 'Lengths are shown in');
     await at.page.clickName('menuitem', 'feet');
     await at.page.typeInto('Metres in a unit', '2 ft');
-    await at.page.clickName('button', '+ ammunition');
     await at.saved('all of it', ({ player, lengths }) =>
       JSON.stringify([player.health, lengths, player.shooting?.ammunition]).includes(
         '"value":120},{"metresPerUnit":0.6096,"shown":"feet"},{"from":"number","value":30}',

@@ -108,7 +108,7 @@ describe('the sequence', () => {
 describe('an empty project', () => {
   it('teaches the first step, and the first level can be forecast and played', async () => {
     await at.page.driver.get(`${at.server.address}/projects`);
-    const field = await at.page.byName('textbox', 'Name of the new project');
+    const field = await at.page.byName('textbox', 'Its name');
     await field.sendKeys('Quiet Garden');
     await at.page.clickName('button', 'Start empty');
     await at.page.seeText('No levels yet');

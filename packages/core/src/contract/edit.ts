@@ -24,6 +24,7 @@ export const Edit = z
     id: EditId,
     label: z.string().min(1).max(200).describe('In words, for undo and the history: “Clock of Clover Steps to 40 s”.'),
     patch: z.array(PatchOperation).min(1).max(2000),
+    by: z.string().min(1).max(40).optional().describe('Who made it, as that person calls herself.'),
     undoes: EditId.optional().describe('The edit that this one takes back.'),
     redoes: EditId.optional().describe('The edit that this one makes again.'),
   })

@@ -5,6 +5,7 @@ import { useDispatch, useSelector, useStore } from 'react-redux';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import type { NamedEdit, SequenceEdit } from '@stadion/core/edits';
 import { pacerOf } from './pacer.ts';
+import { signed } from './me.ts';
 import { edited, historyOf, type DocumentState, type HistoryEntry } from './documentSlice.ts';
 import type { Dispatch, RootState, Store } from './store.ts';
 
@@ -36,7 +37,7 @@ export function useEdit(): (command: NamedEdit | undefined) => void {
   return useCallback(
     (command) => {
       if (!command || command.patch.length === 0) return;
-      dispatch(edited({ id: nanoid(), label: command.label.slice(0, 200), patch: command.patch }));
+      dispatch(edited({ id: nanoid(), label: command.label.slice(0, 200), patch: command.patch, ...signed() }));
     },
     [dispatch],
   );
@@ -163,8 +164,8 @@ export function useHistory(): {
       store.dispatch(
         edited(
           direction === 'undo'
-            ? { id: nanoid(), label: `Undo: ${label}`.slice(0, 200), patch: entry.inverse, undoes: id }
-            : { id: nanoid(), label: `Redo: ${label}`.slice(0, 200), patch, redoes: id },
+            ? { id: nanoid(), label: `Undo: ${label}`.slice(0, 200), patch: entry.inverse, undoes: id, ...signed() }
+            : { id: nanoid(), label: `Redo: ${label}`.slice(0, 200), patch, redoes: id, ...signed() },
         ),
       );
     },

@@ -5,7 +5,8 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 export interface ViewState {
   /** Id of the pacer chosen by hand. */
   pacer: string | null;
-  findingsOpen: boolean;
+  /** What lies open beside the screen. */
+  drawer: Drawer | null;
   /** Track and lanes scroll as one, by the first column in sight; whole or not. */
   firstColumn: number;
   /** The slot whose name is being typed. */
@@ -21,6 +22,8 @@ export interface ViewState {
   /** Acts stand in the sentences at all times, not only where the pointer or the focus is. */
   allActs: boolean;
 }
+
+export type Drawer = 'findings' | 'history';
 
 export type LanePanel = 'uses' | 'range' | 'table' | 'bounds';
 
@@ -45,7 +48,7 @@ function rememberAllActs(shown: boolean): void {
 
 const initialState: ViewState = {
   pacer: null,
-  findingsOpen: false,
+  drawer: null,
   firstColumn: 0,
   renaming: null,
   levelsPastEnd: 0,
@@ -62,8 +65,8 @@ const slice = createSlice({
     pacerChosen(state, { payload }: PayloadAction<string>) {
       state.pacer = payload;
     },
-    findingsToggled(state, { payload }: PayloadAction<boolean>) {
-      state.findingsOpen = payload;
+    drawerOpened(state, { payload }: PayloadAction<Drawer | null>) {
+      state.drawer = payload;
     },
     scrolledTo(state, { payload }: PayloadAction<number>) {
       state.firstColumn = payload;
@@ -93,7 +96,7 @@ const slice = createSlice({
 export const viewReducer = slice.reducer;
 export const {
   pacerChosen,
-  findingsToggled,
+  drawerOpened,
   scrolledTo,
   renamingStarted,
   levelsPastEndSet,

@@ -1,6 +1,6 @@
 import type { Finding } from '@stadion/core/findings';
 import { literal, type Rule } from '@stadion/core/model';
-import { MoreHorizontal } from 'lucide-react';
+import { MoreHorizontal, Rows3 } from 'lucide-react';
 import { useState, type KeyboardEvent } from 'react';
 import {
   addAt,
@@ -23,6 +23,7 @@ import { AmountChip } from './AmountChip.tsx';
 import { ConditionSentence } from './ConditionSentence.tsx';
 import { EdgeTable } from './EdgeTable.tsx';
 import { newEffects } from './effects.ts';
+import { NoteOf } from './NoteOf.tsx';
 import { EffectSentence } from './EffectSentence.tsx';
 import { ruleInWords, topicOf, type ShownRule } from './ruleTopics.ts';
 
@@ -62,6 +63,7 @@ export function RuleSentence({ here, shown, list, findings, everywhere = false }
     move(index + (event.key === 'ArrowUp' ? -1 : 1));
   };
   const isOff = state !== 'in force';
+  const note = <NoteOf what={what} path={`${pointer}/note`} note={rule.note} />;
   return (
     <div
       role="group"
@@ -96,47 +98,57 @@ export function RuleSentence({ here, shown, list, findings, everywhere = false }
             </div>
           )}
         </div>
+        {rule.note === undefined ? null : note}
         <Marks shown={shown} everywhere={everywhere} />
-        <button
-          type="button"
-          className="act link pt-[3px] text-[12px] whitespace-nowrap"
-          aria-expanded={table}
-          aria-label={`Edge cases: ${what}`}
-          onClick={() => setTable(!table)}
-        >
-          edge cases
-        </button>
-        <Menu
-          trigger={
-            <button
-              type="button"
-              className="act rounded-r p-1 text-ink-3 hover:bg-edit-soft hover:text-edit-ink"
-              aria-label={`What to do with: ${what}`}
-            >
-              <MoreHorizontal size={15} />
-            </button>
-          }
-          entries={[
-            ...newEffects(here).map(({ label, effect }): MenuEntry => ({
-              label: `Let follow: ${label}`,
-              onSelect: () =>
-                edit({ label: `${topic}: ${label} follows`, patch: [addAt(`${pointer}/then/-`, effect)] }),
-            })),
-            'line',
-            { label: 'Move up', keys: 'Alt ↑', disabled: index === 0, onSelect: () => move(index - 1) },
-            { label: 'Move down', keys: 'Alt ↓', disabled: index >= list.length - 1, onSelect: () => move(index + 1) },
-            'line',
-            ...commands({ here, shown, everywhere, edit, what }),
-            {
-              label: insteadOf
-                ? 'Remove, the standing rule holds again'
-                : standing
-                  ? 'Remove from every level'
-                  : 'Remove',
-              onSelect: () => edit(removeRule(here.project, path, what)),
-            },
-          ]}
-        />
+        <div className="act act-end">
+          {rule.note === undefined ? note : null}
+          <button
+            type="button"
+            className="rounded-r p-1 text-ink-3 hover:bg-edit-soft hover:text-edit-ink"
+            aria-expanded={table}
+            aria-label={`Edge cases: ${what}`}
+            title="Edge cases"
+            onClick={() => setTable(!table)}
+          >
+            <Rows3 size={15} />
+          </button>
+          <Menu
+            trigger={
+              <button
+                type="button"
+                className="rounded-r p-1 text-ink-3 hover:bg-edit-soft hover:text-edit-ink"
+                aria-label={`What to do with: ${what}`}
+              >
+                <MoreHorizontal size={15} />
+              </button>
+            }
+            entries={[
+              ...newEffects(here).map(({ label, effect }): MenuEntry => ({
+                label: `Let follow: ${label}`,
+                onSelect: () =>
+                  edit({ label: `${topic}: ${label} follows`, patch: [addAt(`${pointer}/then/-`, effect)] }),
+              })),
+              'line',
+              { label: 'Move up', keys: 'Alt ↑', disabled: index === 0, onSelect: () => move(index - 1) },
+              {
+                label: 'Move down',
+                keys: 'Alt ↓',
+                disabled: index >= list.length - 1,
+                onSelect: () => move(index + 1),
+              },
+              'line',
+              ...commands({ here, shown, everywhere, edit, what }),
+              {
+                label: insteadOf
+                  ? 'Remove, the standing rule holds again'
+                  : standing
+                    ? 'Remove from every level'
+                    : 'Remove',
+                onSelect: () => edit(removeRule(here.project, path, what)),
+              },
+            ]}
+          />
+        </div>
       </div>
       {table && !isOff ? <EdgeTable here={here} rule={rule} /> : null}
     </div>

@@ -1,4 +1,4 @@
-import { Keyboard, Play, Redo2, TriangleAlert, Undo2 } from 'lucide-react';
+import { History, Play, Redo2, Search, TriangleAlert, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { Button, Mark, Menu, TextInPlace, Tip } from '../ui/index.ts';
 import { at, replaceAt } from '@stadion/core/edits';
@@ -17,7 +17,7 @@ import {
 import type { DocumentState } from '../project/documentSlice.ts';
 import { useExpectations } from '../project/useExpectations.ts';
 import { useFindings } from '../project/useFindings.ts';
-import { findingsToggled } from '../project/viewSlice.ts';
+import { drawerOpened } from '../project/viewSlice.ts';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 
@@ -46,21 +46,27 @@ function Saved() {
   return (
     <span
       role="status"
-      className={`text-[12px] ${astray || clash || connection === 'offline' ? 'font-semibold text-mark' : 'text-bar-ink-2'}`}
+      className={`truncate text-[12px] ${astray || clash || connection === 'offline' ? 'font-semibold text-mark' : 'text-bar-ink-2'}`}
     >
       {savedWords(state)}
     </span>
   );
 }
 
-export function Header({ onListShortcuts }: { onListShortcuts: () => void }) {
+interface Props {
+  onListShortcuts: () => void;
+  onFind: () => void;
+}
+
+export function Header({ onListShortcuts, onFind }: Props) {
   const project = useProject();
   const { projectId, screen, slotId, position, compared } = useSelection();
   const goto = useGoto();
   const navigate = useNavigate();
   const edit = useEdit();
   const dispatch = useAppDispatch();
-  const findingsOpen = useAppSelector((state) => state.view.findingsOpen);
+  const findingsOpen = useAppSelector((state) => state.view.drawer === 'findings');
+  const historyOpen = useAppSelector((state) => state.view.drawer === 'history');
   const { undo, redo, undoLast, redoLast } = useHistory();
   // An expected clear rate that is not met counts as a finding; expected verdicts are among the findings themselves.
   const unmet = useExpectations().filter(({ expectation, met }) => expectation.is === 'clearRate' && met === false);
@@ -90,12 +96,13 @@ export function Header({ onListShortcuts }: { onListShortcuts: () => void }) {
       ) : (
         <Menu
           trigger={
-            <button type="button" className="max-w-52 truncate rounded-r px-1 font-[550] hover:bg-bar-2">
+            <button type="button" className="max-w-52 min-w-20 truncate rounded-r px-1 font-[550] hover:bg-bar-2">
               {project.name} <span aria-hidden>▾</span>
             </button>
           }
           entries={[
             { label: 'Rename the project', onSelect: () => setTimeout(() => setRenaming(true)) },
+            { label: 'Keys on this screen', keys: '?', onSelect: onListShortcuts },
             { label: 'All projects', onSelect: () => void navigate('/projects') },
           ]}
         />
@@ -106,7 +113,7 @@ export function Header({ onListShortcuts }: { onListShortcuts: () => void }) {
             key={tab.screen}
             to={addressOf(projectId, tab.screen, slotId, { compared })}
             aria-current={tab.screen === screen ? 'page' : undefined}
-            className={`flex items-center border-y-[3px] border-transparent px-3.5 font-medium max-[1100px]:px-2.5 ${tab.screen === screen ? 'border-b-mark bg-bar-2 text-white' : 'text-bar-ink-2 hover:text-white'}`}
+            className={`flex items-center border-y-[3px] border-transparent px-3.5 font-medium whitespace-nowrap max-[1320px]:px-2.5 max-[1100px]:px-2 ${tab.screen === screen ? 'border-b-mark bg-bar-2 text-white' : 'text-bar-ink-2 hover:text-white'}`}
           >
             {tab.label}
           </Link>
@@ -136,15 +143,28 @@ export function Header({ onListShortcuts }: { onListShortcuts: () => void }) {
           <Redo2 size={15} />
         </Button>
       </Tip>
-      <Button look="bar" aria-expanded={findingsOpen} onClick={() => dispatch(findingsToggled(!findingsOpen))}>
+      <Button look="bar" onClick={onFind}>
+        <Search size={14} />
+        <span className="max-[1180px]:sr-only">Find</span> <kbd className="max-[1500px]:hidden">Ctrl K</kbd>
+      </Button>
+      <Tip text="History of the project">
+        <Button
+          look="bar"
+          aria-label="History"
+          aria-expanded={historyOpen}
+          onClick={() => dispatch(drawerOpened(historyOpen ? null : 'history'))}
+        >
+          <History size={15} />
+        </Button>
+      </Tip>
+      <Button
+        look="bar"
+        aria-expanded={findingsOpen}
+        onClick={() => dispatch(drawerOpened(findingsOpen ? null : 'findings'))}
+      >
         <TriangleAlert size={14} />
         {count} <span className="max-[1100px]:sr-only">finding{count === 1 ? '' : 's'}</span>
       </Button>
-      <Tip text="Keys on this screen">
-        <Button look="bar" aria-label="Keys on this screen" onClick={onListShortcuts}>
-          <Keyboard size={15} />
-        </Button>
-      </Tip>
       <Button look="main" disabled={slotId === undefined} onClick={() => goto({ screen: 'play' })}>
         <Play size={13} fill="currentColor" />
         Play {position === 0 ? '' : `level ${position}`} <kbd>P</kbd>

@@ -3,6 +3,8 @@ import { Outlet } from 'react-router';
 import { FindingsDrawer } from '../features/findings/FindingsDrawer.tsx';
 import { AstrayNotice } from '../features/history/AstrayNotice.tsx';
 import { ConflictNotice } from '../features/history/ConflictNotice.tsx';
+import { FindPalette } from '../features/find/FindPalette.tsx';
+import { HistoryDrawer } from '../features/history/HistoryDrawer.tsx';
 import { RefusalNotice } from '../features/history/RefusalNotice.tsx';
 import { Track } from '../features/track/Track.tsx';
 import { addLevel, duplicateLevel, moveSlot } from '@stadion/core/edits';
@@ -20,7 +22,7 @@ import { PART_KEYS } from './screenKeys.ts';
 import { useShortcuts, type Shortcut } from '../ui/shortcuts.ts';
 import { ShortcutList } from './ShortcutList.tsx';
 import { mintId } from '../project/mintId.ts';
-import { findingsToggled, renamingStarted } from '../project/viewSlice.ts';
+import { drawerOpened, renamingStarted } from '../project/viewSlice.ts';
 
 /** Header, track, and one screen below them. */
 export function WorkLayout() {
@@ -29,7 +31,8 @@ export function WorkLayout() {
   const goto = useGoto();
   const change = useSequenceEdit();
   const dispatch = useAppDispatch();
-  const findingsOpen = useAppSelector((state) => state.view.findingsOpen);
+  const drawer = useAppSelector((state) => state.view.drawer);
+  const [finding, setFinding] = useState(false);
   const { undoLast, redoLast } = useHistory();
   const [listing, setListing] = useState(false);
 
@@ -64,24 +67,36 @@ export function WorkLayout() {
         does: 'Ground or rules of the level',
         run: () => goto({ screen: 'level', view: screen === 'level' && view === 'ground' ? 'rules' : 'ground' }),
       },
-      { keys: 'F', does: 'Findings', run: () => dispatch(findingsToggled(!findingsOpen)) },
+      {
+        keys: 'F',
+        does: 'Findings',
+        run: () => dispatch(drawerOpened(drawer === 'findings' ? null : 'findings')),
+      },
+      {
+        keys: 'H',
+        does: 'History',
+        run: () => dispatch(drawerOpened(drawer === 'history' ? null : 'history')),
+      },
+      { keys: 'Ctrl K', does: 'Find', run: () => setFinding(true) },
       { keys: 'Ctrl Z', does: 'Undo', run: undoLast },
       { keys: 'Ctrl Shift Z', does: 'Redo', run: redoLast },
       { keys: '?', does: 'This list', run: () => setListing((shown) => !shown) },
     ];
-  }, [project, slotId, position, screen, view, goto, change, dispatch, findingsOpen, undoLast, redoLast]);
+  }, [project, slotId, position, screen, view, goto, change, dispatch, drawer, undoLast, redoLast]);
   useShortcuts(shortcuts);
 
   return (
     <div className="flex h-full flex-col">
-      <Header onListShortcuts={() => setListing(true)} />
+      <Header onListShortcuts={() => setListing(true)} onFind={() => setFinding(true)} />
+      <FindPalette open={finding} commands={shortcuts} onClose={() => setFinding(false)} />
       <Track />
       <AstrayNotice />
       <ConflictNotice />
       <RefusalNotice />
       <div className="relative flex min-h-0 grow">
         <Outlet />
-        {findingsOpen ? <FindingsDrawer /> : null}
+        {drawer === 'findings' ? <FindingsDrawer /> : null}
+        {drawer === 'history' ? <HistoryDrawer /> : null}
       </div>
       <ShortcutList open={listing} onClose={() => setListing(false)} shortcuts={shortcuts} parts={PART_KEYS[screen]} />
     </div>

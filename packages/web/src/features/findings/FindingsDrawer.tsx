@@ -1,6 +1,6 @@
 import { useAppDispatch, useGoto, useProject } from '../../project/hooks.ts';
 import { useFindings } from '../../project/useFindings.ts';
-import { findingsToggled } from '../../project/viewSlice.ts';
+import { drawerOpened } from '../../project/viewSlice.ts';
 import { FindingNote } from '../../sentences/FindingNote.tsx';
 import { Expectations } from './Expectations.tsx';
 
@@ -17,7 +17,7 @@ export function FindingsDrawer() {
     >
       <div className="flex items-center px-4 pt-3.5 pb-2">
         <h2 className="text-[14px]">Findings</h2>
-        <button type="button" className="link ml-auto" onClick={() => dispatch(findingsToggled(false))}>
+        <button type="button" className="link ml-auto" onClick={() => dispatch(drawerOpened(null))}>
           Close <kbd>F</kbd>
         </button>
       </div>

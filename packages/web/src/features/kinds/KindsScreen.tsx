@@ -24,8 +24,9 @@ import { FirstStep } from '../../project/FirstStep.tsx';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
-import { AmountChip, ruleInWords } from '../../sentences/index.ts';
+import { AmountChip, NoteOf, ruleInWords } from '../../sentences/index.ts';
 import { ChoiceChip, Confirm, Menu, NumberChip, TextInPlace } from '../../ui/index.ts';
+import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { KindStage } from './KindStage.tsx';
 import { LookChip } from './LookChip.tsx';
 import { freeLook } from './looks.ts';
@@ -53,65 +54,67 @@ function Cast({ here }: { here: LevelHere }) {
   const speed = resolveAmount(project.player.moves.roam.speed, here.values, here.placed);
   const player = { speed, radius: project.player.radius };
   return (
-    <main className="quiet min-h-0 grow overflow-y-auto px-[22px] pt-3.5 pb-8">
-      <div className="flex items-baseline gap-3">
-        <h1>Kinds</h1>
-        <p className="grow text-ink-2">
-          Who and what is in this game, in every level. A number that follows a ramp is shown as it is at level{' '}
-          {here.position}.
-        </p>
-        <Menu
-          trigger={
-            <button type="button" className="link">
-              + kind
+    <main className="flex min-h-0 grow">
+      <QuietSheet>
+        <div className="flex items-baseline gap-3">
+          <h1>Kinds</h1>
+          <p className="grow text-ink-2">
+            Who and what is in this game, in every level. A number that follows a ramp is shown as it is at level{' '}
+            {here.position}.
+          </p>
+          <Menu
+            trigger={
+              <button type="button" className="link">
+                + kind
+              </button>
+            }
+            entries={(Object.keys(KIND_DEEDS) as KindDeed[]).map((deed) => ({
+              label: `One that ${KIND_DEEDS[deed].label}`,
+              onSelect: () => add(deed),
+            }))}
+          />
+        </div>
+        {trouble === '' ? null : (
+          <p role="alert" className="mt-2 border-l-[3px] border-loss bg-loss-soft px-3 py-1.5">
+            {trouble}{' '}
+            <button type="button" className="link" onClick={() => setTrouble('')}>
+              Close
             </button>
-          }
-          entries={(Object.keys(KIND_DEEDS) as KindDeed[]).map((deed) => ({
-            label: `One that ${KIND_DEEDS[deed].label}`,
-            onSelect: () => add(deed),
-          }))}
-        />
-      </div>
-      {trouble === '' ? null : (
-        <p role="alert" className="mt-2 border-l-[3px] border-loss bg-loss-soft px-3 py-1.5">
-          {trouble}{' '}
-          <button type="button" className="link" onClick={() => setTrouble('')}>
-            Close
-          </button>
-        </p>
-      )}
-      <h2 className="mt-4 border-b border-line pb-1 text-[13px]">The player</h2>
-      <div className="act-row kind-row">
-        <span className="p-1">
-          <i className="block size-[22px] rounded-full border-2 border-ink bg-mark" />
-        </span>
-        <PlayerFacts here={here} />
-        <KindStage
-          figures={[{ is: 'circle', x: 0, y: 0, radius: 0.4, fill: 'mark', stroke: 'ink', line: 0.06 }]}
-          radius={player.radius}
-          speed={speed}
-          does="goes"
-          playerWord={project.words.player}
-        />
-        <span className="text-ink-3">in every level</span>
-      </div>
-      {ROLES.map(({ role, title, none }) => (
-        <section key={role} aria-label={title}>
-          <h2 className="mt-4 border-b border-line pb-1 text-[13px]">{title}</h2>
-          {project.kinds[role].length === 0 ? <p className="py-2 text-ink-3">{none}</p> : null}
-          {project.kinds[role].map((kind, index) => (
-            <KindRow
-              key={kind.id}
-              here={here}
-              role={role}
-              kind={kind}
-              index={index}
-              player={player}
-              onTrouble={setTrouble}
-            />
-          ))}
-        </section>
-      ))}
+          </p>
+        )}
+        <h2 className="mt-4 border-b border-line pb-1 text-[13px]">The player</h2>
+        <div className="act-row kind-row">
+          <span className="p-1">
+            <i className="block size-[22px] rounded-full border-2 border-ink bg-mark" />
+          </span>
+          <PlayerFacts here={here} />
+          <KindStage
+            figures={[{ is: 'circle', x: 0, y: 0, radius: 0.4, fill: 'mark', stroke: 'ink', line: 0.06 }]}
+            radius={player.radius}
+            speed={speed}
+            does="goes"
+            playerWord={project.words.player}
+          />
+          <span className="text-ink-3">in every level</span>
+        </div>
+        {ROLES.map(({ role, title, none }) => (
+          <section key={role} aria-label={title}>
+            <h2 className="mt-4 border-b border-line pb-1 text-[13px]">{title}</h2>
+            {project.kinds[role].length === 0 ? <p className="py-2 text-ink-3">{none}</p> : null}
+            {project.kinds[role].map((kind, index) => (
+              <KindRow
+                key={kind.id}
+                here={here}
+                role={role}
+                kind={kind}
+                index={index}
+                player={player}
+                onTrouble={setTrouble}
+              />
+            ))}
+          </section>
+        ))}
+      </QuietSheet>
     </main>
   );
 }
@@ -171,6 +174,7 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
         ) : (
           <CollectableWords here={here} kind={kind} />
         )}
+        <NoteOf what={kind.name} path={at('kinds', role, kind.id, 'note')} note={kind.note} />
         <Menu
           trigger={
             <button

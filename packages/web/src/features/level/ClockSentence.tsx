@@ -4,7 +4,6 @@ import { addAt, at, replaceAt } from '@stadion/core/edits';
 import { useEdit } from '../../project/hooks.ts';
 import { ChoiceChip } from '../../ui/index.ts';
 import { AmountChip, conditionOn, ConditionSentence } from '../../sentences/index.ts';
-import { EndTable } from './EndTables.tsx';
 import type { LevelHere } from '../../project/levelHere.ts';
 
 const STARTS = [
@@ -133,7 +132,6 @@ export function ClockSentence({ here, findings }: { here: LevelHere; findings: r
           />
         </div>
       ) : null}
-      <EndTable here={here} of="clock" />
     </>
   );
 }

@@ -1,7 +1,7 @@
 import { startingJudgeOf, worthAtStart } from '@stadion/core/attempt';
 import { prepareLevel } from '@stadion/core/grounds';
 import { clockCasesOf, starCasesOf, type EndCase } from '@stadion/core/rules';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { CaseTable, valueInWords, verdictInWords, type EdgeRow } from '../../sentences/index.ts';
 import { STAR_READINGS } from '../../sentences/starReadings.ts';
@@ -28,26 +28,25 @@ function rowsOf(here: LevelHere, cases: readonly EndCase[]): EdgeRow[] {
   });
 }
 
-/** Edge cases of the clock or of the stars, on demand. */
-export function EndTable({ here, of }: { here: LevelHere; of: 'clock' | 'stars' }) {
-  const [open, setOpen] = useState(false);
+export type TableOf = 'clock' | 'stars';
+
+/** Shows the edge cases of the clock or of the stars. */
+export function TableSwitch({ of, open, onToggle }: { of: TableOf; open: boolean; onToggle: (of: TableOf) => void }) {
   return (
-    <div>
-      <button
-        type="button"
-        className="act link text-[12px]"
-        aria-expanded={open}
-        aria-label={`Edge cases of the ${of}`}
-        onClick={() => setOpen(!open)}
-      >
-        edge cases
-      </button>
-      {open ? <Cases here={here} of={of} /> : null}
-    </div>
+    <button
+      type="button"
+      className="link text-[12px]"
+      aria-expanded={open}
+      aria-label={`Edge cases of the ${of}`}
+      onClick={() => onToggle(of)}
+    >
+      edge cases
+    </button>
   );
 }
 
-function Cases({ here, of }: { here: LevelHere; of: 'clock' | 'stars' }) {
+/** The edge cases of the clock or of the stars. */
+export function EndTable({ here, of }: { here: LevelHere; of: TableOf }) {
   const rows = useMemo(() => {
     const prepared = prepareLevel(here.project, here.position);
     const court = startingJudgeOf(prepared);

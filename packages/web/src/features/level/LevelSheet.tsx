@@ -4,6 +4,7 @@ import { useAppDispatch, useAppSelector, useEdit } from '../../project/hooks.ts'
 import { allActsShown } from '../../project/viewSlice.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import { ChoiceChip, TextInPlace } from '../../ui/index.ts';
+import { EndTable, TableSwitch, type TableOf } from './EndTables.tsx';
 import { ClockSentence } from './ClockSentence.tsx';
 import { CopyRulesPanel } from './CopyRulesPanel.tsx';
 import { EndingSentence } from './EndingSentence.tsx';
@@ -11,6 +12,8 @@ import { RuleList } from './RuleList.tsx';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { LevelHead } from './LevelHead.tsx';
 import { NumbersHere } from './NumbersHere.tsx';
+import { AddRule, NoteOf } from '../../sentences/index.ts';
+import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { StarsSentence } from './StarsSentence.tsx';
 import { ToCollect } from './ToCollect.tsx';
@@ -28,10 +31,23 @@ export function LevelSheet({ here }: { here: LevelHere }) {
   const findings = all.filter((finding) => finding.slotId === slotId);
   const base = at('levels', level.id);
   const [copying, setCopying] = useState(false);
+  const [table, setTable] = useState<TableOf | null>(null);
+  const toggleTable = (of: TableOf): void => setTable(table === of ? null : of);
   const allActs = useAppSelector((state) => state.view.allActs);
   const dispatch = useAppDispatch();
+  const tie = (
+    <div className="say">
+      <span className="join">A win and a loss in the same tick:</span>
+      <ChoiceChip
+        label="When a win and a loss fall together"
+        value={level.tie}
+        choices={TIES}
+        onChoose={(next) => edit({ label: `Tie of ${level.name}`, patch: [replaceAt(`${base}/tie`, next)] })}
+      />
+    </div>
+  );
   return (
-    <div className={`min-w-0 grow overflow-y-auto px-[22px] pt-3.5 pb-8 ${allActs ? '' : 'quiet'}`}>
+    <QuietSheet>
       <LevelHead here={here}>
         <button
           type="button"
@@ -50,7 +66,7 @@ export function LevelSheet({ here }: { here: LevelHere }) {
           Copy rules to…
         </button>
       </LevelHead>
-      <div className="mt-0.5 mb-2.5 flex text-ink-2">
+      <div className="mt-0.5 mb-2 flex items-center gap-2 act-row text-ink-2">
         <TextInPlace
           label="What the player has to do"
           value={level.brief}
@@ -58,33 +74,36 @@ export function LevelSheet({ here }: { here: LevelHere }) {
           refuse={(text) => (text.length > 400 ? 'At most 400 characters.' : undefined)}
           onCommit={(brief) => edit({ label: `Brief of ${level.name}`, patch: [replaceAt(`${base}/brief`, brief)] })}
         />
+        <NoteOf what={level.name} path={`${base}/note`} note={level.note} />
       </div>
       {copying ? <CopyRulesPanel here={here} onDone={() => setCopying(false)} /> : null}
-      <Section title="Won when">
+      <Section title="Won when" acts={<AddRule here={here} topic="won" />}>
         <RuleList here={here} topic="won" findings={findings} />
       </Section>
-      <Section title="Lost when">
+      <Section
+        title="Lost when"
+        acts={
+          <>
+            <AddRule here={here} topic="lost" />
+            {level.tie === 'win' ? tie : null}
+          </>
+        }
+      >
         <RuleList here={here} topic="lost" findings={findings} />
-        <div className={`say ${level.tie === 'win' ? 'act' : ''}`}>
-          <span className="join">A win and a loss in the same tick:</span>
-          <ChoiceChip
-            label="When a win and a loss fall together"
-            value={level.tie}
-            choices={TIES}
-            onChoose={(tie) => edit({ label: `Tie of ${level.name}`, patch: [replaceAt(`${base}/tie`, tie)] })}
-          />
-        </div>
+        {level.tie === 'win' ? null : tie}
       </Section>
-      <Section title="Clock">
+      <Section title="Clock" acts={<TableSwitch of="clock" open={table === 'clock'} onToggle={toggleTable} />}>
         <ClockSentence here={here} findings={findings} />
+        {table === 'clock' ? <EndTable here={here} of="clock" /> : null}
       </Section>
       <Section title="To collect">
         <ToCollect here={here} />
       </Section>
-      <Section title="Stars">
+      <Section title="Stars" acts={<TableSwitch of="stars" open={table === 'stars'} onToggle={toggleTable} />}>
         <StarsSentence here={here} findings={findings} />
+        {table === 'stars' ? <EndTable here={here} of="stars" /> : null}
       </Section>
-      <Section title="Milestones">
+      <Section title="Milestones" acts={<AddRule here={here} topic="milestone" />}>
         <RuleList here={here} topic="milestone" findings={findings} />
       </Section>
       <Section title="Ending">
@@ -93,6 +112,6 @@ export function LevelSheet({ here }: { here: LevelHere }) {
       <Section title="Numbers here">
         <NumbersHere here={here} />
       </Section>
-    </div>
+    </QuietSheet>
   );
 }

@@ -1,5 +1,5 @@
 import type { Finding } from '@stadion/core/findings';
-import { AddRule, RuleSentence, shownRules, topicOf, type Topic } from '../../sentences/index.ts';
+import { RuleSentence, shownRules, topicOf, type Topic } from '../../sentences/index.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
 
 const NOTHING: Readonly<Record<Topic, string>> = {
@@ -23,10 +23,7 @@ export function RuleList({ here, topic, findings }: { here: LevelHere; topic: To
           findings={findings}
         />
       ))}
-      <div className={`say ${rules.length === 0 ? '' : 'act'}`}>
-        {rules.length === 0 ? <span className="text-ink-3">{NOTHING[topic]}</span> : null}
-        <AddRule here={here} topic={topic} />
-      </div>
+      {rules.length === 0 ? <span className="leading-7 text-ink-3">{NOTHING[topic]}</span> : null}
     </div>
   );
 }

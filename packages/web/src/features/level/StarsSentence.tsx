@@ -8,7 +8,6 @@ import type { LevelHere } from '../../project/levelHere.ts';
 import { AmountChip, conditionOn, ConditionSentence } from '../../sentences/index.ts';
 import { STAR_READINGS } from '../../sentences/starReadings.ts';
 import { ChoiceChip } from '../../ui/index.ts';
-import { EndTable } from './EndTables.tsx';
 
 const MOST_STARS = 5;
 const OWN = 'conditions';
@@ -51,7 +50,6 @@ export function StarsSentence({ here, findings }: Props) {
         <Conditions here={here} conditions={level.stars.conditions} path={path} findings={findings} />
       ) : null}
       <FindingNotes findings={findings} at={(place) => place.startsWith(path)} />
-      <EndTable here={here} of="stars" />
     </div>
   );
 }

@@ -76,6 +76,7 @@ export const Lane = memo(function Lane(props: Props) {
           type="button"
           aria-expanded={open}
           aria-label={`Lane of ${parameter.label}`}
+          data-lane={parameter.key}
           className="text-left font-[650] hover:text-edit"
           onClick={() => onToggle(parameter.key)}
         >

@@ -2,9 +2,10 @@ import { type Parameter } from '@stadion/core/model';
 import { withoutNumber, type RampRow } from '@stadion/core/ramps';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
-import { removeParameter, setParameterFact, setSane } from '@stadion/core/edits';
+import { at, removeParameter, setParameterFact, setSane } from '@stadion/core/edits';
 import { useAppDispatch, useEdit, useProject } from '../../project/hooks.ts';
 import { lanePanelOpened, type LanePanel } from '../../project/viewSlice.ts';
+import { NoteOf } from '../../sentences/index.ts';
 import { Menu, NumberChip, TextInPlace } from '../../ui/index.ts';
 import { marksInWords, marksOf, positionsInWords } from './words.ts';
 
@@ -100,6 +101,7 @@ export function LaneFacts({ parameter, row, panel }: { parameter: Parameter; row
           className="w-20"
           onCommit={(unit) => edit(setParameterFact(project, parameter.key, 'unit', unit))}
         />
+        <NoteOf what={parameter.label} path={at('parameters', parameter.key, 'note')} note={parameter.note} stays />
         <Menu
           trigger={
             <button type="button" className="link">

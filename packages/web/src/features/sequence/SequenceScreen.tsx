@@ -5,6 +5,7 @@ import { at, replaceAt, setStarGate } from '@stadion/core/edits';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { FirstStep } from '../../project/FirstStep.tsx';
+import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip } from '../../ui/index.ts';
@@ -74,7 +75,7 @@ function Sheet({ here }: { here: LevelHere }) {
   );
   const { unlock } = run;
   return (
-    <div className="quiet min-w-0 grow overflow-y-auto px-[22px] pt-3.5 pb-8">
+    <QuietSheet>
       <h1>Sequence</h1>
       <p className="mt-0.5 mb-2.5 text-ink-2">
         In which order levels are played, what opens them, and what a run keeps.
@@ -189,7 +190,7 @@ function Sheet({ here }: { here: LevelHere }) {
       <Section title="Standing rules">
         <StandingRules here={here} />
       </Section>
-    </div>
+    </QuietSheet>
   );
 }
 

@@ -1,0 +1,158 @@
+import { Command } from 'cmdk';
+import { Dialog } from 'radix-ui';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useProjectsQuery, useSnapshotsQuery } from '../../api/stadionApi.ts';
+import { useGoto, useProject, useSelection } from '../../project/hooks.ts';
+import { useFindings } from '../../project/useFindings.ts';
+import type { Shortcut } from '../../ui/shortcuts.ts';
+import { findEntries, foundBy, type FindEntry } from './findEntries.ts';
+
+interface Props {
+  open: boolean;
+  /** What the present screen can do, by its keys. */
+  commands: readonly Shortcut[];
+  onClose: () => void;
+}
+
+/** So many entries are shown at once. */
+const SHOWN = 40;
+const REMEMBERED = 8;
+const RECENT = 'stadion-found';
+
+function recentOf(): string[] {
+  try {
+    return JSON.parse(localStorage.getItem(RECENT) ?? '[]') as string[];
+  } catch {
+    return [];
+  }
+}
+
+function remember(id: string): void {
+  try {
+    localStorage.setItem(
+      RECENT,
+      JSON.stringify([id, ...recentOf().filter((other) => other !== id)].slice(0, REMEMBERED)),
+    );
+  } catch {
+    // A browser that keeps nothing shows everything in its own order.
+  }
+}
+
+const TRIED_EVERY_MS = 60;
+const TRIED_FOR_MS = 2000;
+
+/** Gives the focus to what comes on the screen a moment later. */
+function focusSoon(selector: string, since = performance.now()): void {
+  const element = document.querySelector<HTMLElement>(selector);
+  if (element) {
+    element.focus();
+    element.scrollIntoView({ block: 'nearest' });
+  } else if (performance.now() - since < TRIED_FOR_MS) setTimeout(() => focusSoon(selector, since), TRIED_EVERY_MS);
+}
+
+/** Goes to anything by its words, and runs any command of the present screen. */
+export function FindPalette({ open, commands, onClose }: Props) {
+  return (
+    <Dialog.Root open={open} modal={false} onOpenChange={(next) => !next && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Content
+          className="pop fixed top-24 left-1/2 z-40 w-[620px] max-w-[calc(100vw-32px)] -translate-x-1/2 p-2"
+          aria-describedby={undefined}
+          onCloseAutoFocus={(event) => event.preventDefault()}
+        >
+          <Dialog.Title className="sr-only">Find</Dialog.Title>
+          {open ? <List commands={commands} onClose={onClose} /> : null}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+const WORDS: Readonly<Record<FindEntry['sort'], string>> = {
+  level: 'level',
+  parameter: 'parameter',
+  kind: 'kind',
+  rule: 'rule',
+  note: 'note',
+  finding: 'finding',
+  snapshot: 'snapshot',
+  project: 'project',
+  command: 'do',
+};
+
+function List({ commands, onClose }: Omit<Props, 'open'>) {
+  const project = useProject();
+  const findings = useFindings();
+  const { projectId } = useSelection();
+  const goto = useGoto();
+  const navigate = useNavigate();
+  const { data: projects } = useProjectsQuery();
+  const { data: snapshots } = useSnapshotsQuery(projectId);
+  const [typed, setTyped] = useState('');
+  const [recent] = useState(recentOf);
+  const entries = useMemo((): FindEntry[] => {
+    const others = (projects?.projects ?? []).filter(({ id, binnedAt }) => id !== projectId && binnedAt === undefined);
+    return [
+      ...findEntries(project, findings),
+      ...(snapshots?.snapshots ?? []).map(({ id, name }): FindEntry => ({
+        id: `snapshot ${id}`,
+        sort: 'snapshot',
+        label: `Compare with ${name}`,
+        to: { screen: 'ramps', compared: id },
+      })),
+      ...others.map(({ id, name }): FindEntry => ({
+        id: `project ${id}`,
+        sort: 'project',
+        label: name,
+        address: `/projects/${id}/level`,
+      })),
+      ...commands
+        .filter(({ keys }) => keys !== 'Ctrl K')
+        .map(({ keys, does, run }): FindEntry => ({ id: `command ${keys}`, sort: 'command', label: does, keys, run })),
+    ];
+  }, [project, findings, projects, snapshots, projectId, commands]);
+  const shown = useMemo(() => foundBy(entries, typed, recent, SHOWN), [entries, typed, recent]);
+  const choose = (entry: FindEntry): void => {
+    remember(entry.id);
+    onClose();
+    // The list goes first, so that it does not take the focus back.
+    setTimeout(() => {
+      if (entry.to) goto(entry.to);
+      if (entry.address !== undefined) void navigate(entry.address);
+      entry.run?.();
+      if (entry.focus !== undefined) focusSoon(entry.focus);
+    });
+  };
+  return (
+    <div onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}>
+      <Command label="Find" loop shouldFilter={false}>
+        <Command.Input
+          autoFocus
+          className="field w-full text-[15px]"
+          placeholder="A level by number or name, a parameter, a kind, a rule by its words, a command …"
+          value={typed}
+          onValueChange={setTyped}
+        />
+        <Command.List label="Found" className="mt-1.5 max-h-[420px] overflow-x-hidden overflow-y-auto">
+          <Command.Empty className="px-2 py-1 text-ink-3">Nothing says that. Other words?</Command.Empty>
+          {shown.map((entry) => (
+            <Command.Item
+              key={entry.id}
+              value={entry.id}
+              className="menu-item cursor-pointer items-baseline data-[selected=true]:bg-edit-soft"
+              onSelect={() => choose(entry)}
+            >
+              <span className="w-[74px] shrink-0 text-[12px] text-ink-3">{WORDS[entry.sort]}</span>
+              <span className="min-w-0 grow truncate">{entry.label}</span>
+              {entry.where === undefined ? null : (
+                <span className="shrink-0 text-[12px] text-ink-3">{entry.where}</span>
+              )}
+              {entry.keys === undefined ? null : <kbd>{entry.keys}</kbd>}
+            </Command.Item>
+          ))}
+        </Command.List>
+      </Command>
+    </div>
+  );
+}
