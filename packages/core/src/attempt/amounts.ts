@@ -9,6 +9,15 @@ export const followed = (live: LiveAmount, dials: readonly number[]): number => 
   return live.of === undefined ? value : shareOf(value, live.of);
 };
 
+/** A number that may follow a parameter, as the parameter now is: brought between two ends. */
+export const asItIs = (
+  value: number,
+  live: LiveAmount | undefined,
+  dials: readonly number[],
+  low: number,
+  high: number,
+): number => (live ? within(followed(live, dials), low, high) : value);
+
 /** A number brought between two ends; the lower end where it is none. */
 export const within = (value: number, low: number, high: number): number =>
   Number.isFinite(value) ? Math.min(high, Math.max(low, value)) : low;
@@ -41,10 +50,27 @@ export const shootingOf = (
   source: { everySeconds: Amount; speed: Amount; reach: Amount },
   preparing: Preparing,
 ): Shooting => ({
+  ...following('liveEverySeconds', source.everySeconds, preparing),
+  ...following('liveSpeed', source.speed, preparing),
+  ...following('liveReach', source.reach, preparing),
   everyTicks: Math.max(1, ticksOf(preparing, source.everySeconds)),
   speed: within(preparing.number(source.speed), 0.1, FASTEST),
   reach: within(preparing.number(source.reach), 0.1, FURTHEST),
 });
+
+/** How something shoots right now. */
+export const shootingNow = (
+  source: Shooting,
+  dials: readonly number[],
+): Pick<Shooting, 'everyTicks' | 'speed' | 'reach'> => ({
+  everyTicks: ticksNow(source.everyTicks, source.liveEverySeconds, dials),
+  speed: asItIs(source.speed, source.liveSpeed, dials, 0.1, FASTEST),
+  reach: asItIs(source.reach, source.liveReach, dials, 0.1, FURTHEST),
+});
+
+/** Ticks between two, one at least, as the parameter that they may follow now is. */
+export const ticksNow = (ticks: number, live: LiveAmount | undefined, dials: readonly number[]): number =>
+  live ? Math.max(1, secondsToTicks(within(followed(live, dials), 0, LONGEST_SECONDS))) : ticks;
 
 /** What preparing needs to know. */
 export const preparingOf = (

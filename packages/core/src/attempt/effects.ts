@@ -1,4 +1,5 @@
 import { secondsToTicks, type ResolvedEffect } from '../rules/index.ts';
+import { asItIs, MOST } from './amounts.ts';
 import { changeParameter } from './dials.ts';
 import { placeOfReturn } from './pieces/checkpoint.ts';
 import { reveal } from './pieces/collectable.ts';
@@ -9,6 +10,11 @@ import { cuedTicksOf } from './pieces/zone.ts';
 import type { AttemptState } from './shell.ts';
 
 type Milestone = Exclude<ResolvedEffect, { effect: 'win' | 'lose' }>;
+
+/** The player's health at most, as it now is. */
+const fullHealth = ({ world, dials }: AttemptState): number =>
+  asItIs(world.level.motion.player.health, world.level.motion.player.liveHealth, dials, 0, MOST);
+
 /** @param rule index of the rule @param at index of the effect in it */
 type Apply<E> = (state: AttemptState, effect: E, rule: number, at: number) => void;
 type Reset = (state: AttemptState) => void;
@@ -19,7 +25,7 @@ const RESETS: Readonly<Record<string, Reset>> = {
     state.observed.bonus = 0;
   },
   health: (state) => {
-    state.observed.health = state.world.level.motion.player.health;
+    state.observed.health = fullHealth(state);
   },
   clock: (state) => {
     state.observed.clockTicks = 0;
@@ -64,7 +70,7 @@ const EFFECTS: { [N in Milestone['effect']]: Apply<Extract<Milestone, { effect: 
     tell(state, rule, at);
   },
   heal: (state, effect, rule, at) => {
-    const most = state.world.level.motion.player.health;
+    const most = fullHealth(state);
     state.observed.health = Math.max(0, Math.min(most, state.observed.health + effect.by));
     tell(state, rule, at);
   },

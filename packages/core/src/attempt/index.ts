@@ -14,7 +14,7 @@ export type {
   View,
   World,
 } from './shell.ts';
-export { FASTEST, following, within } from './amounts.ts';
+export { FASTEST, following, shootingNow, within } from './amounts.ts';
 export { prepareOn, resolvingAt } from './prepare.ts';
 export { makeWorldOn } from './world.ts';
 export { viewOf } from './view.ts';

@@ -17,6 +17,9 @@ export interface Shooting {
   speed: number;
   /** Units until a shot is spent. */
   reach: number;
+  liveEverySeconds?: LiveAmount;
+  liveSpeed?: LiveAmount;
+  liveReach?: LiveAmount;
 }
 
 /** What a kind of ground makes of its player's abilities, at least. */
@@ -42,14 +45,16 @@ export interface PreparedLevel {
       /** Ticks for which nothing touches the player after a life is lost. */
       graceTicks: number;
       health: number;
+      liveHealth?: LiveAmount;
       /** Ammunition -1 for without end. */
-      shooting: (Shooting & { aimsAtNearest: boolean; damage: number; ammunition: number }) | null;
+      shooting:
+        (Shooting & { aimsAtNearest: boolean; damage: number; liveDamage?: LiveAmount; ammunition: number }) | null;
     };
     /** How the body moves: only the kind of ground looks into it. */
     body: KindMotion;
     /** What each sort of piece is made ready as, in the order of the ground: only its own file looks into it. */
     pieces: Readonly<Record<PieceName, readonly unknown[]>>;
-    kindsOfHazard: { damage: number; perSecond: boolean }[];
+    kindsOfHazard: { damage: number; liveDamage?: LiveAmount; perSecond: boolean }[];
     kindsOfCollectable: number;
     kindsOfEnemy: number;
     /** Values of the parameters that change during the attempt. */

@@ -13,7 +13,7 @@ import {
   subjectOf,
   type Resolving,
 } from '../rules/index.ts';
-import { MOST, preparingOf, shootingOf, within } from './amounts.ts';
+import { following, MOST, preparingOf, shootingOf, within } from './amounts.ts';
 import type { PreparedLevel } from './level.ts';
 import { placedOn, subjectsOf } from './pieces/facts.ts';
 import { bySort, PIECES } from './pieces/index.ts';
@@ -60,10 +60,12 @@ function motionOf(kind: GroundKind, preparing: Preparing): PreparedLevel['motion
       radius: player.radius,
       graceTicks: secondsToTicks(player.graceSeconds),
       health: within(number(player.health), 0, MOST),
+      ...following('liveHealth', player.health, preparing),
       shooting: shooting && {
         ...shootingOf(shooting, preparing),
         aimsAtNearest: shooting.aim === 'nearest',
         damage: within(number(shooting.damage), 0, MOST),
+        ...following('liveDamage', shooting.damage, preparing),
         ammunition: shooting.ammunition === null ? -1 : Math.round(within(number(shooting.ammunition), 0, MOST)),
       },
     },
@@ -71,6 +73,7 @@ function motionOf(kind: GroundKind, preparing: Preparing): PreparedLevel['motion
     pieces,
     kindsOfHazard: hazards.map(({ damage, acts }) => ({
       damage: within(number(damage), 0, MOST),
+      ...following('liveDamage', damage, preparing),
       perSecond: acts === 'perSecond',
     })),
     kindsOfCollectable: collectables.length,

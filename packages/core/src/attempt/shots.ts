@@ -1,4 +1,6 @@
 import { HEADING_VECTORS, isInSight, isWall } from '../ground/index.ts';
+import { asItIs, MOST, shootingNow } from './amounts.ts';
+import { hazardDamage } from './pieces/hazard.ts';
 import { enemiesOf, hurtEnemy, type Enemy } from './pieces/enemy.ts';
 import { hurtPlayer } from './reach.ts';
 import type { AttemptState, Shot } from './shell.ts';
@@ -52,9 +54,10 @@ export function playerShoots(state: AttemptState, fires: boolean): void {
   if (state.reloadTicks > 0) state.reloadTicks--;
   if (!fires || state.reloadTicks > 0 || state.ammunition === 0) return;
   const { x, y } = state.body;
+  const { everyTicks, speed, reach } = shootingNow(shooting, state.dials);
   let [dx, dy] = HEADING_VECTORS[state.body.facing] as readonly [number, number];
   if (shooting.aimsAtNearest) {
-    const enemy = nearestToBeat(state, shooting.reach);
+    const enemy = nearestToBeat(state, reach);
     if (!enemy) return;
     const distance = Math.sqrt((enemy.x - x) * (enemy.x - x) + (enemy.y - y) * (enemy.y - y));
     if (distance > 0) {
@@ -62,8 +65,8 @@ export function playerShoots(state: AttemptState, fires: boolean): void {
       dy = (enemy.y - y) / distance;
     }
   }
-  shoot(state, -1, x, y, dx * shooting.speed, dy * shooting.speed, shooting.reach);
-  state.reloadTicks = shooting.everyTicks;
+  shoot(state, -1, x, y, dx * speed, dy * speed, reach);
+  state.reloadTicks = everyTicks;
   if (state.ammunition > 0) state.ammunition--;
 }
 
@@ -74,7 +77,8 @@ function hitsEnemy(state: AttemptState, shot: Shot): boolean {
     const dy = enemy.y - shot.y;
     const reach = enemy.radius + SHOT_RADIUS;
     if (dx * dx + dy * dy >= reach * reach) continue;
-    hurtEnemy(state, enemy, state.world.level.motion.player.shooting?.damage ?? 0);
+    const { shooting } = state.world.level.motion.player;
+    hurtEnemy(state, enemy, shooting ? asItIs(shooting.damage, shooting.liveDamage, state.dials, 0, MOST) : 0);
     return true;
   }
   return false;
@@ -105,13 +109,13 @@ function meetsPlayer({ body }: AttemptState, shot: Shot): boolean {
 /** Lets the emitters' shots hurt a player that they meet; each is spent by it. */
 export function shotsMeetPlayer(state: AttemptState): void {
   const { shots, observed, world } = state;
-  const { kindsOfEnemy, kindsOfHazard } = world.level.motion;
+  const { kindsOfEnemy } = world.level.motion;
   for (let i = 0; i < shots.length; i++) {
     const shot = shots[i] as Shot;
     if (!shot.active || shot.kind < 0 || !meetsPlayer(state, shot)) continue;
     shot.active = false;
     observed.touching[kindsOfEnemy + shot.kind] = 1;
-    hurtPlayer(state, kindsOfHazard[shot.kind]?.damage ?? 0);
+    hurtPlayer(state, hazardDamage(state, shot.kind));
   }
 }
 

@@ -16,7 +16,7 @@ export interface TrialQuestion {
   precision: Precision;
 }
 
-const ENGINE = 4;
+const ENGINE = 5;
 
 /** @param position from 1 */
 export function trialQuestion(

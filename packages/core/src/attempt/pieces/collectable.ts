@@ -1,6 +1,8 @@
 import { cellAt } from '../../ground/index.ts';
 import type { Piece } from '../../model/index.ts';
-import { mix } from '../../random/index.ts';
+import { mix, mixFloat } from '../../random/index.ts';
+import type { LiveAmount } from '../../rules/index.ts';
+import { asItIs, following, MOST } from '../amounts.ts';
 import type { PreparedLevel } from '../level.ts';
 import { markFigures, usualCollectableLook } from '../looks.ts';
 import { isTouching } from '../reach.ts';
@@ -10,6 +12,7 @@ import type { AttemptState, PieceSort, World } from '../shell.ts';
 interface PreparedCollectable {
   kind: number;
   worth: number;
+  liveWorth?: LiveAmount;
   x: number;
   y: number;
   hidden: boolean;
@@ -100,10 +103,18 @@ const DRAWN_RADIUS = 0.27;
 export const collectable: PieceSort<Extract<Piece, { piece: 'collectable' }>, PreparedCollectable, Collectables> = {
   name: 'collectable',
   subject: 'piece',
-  prepare: ({ kind: id, at, hidden }, { project, resolving, number }) => {
+  prepare: ({ kind: id, at, hidden }, preparing) => {
+    const { project, resolving, number } = preparing;
     const kind = resolving.subjects.collectable.get(id) as number;
     const worth = project.kinds.collectables[kind]?.worth;
-    return { kind, worth: worth ? number(worth) : 0, x: at.x, y: at.y, hidden: hidden === true };
+    return {
+      kind,
+      worth: worth ? number(worth) : 0,
+      ...(worth ? following('liveWorth', worth, preparing) : {}),
+      x: at.x,
+      y: at.y,
+      hidden: hidden === true,
+    };
   },
   gives: ({ kind, hidden }) => ({ kind, hidden: hidden === true }),
   observe(pieces, { left }) {
@@ -143,6 +154,10 @@ export const collectable: PieceSort<Extract<Piece, { piece: 'collectable' }>, Pr
       state.happenings.push({ tick: state.tick, what: 'piece', piece: 'collectable', index, did: 'gathered' });
     }
   },
+  turn(state) {
+    for (const piece of collectablesOf(state).all)
+      piece.worth = asItIs(piece.worth, piece.liveWorth, state.dials, -MOST, MOST);
+  },
   resets: {
     gathered(state) {
       const { observed } = state;
@@ -159,7 +174,10 @@ export const collectable: PieceSort<Extract<Piece, { piece: 'collectable' }>, Pr
   },
   hash(state, hash) {
     const { all, remaining, remainingCount } = collectablesOf(state);
-    for (const piece of all) hash = mix(hash, piece.gathered ? 1 : piece.hidden ? 2 : 0);
+    for (const piece of all) {
+      hash = mix(hash, piece.gathered ? 1 : piece.hidden ? 2 : 0);
+      if (piece.liveWorth) hash = mixFloat(hash, piece.worth);
+    }
     // Their order decides which of two that are equally good a player goes for.
     for (let i = 0; i < remainingCount; i++) hash = mix(hash, remaining[i] as number);
     return hash;

@@ -1,7 +1,7 @@
 import { HEADING_VECTORS, isInSight, nearestHeadingOf } from '../../ground/index.ts';
 import type { Piece } from '../../model/index.ts';
 import { mixFloat } from '../../random/index.ts';
-import { shootingOf } from '../amounts.ts';
+import { shootingNow, shootingOf } from '../amounts.ts';
 import type { PreparedLevel, Shooting } from '../level.ts';
 import type { AttemptState, PieceSort } from '../shell.ts';
 import { shoot } from '../shots.ts';
@@ -43,18 +43,19 @@ export const emitter: PieceSort<Extract<Piece, { piece: 'emitter' }>, PreparedEm
     for (let i = 0; i < emitters.length; i++) {
       const source = emitters[i] as PreparedEmitter;
       if (state.tick < (dueTicks[i] as number)) continue;
+      const { everyTicks, speed, reach } = shootingNow(source, state.dials);
       let dx: number;
       let dy: number;
       if (source.heading < 0) {
         dx = state.body.x - source.x;
         dy = state.body.y - source.y;
         const distance = Math.sqrt(dx * dx + dy * dy);
-        if (distance === 0 || distance > source.reach || !isInSight(state.view.grid, source, state.body)) continue;
+        if (distance === 0 || distance > reach || !isInSight(state.view.grid, source, state.body)) continue;
         dx /= distance;
         dy /= distance;
       } else [dx, dy] = HEADING_VECTORS[source.heading] as readonly [number, number];
-      shoot(state, source.kind, source.x, source.y, dx * source.speed, dy * source.speed, source.reach);
-      dueTicks[i] = state.tick + source.everyTicks;
+      shoot(state, source.kind, source.x, source.y, dx * speed, dy * speed, reach);
+      dueTicks[i] = state.tick + everyTicks;
     }
   },
   hurts: (emitters) => emitters.length > 0,

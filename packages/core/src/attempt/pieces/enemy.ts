@@ -2,7 +2,7 @@ import { cellAt, isInSight, moveBody, nextCellTowards, wayIsClear, type Body } f
 import type { EnemyKind, Look, Piece, Place } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS, type LiveAmount, type Observed } from '../../rules/index.ts';
-import { FASTEST, followed, following, FURTHEST, MOST, within } from '../amounts.ts';
+import { asItIs, FASTEST, following, FURTHEST, MOST, within } from '../amounts.ts';
 import type { PreparedLevel } from '../level.ts';
 import { between } from '../mark.ts';
 import { hurtPlayer } from '../reach.ts';
@@ -17,6 +17,9 @@ export interface PreparedEnemy {
   /** Units per second. */
   speed: number;
   liveSpeed?: LiveAmount;
+  liveSight?: LiveAmount;
+  liveDamage?: LiveAmount;
+  liveHealth?: LiveAmount;
   /** Units. */
   radius: number;
   /** Units. */
@@ -45,6 +48,10 @@ export interface Enemy extends Body {
   active: boolean;
   /** What is left of it; 0 for one that cannot be beaten. */
   health: number;
+  /** What it has while nobody has hurt it. */
+  fullHealth: number;
+  /** Health lost at each touch. */
+  damage: number;
   homeX: number;
   homeY: number;
   /** Where it heads for right now. */
@@ -90,6 +97,9 @@ export function prepareEnemy(kindId: string, at: Place, path: Place[], preparing
     movement: definition.movement,
     speed: definition.movement === 'still' ? 0 : within(number(definition.speed), 0, FASTEST),
     ...following('liveSpeed', definition.speed, preparing),
+    ...(definition.movement === 'chase' ? following('liveSight', definition.sight, preparing) : {}),
+    ...(definition.damage ? following('liveDamage', definition.damage, preparing) : {}),
+    ...(definition.health ? following('liveHealth', definition.health, preparing) : {}),
     radius: definition.radius,
     sight: definition.movement === 'chase' ? within(number(definition.sight), 0, FURTHEST) : 0,
     damage: definition.damage ? within(number(definition.damage), 0, MOST) : 0,
@@ -112,6 +122,8 @@ export function addEnemy(enemies: Enemies, source: PreparedEnemy, active: boolea
     radius: source.radius,
     active,
     health: source.health,
+    fullHealth: source.health,
+    damage: source.damage,
     x: source.x,
     y: source.y,
     vx: 0,
@@ -148,7 +160,7 @@ export function hurtEnemy(state: AttemptState, enemy: Enemy, damage: number): vo
   enemy.health = Math.max(0, enemy.health - damage);
   if (enemy.index < observed.phases.length) {
     let phase = 1;
-    for (const share of enemy.source.phases) if (enemy.health <= share * enemy.source.health) phase++;
+    for (const share of enemy.source.phases) if (enemy.health <= share * enemy.fullHealth) phase++;
     observed.phases[enemy.index] = phase;
   }
   if (enemy.health > 0) return;
@@ -328,7 +340,7 @@ function touchPlayer(state: AttemptState): void {
     const touches = dx * dx + dy * dy < reach * reach;
     if (touches) {
       observed.touching[enemy.kind] = 1;
-      if (!wasTouching[i] && enemy.source.damage > 0) hurtPlayer(state, enemy.source.damage);
+      if (!wasTouching[i] && enemy.damage > 0) hurtPlayer(state, enemy.damage);
     }
     wasTouching[i] = touches;
   }
@@ -353,8 +365,16 @@ export const enemy: PieceSort<Extract<Piece, { piece: 'enemy' }>, PreparedEnemy,
   forget: (state) => void enemiesOf(state).wasTouching.fill(false),
   turn(state) {
     for (const one of enemiesOf(state).all) {
-      const { liveSpeed } = one.source;
-      if (liveSpeed && one.movement !== 'still') one.speed = within(followed(liveSpeed, state.dials), 0, FASTEST);
+      const { liveSpeed, liveSight, liveDamage, liveHealth } = one.source;
+      const { dials } = state;
+      if (one.movement !== 'still') one.speed = asItIs(one.speed, liveSpeed, dials, 0, FASTEST);
+      one.sight = asItIs(one.sight, liveSight, dials, 0, FURTHEST);
+      one.damage = asItIs(one.damage, liveDamage, dials, 0, MOST);
+      if (!liveHealth) continue;
+      // One that has been hurt keeps the share that is left of it.
+      const full = asItIs(one.fullHealth, liveHealth, dials, 0.001, MOST);
+      one.health *= full / one.fullHealth;
+      one.fullHealth = full;
     }
   },
   hash(state, hash) {
@@ -367,6 +387,10 @@ export const enemy: PieceSort<Extract<Piece, { piece: 'enemy' }>, PreparedEnemy,
       for (const value of [one.aimX, one.aimY, one.wantX, one.wantY, one.memoryTicks, one.targetCell])
         hash = mixFloat(hash, value);
       for (const value of [one.pathStep, one.pathDirection]) hash = mixFloat(hash, value);
+      const { liveSight, liveDamage, liveHealth } = one.source;
+      if (liveSight) hash = mixFloat(hash, one.sight);
+      if (liveDamage) hash = mixFloat(hash, one.damage);
+      if (liveHealth) hash = mixFloat(hash, one.fullHealth);
     }
     // Pairs that are close push each other apart in this order.
     for (const one of sweep) hash = mix(hash, one.index);
@@ -391,7 +415,7 @@ export const enemy: PieceSort<Extract<Piece, { piece: 'enemy' }>, PreparedEnemy,
       const y = between(before?.[index * 2 + 1], one.y, now.share);
       const filled = one.movement !== 'chase' || one.memoryTicks > 0;
       const figures = markFigures(lookOf(one), x, y, one.radius, filled);
-      if (one.health > 0) figures.push(...healthBar(x, y - one.radius - 0.18, one.health / one.source.health));
+      if (one.health > 0) figures.push(...healthBar(x, y - one.radius - 0.18, one.health / one.fullHealth));
       return [{ key: `enemy-${index}`, figures }];
     });
   },

@@ -1,6 +1,7 @@
 import { cellsIn } from '../../ground/index.ts';
 import type { Look, Piece } from '../../model/index.ts';
 import { mixFloat } from '../../random/index.ts';
+import { asItIs, MOST } from '../amounts.ts';
 import type { Area, PreparedLevel } from '../level.ts';
 import { markFigures } from '../looks.ts';
 import type { Figure } from '../mark.ts';
@@ -19,6 +20,12 @@ export const hazardsOf = ({ motion }: PreparedLevel): readonly PreparedHazard[] 
 /** Index of a kind of hazard; what touches is counted by enemies first. */
 export const hazardKind = ({ project, resolving }: Preparing, id: string): number =>
   (resolving.subjects.toucher.get(id) as number) - project.kinds.enemies.length;
+
+/** What a kind of hazard takes right now: health at a touch, or per second. */
+export const hazardDamage = ({ world, dials }: AttemptState, kind: number): number => {
+  const definition = world.level.motion.kindsOfHazard[kind];
+  return definition ? asItIs(definition.damage, definition.liveDamage, dials, 0, MOST) : 0;
+};
 
 /** Kinds of hazard that were stood in at the last tick: 1 or 0. */
 const stoodInOf = (state: AttemptState): number[] => state.pieces.hazard as number[];
@@ -52,7 +59,8 @@ export const hazard: PieceSort<Extract<Piece, { piece: 'hazard' }>, PreparedHaza
     }
     const stoodIn = stoodInOf(state);
     for (let kind = 0; kind < kindsOfHazard.length; kind++) {
-      const { damage, perSecond } = kindsOfHazard[kind] as (typeof kindsOfHazard)[number];
+      const { perSecond } = kindsOfHazard[kind] as (typeof kindsOfHazard)[number];
+      const damage = hazardDamage(state, kind);
       const now = observed.touching[kindsOfEnemy + kind] as number;
       if (now === 1 && perSecond) hurtPlayer(state, damage * TICK_SECONDS);
       else if (now === 1 && stoodIn[kind] === 0) hurtPlayer(state, damage);

@@ -1,7 +1,8 @@
 import { fits } from '../../ground/index.ts';
 import type { Piece } from '../../model/index.ts';
 import { drawAt, mixFloat } from '../../random/index.ts';
-import { ticksOf, within } from '../amounts.ts';
+import type { LiveAmount } from '../../rules/index.ts';
+import { asItIs, following, ticksNow, ticksOf, within } from '../amounts.ts';
 import type { PreparedLevel } from '../level.ts';
 import { ring } from '../mark.ts';
 import type { AttemptState, PieceSort } from '../shell.ts';
@@ -9,8 +10,10 @@ import { addEnemy, countEnemies, enemiesOf, prepareEnemy, type Enemy, type Prepa
 
 interface PreparedSpawner extends PreparedEnemy {
   howMany: number;
+  liveHowMany?: LiveAmount;
   firstAfterTicks: number;
   everyTicks: number;
+  liveEverySeconds?: LiveAmount;
   /** Units. */
   safeDistance: number;
   /** Sends nothing before a milestone says so. */
@@ -22,6 +25,8 @@ interface PreparedSpawner extends PreparedEnemy {
 
 interface Sending {
   sent: number;
+  /** In all, as it is now. */
+  howMany: number;
   /** When the next one is sent. */
   dueTick: number;
   /** Sends at all: at once, or once a milestone has said so. */
@@ -82,7 +87,7 @@ export function sendWave(state: AttemptState, index: number): void {
   if (!sending || !source || sending.started) return;
   sending.started = true;
   sending.dueTick = state.tick + source.firstAfterTicks;
-  if (source.health > 0) countEnemies(state.observed, source.kind, source.howMany);
+  if (source.health > 0) countEnemies(state.observed, source.kind, sending.howMany);
   state.happenings.push({ tick: state.tick, what: 'piece', piece: 'spawner', index, did: 'sends its wave' });
 }
 
@@ -94,6 +99,8 @@ export const spawner: PieceSort<Extract<Piece, { piece: 'spawner' }>, PreparedSp
   prepare: (piece, preparing) => ({
     ...prepareEnemy(piece.kind, piece.at, [], preparing),
     howMany: Math.round(within(preparing.number(piece.howMany), 0, MOST_SENT)),
+    ...following('liveHowMany', piece.howMany, preparing),
+    ...following('liveEverySeconds', piece.everySeconds, preparing),
     firstAfterTicks: ticksOf(preparing, piece.firstAfterSeconds),
     everyTicks: Math.max(1, ticksOf(preparing, piece.everySeconds)),
     safeDistance: piece.safeDistance,
@@ -109,8 +116,10 @@ export const spawner: PieceSort<Extract<Piece, { piece: 'spawner' }>, PreparedSp
     spawners.map((source) => {
       const enemies = enemiesOf(state);
       const firstEnemy = enemies.all.length;
-      for (let i = 0; i < source.howMany; i++) addEnemy(enemies, source, false, state.view);
-      return { sent: 0, dueTick: source.firstAfterTicks, started: !source.waits, firstEnemy };
+      // One whose number may grow has room for as many as there may be.
+      const room = source.liveHowMany ? MOST_SENT : source.howMany;
+      for (let i = 0; i < room; i++) addEnemy(enemies, source, false, state.view);
+      return { sent: 0, howMany: source.howMany, dueTick: source.firstAfterTicks, started: !source.waits, firstEnemy };
     }),
   tick(state) {
     const sources = spawnersOf(state.world.level);
@@ -118,14 +127,26 @@ export const spawner: PieceSort<Extract<Piece, { piece: 'spawner' }>, PreparedSp
     for (let i = 0; i < sources.length; i++) {
       const source = sources[i] as PreparedSpawner;
       const sending = all[i] as Sending;
-      if (!sending.started || sending.sent >= source.howMany || state.tick < sending.dueTick) continue;
+      if (!sending.started || sending.sent >= sending.howMany || state.tick < sending.dueTick) continue;
       const enemy = enemiesOf(state).all[sending.firstEnemy + sending.sent] as Enemy;
       if (!findPlace(state, source, enemy)) continue;
       enemy.active = true;
       sending.sent++;
-      sending.dueTick = state.tick + source.everyTicks;
+      sending.dueTick = state.tick + ticksNow(source.everyTicks, source.liveEverySeconds, state.dials);
       state.happenings.push({ tick: state.tick, what: 'piece', piece: 'enemy', index: enemy.index, did: 'sent' });
     }
+  },
+  turn(state) {
+    const sources = spawnersOf(state.world.level);
+    sendingOf(state).forEach((sending, index) => {
+      const source = sources[index] as PreparedSpawner;
+      if (!source.liveHowMany) return;
+      const wanted = Math.round(asItIs(sending.howMany, source.liveHowMany, state.dials, 0, MOST_SENT));
+      // What has been sent stays.
+      const howMany = Math.max(sending.sent, wanted);
+      if (source.health > 0 && sending.started) countEnemies(state.observed, source.kind, howMany - sending.howMany);
+      sending.howMany = howMany;
+    });
   },
   hurts: (spawners) => spawners.some(({ damage }) => damage > 0),
   scene: (spawners) =>
@@ -133,8 +154,8 @@ export const spawner: PieceSort<Extract<Piece, { piece: 'spawner' }>, PreparedSp
       spreadWidth === 0 ? [{ key: `spawner-${index}`, figures: [ring(x, y, 0.45, 'loss')] }] : [],
     ),
   hash: (state, hash) =>
-    sendingOf(state).reduce(
-      (sum, { sent, dueTick, started }) => mixFloat(mixFloat(mixFloat(sum, sent), dueTick), started ? 1 : 0),
-      hash,
-    ),
+    sendingOf(state).reduce((sum, { sent, dueTick, started, howMany }, index) => {
+      const mixed = mixFloat(mixFloat(mixFloat(sum, sent), dueTick), started ? 1 : 0);
+      return spawnersOf(state.world.level)[index]?.liveHowMany ? mixFloat(mixed, howMany) : mixed;
+    }, hash),
 };

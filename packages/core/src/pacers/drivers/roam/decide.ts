@@ -6,6 +6,7 @@ import {
   type AttemptState,
   type Collectable,
   type Enemy,
+  shootingNow,
 } from '../../../attempt/index.ts';
 import {
   cellAt,
@@ -262,11 +263,12 @@ function chooseEnemy(player: Player, state: AttemptState): Enemy | undefined {
 function aimAtEnemy(player: Player, state: AttemptState, enemy: Enemy): number | undefined {
   const { shooting } = state.world.level.motion.player;
   if (!shooting) return undefined;
+  const { reach } = shootingNow(shooting, state.dials);
   const seconds = ticksToSeconds(player.reaction.ticks);
   const dx = enemy.x + enemy.vx * seconds - here.x;
   const dy = enemy.y + enemy.vy * seconds - here.y;
   const distance = Math.sqrt(dx * dx + dy * dy);
-  if (distance > shooting.reach * SHOOTING_DISTANCE_SHARE || distance === 0 || !isInSight(state.view.grid, here, enemy))
+  if (distance > reach * SHOOTING_DISTANCE_SHARE || distance === 0 || !isInSight(state.view.grid, here, enemy))
     return undefined;
   player.fires = true;
   if (shooting.aimsAtNearest) return -1;
