@@ -13,10 +13,12 @@ import {
   type Reading,
   type Rule,
 } from '../model/index.ts';
+import type { PatchOperation } from '../patch/index.ts';
 import { leaves } from '../rules/index.ts';
 import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
 import { sentencesNaming } from './ground.ts';
 import { appendEntries, insertEntry } from './order.ts';
+import { addStanding } from './rules.ts';
 import type { Names } from '../rules/index.ts';
 
 export type KindRole = keyof Kinds;
@@ -73,7 +75,33 @@ export function addKind(project: Project, deed: KindDeed, look: Look, mint: Mint
   const name = freshName(project, wanted);
   const id = mint(name, idsIn(project));
   const kind = usualKind(deed, id, name, look);
-  return { id, label: `Add ${name}`, patch: appendEntries(['kinds', role], project.kinds[role] as AnyKind[], [kind]) };
+  return {
+    id,
+    label: `Add ${name}`,
+    patch: [
+      ...appendEntries(['kinds', role], project.kinds[role] as AnyKind[], [kind]),
+      ...(role === 'collectables' || deed === 'perSecond' ? [] : touchRule(project, id)),
+    ],
+  };
+}
+
+/** What a touch of another kind does in every level, for one more kind: none is harmless by mistake. */
+function touchRule(project: Project, kind: Id): PatchOperation[] {
+  const like = project.standing.find(
+    (rule) =>
+      rule.off !== true &&
+      rule.when.is === 'onOff' &&
+      rule.when.reading.reading === 'touching' &&
+      rule.then.some(({ effect }) => effect === 'loseLife' || effect === 'lose' || effect === 'hurt'),
+  );
+  if (like?.when.is !== 'onOff') return [];
+  const rule: Rule = {
+    ...like,
+    id: `touch-${kind}`.slice(0, 48),
+    when: { ...like.when, id: `touches-${kind}`.slice(0, 48), reading: { reading: 'touching', kind } },
+  };
+  const { order: _order, note: _note, ...fresh } = rule;
+  return addStanding(project, [fresh], '').patch;
 }
 
 /** A copy of a kind right after it, with a mark of its own. */
@@ -232,7 +260,10 @@ export function removeKind(
   if (naming.length > 0)
     return { refused: `${kind.name} stays: a piece of it is named by ${inWords(naming)}. Change these first.` };
   return {
-    label: uses.pieces === 0 ? `Remove ${kind.name}` : `Remove ${kind.name} and its ${uses.pieces} pieces`,
+    label:
+      uses.pieces === 0
+        ? `Remove ${kind.name}`
+        : `Remove ${kind.name} and its ${uses.pieces === 1 ? 'piece' : `${uses.pieces} pieces`}`,
     patch: [
       ...gone.flatMap(({ level, ids }) =>
         [...ids].map((id) => removeAt(at('levels', level.id, 'ground', 'pieces', id))),

@@ -160,3 +160,18 @@ describe('a player without faults', () => {
       expect(literal(play(demo, 14, undefined, attempt).observed.lives)).toEqual(livesAtStart);
   });
 });
+
+describe('a piece in a wall', () => {
+  it('is left there: the others are gathered', () => {
+    const project = garden({
+      pieces: [clover('walled', 4.5), clover('free', 8.5)],
+      rows: [
+        '####################',
+        ...Array.from({ length: 10 }, (_, y) => (y === 4 ? '#...#..............#' : '#..................#')),
+        '####################',
+      ],
+      rules: [rule('won', atLeast('one', { reading: 'collected', of: 'any' }, 1), [{ effect: 'win' }])],
+    });
+    expect(share(10, (attempt) => play(project, 1, steady, attempt).phase === 'won')).toBe(1);
+  });
+});

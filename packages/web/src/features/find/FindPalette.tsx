@@ -39,16 +39,27 @@ function remember(id: string): void {
   }
 }
 
-const TRIED_EVERY_MS = 60;
-const TRIED_FOR_MS = 2000;
+const LOOKED_EVERY_MS = 60;
+const LOOKED_FOR_MS = 2000;
+/** Once it has the focus, so long it is held there: what it stands in may be drawn anew. */
+const HELD_FOR_MS = 500;
 
 /** Gives the focus to what comes on the screen a moment later. */
-function focusSoon(selector: string, since = performance.now()): void {
-  const element = document.querySelector<HTMLElement>(selector);
-  if (element) {
-    element.focus();
-    element.scrollIntoView({ block: 'nearest' });
-  } else if (performance.now() - since < TRIED_FOR_MS) setTimeout(() => focusSoon(selector, since), TRIED_EVERY_MS);
+function focusSoon(selector: string): void {
+  const began = performance.now();
+  let found = 0;
+  const look = (): void => {
+    const now = performance.now();
+    const element = document.querySelector<HTMLElement>(selector);
+    const lost = document.activeElement === null || document.activeElement === document.body;
+    if (element && (found === 0 || lost)) {
+      element.focus();
+      element.scrollIntoView({ block: 'nearest' });
+      found ||= now;
+    }
+    if (found === 0 ? now - began < LOOKED_FOR_MS : now - found < HELD_FOR_MS) setTimeout(look, LOOKED_EVERY_MS);
+  };
+  look();
 }
 
 /** Goes to anything by its words, and runs any command of the present screen. */

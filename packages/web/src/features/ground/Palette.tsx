@@ -52,7 +52,7 @@ export function Palette({ choices, ground, now, onChoose, onAddKind }: Props) {
             <span className={isNow ? 'rounded-[3px] bg-sheet' : ''}>
               <FigureMark figures={choice.figures} />
             </span>
-            {choice.label}
+            {choice.label}{' '}
             {choice.counts === undefined ? null : (
               <span className={isNow ? 'text-bar-ink-2' : 'text-ink-3'}>{counts.get(choice.counts) ?? 0}</span>
             )}

@@ -231,7 +231,8 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
           else edit(result);
         }}
       >
-        Its {uses.pieces} pieces in {uses.levels.length} levels go with it. Undo brings all back.
+        Its {uses.pieces} piece{uses.pieces === 1 ? '' : 's'} in {uses.levels.length} levels go with it. Undo brings all
+        back.
       </Confirm>
     </div>
   );

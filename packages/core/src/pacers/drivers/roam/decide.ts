@@ -101,7 +101,10 @@ function chooseTarget(player: Player, state: AttemptState, memory: RoamMemory): 
     const index = remaining[i] as number;
     const piece = all[index] as Collectable;
     if (!needs.gather[any] && !needs.gather[piece.kind]) continue;
-    const way = maps.to(cellAt(world.grid, piece.x, piece.y))[from] as number;
+    const cell = cellAt(world.grid, piece.x, piece.y);
+    // What lies in a wall is left there.
+    if (world.grid.walls[cell] === 1) continue;
+    const way = maps.to(cell)[from] as number;
     if (way === UNREACHABLE) continue;
     // A planner goes a longer way for more, on the square root so that it never crosses the map for one.
     const share = memory.usualWorth > 0 ? piece.worth / memory.usualWorth : 1;

@@ -1,0 +1,87 @@
+import { describe, expect, it } from '@jest/globals';
+import { namesFor } from '../attempt/index.ts';
+import { homeBeforeDusk } from '../demo/index.ts';
+import { findReferenceProblems, ProjectDocument, documentOf, type Project } from '../model/index.ts';
+import { causeInWords } from '../rules/index.ts';
+import { after } from '../testing/index.ts';
+import {
+  addKind,
+  allKinds,
+  duplicateKind,
+  KIND_DEEDS,
+  removeKind,
+  renameKind,
+  setLook,
+  setMovement,
+  usesOfKind,
+  type KindDeed,
+  type KindRole,
+  type NamedEdit,
+} from './index.ts';
+
+const demo = homeBeforeDusk();
+const look = { mark: 'spark', colour: 'ink' };
+const whole = (project: Project): void => {
+  expect(ProjectDocument.safeParse(documentOf(project)).error).toBeUndefined();
+  expect(findReferenceProblems(project)).toEqual([]);
+};
+const uses = (project: Project, role: KindRole, id: string) =>
+  usesOfKind(project, role, id, (rule, level) => causeInWords(rule, namesFor(project, level)));
+const find = (project: Project, id: string) => allKinds(project).find(({ kind }) => kind.id === id)!;
+const removal = (project: Project, id: string) => {
+  const { role, kind } = find(project, id);
+  return removeKind(project, role, kind, uses(project, role, id), (level) => namesFor(project, level));
+};
+
+describe('kinds', () => {
+  it.each(Object.keys(KIND_DEEDS) as KindDeed[])('one that %s can be added, and the project is whole', (deed) => {
+    const edit = addKind(demo, deed, look);
+    const next = after(demo, edit);
+    whole(next);
+    expect(find(next, edit.id).role).toBe(KIND_DEEDS[deed].role);
+  });
+
+  it('an enemy that is added does what the others do when it touches', () => {
+    const next = after(demo, addKind(demo, 'chase', look));
+    const rule = next.standing.at(-1)!;
+    expect(rule.when).toMatchObject({ is: 'onOff', reading: { reading: 'touching', kind: 'chaser' } });
+    expect(rule.then[0]?.effect).toBe('loseLife');
+  });
+
+  it.each<[string, (project: Project) => NamedEdit]>([
+    ['duplicated', (p) => duplicateKind(p, 'enemies', find(p, 'hornet').kind, look)],
+    ['renamed', (p) => renameKind('enemies', find(p, 'hornet').kind, 'Big hornet')],
+    ['given a look', (p) => setLook('hazards', find(p, 'pond').kind, look)],
+    ['made to stand', (p) => setMovement(p.kinds.enemies[0]!, 'still')],
+    ['made to chase', (p) => setMovement(p.kinds.enemies[1]!, 'chase')],
+  ])('%s, the project is whole', (_what, edit) => whole(after(demo, edit(demo))));
+
+  it('tell where they stand and what names them', () => {
+    const { pieces, levels, named } = uses(demo, 'enemies', 'hornet');
+    expect(pieces).toBeGreaterThan(levels.length);
+    expect(named.map(({ words }) => words)).toContainEqual(expect.stringMatching(/hornet/i));
+    const shares = uses(demo, 'collectables', 'clover').named;
+    expect(shares.every(({ words }) => words !== '')).toBe(true);
+  });
+
+  it('stay while rules name them, with their words', () => {
+    const result = removal(demo, 'hornet');
+    expect('refused' in result && result.refused).toMatch(/^Hornet stays: it is named by .+Change these first\.$/);
+  });
+
+  it('go with their pieces once nothing names them', () => {
+    const added = addKind(demo, 'gathered', look);
+    const level = demo.levels['lavender-bank']!;
+    const placed = after(demo, added);
+    const piece = { order: 99, piece: 'collectable', kind: added.id, at: { x: 3.5, y: 3.5 } };
+    const standing = after(placed, {
+      patch: [{ op: 'add', path: `/levels/${level.id}/ground/pieces/token-1`, value: piece }],
+    });
+    const result = removal(standing, added.id);
+    if ('refused' in result) throw new Error(result.refused);
+    expect(result.label).toBe('Remove Token and its piece');
+    const next = after(standing, result);
+    whole(next);
+    expect(documentOf(next)).toEqual(documentOf(demo));
+  });
+});
