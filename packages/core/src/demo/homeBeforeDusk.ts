@@ -15,11 +15,12 @@ import { plainClock, plainEnding, plainRules, plainStars, SKETCHES, type Sketch 
 import { standingRules } from './rules.ts';
 
 function level(sketch: Sketch): Level {
-  const { name, brief, layout, turn, rules, standingRulesOff, clock, stars, tie, ending } = sketch;
+  const { name, brief, note, layout, turn, rules, standingRulesOff, clock, stars, tie, ending } = sketch;
   return {
     id: slugOf(name),
     name,
     brief,
+    ...(note === undefined ? {} : { note }),
     ground: drawGround(layout, turn),
     rules: rules ?? plainRules(),
     standingRulesOff: standingRulesOff ?? [],
@@ -152,7 +153,12 @@ export function homeBeforeDusk(): Project {
       collectables: [
         { id: 'clover', name: 'Clover', worth: literal(4) },
         { id: 'lavender', name: 'Lavender', worth: literal(9) },
-        { id: 'royal-bloom', name: 'Royal bloom', worth: literal(26) },
+        {
+          id: 'royal-bloom',
+          name: 'Royal bloom',
+          worth: literal(26),
+          note: 'Worth a way round: about three lavenders.',
+        },
       ],
       enemies: [
         {

@@ -30,6 +30,8 @@ import {
 export interface Sketch {
   name: string;
   brief: string;
+  /** Why it is so. */
+  note?: string;
   layout: LayoutName;
   turn: Turn;
   wanted: number;
@@ -126,6 +128,7 @@ export const SKETCHES: readonly Sketch[] = [
   {
     name: 'Lavender Bank',
     brief: 'Gather enough nectar and slip back into the hive before the hornets wake.',
+    note: 'The first level of the sequence that asks for both: enough nectar and the way home.',
     layout: 'bank',
     turn: 'as drawn',
     wanted: 0.88,
@@ -135,8 +138,8 @@ export const SKETCHES: readonly Sketch[] = [
   {
     name: 'Midday Meadow',
     brief: 'The clock runs from the start: be quick.',
-    layout: 'meadow',
-    turn: 'left to right',
+    layout: 'strip',
+    turn: 'as drawn',
     wanted: 0.9,
     clock: { starts: 'load', parSeconds: literal(24) },
     stars: ladder('timeElapsed', [null, 28, 20], 'atMost'),
@@ -229,8 +232,8 @@ export const SKETCHES: readonly Sketch[] = [
   {
     name: 'Long Shadows',
     brief: 'Stay out of their reach until the clock ends.',
-    layout: 'meadow',
-    turn: 'upside down',
+    layout: 'tower',
+    turn: 'as drawn',
     wanted: 0.78,
     rules: [
       once(
@@ -257,8 +260,9 @@ export const SKETCHES: readonly Sketch[] = [
   {
     name: 'Tea in the Orchard',
     brief: 'A breather: the hive is near, and every drop counts.',
-    layout: 'orchard',
-    turn: 'upside down',
+    note: 'A breather after The Greedy Bee: nobody should need a second try here.',
+    layout: 'court',
+    turn: 'as drawn',
     wanted: 0.86,
     rules: [
       usual,
@@ -274,8 +278,8 @@ export const SKETCHES: readonly Sketch[] = [
   {
     name: 'Last Light on the Ponds',
     brief: 'Bring what you can; it is weighed when the light goes.',
-    layout: 'ponds',
-    turn: 'upside down',
+    layout: 'twins',
+    turn: 'as drawn',
     wanted: 0.74,
     rules: [],
     clock: { atExpiry: 'grade', limitSeconds: literal(30) },
@@ -354,6 +358,7 @@ export const SKETCHES: readonly Sketch[] = [
   {
     name: 'Home Before Dusk',
     brief: 'The last flight home: latch, gate, bloom, hive.',
+    note: 'The last level names the game: everything that was learned is asked for once.',
     layout: 'dusk',
     turn: 'as drawn',
     wanted: 0.6,

@@ -190,7 +190,8 @@ function starsOf(goal: StartGoal): Stars {
   return { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null, left(0.45), left(0.7)] };
 }
 
-function piecesOf(goal: StartGoal): Piece[] {
+/** No two levels in a row begin alike. */
+function piecesOf(goal: StartGoal, position: number): Piece[] {
   const at = (x: number, y: number) => ({ x: x + 0.5, y: y + 0.5 });
   const middle = goal === 'beat' || goal === 'survive';
   return [
@@ -198,9 +199,9 @@ function piecesOf(goal: StartGoal): Piece[] {
     ...(goal === 'reach'
       ? [{ id: 'exit', piece: 'goal' as const, name: 'Exit', at: { x: 18, y: 5 }, width: 2, height: 3 }]
       : []),
-    { id: 'chaser', piece: 'enemy', kind: 'chaser', at: at(16, 6) },
+    { id: 'chaser', piece: 'enemy', kind: 'chaser', at: at(14 + ((position * 5) % 6), 3 + ((position * 3) % 7)) },
     goal === 'beat'
-      ? { id: 'chaser-2', piece: 'enemy', kind: 'chaser', at: at(12, 10) }
+      ? { id: 'chaser-2', piece: 'enemy', kind: 'chaser', at: at(9 + ((position * 3) % 5), 10) }
       : { id: 'patrol', piece: 'enemy', kind: 'patrol', at: at(12, 2), path: [at(12, 10)] },
     {
       id: 'nest',
@@ -226,7 +227,7 @@ const BRIEFS: Readonly<Record<StartGoal, string>> = {
 
 function levelAt(position: number, { choices, kinds }: Begun): Level {
   const { goal, levels } = choices;
-  const bare = fieldAt(position, share(position, levels), piecesOf(goal));
+  const bare = fieldAt(position, share(position, levels), piecesOf(goal, position));
   const [token] = kinds.collectables;
   const throwing = {
     kind: token?.id ?? '',
