@@ -2,6 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { openBrowser, type Page } from './harness/browser.ts';
+import { groundPointer } from './harness/ground.ts';
 import { runServer } from './harness/server.ts';
 
 const FOLDER = path.join(import.meta.dirname, '../docs/screenshots');
@@ -80,8 +81,52 @@ async function showTuning(): Promise<void> {
   await take('ramps-live');
 }
 
+/** Sheets as they are at rest, or with every act in sight. */
+async function showActs(all: boolean): Promise<void> {
+  await page.driver.get(`${server.address}/api/health`);
+  await page.driver.executeScript(`localStorage.setItem('stadion-all-acts', '${all ? 'yes' : 'no'}')`);
+}
+
+/** What a designer builds with, in a project of its own. */
+async function showBuilding(): Promise<void> {
+  const made = await fetch(projectsAddress, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ from: 'demo' }),
+  });
+  const own = ((await made.json()) as { id: string }).id;
+  await show(`/projects/${own}/kinds/slot-7`, 'To gather');
+  await trackIsDone(own);
+  await take('kinds');
+  await show(`/projects/${own}/level/slot-7?view=ground`, /attempts in [\d.]+ s ·/);
+  for (const name of ['where they are lost', 'safe distances']) await page.clickName('button', name);
+  const pointer = groundPointer({ page }, [24, 14]);
+  await pointer.click(11, 10);
+  await page.find('[aria-label="What is held: Hornet nest 1"]');
+  await pointer.drag([11, 10], [13, 7]);
+  await page.seeText(/attempts in [\d.]+ s ·/);
+  await trackIsDone(own);
+  await take('ground');
+  await page.driver.executeScript(`localStorage.setItem('stadion-my-name', 'Ines')`);
+  await show(`/projects/${own}/level/slot-7`, /attempts in [\d.]+ s ·/);
+  await page.typeInto('Warning at', '9');
+  await page.typeInto('Wanted clear rate', '90');
+  await trackIsDone(own);
+  await page.keys('h');
+  await page.clickName('button', /^Wanted|^.*anted.*90/);
+  await take('history');
+  await page.keys('h');
+  await page.chord('k', Key.CONTROL);
+  await page.find('[role=combobox]');
+  await page.keys('hornet');
+  await page.driver.sleep(300);
+  await take('find');
+  await fetch(`${projectsAddress}/${own}`, { method: 'DELETE' });
+}
+
 async function takeAll(): Promise<void> {
   fs.mkdirSync(FOLDER, { recursive: true });
+  await showActs(false);
   await show(`/projects/${id}/level/slot-7`, 'clear it');
   await trackIsDone();
   await show(`/projects/${id}/level/slot-7`, /attempts in [\d.]+ s ·/);
@@ -94,10 +139,12 @@ async function takeAll(): Promise<void> {
   await page.keys('f');
   await show(`/projects/${id}/level/slot-24`, /attempts in [\d.]+ s ·/);
   await take('level-many-rules');
+  await showActs(true);
   await show(`/projects/${id}/level/slot-13`, /attempts in [\d.]+ s ·/);
   await page.clickName('button', /^Edge cases: all of/);
   await page.seeText('just below');
   await take('edge-cases');
+  await showActs(false);
   await show(`/projects/${id}/sequence/slot-5`, 'One run, attempt by attempt');
   await take('sequence');
   await show(`/projects/${id}/ramps/slot-7?lane=hornetSpeed`, 'starting at');
@@ -109,6 +156,7 @@ async function takeAll(): Promise<void> {
   await take('ramps-formula');
   await page.keys(Key.ESCAPE, Key.ESCAPE);
   await showTuning();
+  await showBuilding();
   await show(`/projects/${id}/hand-off/slot-7`, 'Download JSON');
   await take('hand-off');
   await show(`/projects/${id}/play/slot-7`, 'Judge');

@@ -1,4 +1,4 @@
-import type { Journey } from './journey.ts';
+import type { Page } from './browser.ts';
 
 /** Ground cells under the pointer, of the ground view that is open. */
 export interface GroundPointer {
@@ -7,10 +7,10 @@ export interface GroundPointer {
   click(x: number, y: number): Promise<void>;
 }
 
-/** @param size of the ground, cells */
-export function groundPointer(at: Journey, size: readonly [width: number, height: number]): GroundPointer {
+/** @param on whose page it is; asked when it is used @param size of the ground, cells */
+export function groundPointer(on: { page: Page }, size: readonly [width: number, height: number]): GroundPointer {
   const place = async (x: number, y: number): Promise<{ x: number; y: number }> => {
-    const stage = await at.page.find('[role=application]');
+    const stage = await on.page.find('[role=application]');
     const box = await stage.getRect();
     const scale = Math.min(box.width / size[0], box.height / size[1]);
     return {
@@ -19,7 +19,7 @@ export function groundPointer(at: Journey, size: readonly [width: number, height
     };
   };
   const drag: GroundPointer['drag'] = async (...cells) => {
-    const actions = at.page.driver.actions();
+    const actions = on.page.driver.actions();
     for (const [index, [x, y]] of cells.entries()) {
       await actions.move({ ...(await place(x, y)), duration: 20 });
       if (index === 0) await actions.press();

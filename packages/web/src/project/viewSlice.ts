@@ -80,6 +80,14 @@ const slice = createSlice({
     stretchMarked(state, { payload }: PayloadAction<Stretch | null>) {
       state.stretch = payload && { from: Math.min(payload.from, payload.to), to: Math.max(payload.from, payload.to) };
     },
+    /** What was marked and opened in one project means nothing in another. */
+    projectLeft(state) {
+      state.stretch = null;
+      state.lanePanel = null;
+      state.renaming = null;
+      state.firstColumn = 0;
+      state.levelsPastEnd = 0;
+    },
     allActsShown(state, { payload }: PayloadAction<boolean>) {
       state.allActs = payload;
       rememberAllActs(payload);
@@ -104,4 +112,5 @@ export const {
   lanePanelOpened,
   moversToggled,
   allActsShown,
+  projectLeft,
 } = slice.actions;

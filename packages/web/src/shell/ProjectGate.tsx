@@ -3,6 +3,7 @@ import { useStore } from 'react-redux';
 import { Link, Outlet, useParams } from 'react-router';
 import { useDocument } from '../project/hooks.ts';
 import type { Store } from '../project/store.ts';
+import { projectLeft } from '../project/viewSlice.ts';
 import { startSync } from '../project/sync.ts';
 
 /** Opens the project that the address names; everything below it can count on an open document. */
@@ -10,7 +11,13 @@ export function ProjectGate() {
   const store = useStore() as Store;
   const { projectId = '' } = useParams();
   const { phase, open } = useDocument();
-  useEffect(() => startSync(store, projectId), [store, projectId]);
+  useEffect(() => {
+    const stop = startSync(store, projectId);
+    return () => {
+      stop();
+      store.dispatch(projectLeft());
+    };
+  }, [store, projectId]);
   if (phase === 'open' && open?.projectId === projectId) return <Outlet />;
   return (
     <main className="mx-auto mt-24 max-w-xl">

@@ -37,6 +37,16 @@ function ticksUpTo(high: number): number[] {
   return ticks;
 }
 
+/** Room that the name of a threshold takes, as a share of the axis. */
+const NAME_SHARE = 0.24;
+
+/** Does the next higher threshold stand so near that their names would lie over one another? */
+const isCrowded = (share: number, thresholds: readonly Threshold[], high: number): boolean =>
+  thresholds.some(({ value }) => {
+    const other = Math.min(1, value / high);
+    return other > share && other - share < NAME_SHARE;
+  });
+
 /** A distribution with its thresholds as handles on it. */
 export function Distribution({ values, high, unit, label, thresholds, colourAt }: Props) {
   const box = useRef<HTMLDivElement>(null);
@@ -122,7 +132,7 @@ export function Distribution({ values, high, unit, label, thresholds, colourAt }
               }}
             />
             <span
-              className="absolute -top-0.5 text-[11px] font-semibold whitespace-nowrap text-mark-ink"
+              className={`absolute text-[11px] font-semibold whitespace-nowrap text-mark-ink ${isCrowded(share, thresholds, high) ? 'top-2.5' : '-top-0.5'}`}
               style={share > 0.75 ? { right: 9 } : { left: 9 }}
             >
               {threshold.label} {formatNumber(value, 1)} {unit}

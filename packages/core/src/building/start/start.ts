@@ -199,7 +199,7 @@ function piecesOf(goal: StartGoal, position: number): Piece[] {
     ...(goal === 'reach'
       ? [{ id: 'exit', piece: 'goal' as const, name: 'Exit', at: { x: 18, y: 5 }, width: 2, height: 3 }]
       : []),
-    { id: 'chaser', piece: 'enemy', kind: 'chaser', at: at(14 + ((position * 5) % 6), 3 + ((position * 3) % 7)) },
+    { id: 'chaser', piece: 'enemy', kind: 'chaser', at: at(15 + ((position * 2) % 3), 4 + ((position * 3) % 5)) },
     goal === 'beat'
       ? { id: 'chaser-2', piece: 'enemy', kind: 'chaser', at: at(9 + ((position * 3) % 5), 10) }
       : { id: 'patrol', piece: 'enemy', kind: 'patrol', at: at(12, 2), path: [at(12, 10)] },

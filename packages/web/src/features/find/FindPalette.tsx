@@ -50,6 +50,8 @@ function focusSoon(selector: string): void {
   let found = 0;
   const look = (): void => {
     const now = performance.now();
+    // Whoever looks for something else by now has the focus there.
+    if (document.querySelector('[cmdk-root]')) return;
     const element = document.querySelector<HTMLElement>(selector);
     const lost = document.activeElement === null || document.activeElement === document.body;
     if (element && (found === 0 || lost)) {

@@ -11,6 +11,7 @@ import { Button } from '../../ui/index.ts';
 
 /** So many differences are named. */
 const MOST_NAMED = 6;
+const ASKED_EVERY_MS = 2000;
 
 /** The server has another history of the project than this page, as after a copy of the database was put back: shows what differs, and waits for a decision. */
 export function AstrayNotice() {
@@ -24,13 +25,21 @@ function Decision() {
   const dispatch = useAppDispatch();
   const [theirs, setTheirs] = useState<OpenProject>();
   useEffect(() => {
+    let again: ReturnType<typeof setTimeout>;
     let gone = false;
-    fetchJson<OpenProject>(`/api/projects/${projectId}`).then(
-      (answer) => !gone && setTheirs(answer),
-      () => undefined,
-    );
+    const ask = (): void => {
+      fetchJson<OpenProject>(`/api/projects/${projectId}`).then(
+        (answer) => !gone && setTheirs(answer),
+        // The server may be starting: it is asked until it answers.
+        () => {
+          if (!gone) again = setTimeout(ask, ASKED_EVERY_MS);
+        },
+      );
+    };
+    ask();
     return () => {
       gone = true;
+      clearTimeout(again);
     };
   }, [projectId]);
   const changes = theirs ? changesBetween(projectOf(theirs.document), project) : [];

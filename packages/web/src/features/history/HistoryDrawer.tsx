@@ -21,7 +21,7 @@ import {
   useSelection,
 } from '../../project/hooks.ts';
 import { drawerOpened } from '../../project/viewSlice.ts';
-import { Confirm, TextInPlace } from '../../ui/index.ts';
+import { Confirm, TextInPlace, Tip } from '../../ui/index.ts';
 import { byMinutes, documentAfter, pastOf, type PastEdit } from './past.ts';
 
 /** One edit has at most so many operations. */
@@ -126,6 +126,13 @@ function changedBy(document: ProjectDocument, edit: PastEdit, later: readonly Pa
   return words.length > TOLD ? [...words.slice(0, TOLD), `and ${words.length - TOLD} more`] : words;
 }
 
+/** Worked out only while it is looked at. */
+function Changed({ edit, later }: { edit: PastEdit; later: readonly PastEdit[] }) {
+  const document = useProjectDocument();
+  const words = useMemo(() => changedBy(document, edit, later), [document, edit, later]);
+  return words.map((line, index) => <p key={index}>{line}</p>);
+}
+
 /** One edit, what it changed, and what can be done with the state after it. */
 function Entry({ edit, later }: { edit: PastEdit; later: readonly PastEdit[] }) {
   const document = useProjectDocument();
@@ -134,7 +141,6 @@ function Entry({ edit, later }: { edit: PastEdit; later: readonly PastEdit[] }) 
   const change = useEdit();
   const [create] = useCreateSnapshotMutation();
   const [open, setOpen] = useState(false);
-  const words = useMemo(() => (open ? changedBy(document, edit, later) : []), [open, document, edit, later]);
   const isLatest = later.length === 0;
 
   const goBack = (): void => {
@@ -156,20 +162,14 @@ function Entry({ edit, later }: { edit: PastEdit; later: readonly PastEdit[] }) 
   };
   return (
     <li className="rounded-r hover:bg-band">
-      <button
-        type="button"
-        className="w-full text-left"
-        aria-expanded={open}
-        onClick={() => setOpen(!open)}
-        onMouseEnter={() => setOpen(true)}
-      >
-        {edit.label}
-      </button>
+      <Tip text={<Changed edit={edit} later={later} />}>
+        <button type="button" className="w-full text-left" aria-expanded={open} onClick={() => setOpen(!open)}>
+          {edit.label}
+        </button>
+      </Tip>
       {open ? (
         <div className="pb-1.5 pl-3 text-[12px] text-ink-2">
-          {words.map((line, index) => (
-            <p key={index}>{line}</p>
-          ))}
+          <Changed edit={edit} later={later} />
           <div className="flex gap-3">
             {isLatest ? (
               <span className="text-ink-3">as it is now</span>

@@ -15,13 +15,21 @@ interface Props {
   onPreview: (preview: Preview | null) => void;
 }
 
+/** Formulas typed and not yet taken, by parameter: a broken one is there again when its lane is opened again. */
+const drafts = new Map<string, string>();
+
 /** A formula as it is typed: its words are offered, its line is drawn at once, its first fault is told with its place. */
 export function FormulaField({ parameter, text, position, onPreview }: Props) {
   const project = useProject();
   const edit = useEdit();
   const id = useId();
   const field = useRef<HTMLInputElement>(null);
-  const [draft, setDraft] = useState<string | null>(null);
+  const [draft, keepDraft] = useState<string | null>(drafts.get(parameter.key) ?? null);
+  const setDraft = (next: string | null): void => {
+    if (next === null) drafts.delete(parameter.key);
+    else drafts.set(parameter.key, next);
+    keepDraft(next);
+  };
   const [caret, setCaret] = useState(0);
   const [chosen, setChosen] = useState(0);
   const [offering, setOffering] = useState(false);
