@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import type { ProjectList, ProjectSummary } from '@stadion/core/contract';
 import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
 import { Key } from 'selenium-webdriver';
 import { groundPointer } from './harness/ground.ts';
@@ -12,9 +13,8 @@ const document = async (): Promise<Project> => {
 };
 const saved = (what: string, check: (project: Project) => boolean): Promise<void> =>
   at.page.waitFor(what, async () => check(await document()));
-const projects = async (): Promise<{ id: string; name: string; binnedAt?: string }[]> =>
-  ((await (await fetch(`${at.server.address}/api/projects`)).json()) as { projects: { id: string; name: string }[] })
-    .projects;
+const projects = async (): Promise<ProjectSummary[]> =>
+  ((await (await fetch(`${at.server.address}/api/projects`)).json()) as ProjectList).projects;
 const open = (path: string): Promise<void> => at.page.driver.get(`${at.server.address}/projects/${id}/${path}`);
 
 describe('a game from nothing', () => {
@@ -185,6 +185,10 @@ describe('the list of projects', () => {
     await at.page.typeOver('Lantern Hills');
     await at.page.keys(Key.ENTER);
     await at.page.waitFor('the new name', async () => (await projects()).some(({ name }) => name === 'Lantern Hills'));
+    await at.page.waitFor('its rates', async () =>
+      (await projects()).some(({ name, rates }) => name === 'Lantern Hills' && rates.some((rate) => rate !== null)),
+    );
+    await at.page.driver.navigate().refresh();
     await at.page.find('svg[aria-label^="Clear rates from"]');
     await menu('Lantern Hills', 'Duplicate');
     await at.page.waitFor('a copy', async () => (await projects()).some(({ name }) => name === 'Lantern Hills copy'));

@@ -113,7 +113,7 @@ async function showBuilding(): Promise<void> {
   await page.typeInto('Wanted clear rate', '90');
   await trackIsDone(own);
   await page.keys('h');
-  await page.clickName('button', /^Wanted|^.*anted.*90/);
+  await page.clickName('button', /^Wanted at 7/);
   await take('history');
   await page.keys('h');
   await page.chord('k', Key.CONTROL);

@@ -23,6 +23,7 @@ import { AsText } from './AsText.tsx';
 import { choiceByKey, handChoices, keyOfHand } from './choices.ts';
 import { FactsOfGround, FactsOfWays } from './GroundFacts.tsx';
 import type { Hand, Outcome } from './gestures.ts';
+import { nameOfPiece } from './words.ts';
 import { HeldSentence } from './HeldSentence.tsx';
 import { DrawnBar, type Drawn } from './DrawnBar.tsx';
 import { Palette } from './Palette.tsx';
@@ -64,9 +65,12 @@ export function GroundView({ here, lostAt, head }: Props) {
 
   const take = (outcome: Outcome): void => {
     setTrouble(outcome.refused ?? '');
-    if (outcome.ground !== level.ground) edit(editGround(level, outcome.ground, outcome.label));
+    const [one] = pieces;
+    // What is moved alone is called by its name.
+    const label = one && held.size === 1 ? outcome.label.replace(/piece$/, nameOfPiece(here, one)) : outcome.label;
+    if (outcome.ground !== level.ground) edit(editGround(level, outcome.ground, label));
     if (outcome.held) setHeld(new Set(outcome.held));
-    if (outcome.label !== '') setSaid(outcome.label);
+    if (label !== '') setSaid(label);
   };
   const remove = (ids: ReadonlySet<Id>, label: string): boolean => {
     if (ids.size === 0) return false;

@@ -22,6 +22,9 @@ interface Props {
 /** Seconds from one end to the other. */
 const seconds = (speed: number): number => Math.min(60, ROOM / PER_UNIT / Math.max(0.01, speed));
 
+/** Where it is after a second and a half: shown to those who asked for less motion. Pixels. */
+const restOf = (speed: number): number => Math.min(ROOM, speed * 1.5 * PER_UNIT);
+
 /** A strip on which a kind moves as it will move, with the player for scale. */
 export function KindStage({ figures, radius, speed, does, player, playerWord }: Props) {
   const moves = speed > 0 && (does === 'goes' || does === 'goesAndComesBack');
@@ -40,7 +43,11 @@ export function KindStage({ figures, radius, speed, does, player, playerWord }: 
       {player && moves ? (
         <i
           className="kind-goes absolute top-0 left-1 opacity-60"
-          style={{ animationDuration: `${seconds(player.speed)}s`, ['--way' as string]: `${ROOM}px` }}
+          style={{
+            animationDuration: `${seconds(player.speed)}s`,
+            ['--way' as string]: `${ROOM}px`,
+            ['--rest' as string]: `${restOf(player.speed)}px`,
+          }}
         >
           <i
             className="block rounded-full border border-ink bg-mark"
@@ -52,7 +59,13 @@ export function KindStage({ figures, radius, speed, does, player, playerWord }: 
         className={`absolute left-1 ${moves ? (does === 'goes' ? 'kind-goes' : 'kind-comes-back') : ''}`}
         style={{
           top: player && moves ? HEIGHT / 2 - 2 : (HEIGHT - size(radius)) / 2,
-          ...(moves ? { animationDuration: `${seconds(speed)}s`, ['--way' as string]: `${ROOM}px` } : {}),
+          ...(moves
+            ? {
+                animationDuration: `${seconds(speed)}s`,
+                ['--way' as string]: `${ROOM}px`,
+                ['--rest' as string]: `${restOf(speed)}px`,
+              }
+            : {}),
         }}
       >
         <FigureMark figures={figures} size={size(radius)} />

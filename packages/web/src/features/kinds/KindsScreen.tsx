@@ -251,7 +251,8 @@ function UsesOf({ uses }: { uses: KindUses }) {
         <Menu
           trigger={
             <button type="button" className="link">
-              {uses.pieces} pieces in {uses.levels.length} level{uses.levels.length === 1 ? '' : 's'}
+              {uses.pieces} piece{uses.pieces === 1 ? '' : 's'} in {uses.levels.length} level
+              {uses.levels.length === 1 ? '' : 's'}
             </button>
           }
           entries={uses.levels.slice(0, 40).map(({ level, pieces }) => ({

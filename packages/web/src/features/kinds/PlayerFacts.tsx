@@ -36,7 +36,7 @@ export function PlayerFacts({ here }: { here: LevelHere }) {
         <TextInPlace
           label="What the player is called"
           value={words.player}
-          className="font-semibold"
+          className="font-semibold first-letter:uppercase"
           refuse={(text) =>
             text === '' ? 'This needs a name.' : text.length > 40 ? 'At most 40 characters.' : undefined
           }
