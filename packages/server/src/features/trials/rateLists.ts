@@ -1,8 +1,8 @@
 import type { ForecastEvent } from '@stadion/core/contract';
 import type { Logger } from 'pino';
 
-/** Rates that change close together are written once. */
-const SETTLE_MS = 2000;
+/** Rates that change close together are written once, after so long. */
+const SETTLE_MS = 1000;
 
 type Rates = Map<string, number | null>;
 
@@ -22,16 +22,16 @@ export class RateLists {
   begin(projectId: string, pacer: string, entries: readonly ForecastEvent[]): void {
     const before = this.#lists.get(projectId);
     const rates: Rates = new Map(
-      entries.map(({ slotId, summary, done }) => [
+      entries.map(({ slotId, summary }) => [
         slotId,
-        summary && done ? summary.clearRate : before?.pacer === pacer ? (before.rates.get(slotId) ?? null) : null,
+        summary ? summary.clearRate : before?.pacer === pacer ? (before.rates.get(slotId) ?? null) : null,
       ]),
     );
     this.#lists.set(projectId, { pacer, rates });
     this.#settle(projectId);
   }
 
-  /** A slot's rate has become known. */
+  /** A slot's rate has become known, or better known. */
   put(projectId: string, pacer: string, slotId: string, rate: number): void {
     const list = this.#lists.get(projectId);
     if (list?.pacer !== pacer || !list.rates.has(slotId)) return;
@@ -48,7 +48,7 @@ export class RateLists {
   }
 
   #settle(projectId: string): void {
-    clearTimeout(this.#timers.get(projectId));
+    if (this.#timers.has(projectId)) return;
     const timer = setTimeout(() => {
       this.#timers.delete(projectId);
       void this.#write(projectId);

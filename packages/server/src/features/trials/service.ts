@@ -67,8 +67,7 @@ export function makeTrialService(dependencies: Dependencies) {
       const { projectId, ...want } = JSON.parse(asker) as Asker;
       const motion = motions.get(key) ?? '';
       tell(projectId, [{ ...want, key, motion, done, summary, ...(failed ? { failed } : {}) }]);
-      if (done && summary && want.snapshot === undefined)
-        lists.put(projectId, want.pacer, want.slotId, summary.clearRate);
+      if (summary && want.snapshot === undefined) lists.put(projectId, want.pacer, want.slotId, summary.clearRate);
     }
   };
 

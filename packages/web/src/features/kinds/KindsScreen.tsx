@@ -6,16 +6,13 @@ import {
   KIND_DEEDS,
   removeKind,
   renameKind,
-  replaceAt,
-  setMovement,
-  setOptional,
   usesOfKind,
   type AnyKind,
   type KindDeed,
   type KindRole,
   type KindUses,
 } from '@stadion/core/edits';
-import { literal, type Amount, type CollectableKind, type EnemyKind, type HazardKind } from '@stadion/core/model';
+import type { EnemyKind, HazardKind } from '@stadion/core/model';
 import { resolveAmount } from '@stadion/core/rules';
 import { looksOf, markFigures, type Figure } from '@stadion/core/scene';
 import { MoreHorizontal } from 'lucide-react';
@@ -24,10 +21,11 @@ import { FirstStep } from '../../project/FirstStep.tsx';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
-import { AmountChip, NoteOf, ruleInWords } from '../../sentences/index.ts';
-import { ChoiceChip, Confirm, Menu, NumberChip, TextInPlace } from '../../ui/index.ts';
+import { NoteOf, ruleInWords } from '../../sentences/index.ts';
+import { Confirm, Menu, TextInPlace } from '../../ui/index.ts';
 import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { KindStage } from './KindStage.tsx';
+import { CollectableWords, EnemyWords, HazardWords } from './KindWords.tsx';
 import { LookChip } from './LookChip.tsx';
 import { freeLook } from './looks.ts';
 import { PlayerFacts } from './PlayerFacts.tsx';
@@ -283,144 +281,5 @@ function UsesOf({ uses }: { uses: KindUses }) {
         </>
       )}
     </span>
-  );
-}
-
-function CollectableWords({ here, kind }: { here: LevelHere; kind: CollectableKind }) {
-  return (
-    <>
-      <span className="join">is worth</span>
-      <AmountChip
-        here={here}
-        label={`Worth of ${kind.name}`}
-        amount={kind.worth}
-        path={at('kinds', 'collectables', kind.id, 'worth')}
-        step={1}
-        min={0}
-        max={100000}
-      />
-    </>
-  );
-}
-
-const MOVEMENTS = [
-  { value: 'chase', label: 'chases' },
-  { value: 'patrol', label: 'patrols' },
-  { value: 'still', label: 'stands' },
-];
-
-function EnemyWords({ here, kind }: { here: LevelHere; kind: EnemyKind }) {
-  const edit = useEdit();
-  const path = at('kinds', 'enemies', kind.id);
-  const amount = (label: string, field: string, value: Amount, max: number, step = 0.1) => (
-    <AmountChip
-      here={here}
-      label={`${label} of ${kind.name}`}
-      amount={value}
-      path={`${path}/${field}`}
-      step={step}
-      min={0}
-      max={max}
-      {...(field === 'damage' || field === 'health' ? { onClear: () => set(field, value, undefined) } : {})}
-    />
-  );
-  const set = (field: string, before: unknown, after: unknown): void =>
-    edit({ label: `${field} of ${kind.name}`, patch: setOptional(`${path}/${field}`, before, after) });
-  return (
-    <>
-      <ChoiceChip
-        label={`How ${kind.name} moves`}
-        value={kind.movement}
-        choices={MOVEMENTS}
-        onChoose={(movement) => edit(setMovement(kind, movement as EnemyKind['movement']))}
-      />
-      {kind.movement === 'still' ? null : (
-        <>
-          <span className="join">at</span>
-          {amount('Speed', 'speed', kind.speed, 25)}
-          <span className="join">units/s</span>
-        </>
-      )}
-      {kind.movement === 'chase' ? (
-        <>
-          <span className="join">, sees</span>
-          {amount('Sight', 'sight', kind.sight, 100, 0.5)}
-          <span className="join">units</span>
-        </>
-      ) : null}
-      <span className="join">, is</span>
-      <NumberChip
-        label={`Size of ${kind.name}`}
-        value={kind.radius}
-        step={0.05}
-        min={0.1}
-        max={2}
-        onCommit={(radius) => edit({ label: `Size of ${kind.name}`, patch: [replaceAt(`${path}/radius`, radius)] })}
-      />
-      <span className="join">big</span>
-      {kind.damage ? (
-        <>
-          <span className="join">, takes</span>
-          {amount('Damage', 'damage', kind.damage, 100000, 1)}
-          <span className="join">health at a touch</span>
-        </>
-      ) : (
-        <button type="button" className="act link" onClick={() => set('damage', undefined, literal(10))}>
-          + damage
-        </button>
-      )}
-      <span className="join">and</span>
-      {kind.health ? (
-        <>
-          <span className="join">is beaten by</span>
-          {amount('Health', 'health', kind.health, 100000, 1)}
-          <span className="join">damage</span>
-        </>
-      ) : (
-        <ChoiceChip
-          label={`Can ${kind.name} be beaten?`}
-          value="no"
-          choices={[
-            { value: 'no', label: 'cannot be beaten' },
-            { value: 'yes', label: 'is beaten by damage' },
-          ]}
-          onChoose={() => set('health', undefined, literal(3))}
-        />
-      )}
-    </>
-  );
-}
-
-const ACTS = [
-  { value: 'atTouch', label: 'at a touch' },
-  { value: 'perSecond', label: 'per second' },
-];
-
-function HazardWords({ here, kind }: { here: LevelHere; kind: HazardKind }) {
-  const edit = useEdit();
-  const path = at('kinds', 'hazards', kind.id);
-  return (
-    <>
-      <span className="join">takes</span>
-      <AmountChip
-        here={here}
-        label={`Damage of ${kind.name}`}
-        amount={kind.damage}
-        path={`${path}/damage`}
-        step={1}
-        min={0}
-        max={100000}
-      />
-      <span className="join">health</span>
-      <ChoiceChip
-        label={`When ${kind.name} hurts`}
-        value={kind.acts}
-        choices={ACTS}
-        onChoose={(acts) => edit({ label: `When ${kind.name} hurts`, patch: [replaceAt(`${path}/acts`, acts)] })}
-      />
-      {kind.damage.from === 'number' && kind.damage.value === 0 ? (
-        <span className="text-ink-3">: only rules act on it</span>
-      ) : null}
-    </>
   );
 }
