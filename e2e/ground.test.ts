@@ -100,16 +100,26 @@ describe('the ground view, by the pointer', () => {
   });
 
   it('holds all inside a drag, copies and pastes them to another level', async () => {
-    await pointer.drag([1, 9], [8, 12]);
-    await at.page.find('[aria-label="What is held"]');
+    await at.page.waitFor('all inside held', async () => {
+      await pointer.drag([1, 9], [8, 12]);
+      return at.page.driver.executeScript<boolean>(
+        `return document.querySelector('[aria-label="What is held"]') !== null`,
+      );
+    });
     await focusStage();
     await at.page.chord('c', Key.CONTROL);
     await at.page.seeText(/pieces copied/);
-    const before = (await at.document()).levels['old-hedge']?.ground.pieces.length ?? 0;
+    const there = (p: Project): number => p.levels[p.slots[5]!.levelId]!.ground.pieces.length;
+    const before = there(await at.document());
     await at.open('level/slot-6?view=ground');
-    await focusStage();
-    await at.page.chord('v', Key.CONTROL);
-    await at.saved('more pieces there', (p) => (p.levels[p.slots[5]!.levelId]?.ground.pieces.length ?? 0) > before);
+    await at.page.seeText('drawn on it');
+    // The browser may not have given the page the focus yet: then the keys go nowhere, and are pressed again.
+    await at.page.waitFor('more pieces there', async () => {
+      await focusStage();
+      await at.page.chord('v', Key.CONTROL);
+      await at.page.driver.sleep(500);
+      return there(await at.document()) > before;
+    });
     await at.page.find('[aria-label="What is held"]');
   });
 

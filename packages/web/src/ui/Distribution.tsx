@@ -47,6 +47,10 @@ const isCrowded = (share: number, thresholds: readonly Threshold[], high: number
     return other > share && other - share < NAME_SHARE;
   });
 
+/** Does the next lower threshold stand so near that a name on the left would lie over its handle? */
+const isAboveAnother = (share: number, thresholds: readonly Threshold[], high: number): boolean =>
+  thresholds.some(({ value }) => value / high < share && share - value / high < NAME_SHARE);
+
 /** A distribution with its thresholds as handles on it. */
 export function Distribution({ values, high, unit, label, thresholds, colourAt }: Props) {
   const box = useRef<HTMLDivElement>(null);
@@ -133,7 +137,7 @@ export function Distribution({ values, high, unit, label, thresholds, colourAt }
             />
             <span
               className={`absolute text-[11px] font-semibold whitespace-nowrap text-mark-ink ${isCrowded(share, thresholds, high) ? 'top-2.5' : '-top-0.5'}`}
-              style={share > 0.75 ? { right: 9 } : { left: 9 }}
+              style={share > (isAboveAnother(share, thresholds, high) ? 0.82 : 0.75) ? { right: 9 } : { left: 9 }}
             >
               {threshold.label} {formatNumber(value, 1)} {unit}
               {beyond ? ' →' : ''}
