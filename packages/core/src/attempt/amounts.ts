@@ -38,10 +38,10 @@ export const ticksOf = ({ number }: Preparing, amount: Amount): number =>
 /** An amount that follows a parameter that changes during the attempt, under the name of what it sets; nothing otherwise. */
 export function following<N extends string>(
   name: N,
-  amount: Amount,
+  amount: Amount | undefined,
   { resolving }: Preparing,
 ): Partial<Record<N, LiveAmount>> {
-  const live = liveAmount(amount, resolving);
+  const live = amount && liveAmount(amount, resolving);
   return (live ? { [name]: live } : {}) as Partial<Record<N, LiveAmount>>;
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { homeBeforeDusk } from '../demo/index.ts';
-import { editGround, groundPatch, lostByCopying, withoutPieces } from '../edits/index.ts';
+import { copyGround, editGround, groundPatch, lostByCopying, withoutPieces } from '../edits/index.ts';
 import { cellAt, DistanceMaps, makeGrid, UNREACHABLE } from '../ground/index.ts';
 import { namesFor } from '../attempt/index.ts';
 import {
@@ -330,5 +330,12 @@ describe('taking away', () => {
     const lost = lostByCopying({ ...bank, ground: cleared(bank.ground) }, home, naming(home));
     expect(lost.length).toBeGreaterThan(0);
     expect(lostByCopying(bank, bank, naming(bank))).toEqual([]);
+  });
+
+  it('gives many levels one ground by one operation each', () => {
+    const edit = copyGround(bank, levels);
+    const after = projectOf(applyPatch(documentOf(demo), edit.patch));
+    expect(edit.patch).toHaveLength(levels.length);
+    for (const { ground } of Object.values(after.levels)) expect(plain(ground)).toEqual(plain(bank.ground));
   });
 });

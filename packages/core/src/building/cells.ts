@@ -41,13 +41,12 @@ export interface Growth {
   bottom: number;
 }
 
-const SMALLEST = 4;
-
 /** Why a ground cannot grow or shrink like that, or undefined. */
 export function growthRefused(ground: Ground, { left, right, top, bottom }: Growth): string | undefined {
   const width = widthOf(ground) + left + right;
   const height = heightOf(ground) + top + bottom;
-  if (width < SMALLEST || height < SMALLEST) return `A ground is at least ${SMALLEST} × ${SMALLEST} cells.`;
+  if (width < Limits.groundLeast || height < Limits.groundLeast)
+    return `A ground is at least ${Limits.groundLeast} × ${Limits.groundLeast} cells.`;
   if (width > Limits.groundWidth || height > Limits.groundHeight)
     return `A ground is at most ${Limits.groundWidth} × ${Limits.groundHeight} cells.`;
   return undefined;
@@ -73,15 +72,7 @@ export function grown(ground: Ground, growth: Growth): Ground {
   // A wall that went all round goes all round again, what was wall inside of it becomes free.
   const closed = isWalledIn(ground.rows) ? walledIn(rows, ground, growth) : rows;
   const next: Ground = { ...ground, rows: closed };
-  return { ...next, pieces: ground.pieces.map((piece) => fitted(moved(piece, next, left, top), next)) };
-}
-
-/** Areas no larger than the ground. */
-function fitted<P extends Ground['pieces'][number]>(piece: P, ground: Ground): P {
-  if (!('width' in piece)) return piece;
-  const width = Math.min(piece.width, widthOf(ground) - piece.at.x);
-  const height = Math.min(piece.height, heightOf(ground) - piece.at.y);
-  return width === piece.width && height === piece.height ? piece : { ...piece, width, height };
+  return { ...next, pieces: ground.pieces.map((piece) => moved(piece, next, left, top)) };
 }
 
 const isWalledIn = (rows: readonly string[]): boolean =>

@@ -1,7 +1,9 @@
 import {
   freshId,
+  KINDS_OF_PIECE,
   literal,
   Limits,
+  PieceEntry,
   type Amount,
   type Ground,
   type Id,
@@ -9,23 +11,13 @@ import {
   type Piece,
   type Project,
 } from '../model/index.ts';
-import { PieceEntry } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
-import { boxOf, heightOf, moved, widthOf } from './shape.ts';
+import { resolveAmount } from '../rules/index.ts';
+import { boxOf, moved } from './shape.ts';
 import type { Cell } from './cells.ts';
 
 /** The first line of what is copied, so that it is known again wherever it has been. */
 const HEAD = 'Stadion pieces';
-
-type KindList = keyof Project['kinds'];
-
-const LIST_OF: Partial<Record<Piece['piece'], KindList>> = {
-  collectable: 'collectables',
-  enemy: 'enemies',
-  spawner: 'enemies',
-  hazard: 'hazards',
-  emitter: 'hazards',
-};
 
 interface Copied {
   pieces: unknown[];
@@ -44,16 +36,14 @@ const amountsOf = (piece: Piece): [string, Amount][] =>
     return amount ? [[name, amount]] : [];
   });
 
-const nameOfKind = ({ kinds }: Pick<Project, 'kinds'>, list: KindList, id: Id): string =>
-  kinds[list].find((kind) => kind.id === id)?.name ?? id;
-
 /** Pieces as text that can be pasted: into this ground, another level, another project, or a message to somebody. */
 export function copiedText(project: Project, pieces: readonly Piece[], values: Values): string {
   const kinds: Record<string, string> = {};
   const followed: Record<string, number> = {};
   for (const piece of pieces) {
-    const list = LIST_OF[piece.piece];
-    if (list && 'kind' in piece) kinds[piece.kind] = nameOfKind(project, list, piece.kind);
+    const list = KINDS_OF_PIECE[piece.piece];
+    const kind = list && 'kind' in piece && project.kinds[list].find(({ id }) => id === piece.kind);
+    if (kind) kinds[kind.id] = kind.name;
     for (const [, amount] of amountsOf(piece))
       if (amount.from === 'parameter') followed[amount.parameter] = values[amount.parameter] ?? 0;
   }
@@ -126,7 +116,7 @@ export function pasted(
   }
   const gates = new Set(ground.pieces.flatMap((piece) => (piece.piece === 'gate' ? [piece.id] : [])));
   const come = pieces.map((piece): Piece => {
-    const next = moved(fitting(piece, ground), ground, at.x - left, at.y - top);
+    const next = moved(piece, ground, at.x - left, at.y - top);
     next.id = renamed.get(piece.id) as Id;
     if (next.piece !== 'latch') return next;
     const opens = next.opens.flatMap((gate): Id[] => {
@@ -139,16 +129,6 @@ export function pasted(
   return { ground: { ...ground, pieces: [...ground.pieces, ...come] }, ids: come.map(({ id }) => id), dropped };
 }
 
-/** No larger than the ground. */
-function fitting(piece: Piece, ground: Ground): Piece {
-  if (!('width' in piece)) return { ...piece };
-  return {
-    ...piece,
-    width: Math.min(piece.width, widthOf(ground)),
-    height: Math.min(piece.height, heightOf(ground)),
-  };
-}
-
 /** A piece as this project can have it: one, or none. */
 function known(project: Project, piece: Piece, { kinds, values }: Copied, dropped: string[]): Piece[] {
   if (piece.piece === 'start') {
@@ -156,7 +136,7 @@ function known(project: Project, piece: Piece, { kinds, values }: Copied, droppe
     return [];
   }
   const next = { ...piece } as Piece & Record<string, unknown>;
-  const list = LIST_OF[piece.piece];
+  const list = KINDS_OF_PIECE[piece.piece];
   if (list && 'kind' in piece) {
     const name = kinds[piece.kind];
     const kind =
@@ -169,9 +149,7 @@ function known(project: Project, piece: Piece, { kinds, values }: Copied, droppe
   }
   for (const [field, amount] of amountsOf(piece)) {
     if (amount.from !== 'parameter' || project.parameters.some(({ key }) => key === amount.parameter)) continue;
-    (next as Record<string, unknown>)[field] = literal(
-      (values[amount.parameter] ?? 0) * (amount.times ?? 1) + (amount.plus ?? 0),
-    );
+    (next as Record<string, unknown>)[field] = literal(resolveAmount(amount, values, { count: {}, worth: {} }));
     dropped.push(`the parameter ${amount.parameter}: its value was taken`);
   }
   return [next];

@@ -1,14 +1,15 @@
-import { freshId, literal, type Ground, type Id, type MintId, type Piece, type PieceName } from '../model/index.ts';
+import {
+  freshId,
+  freshName,
+  literal,
+  type Ground,
+  type Id,
+  type MintId,
+  type Piece,
+  type PieceName,
+} from '../model/index.ts';
 import { heightOf, widthOf, type Box } from './shape.ts';
 import type { Puttable } from './puttable.ts';
-
-/** A name that no piece of the ground has. @example 'Gate 2' */
-function freshName(ground: Ground, stem: string): string {
-  const names = new Set(ground.pieces.map((piece) => ('name' in piece ? piece.name : '')));
-  let number = 1;
-  while (names.has(number === 1 ? stem : `${stem} ${number}`)) number++;
-  return number === 1 ? stem : `${stem} ${number}`;
-}
 
 /** What a click on one cell puts where it is an area: cells. */
 const USUAL_SPAN: Partial<Record<PieceName, number>> = { goal: 2, zone: 2 };
@@ -27,18 +28,20 @@ export function newPiece(ground: Ground, { piece, kind, label }: Puttable, over:
   const height = Math.min(heightOf(ground) - over.y, single && span !== undefined ? span : Math.max(1, over.height));
   const corner = { x: over.x, y: over.y };
   const of = kind as Id;
+  const name = (): string =>
+    freshName(label, new Set(ground.pieces.flatMap((other) => ('name' in other ? [other.name] : []))));
   switch (piece) {
     case 'start':
       return { id, piece, at: middle };
     case 'checkpoint':
-      return { id, piece, at: middle, name: freshName(ground, label) };
+      return { id, piece, at: middle, name: name() };
     case 'goal':
     case 'zone':
-      return { id, piece, at: corner, width, height, name: freshName(ground, label) };
+      return { id, piece, at: corner, width, height, name: name() };
     case 'gate':
-      return { id, piece, at: corner, width, height, name: freshName(ground, label), open: false };
+      return { id, piece, at: corner, width, height, name: name(), open: false };
     case 'latch':
-      return { id, piece, at: middle, name: freshName(ground, label), opens: [] };
+      return { id, piece, at: middle, name: name(), opens: [] };
     case 'hazard':
       return { id, piece, kind: of, at: corner, width, height };
     case 'collectable':

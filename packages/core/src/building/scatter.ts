@@ -1,6 +1,6 @@
-import { DistanceMaps, makeGrid, UNREACHABLE, cellAt } from '../ground/index.ts';
 import { freshId, type Ground, type Id, type MintId, type Piece } from '../model/index.ts';
 import { drawAt } from '../random/index.ts';
+import { reachOf } from '../scene/index.ts';
 import { coversCell } from './shape.ts';
 import type { Cell } from './cells.ts';
 
@@ -22,20 +22,15 @@ const LOOKED_AT = 12;
 const squared = (one: Cell, other: Cell): number =>
   (one.x - other.x) * (one.x - other.x) + (one.y - other.y) * (one.y - other.y);
 
-/** Open cells that the player can walk to and nothing lies on. */
+/** Cells that the player can walk to and nothing lies on. */
 function freeCells(ground: Ground): Cell[] {
-  const grid = makeGrid(ground.rows);
-  const start = ground.pieces.find(({ piece }) => piece === 'start');
-  const ways = start && new DistanceMaps(grid).to(cellAt(grid, start.at.x, start.at.y));
-  return ground.rows.flatMap((row, y) =>
-    [...row].flatMap((cell, x): Cell[] =>
-      cell !== '.' ||
-      (ways && ways[y * grid.width + x] === UNREACHABLE) ||
-      ground.pieces.some((piece) => piece.piece !== 'zone' && coversCell(piece, x, y))
-        ? []
-        : [{ x, y }],
-    ),
-  );
+  const { units, width } = reachOf({ ground });
+  return units.flatMap((way, index): Cell[] => {
+    const [x, y] = [index % width, Math.floor(index / width)];
+    const isFree =
+      (way ?? -1) >= 0 && !ground.pieces.some((piece) => piece.piece !== 'zone' && coversCell(piece, x, y));
+    return isFree ? [{ x, y }] : [];
+  });
 }
 
 /**
@@ -85,7 +80,6 @@ export function varied(ground: Ground, seed: number): Ground {
   const kinds = new Map<Id, number>();
   for (const piece of ground.pieces)
     if (piece.piece === 'collectable' && !piece.hidden) kinds.set(piece.kind, (kinds.get(piece.kind) ?? 0) + 1);
-  // All go first: none is in the way of another kind's place of before.
   let next = ground;
   [...kinds].forEach(([kind, count], index) => {
     const throwing = { kind, count, fromStart: 2.5, apart: 1.4, seed: seed + index * 101 };

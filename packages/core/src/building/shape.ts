@@ -29,19 +29,23 @@ export function coversCell(piece: Piece, x: number, y: number): boolean {
 /** The cell that a piece is counted to: of its place. */
 export const cellOf = ({ at }: Piece): { x: number; y: number } => ({ x: Math.floor(at.x), y: Math.floor(at.y) });
 
-const between = (value: number, low: number, high: number): number =>
-  Math.min(Math.max(low, high), Math.max(low, value));
+const between = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
 
-/** A piece moved, no further than the ground goes; its way comes along. Units. */
+/** A piece moved, no further than the ground goes; its way comes along, and an area is no larger than the ground. Units. */
 export function moved<P extends Piece>(piece: P, ground: Pick<Ground, 'rows'>, dx: number, dy: number): P {
   const [width, height] = [widthOf(ground), heightOf(ground)];
-  // An area stays on the ground with all of itself, where it fits; all else in the middle of the last cell at least.
-  const into = (value: number, size: number, most: number): number =>
-    isArea(piece) ? between(value, 0, most - size) : between(value, 0.5, most - 0.5);
-  const [wide, high] = isArea(piece) ? [piece.width, piece.height] : [0, 0];
-  const at = { x: into(piece.at.x + dx, wide, width), y: into(piece.at.y + dy, high, height) };
-  const by = { x: at.x - piece.at.x, y: at.y - piece.at.y };
+  const [x, y] = [piece.at.x + dx, piece.at.y + dy];
+  if (isArea(piece)) {
+    const size = { width: Math.min(piece.width, width), height: Math.min(piece.height, height) };
+    return { ...piece, ...size, at: { x: between(x, 0, width - size.width), y: between(y, 0, height - size.height) } };
+  }
+  // What has no area stands in the middle of the last cell at least.
+  const at = { x: between(x, 0.5, width - 0.5), y: between(y, 0.5, height - 0.5) };
   if (piece.piece !== 'enemy' || !piece.path) return { ...piece, at };
-  const path = piece.path.map(({ x, y }) => ({ x: between(x + by.x, 0, width), y: between(y + by.y, 0, height) }));
+  const by = { x: at.x - piece.at.x, y: at.y - piece.at.y };
+  const path = piece.path.map((point) => ({
+    x: between(point.x + by.x, 0, width),
+    y: between(point.y + by.y, 0, height),
+  }));
   return { ...piece, at, path };
 }

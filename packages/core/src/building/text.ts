@@ -82,7 +82,8 @@ function faultsOf(lines: readonly string[], known: ReadonlySet<string>): TextFau
   const say = (line: number, column: number, message: string): void => {
     if (faults.length < 20) faults.push({ line: line + 1, column: column + 1, message });
   };
-  if (lines.length < 4 || width < 4) say(0, 0, 'A ground is at least 4 × 4 cells.');
+  const least = Limits.groundLeast;
+  if (lines.length < least || width < least) say(0, 0, `A ground is at least ${least} × ${least} cells.`);
   if (lines.length > Limits.groundHeight) say(Limits.groundHeight, 0, `At most ${Limits.groundHeight} lines.`);
   if (width > Limits.groundWidth) say(0, Limits.groundWidth, `At most ${Limits.groundWidth} characters in a line.`);
   lines.forEach((line, y) => {
@@ -164,10 +165,12 @@ export function groundOfText(
     }
   }
   // A cell under a piece that has stayed is what it was; under one that has come it is open.
+  const stayed = new Set(
+    [...placed].flatMap(([piece, { x, y }]) => (distance(cellOf(piece), { x, y }) === 0 ? [`${x} ${y}`] : [])),
+  );
+  const under = (x: number, y: number): string => (stayed.has(`${x} ${y}`) ? (ground.rows[y]?.[x] ?? '.') : '.');
   const rows = lines.map((line, y) =>
-    [...line]
-      .map((character, x) => (CELL_CHARACTERS.includes(character) ? character : under(ground, placed, x, y)))
-      .join(''),
+    [...line].map((character, x) => (CELL_CHARACTERS.includes(character) ? character : under(x, y))).join(''),
   );
   let next: Ground = {
     ...ground,
@@ -185,13 +188,6 @@ export function groundOfText(
     next = { ...next, pieces: [...next.pieces, piece] };
   }
   return { ground: next };
-}
-
-function under(ground: Ground, placed: ReadonlyMap<Piece, Cell>, x: number, y: number): string {
-  const stayed = [...placed].some(
-    ([piece, cell]) => cell.x === x && cell.y === y && distance(cellOf(piece), cell) === 0,
-  );
-  return stayed ? (ground.rows[y]?.[x] ?? '.') : '.';
 }
 
 function shifted(piece: Piece, dx: number, dy: number): Piece {

@@ -18,12 +18,14 @@ export const PatchOperation: z.ZodType<Operation> = z
 
 const EditId = z.string().regex(/^[\w-]{8,40}$/, 'An edit id has 8 to 40 letters, digits, dashes or underscores.');
 
+export const MAX_OPERATIONS_IN_AN_EDIT = 2000;
+
 /** A named change, made once. Sent again with the same id it is not applied twice. */
 export const Edit = z
   .strictObject({
     id: EditId,
     label: z.string().min(1).max(200).describe('In words, for undo and the history: “Clock of Clover Steps to 40 s”.'),
-    patch: z.array(PatchOperation).min(1).max(2000),
+    patch: z.array(PatchOperation).min(1).max(MAX_OPERATIONS_IN_AN_EDIT),
     by: z.string().min(1).max(40).optional().describe('Who made it, as that person calls herself.'),
     undoes: EditId.optional().describe('The edit that this one takes back.'),
     redoes: EditId.optional().describe('The edit that this one makes again.'),

@@ -1,7 +1,7 @@
-export { Edit, MAX_EDITS_IN_A_REQUEST, PatchOperation, Revision } from './edit.ts';
+export { Edit, MAX_EDITS_IN_A_REQUEST, MAX_OPERATIONS_IN_AN_EDIT, PatchOperation, Revision } from './edit.ts';
 export { historyTag, placeOfTag, type HistoryPlace } from './history.ts';
 export { FaultyPlace, Problem } from './problem.ts';
 export { CreateProject, ImportedProject, OpenProject, ProjectList, ProjectSummary, RenameProject } from './projects.ts';
 export { PatchRequest, PatchResponse, RevisionList } from './revisions.ts';
 export { ForecastEvent, ForecastList, ForecastSummary, RevisionEvent, ServerEventName, summarize } from './events.ts';
-export { CreateSnapshot, Snapshot, SnapshotList, SnapshotSummary } from './snapshots.ts';
+export { CreateSnapshot, RenameSnapshot, Snapshot, SnapshotList, SnapshotSummary } from './snapshots.ts';

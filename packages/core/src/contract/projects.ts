@@ -28,13 +28,7 @@ export const CreateProject = z
   .discriminatedUnion('from', [
     z.strictObject({ from: z.enum(['demo', 'empty']), name: ProjectName.optional() }),
     z.strictObject({ from: z.literal('copy'), of: z.string(), name: ProjectName.optional() }),
-    z.strictObject({
-      from: z.literal('start'),
-      name: ProjectName.optional(),
-      moves: StartChoices.shape.moves,
-      goal: StartChoices.shape.goal,
-      levels: StartChoices.shape.levels,
-    }),
+    StartChoices.extend({ from: z.literal('start'), name: ProjectName.optional() }),
   ])
   .meta({ id: 'CreateProject' });
 export type CreateProject = z.infer<typeof CreateProject>;

@@ -25,5 +25,8 @@ export const CreateSnapshot = z
   .meta({ id: 'CreateSnapshot' });
 export type CreateSnapshot = z.infer<typeof CreateSnapshot>;
 
+export const RenameSnapshot = z.strictObject({ name: Name }).meta({ id: 'RenameSnapshot' });
+export type RenameSnapshot = z.infer<typeof RenameSnapshot>;
+
 export const Snapshot = SnapshotSummary.extend({ document: ProjectDocument }).meta({ id: 'Snapshot' });
 export type Snapshot = z.infer<typeof Snapshot>;

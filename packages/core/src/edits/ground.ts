@@ -1,6 +1,6 @@
 import {
   entryOf,
-  numbersOf,
+  levelEntryOf,
   type Condition,
   type Effect,
   type Ground,
@@ -10,25 +10,17 @@ import {
 } from '../model/index.ts';
 import type { PatchOperation } from '../patch/index.ts';
 import { conditionInWords, eachCondition, effectInWords, type Names } from '../rules/index.ts';
-import { addAt, at, removeAt, replaceAt, type NamedEdit } from './edit.ts';
+import { at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
+import { namesOneOf } from './naming.ts';
 import { appendEntries } from './order.ts';
 
 const same = (one: unknown, other: unknown): boolean => JSON.stringify(one) === JSON.stringify(other);
 
-/** What makes one piece of another: field by field, so that edits of different numbers do not meet. */
-function piecePatch(path: string, before: Piece, after: Piece): PatchOperation[] {
-  if (before === after) return [];
-  const [was, is] = [entryOf(before, before.order ?? 0), entryOf(after, before.order ?? 0)] as Record<
-    string,
-    unknown
-  >[];
-  if (!was || !is || was['piece'] !== is['piece']) return [replaceAt(path, entryOf(after, before.order ?? 1))];
-  return [...new Set([...Object.keys(was), ...Object.keys(is)])].flatMap((field): PatchOperation[] => {
-    const place = `${path}/${field}`;
-    if (same(was[field], is[field])) return [];
-    if (is[field] === undefined) return [removeAt(place)];
-    return [was[field] === undefined ? addAt(place, is[field]) : replaceAt(place, is[field])];
-  });
+/** What makes one entry of another: field by field, so that edits of different numbers do not meet. */
+function entryPatch(path: string, before: Record<string, unknown>, after: Record<string, unknown>): PatchOperation[] {
+  return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((field): PatchOperation[] =>
+    same(before[field], after[field]) ? [] : setOptional(`${path}/${field}`, before[field], after[field]),
+  );
 }
 
 /**
@@ -38,32 +30,23 @@ function piecePatch(path: string, before: Piece, after: Piece): PatchOperation[]
  * @param path of the ground
  */
 export function groundPatch(path: readonly (string | number)[], before: Ground, after: Ground): PatchOperation[] {
-  const rows =
-    before.rows.length === after.rows.length && before.rows[0]?.length === after.rows[0]?.length
-      ? after.rows.flatMap((row, y) => (row === before.rows[y] ? [] : [replaceAt(at(...path, 'rows', y), row)]))
-      : [replaceAt(at(...path, 'rows'), after.rows)];
-  const [old, next] = [
-    new Map(before.pieces.map((piece) => [piece.id, piece])),
-    new Map(after.pieces.map((piece) => [piece.id, piece])),
-  ];
-  const gone = before.pieces.filter(({ id }) => !next.has(id)).map(({ id }) => removeAt(at(...path, 'pieces', id)));
-  const numbers = numbersOf(before.pieces);
-  const changed = before.pieces.flatMap((piece, index) => {
-    const now = next.get(piece.id);
-    return now ? piecePatch(at(...path, 'pieces', piece.id), { ...piece, order: numbers[index] as number }, now) : [];
+  const sameSize = before.rows.length === after.rows.length && before.rows[0]?.length === after.rows[0]?.length;
+  const rows = sameSize
+    ? after.rows.flatMap((row, y) => (row === before.rows[y] ? [] : [replaceAt(at(...path, 'rows', y), row)]))
+    : [replaceAt(at(...path, 'rows'), after.rows)];
+  const now = new Map(after.pieces.map((piece) => [piece.id, piece]));
+  const was = new Set(before.pieces.map(({ id }) => id));
+  const kept = before.pieces.flatMap((piece): PatchOperation[] => {
+    const place = at(...path, 'pieces', piece.id);
+    const next = now.get(piece.id);
+    if (next === piece) return [];
+    if (!next) return [removeAt(place)];
+    // Pieces that stay keep their places in the collection.
+    const [old, fresh] = [entryOf(piece, 0), entryOf(next, 0)] as Record<string, unknown>[];
+    return entryPatch(place, old as Record<string, unknown>, fresh as Record<string, unknown>);
   });
-  const come = after.pieces.filter(({ id }) => !old.has(id));
-  const order = before.pieces.map((piece, index) => ({ ...piece, order: numbers[index] as number }));
-  return [
-    ...rows,
-    ...gone,
-    ...changed,
-    ...appendEntries(
-      [...path, 'pieces'],
-      order,
-      come.map(({ order: _o, ...piece }) => piece as Piece),
-    ),
-  ];
+  const come = after.pieces.filter(({ id }) => !was.has(id)).map(({ order: _order, ...piece }) => piece as Piece);
+  return [...rows, ...kept, ...appendEntries([...path, 'pieces'], before.pieces, come)];
 }
 
 /** An edit that makes a level's ground another. */
@@ -72,26 +55,17 @@ export const editGround = (level: Level, after: Ground, label: string): NamedEdi
   patch: groundPatch(['levels', level.id, 'ground'], level.ground, after),
 });
 
-/** The fields by which conditions and effects name pieces. */
-const NAMING = ['zone', 'latch', 'gate', 'spawner', 'piece', 'at'] as const;
-
-const names = (thing: object, ids: ReadonlySet<string>): boolean =>
-  NAMING.some((field) => {
-    const named = (thing as Record<string, unknown>)[field];
-    return typeof named === 'string' && ids.has(named);
-  });
-
 /** Every sentence of a level that names one of these pieces: rules, its clock, its stars. */
 export function sentencesNaming(level: Level, ids: ReadonlySet<Id>, naming: Names): string[] {
   const inCondition = (condition: Condition): string[] => {
     const found: string[] = [];
     eachCondition(condition, (part) => {
-      if ('reading' in part && names(part.reading, ids)) found.push(conditionInWords(part, naming));
+      if ('reading' in part && namesOneOf(part.reading, ids)) found.push(conditionInWords(part, naming));
     });
     return found;
   };
   const inEffects = (effects: readonly Effect[]): string[] =>
-    effects.flatMap((effect) => (names(effect, ids) ? [effectInWords(effect, naming)] : []));
+    effects.flatMap((effect) => (namesOneOf(effect, ids) ? [effectInWords(effect, naming)] : []));
   return [
     ...level.rules.flatMap((rule) => [...inCondition(rule.when), ...inEffects(rule.then)]),
     ...(level.clock.startsWhen ? inCondition(level.clock.startsWhen) : []),
@@ -133,8 +107,8 @@ export function lostByCopying(from: Level, to: Level, naming: Names): string[] {
   return [...new Set(sentencesNaming(to, gone, naming))];
 }
 
-/** Gives levels the ground of another. */
+/** Gives levels the ground of another, each as a whole: nothing of their own is left to be kept. */
 export const copyGround = (from: Level, to: readonly Level[]): NamedEdit => ({
   label: `The ground of ${from.name} for ${to.length === 1 ? (to[0] as Level).name : `${to.length} levels`}`,
-  patch: to.flatMap((level) => groundPatch(['levels', level.id, 'ground'], level.ground, from.ground)),
+  patch: to.map(({ id }) => replaceAt(at('levels', id, 'ground'), levelEntryOf(from).ground)),
 });

@@ -32,7 +32,6 @@ export {
   freshRule,
   makeStanding,
   moveRule,
-  namesPieces,
   removeRule,
   replaceStanding,
   switchRule,
@@ -43,6 +42,7 @@ export {
 export { copyRules, slotsNamed, type CopiedRules, type LevelChange } from './copyRules.ts';
 export { addTally, removeTally, repeatSlot, setTallyPolicy, setStarGate } from './run.ts';
 export { dropExpectation, expectClearRate } from './expectations.ts';
+export { namesPieces } from './naming.ts';
 export { copyGround, editGround, groundPatch, lostByCopying, sentencesNaming, withoutPieces } from './ground.ts';
 export {
   addKind,

@@ -1,5 +1,8 @@
 import {
   freshId,
+  freshName,
+  kindsInAmounts,
+  KINDS_OF_PIECE,
   literal,
   type CollectableKind,
   type EnemyKind,
@@ -9,17 +12,17 @@ import {
   type Level,
   type Look,
   type MintId,
+  type Piece,
   type Project,
   type Reading,
   type Rule,
 } from '../model/index.ts';
 import type { PatchOperation } from '../patch/index.ts';
-import { leaves } from '../rules/index.ts';
+import { leaves, type Names } from '../rules/index.ts';
 import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
 import { sentencesNaming } from './ground.ts';
 import { appendEntries, insertEntry } from './order.ts';
 import { addStanding } from './rules.ts';
-import type { Names } from '../rules/index.ts';
 
 export type KindRole = keyof Kinds;
 export type AnyKind = CollectableKind | EnemyKind | HazardKind;
@@ -44,12 +47,7 @@ export const allKinds = ({ kinds }: Pick<Project, 'kinds'>): { role: KindRole; k
 
 const idsIn = (project: Project): Set<Id> => new Set(allKinds(project).map(({ kind }) => kind.id));
 
-function freshName(project: Project, wanted: string): string {
-  const names = new Set(allKinds(project).map(({ kind }) => kind.name));
-  let number = 1;
-  while (names.has(number === 1 ? wanted : `${wanted} ${number}`)) number++;
-  return number === 1 ? wanted : `${wanted} ${number}`;
-}
+const namesIn = (project: Project): Set<string> => new Set(allKinds(project).map(({ kind }) => kind.name));
 
 function usualKind(deed: KindDeed, id: Id, name: string, look: Look): AnyKind {
   const named = { id, name, look };
@@ -72,7 +70,7 @@ function usualKind(deed: KindDeed, id: Id, name: string, look: Look): AnyKind {
 /** A kind more, with usual numbers. @param look a mark that no other kind has */
 export function addKind(project: Project, deed: KindDeed, look: Look, mint: MintId = freshId): NamedEdit & { id: Id } {
   const { role, name: wanted } = KIND_DEEDS[deed];
-  const name = freshName(project, wanted);
+  const name = freshName(wanted, namesIn(project));
   const id = mint(name, idsIn(project));
   const kind = usualKind(deed, id, name, look);
   return {
@@ -112,7 +110,7 @@ export function duplicateKind(
   look: Look,
   mint: MintId = freshId,
 ): NamedEdit & { id: Id } {
-  const name = freshName(project, kind.name);
+  const name = freshName(kind.name, namesIn(project));
   const id = mint(name, idsIn(project));
   const list = project.kinds[role] as AnyKind[];
   const { order: _order, ...copy } = { ...kind, id, name, look };
@@ -170,17 +168,9 @@ function roleNamed(reading: Reading): { id: Id; role: (role: KindRole) => boolea
   }
 }
 
-const PIECE_ROLES: Readonly<Record<string, KindRole>> = {
-  collectable: 'collectables',
-  enemy: 'enemies',
-  spawner: 'enemies',
-  hazard: 'hazards',
-  emitter: 'hazards',
-};
-
-/** A share, or all, of what is placed of a kind. */
-const takesShareOf = (part: unknown, id: Id): boolean =>
-  new RegExp(`"from":"(share|placed)"[^{}]*(\\{[^{}]*\\}[^{}]*)*"of":"${id}"`).test(JSON.stringify(part ?? null));
+/** Is the piece one of this kind? */
+const isOfKind = (piece: Piece, role: KindRole, id: Id): boolean =>
+  'kind' in piece && piece.kind === id && KINDS_OF_PIECE[piece.piece] === role;
 
 /** @param wordsOf a rule in words */
 export function usesOfKind(
@@ -190,17 +180,16 @@ export function usesOfKind(
   wordsOf: (rule: Rule, level?: Level) => string,
 ): KindUses {
   const levels = Object.values(project.levels).flatMap((level) => {
-    const pieces = level.ground.pieces.filter(
-      (piece) => 'kind' in piece && piece.kind === id && PIECE_ROLES[piece.piece] === role,
-    ).length;
+    const pieces = level.ground.pieces.filter((piece) => isOfKind(piece, role, id)).length;
     return pieces > 0 ? [{ level, pieces }] : [];
   });
   const isNamed = (reading: Reading): boolean => {
     const subject = roleNamed(reading);
     return subject !== undefined && subject.id === id && subject.role(role);
   };
+  const takesShare = (part: unknown): boolean => role === 'collectables' && kindsInAmounts(part).has(id);
   const namesIt = (rule: Pick<Rule, 'when'>): boolean =>
-    leaves(rule.when).some(({ leaf }) => isNamed(leaf.reading)) || (role === 'collectables' && takesShareOf(rule, id));
+    leaves(rule.when).some(({ leaf }) => isNamed(leaf.reading)) || takesShare(rule);
   const rules = (list: readonly Rule[], level?: Level): KindUses['named'] =>
     list
       .filter(namesIt)
@@ -211,8 +200,7 @@ export function usesOfKind(
       ...(clock.startsWhen ? [clock.startsWhen] : []),
       ...(stars.is === 'conditions' ? stars.conditions.flatMap((star) => star ?? []) : []),
     ];
-    const others =
-      conditions.some((when) => namesIt({ when })) || (role === 'collectables' && takesShareOf([clock, stars], id));
+    const others = conditions.some((when) => namesIt({ when })) || takesShare([clock, stars]);
     return [
       ...rules(level.rules, level),
       ...(others ? [{ level, words: 'its clock or stars', what: 'amount' as const }] : []),
@@ -248,11 +236,7 @@ export function removeKind(
     };
   const gone = uses.levels.map(({ level }) => ({
     level,
-    ids: new Set(
-      level.ground.pieces.flatMap((piece) =>
-        'kind' in piece && piece.kind === kind.id && PIECE_ROLES[piece.piece] === role ? [piece.id] : [],
-      ),
-    ),
+    ids: new Set(level.ground.pieces.flatMap((piece) => (isOfKind(piece, role, kind.id) ? [piece.id] : []))),
   }));
   const naming = gone.flatMap(({ level, ids }) =>
     sentencesNaming(level, ids, namesOf(level)).map((words) => `${words} (${level.name})`),

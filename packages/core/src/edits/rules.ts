@@ -148,9 +148,3 @@ export function makeStanding(project: Project, level: Level, id: string, what: s
   const { label, patch } = addStanding(rest, [rule], `In every level: ${what}`);
   return { label, patch: [removeAt(at('levels', level.id, 'rules', id)), ...patch] };
 }
-
-const NAMES_PIECES = ['zone', 'latch', 'gate', 'piece', 'spawner', 'at'];
-
-/** Does the rule name something that lies on one level's ground? */
-export const namesPieces = (rule: Rule): boolean =>
-  NAMES_PIECES.some((name) => new RegExp(`"${name}":"`).test(JSON.stringify([rule.when, rule.then])));

@@ -1,5 +1,14 @@
 import type { PatchOperation } from '../patch/index.ts';
-import { freshId, levelEntryOf, newLevel, positionOf, type Level, type MintId, type Project } from '../model/index.ts';
+import {
+  freshId,
+  freshName,
+  levelEntryOf,
+  newLevel,
+  positionOf,
+  type Level,
+  type MintId,
+  type Project,
+} from '../model/index.ts';
 import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
 import { insertEntry, moveEntry } from './order.ts';
 
@@ -12,15 +21,8 @@ export interface SequenceEdit extends NamedEdit {
 export const slotIdFor = (project: Project, mint: MintId): string =>
   mint(`slot-${project.slots.length + 1}`, new Set(project.slots.map((slot) => slot.id)));
 
-/** A name that no other level has. @example 'Clover Steps 2' */
-function freshName(project: Project, wanted: string): string {
-  const names = new Set(Object.values(project.levels).map((level) => level.name));
-  if (!names.has(wanted)) return wanted;
-  const stem = wanted.replace(/ \d+$/, '');
-  let number = 2;
-  while (names.has(`${stem} ${number}`)) number++;
-  return `${stem} ${number}`;
-}
+/** The names of all levels. */
+const levelNames = (project: Project): Set<string> => new Set(Object.values(project.levels).map((level) => level.name));
 
 /** Tiers begin at positions: what is put in front of them, or taken out there, moves them on or back; none comes to begin where another does. */
 export function shiftTiers(project: Project, position: number, by: 1 | -1): PatchOperation[] {
@@ -55,20 +57,32 @@ function insert(
 
 /** A new level after a position; 0 puts it first. */
 export function addLevel(project: Project, after: number, mint: MintId = freshId): SequenceEdit {
-  const name = freshName(project, 'New level');
+  const name = freshName('New level', levelNames(project));
   const id = mint(name, new Set(Object.keys(project.levels)));
   return insert(project, after, newLevel(project, id, name), `Add ${name}`, undefined, mint);
 }
 
-/** A copy of a slot's level right after it, free to be changed by itself. */
-export function duplicateLevel(project: Project, slotId: string, mint: MintId = freshId): SequenceEdit | undefined {
+/** A copy of a slot's level right after it, free to be changed by itself. @param change what the copy has otherwise at once */
+export function duplicateLevel(
+  project: Project,
+  slotId: string,
+  mint: MintId = freshId,
+  change: Partial<Level> = {},
+): SequenceEdit | undefined {
   const position = positionOf(project, slotId);
   const slot = project.slots[position - 1];
   const level = slot && project.levels[slot.levelId];
   if (!level) return undefined;
-  const name = freshName(project, level.name);
+  const name = freshName(level.name, levelNames(project));
   const id = mint(name, new Set(Object.keys(project.levels)));
-  const command = insert(project, position, { ...level, id, name }, `Duplicate ${level.name}`, slot.wanted, mint);
+  const command = insert(
+    project,
+    position,
+    { ...level, ...change, id, name },
+    `Duplicate ${level.name}`,
+    slot.wanted,
+    mint,
+  );
   const pins = project.parameters.flatMap((parameter) => {
     const pin = parameter.pins[slotId];
     return pin === undefined || command.slotId === undefined

@@ -12,10 +12,10 @@ const RoamGround = z
         z
           .string()
           .regex(/^[#.~]+$/, 'A row is made of # (wall), . (open) and ~ (no ground).')
-          .min(4, 'A ground is at least 4 cells wide.')
+          .min(Limits.groundLeast, 'A ground is at least 4 cells wide.')
           .max(Limits.groundWidth, 'A ground is at most 64 cells wide.'),
       )
-      .min(4, 'A ground is at least 4 cells high.')
+      .min(Limits.groundLeast, 'A ground is at least 4 cells high.')
       .max(Limits.groundHeight, 'A ground is at most 40 cells high.'),
     pieces: keyed(PieceEntry, Limits.pieces, 'pieces on a ground'),
   })

@@ -17,6 +17,15 @@ export function slugOf(name: string): Id {
   return slug === '' ? 'unnamed' : slug;
 }
 
+/** A name near the wanted one that is not taken. @example freshName('Clover Steps', new Set(['Clover Steps'])) // 'Clover Steps 2' */
+export function freshName(wanted: string, taken: ReadonlySet<string>): string {
+  if (!taken.has(wanted)) return wanted;
+  const stem = wanted.replace(/ \d+$/, '');
+  let number = 2;
+  while (taken.has(`${stem} ${number}`)) number++;
+  return `${stem} ${number}`;
+}
+
 /** Makes an id near the wanted one that is not taken. Where several people edit, each needs one that nobody else makes at the same time. */
 export type MintId = (wanted: string, taken: ReadonlySet<string>) => Id;
 

@@ -5,7 +5,7 @@ export { Effect, LOSABLE, type EffectName } from './effect.ts';
 export { Ending, GoesOn, type EndingSide } from './ending.ts';
 export { ExpectationEntry, ExpectedVerdict, type Expectation } from './expectation.ts';
 export { GroundEntry, type Ground } from './ground.ts';
-export { Id, freshId, slugOf, type MintId } from './ids.ts';
+export { Id, freshId, freshName, slugOf, type MintId } from './ids.ts';
 export {
   CollectableEntry,
   EnemyEntry,
@@ -30,11 +30,12 @@ export {
   type ShapeType,
 } from './parameter.ts';
 export { usualPacers, type Pacer } from './pacer.ts';
-export { PieceEntry, Place, type Piece, type PieceName } from './piece.ts';
+export { KINDS_OF_PIECE, PieceEntry, Place, type Piece, type PieceName } from './piece.ts';
 export { PROJECT_FORMAT, PROJECT_VERSION, ProjectDocument, type Project } from './project.ts';
 export { Reading, type ReadingName } from './reading.ts';
 export {
   findReferenceProblems,
+  kindsInAmounts,
   parametersIn,
   usesOfParameter,
   type ParameterUse,
@@ -57,4 +58,4 @@ export { pointerOf } from './pointer.ts';
 export { positionOf } from './positions.ts';
 export { type LiveTier, type Slot, type Tier } from './sequence.ts';
 export { StarReading, Stars } from './stars.ts';
-export { emptyProject, usualLosses, newLevel, usualEnding } from './templates.ts';
+export { emptyProject, usualLosses, usualShooting, newLevel, usualEnding } from './templates.ts';

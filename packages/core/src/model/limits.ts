@@ -20,6 +20,8 @@ export const Limits = {
   /** Of all frames of an expectation together. */
   expectationSeconds: 600,
   pieces: 400,
+  /** Cells, across and down. */
+  groundLeast: 4,
   groundWidth: 64,
   groundHeight: 40,
   nameLength: 80,

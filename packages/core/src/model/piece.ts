@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
 import { Order, type Listed } from './keyed.ts';
+import type { Kinds } from './kinds.ts';
 import { Limits } from './limits.ts';
 
 /** A point on the ground, in units from its upper left corner; the middle of the first cell is 0.5, 0.5. */
@@ -82,3 +83,12 @@ export const PieceEntry = z
   .meta({ title: 'Piece' });
 export type Piece = Listed<z.infer<typeof PieceEntry>>;
 export type PieceName = Piece['piece'];
+
+/** The list of kinds that a sort of piece takes its kind from; none for sorts without kinds. */
+export const KINDS_OF_PIECE: Readonly<Partial<Record<PieceName, keyof Kinds>>> = {
+  collectable: 'collectables',
+  enemy: 'enemies',
+  spawner: 'enemies',
+  hazard: 'hazards',
+  emitter: 'hazards',
+};

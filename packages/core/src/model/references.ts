@@ -2,7 +2,7 @@ import { MAX_CONDITION_DEPTH, type Condition } from './condition.ts';
 import { LOSABLE, type Effect } from './effect.ts';
 import type { Level } from './level.ts';
 import { Limits } from './limits.ts';
-import type { Piece, PieceName } from './piece.ts';
+import { KINDS_OF_PIECE, type Piece, type PieceName } from './piece.ts';
 import type { Project } from './project.ts';
 import type { Reading } from './reading.ts';
 import type { Rule } from './rule.ts';
@@ -77,6 +77,13 @@ export function parametersIn(part: unknown): ReadonlySet<string> {
   return keys;
 }
 
+/** The kinds of collectable that amounts of a part of a document are shares of, or all that is placed of. */
+export function kindsInAmounts(part: unknown): ReadonlySet<string> {
+  const kinds = new Set<string>();
+  eachNamingAmount(part, [], (_path, { of }) => of !== undefined && kinds.add(of));
+  return kinds;
+}
+
 /** The words of a formula: its names, and those of functions. */
 const wordsOf = (text: string): ReadonlySet<string> => new Set(text.match(/[a-z]\w*/gi) ?? []);
 
@@ -107,6 +114,8 @@ function knownIn(project: Project, level: Level | undefined): Known {
 }
 
 const PIECE_WORDS: Partial<Record<PieceName, string>> = { goal: 'goal or zone', zone: 'goal or zone' };
+
+const KIND_WORDS = { collectables: 'collectable', enemies: 'enemy', hazards: 'hazard' } as const;
 
 /** What is wrong with naming a piece here, or undefined. */
 function pieceProblem(known: Known, id: string, ...sorts: PieceName[]): string | undefined {
@@ -299,12 +308,9 @@ function findLevelProblems(project: Project, level: Level, slots: ReadonlySet<st
   const base = ['levels', level.id];
   for (const piece of level.ground.pieces) {
     const place = [...base, 'ground', 'pieces', piece.id];
-    const kind = (names: ReadonlySet<string>, sort: string): void => {
-      if ('kind' in piece && !names.has(piece.kind)) say([...place, 'kind'], `There is no ${sort} “${piece.kind}”.`);
-    };
-    if (piece.piece === 'collectable') kind(known.collectables, 'collectable');
-    if (piece.piece === 'enemy' || piece.piece === 'spawner') kind(known.enemies, 'enemy');
-    if (piece.piece === 'hazard' || piece.piece === 'emitter') kind(known.hazards, 'hazard');
+    const list = KINDS_OF_PIECE[piece.piece];
+    if (list && 'kind' in piece && !known[list].has(piece.kind))
+      say([...place, 'kind'], `There is no ${KIND_WORDS[list]} “${piece.kind}”.`);
     if (piece.piece === 'latch') {
       piece.opens.forEach((gate, at) => {
         const problem = pieceProblem(known, gate, 'gate');

@@ -50,6 +50,16 @@ export const usualLosses = (touching: readonly string[]): Rule[] => [
   })),
 ];
 
+/** How a player shoots that has just learned it. */
+export const usualShooting = (): NonNullable<Project['player']['shooting']> => ({
+  aim: 'nearest',
+  everySeconds: literal(0.5),
+  speed: literal(9),
+  reach: literal(6),
+  damage: literal(1),
+  ammunition: null,
+});
+
 /** A project with one kind of everything and no levels yet: enough that the first added level can be played. */
 export function emptyProject(name: string): Project {
   return {

@@ -229,7 +229,7 @@ export const passMarks = (passes: readonly number[], width: number): Mark[] =>
 export const wayMarks = (points: readonly number[]): Mark[] =>
   points.length < 4 ? [] : [{ key: 'way', figures: [{ is: 'line', points, stroke: 'edit', line: 0.12 }] }];
 
-/** What an editor of the ground shows besides: pieces that are hidden at first, and areas that spawners fill. */
+/** What an editor of the ground shows besides, since an attempt does not: pieces that are hidden at first, and spawners that send anywhere in an area. */
 export const hiddenMarks = ({ ground }: Pick<Level, 'ground'>): Mark[] =>
   ground.pieces.flatMap((piece): Mark[] => {
     if (piece.piece === 'collectable' && piece.hidden)

@@ -3,7 +3,7 @@ import { makeWorld } from '../grounds/index.ts';
 import { cellAt } from '../ground/index.ts';
 import { drawPlayer, makePlayer, PERFECT, playerInput, type Population } from '../pacers/index.ts';
 import type { Abilities } from '../abilities/index.ts';
-import { TICKS_PER_SECOND } from '../rules/index.ts';
+import { ticksToSeconds } from '../rules/index.ts';
 import { attempts } from './attempts.ts';
 import { seedOf } from './batch.ts';
 
@@ -50,7 +50,7 @@ export class Ways {
     const { won, ticks } = this.#attempt(PERFECT, seedOf(attempt), (_cell, x, y, tick) => {
       if (tick % EVERY_TICKS === 0) points.push(x, y);
     });
-    const seconds = ticks / TICKS_PER_SECOND;
+    const seconds = ticksToSeconds(ticks);
     if (won && (this.#fastest === null || seconds < this.#fastest.seconds)) this.#fastest = { points, seconds };
   }
 

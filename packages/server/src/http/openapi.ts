@@ -146,7 +146,7 @@ const ROUTES: RouteConfig[] = [
     method: 'put',
     path: '/api/projects/{id}/snapshots/{snapshotId}/name',
     summary: 'Rename a snapshot',
-    request: { params: snapshotId, body: json(contract.RenameProject) },
+    request: { params: snapshotId, body: json(contract.RenameSnapshot) },
     responses: { 204: { description: 'Renamed.' }, 404: problem('There is no such snapshot.') },
   },
   {

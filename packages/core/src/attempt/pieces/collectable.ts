@@ -110,7 +110,7 @@ export const collectable: PieceSort<Extract<Piece, { piece: 'collectable' }>, Pr
     return {
       kind,
       worth: worth ? number(worth) : 0,
-      ...(worth ? following('liveWorth', worth, preparing) : {}),
+      ...following('liveWorth', worth, preparing),
       x: at.x,
       y: at.y,
       hidden: hidden === true,

@@ -1,14 +1,12 @@
 import { cellAt, isInSight, moveBody, nextCellTowards, wayIsClear, type Body } from '../../ground/index.ts';
-import type { EnemyKind, Look, Piece, Place } from '../../model/index.ts';
+import type { EnemyKind, Piece, Place } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS, type LiveAmount, type Observed } from '../../rules/index.ts';
 import { asItIs, FASTEST, following, FURTHEST, MOST, within } from '../amounts.ts';
 import type { PreparedLevel } from '../level.ts';
-import { between } from '../mark.ts';
 import { hurtPlayer } from '../reach.ts';
 import type { AttemptState, PieceSort, Preparing, View } from '../shell.ts';
-import { markFigures, usualEnemyLook } from '../looks.ts';
-import { healthBar } from './healthBar.ts';
+import { enemyMarks, movingEnemyMarks } from './enemyMarks.ts';
 
 /** An enemy made ready. */
 export interface PreparedEnemy {
@@ -97,9 +95,9 @@ export function prepareEnemy(kindId: string, at: Place, path: Place[], preparing
     movement: definition.movement,
     speed: definition.movement === 'still' ? 0 : within(number(definition.speed), 0, FASTEST),
     ...following('liveSpeed', definition.speed, preparing),
-    ...(definition.movement === 'chase' ? following('liveSight', definition.sight, preparing) : {}),
-    ...(definition.damage ? following('liveDamage', definition.damage, preparing) : {}),
-    ...(definition.health ? following('liveHealth', definition.health, preparing) : {}),
+    ...following('liveSight', definition.movement === 'chase' ? definition.sight : undefined, preparing),
+    ...following('liveDamage', definition.damage, preparing),
+    ...following('liveHealth', definition.health, preparing),
     radius: definition.radius,
     sight: definition.movement === 'chase' ? within(number(definition.sight), 0, FURTHEST) : 0,
     damage: definition.damage ? within(number(definition.damage), 0, MOST) : 0,
@@ -399,26 +397,8 @@ export const enemy: PieceSort<Extract<Piece, { piece: 'enemy' }>, PreparedEnemy,
   moving: (state) => enemiesOf(state).all,
   hurts: (enemies) => enemies.some(({ damage }) => damage > 0),
   layer: 3,
-  scene(enemies, _level, now, looks) {
-    const lookOf = ({ kind, movement }: Pick<PreparedEnemy, 'kind' | 'movement'>): Look =>
-      looks?.enemies[kind] ?? usualEnemyLook(movement);
-    // One that chases is filled once it has seen the player.
-    if (!now)
-      return enemies.map((one, index) => ({
-        key: `enemy-${index}`,
-        figures: markFigures(lookOf(one), one.x, one.y, one.radius, one.movement !== 'chase'),
-      }));
-    const before = now.before.moving.enemy;
-    return enemiesOf(now.state).all.flatMap((one, index) => {
-      if (!one.active) return [];
-      const x = between(before?.[index * 2], one.x, now.share);
-      const y = between(before?.[index * 2 + 1], one.y, now.share);
-      const filled = one.movement !== 'chase' || one.memoryTicks > 0;
-      const figures = markFigures(lookOf(one), x, y, one.radius, filled);
-      if (one.health > 0) figures.push(...healthBar(x, y - one.radius - 0.18, one.health / one.fullHealth));
-      return [{ key: `enemy-${index}`, figures }];
-    });
-  },
+  scene: (enemies, _level, now, looks) =>
+    now ? movingEnemyMarks(enemiesOf(now.state).all, now, looks) : enemyMarks(enemies, looks),
   kindOf: (state, index) => {
     const one = enemiesOf(state).all[index];
     return one && { of: 'enemies', kind: one.kind };

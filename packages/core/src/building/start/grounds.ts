@@ -6,7 +6,7 @@ import { mirrored } from '../mirror.ts';
 import { boxOf } from '../shape.ts';
 
 /** A field of usual size with a wall round it. */
-export const FIELD = { width: 22, height: 13 } as const;
+const FIELD = { width: 22, height: 13 } as const;
 
 const open = (): string[] => {
   const { width, height } = FIELD;

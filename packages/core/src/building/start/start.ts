@@ -5,9 +5,11 @@ import {
   literal,
   usualEnding,
   usualLosses,
+  usualShooting,
   type Amount,
   type Clock,
   type Condition,
+  type Id,
   type Kinds,
   type Level,
   type Parameter,
@@ -50,11 +52,6 @@ export const StartChoices = z.strictObject({
 export type StartChoices = z.infer<typeof StartChoices>;
 
 const TOKENS = 12;
-
-interface Begun {
-  choices: StartChoices;
-  kinds: Kinds;
-}
 
 const parameter = (
   key: string,
@@ -102,11 +99,9 @@ const COURSES: Readonly<Record<StartGoal, { speed: Course; sent: number; rest: C
   survive: { speed: [3.2, 5], sent: 3, rest: [4, 2], clock: [20, 35] },
 };
 
-const isBeaten = (goal: StartGoal): boolean => goal === 'beat';
-
 function kindsOf({ goal }: StartChoices): Kinds {
   const speed = fromParameter('enemySpeed');
-  const health = isBeaten(goal) ? { health: literal(2) } : {};
+  const health = goal === 'beat' ? { health: literal(2) } : {};
   return {
     collectables:
       goal === 'beat'
@@ -225,22 +220,15 @@ const BRIEFS: Readonly<Record<StartGoal, string>> = {
   survive: 'Hold out until the clock is down.',
 };
 
-function levelAt(position: number, { choices, kinds }: Begun): Level {
-  const { goal, levels } = choices;
+/** @param token what is thrown over its ground, if anything */
+function levelAt(position: number, { goal, levels }: StartChoices, token: Id | undefined): Level {
   const bare = fieldAt(position, share(position, levels), piecesOf(goal, position));
-  const [token] = kinds.collectables;
-  const throwing = {
-    kind: token?.id ?? '',
-    count: goal === 'gather' ? TOKENS : TOKENS / 2,
-    fromStart: 3,
-    apart: 2.5,
-    seed: position,
-  };
+  const count = goal === 'gather' ? TOKENS : TOKENS / 2;
   return {
     id: `level-${position}`,
     name: `Level ${position}`,
     brief: BRIEFS[goal],
-    ground: token ? scattered(bare, throwing).ground : bare,
+    ground: token ? scattered(bare, { kind: token, count, fromStart: 3, apart: 2.5, seed: position }).ground : bare,
     rules: winOf(goal),
     standingRulesOff: [],
     clock: clockOf(goal),
@@ -263,23 +251,11 @@ export function startProject(choices: StartChoices): Project {
     ...project,
     kinds,
     standing: usualLosses(kinds.enemies.map(({ id }) => id)),
-    player: isBeaten(goal)
-      ? {
-          ...project.player,
-          shooting: {
-            aim: 'nearest',
-            everySeconds: literal(0.5),
-            speed: literal(9),
-            reach: literal(6),
-            damage: literal(1),
-            ammunition: null,
-          },
-        }
-      : project.player,
+    player: goal === 'beat' ? { ...project.player, shooting: usualShooting() } : project.player,
     parameters: parametersOf(choices),
     tiers: tiersOf(levels),
     levels: Object.fromEntries(
-      positions.map((position) => [`level-${position}`, levelAt(position, { choices, kinds })]),
+      positions.map((position) => [`level-${position}`, levelAt(position, choices, kinds.collectables[0]?.id)]),
     ),
     slots: positions.map((position) => ({
       id: `slot-${position}`,

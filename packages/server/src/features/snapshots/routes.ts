@@ -1,4 +1,4 @@
-import { CreateSnapshot, RenameProject } from '@stadion/core/contract';
+import { CreateSnapshot, RenameSnapshot } from '@stadion/core/contract';
 import { Router } from 'express';
 import { jsonBody, param } from '../../http/parsing.ts';
 import type { SnapshotService } from './service.ts';
@@ -21,7 +21,7 @@ export function snapshotRoutes(snapshots: SnapshotService): Router {
   });
 
   router.put('/projects/:id/snapshots/:snapshotId/name', async (request, response) => {
-    const { name } = jsonBody(request, RenameProject, 'The name');
+    const { name } = jsonBody(request, RenameSnapshot, 'The name');
     await snapshots.rename(param(request, 'id'), param(request, 'snapshotId'), name);
     response.status(204).end();
   });
