@@ -1,24 +1,13 @@
-/** Kept in this browser: what the person who uses it calls herself. */
+import { keepText, keptText } from './browserKeeps.ts';
+
+/** What the person who uses this browser calls herself. */
 const NAME = 'stadion-my-name';
 
 /** What edits made here are signed with; empty where no name was given. */
-export function myName(): string {
-  try {
-    return globalThis.localStorage?.getItem(NAME) ?? '';
-  } catch {
-    return '';
-  }
-}
+export const myName = (): string => keptText(NAME);
 
 /** Signs edits from now on. @returns whether the browser keeps the name */
-export function callMyself(name: string): boolean {
-  try {
-    globalThis.localStorage?.setItem(NAME, name.trim().slice(0, 40));
-    return true;
-  } catch {
-    return false;
-  }
-}
+export const callMyself = (name: string): boolean => keepText(NAME, name.trim().slice(0, 40));
 
 /** The signature of an edit. */
 export function signed(): { by?: string } {

@@ -38,14 +38,14 @@ interface Options {
 }
 
 /**
- * A hook that asks one worker, whose later questions take the place of earlier ones.
+ * A hook that asks one worker, whose later questions take the place of earlier ones; nothing where there is none.
  *
  * @param start makes the worker; called when the first question is asked
  */
 export function workerHook<Request extends { id: number }, A extends Answer>(
   start: () => Worker,
   { kept, settleMs = 0 }: Options,
-): (asking: Asking<Request>) => WorkerAnswer<A> {
+): (asking: Asking<Request> | null) => WorkerAnswer<A> {
   const answers = new Map<string, Answered<A>>();
   let worker: Worker | undefined;
   let lastId = 0;
@@ -65,10 +65,11 @@ export function workerHook<Request extends { id: number }, A extends Answer>(
     if (answers.size > kept && oldest !== undefined) answers.delete(oldest);
   };
 
-  return function useWorkerAnswer({ key, request }) {
+  return function useWorkerAnswer(asking) {
+    const key = asking?.key;
     const [latest, setLatest] = useState<Answered<A> | null>(null);
     useEffect(() => {
-      if (answers.has(key)) return;
+      if (!asking || key === undefined || answers.has(key)) return;
       const id = ++lastId;
       const asked = performance.now();
       listener = (answer) => {
@@ -77,7 +78,7 @@ export function workerHook<Request extends { id: number }, A extends Answer>(
         if (answer.done) remember(answered);
         setLatest(answered);
       };
-      const send = (): void => ask({ id, ...request() } as Request);
+      const send = (): void => ask({ id, ...asking.request() } as Request);
       if (settleMs === 0) {
         send();
         return;
@@ -87,7 +88,8 @@ export function workerHook<Request extends { id: number }, A extends Answer>(
       // The key stands for all that the answer depends on.
       // eslint-disable-next-line react-hooks/exhaustive-deps
     }, [key]);
-    const shown = answers.get(key) ?? latest;
+    // Nothing is shown to those who ask nothing.
+    const shown = key === undefined ? null : (answers.get(key) ?? latest);
     return useMemo(
       () => ({
         answer: shown?.answer ?? null,

@@ -1,3 +1,4 @@
+import { prefersAllActs } from './preferences.ts';
 import type { Stretch } from '@stadion/core/ramps';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
@@ -27,25 +28,6 @@ export type Drawer = 'findings' | 'history';
 
 export type LanePanel = 'uses' | 'range' | 'table' | 'bounds';
 
-/** Kept in this browser, for whoever uses it. */
-const ALL_ACTS = 'stadion-all-acts';
-
-function remembersAllActs(): boolean {
-  try {
-    return globalThis.localStorage?.getItem(ALL_ACTS) === 'yes';
-  } catch {
-    return false;
-  }
-}
-
-function rememberAllActs(shown: boolean): void {
-  try {
-    globalThis.localStorage?.setItem(ALL_ACTS, shown ? 'yes' : 'no');
-  } catch {
-    // A browser that keeps nothing shows acts as usual the next time.
-  }
-}
-
 const initialState: ViewState = {
   pacer: null,
   drawer: null,
@@ -55,7 +37,7 @@ const initialState: ViewState = {
   stretch: null,
   lanePanel: null,
   moversOpen: false,
-  allActs: remembersAllActs(),
+  allActs: prefersAllActs(),
 };
 
 const slice = createSlice({
@@ -90,7 +72,6 @@ const slice = createSlice({
     },
     allActsShown(state, { payload }: PayloadAction<boolean>) {
       state.allActs = payload;
-      rememberAllActs(payload);
     },
     moversToggled(state, { payload }: PayloadAction<boolean>) {
       state.moversOpen = payload;

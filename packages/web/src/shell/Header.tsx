@@ -1,6 +1,6 @@
 import { History, Play, Redo2, Search, TriangleAlert, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
-import { Button, Mark, Menu, TextInPlace, Tip } from '../ui/index.ts';
+import { nameRefused, Button, Mark, Menu, TextInPlace, Tip } from '../ui/index.ts';
 import { at, replaceAt } from '@stadion/core/edits';
 import {
   addressOf,
@@ -88,9 +88,7 @@ export function Header({ onListShortcuts, onFind }: Props) {
           value={project.name}
           editing
           onEditingChange={setRenaming}
-          refuse={(text) =>
-            text === '' ? 'A project needs a name.' : text.length > 80 ? 'At most 80 characters.' : undefined
-          }
+          refuse={(text) => nameRefused(text, 'A project')}
           onCommit={(name) => edit({ label: `Rename the project to ${name}`, patch: [replaceAt(at('name'), name)] })}
         />
       ) : (

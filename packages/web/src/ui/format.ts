@@ -10,3 +10,7 @@ export const formatPercent = (share: number, digits = 0): string => `${formatNum
 
 /** Seconds. @example formatSeconds(33.123) // '33.1 s' */
 export const formatSeconds = (seconds: number): string => `${formatNumber(seconds, 1)} s`;
+
+/** A moment as people write it where they are. @param at ISO 8601 */
+export const formatMoment = (at: string): string =>
+  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });

@@ -1,12 +1,14 @@
 export { Button } from './Button.tsx';
 export { ChoiceChip, type Choice } from './ChoiceChip.tsx';
 export { Confirm } from './Confirm.tsx';
+export { Drawer } from './Drawer.tsx';
 export { Finder, type FinderEntry } from './Finder.tsx';
-export { formatNumber, formatPercent, formatSeconds } from './format.ts';
+export { formatMoment, formatNumber, formatPercent, formatSeconds } from './format.ts';
 export { Mark } from './Mark.tsx';
 export { FigureMark } from './ground/FigureMark.tsx';
 export { GroundPicture } from './ground/GroundPicture.tsx';
 export { colourOfTone, paint, readPalette, type Palette } from './ground/paint.ts';
+export { nameRefused } from './nameRefused.ts';
 export { Menu, type MenuEntry } from './Menu.tsx';
 export { NumberChip } from './NumberChip.tsx';
 export type { Binding, NumberLimits } from './number.ts';

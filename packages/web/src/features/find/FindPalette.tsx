@@ -3,6 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useProjectsQuery, useSnapshotsQuery } from '../../api/stadionApi.ts';
+import { keepText, keptText } from '../../project/browserKeeps.ts';
 import { useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import type { Shortcut } from '../../ui/shortcuts.ts';
@@ -20,24 +21,10 @@ const SHOWN = 40;
 const REMEMBERED = 8;
 const RECENT = 'stadion-found';
 
-function recentOf(): string[] {
-  try {
-    return JSON.parse(localStorage.getItem(RECENT) ?? '[]') as string[];
-  } catch {
-    return [];
-  }
-}
-
-function remember(id: string): void {
-  try {
-    localStorage.setItem(
-      RECENT,
-      JSON.stringify([id, ...recentOf().filter((other) => other !== id)].slice(0, REMEMBERED)),
-    );
-  } catch {
-    // A browser that keeps nothing shows everything in its own order.
-  }
-}
+/** Ids of the entries chosen last, the latest first. */
+const recentOf = (): string[] => keptText(RECENT).split('\n').filter(Boolean);
+const remember = (id: string): boolean =>
+  keepText(RECENT, [id, ...recentOf().filter((other) => other !== id)].slice(0, REMEMBERED).join('\n'));
 
 const LOOKED_EVERY_MS = 60;
 const LOOKED_FOR_MS = 2000;

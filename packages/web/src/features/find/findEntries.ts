@@ -87,12 +87,12 @@ const fits = ({ label, where = '' }: FindEntry, words: readonly string[]): boole
   return words.every((word) => text.includes(word));
 };
 
-/** How well an entry fits: one that begins with what was typed comes first. */
-const rank = ({ label, sort }: FindEntry, typed: string): number => {
+/** How well an entry fits: the level of the number typed first, then what begins with what was typed. */
+function rank({ label, sort }: FindEntry, typed: string): number {
   const text = label.toLowerCase();
-  if (sort === 'level' && new RegExp(`^${typed.replaceAll(/\D/g, '')}\\b`).test(text) && /^\d+$/.test(typed)) return 0;
+  if (sort === 'level' && text.split(' ')[0] === typed) return 0;
   return text.startsWith(typed) ? 1 : text.includes(typed) ? 2 : 3;
-};
+}
 
 /** The entries that fit what was typed, the best first; with nothing typed, those chosen last. @param recent ids, the latest first */
 export function foundBy(

@@ -1,9 +1,9 @@
-import { groundOfText, legendOf, textOfGround, type TextFault } from '@stadion/core/building';
+import { CELLS, groundOfText, legendOf, textOfGround, type CellName, type TextFault } from '@stadion/core/building';
 import { useMemo, useRef, useState } from 'react';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
 import { Button } from '../../ui/index.ts';
-import type { Outcome } from './gestures.ts';
+import { CELL_WORDS, type Outcome } from './gestures.ts';
 
 /** The ground as text: one character a cell, edited in place, with what each stands for beside it. */
 export function AsText({
@@ -62,9 +62,7 @@ export function AsText({
           className="grid w-44 auto-rows-min grid-cols-[auto_1fr] gap-x-2 overflow-y-auto text-[12px]"
         >
           {[
-            { character: '#', label: 'Wall' },
-            { character: '.', label: 'Open ground' },
-            { character: '~', label: 'No ground' },
+            ...(Object.keys(CELLS) as CellName[]).map((cell) => ({ character: CELLS[cell], label: CELL_WORDS[cell] })),
             ...legend.map(({ character, thing }) => ({ character, label: thing.label })),
           ].map(({ character, label }) => (
             <div key={character} className={`contents ${used.has(character) ? '' : 'text-ink-3'}`}>

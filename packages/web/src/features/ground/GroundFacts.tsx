@@ -1,14 +1,12 @@
+import { heightOf, widthOf } from '@stadion/core/building';
 import { at, replaceAt } from '@stadion/core/edits';
-import type { Pacer } from '@stadion/core/model';
-import { literal } from '@stadion/core/model';
+import { literal, type Pacer } from '@stadion/core/model';
 import type { Reach } from '@stadion/core/scene';
-import { useEffect } from 'react';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { formatNumber } from '../../ui/index.ts';
 import type { WaysAnswer } from '../../workers/ways.worker.ts';
 import { nameOfPiece } from './words.ts';
-import { useWays } from './useWays.ts';
 
 /** What a ground comes to: how far its furthest cell is, and whether everything can be reached. */
 export function FactsOfGround({ here, reach }: { here: LevelHere; reach: Reach }) {
@@ -18,8 +16,8 @@ export function FactsOfGround({ here, reach }: { here: LevelHere; reach: Reach }
     .map((piece) => nameOfPiece(here, piece));
   return (
     <p className="text-ink-2">
-      {level.ground.rows[0]?.length ?? 0} × {level.ground.rows.length} cells, {level.ground.pieces.length} pieces. The
-      furthest cell is <b>{formatNumber(reach.furthest, 1)}</b> units from the start.{' '}
+      {widthOf(level.ground)} × {heightOf(level.ground)} cells, {level.ground.pieces.length} pieces. The furthest cell
+      is <b>{formatNumber(reach.furthest, 1)}</b> units from the start.{' '}
       {away.length === 0 ? (
         <>All {reach.wanted} things to come to can be reached.</>
       ) : (
@@ -33,14 +31,11 @@ interface WaysProps {
   here: LevelHere;
   pacer: Pacer;
   ways: WaysAnswer | null;
-  onWays: (ways: WaysAnswer | null) => void;
 }
 
-/** Where players pass and the fastest of them, worked out while it is looked at. */
-export function FactsOfWays({ here, pacer, ways, onWays }: WaysProps) {
+/** Where players pass and the fastest of them. */
+export function FactsOfWays({ here, pacer, ways }: WaysProps) {
   const edit = useEdit();
-  const answer = useWays(here.project, here.position, pacer);
-  useEffect(() => onWays(answer), [answer, onWays]);
   if (!ways) return <p className="text-ink-3">The first ways are being gone…</p>;
   const { fastest, played, tried } = ways;
   const par = fastest && Math.ceil(fastest.seconds);

@@ -1,5 +1,5 @@
-import { cleared, copiedText, mirrored, pasted, varied, type Cell } from '@stadion/core/building';
-import { duplicateLevel, editGround, groundPatch, withoutPieces } from '@stadion/core/edits';
+import { cleared, copiedText, pasted, type Cell } from '@stadion/core/building';
+import { duplicateLevel, editGround, withoutPieces } from '@stadion/core/edits';
 import type { Id, Level } from '@stadion/core/model';
 import {
   lossMarks,
@@ -28,7 +28,8 @@ import { HeldSentence } from './HeldSentence.tsx';
 import { DrawnBar, type Drawn } from './DrawnBar.tsx';
 import { Palette } from './Palette.tsx';
 import { Stage } from './Stage.tsx';
-import { CopyPanel, ScatterPanel, SizePanel, WholeGround, type GroundPanel } from './WholeGround.tsx';
+import { useWays } from './useWays.ts';
+import { another, CopyPanel, ScatterPanel, SizePanel, WholeGround, type GroundPanel } from './WholeGround.tsx';
 
 interface Props {
   here: LevelHere;
@@ -55,7 +56,9 @@ export function GroundView({ here, lostAt, head }: Props) {
   const [panel, setPanel] = useState<GroundPanel | null>(null);
   const [clearing, setClearing] = useState(false);
   const [shown, setShown] = useState<ReadonlySet<Drawn>>(new Set(AT_FIRST));
-  const [passes, setPasses] = useState<Parameters<typeof FactsOfWays>[0]['ways']>(null);
+  const pacer = usePacer();
+  const asksWays = shown.has('passes') || shown.has('way');
+  const ways = useWays(here, pacer, asksWays);
 
   const pieces = level.ground.pieces.filter(({ id }) => heldIds.has(id));
   const held = useMemo(
@@ -106,24 +109,17 @@ export function GroundView({ here, lostAt, head }: Props) {
     });
   };
   const varyAsNew = (): void => {
-    const command = duplicateLevel(project, here.slotId, mintId);
-    const added = command?.patch.find(({ path }) => /^\/levels\/[^/]+$/.test(path));
-    if (!command || !added) return;
-    const next = varied(mirrored(level.ground, 'leftRight'), Math.floor(Math.random() * 1e6));
-    const path = added.path.split('/').slice(1);
-    change({
-      ...command,
-      label: `A new level from ${level.name}`,
-      patch: [...command.patch, ...groundPatch([...path, 'ground'], level.ground, next)],
-    });
+    const command = duplicateLevel(project, here.slotId, mintId, { ground: another(level.ground) });
+    change(command && { ...command, label: `A new level from ${level.name}` });
   };
+  const removeHeld = (): void => void remove(held, `Remove ${held.size} piece${held.size === 1 ? '' : 's'}`);
 
   const reach = useMemo(() => reachOf(level), [level]);
   const drawn = useCallback(
     (changed: Level): { below: Mark[]; above: Mark[] } => ({
       below: [
         ...(shown.has('reach') ? reachMarks(reach) : []),
-        ...(shown.has('passes') && passes ? passMarks(passes.passes, reach.width) : []),
+        ...(shown.has('passes') && ways ? passMarks(ways.passes, reach.width) : []),
         ...(shown.has('unreachable') ? unreachableMarks(reach) : []),
       ],
       above: [
@@ -132,14 +128,11 @@ export function GroundView({ here, lostAt, head }: Props) {
         ...(shown.has('sight') ? sightMarks(project, changed, values) : []),
         ...(shown.has('patrols') ? patrolMarks(changed) : []),
         ...(shown.has('ties') ? tieMarks(changed) : []),
-        ...(shown.has('way') && passes?.fastest ? wayMarks(passes.fastest.points) : []),
+        ...(shown.has('way') && ways?.fastest ? wayMarks(ways.fastest.points) : []),
       ],
     }),
-    [shown, reach, passes, lostAt, project, values],
+    [shown, reach, ways, lostAt, project, values],
   );
-  const pacer = usePacer();
-  const asksWays = shown.has('passes') || shown.has('way');
-
   return (
     <div className="flex min-w-0 grow flex-col overflow-y-auto px-[22px] pt-3.5 pb-4">
       {head(
@@ -192,7 +185,7 @@ export function GroundView({ here, lostAt, head }: Props) {
             onOutcome={take}
             onSay={setSaid}
             onLetGo={letGo}
-            onRemove={() => remove(held, `Remove ${held.size} piece${held.size === 1 ? '' : 's'}`)}
+            onRemove={removeHeld}
             onKeyChoice={(key) => {
               const choice = choiceByKey(choices, key, keyOfHand(hand));
               if (!choice) return false;
@@ -226,12 +219,12 @@ export function GroundView({ here, lostAt, head }: Props) {
               pieces={pieces}
               hand={hand}
               onHand={setHand}
-              onRemove={() => remove(held, `Remove ${held.size} piece${held.size === 1 ? '' : 's'}`)}
+              onRemove={removeHeld}
               onKinds={() => goto({ screen: 'kinds' })}
             />
           </div>
           <FactsOfGround here={here} reach={reach} />
-          {asksWays ? <FactsOfWays here={here} pacer={pacer} ways={passes} onWays={setPasses} /> : null}
+          {asksWays ? <FactsOfWays here={here} pacer={pacer} ways={ways} /> : null}
         </>
       )}
       <Confirm

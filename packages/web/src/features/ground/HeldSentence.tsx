@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { AmountChip } from '../../sentences/index.ts';
-import { ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';
+import { nameRefused, ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';
 import type { Hand } from './gestures.ts';
 import { nameOfPiece } from './words.ts';
 
@@ -141,9 +141,7 @@ function One({ here, piece, onHand, onKinds }: OneProps) {
       label="Its name"
       value={piece.name}
       className="font-semibold"
-      refuse={(text) =>
-        text === '' ? 'This needs a name.' : text.length > 80 ? 'A name has at most 80 characters.' : undefined
-      }
+      refuse={(text) => nameRefused(text)}
       onCommit={(text) => set('name', piece.name, text, `Rename ${piece.name} to ${text}`)}
     />
   );

@@ -123,6 +123,8 @@ export function Stage(props: Props) {
   const begin = (at: { x: number; y: number }, more: Partial<Drag> & Pick<Drag, 'does'>): void =>
     setDrag({ from: at, to: at, cells: [cellUnder(at)], copies: false, ...more });
 
+  /** Was what lies there held before the pointer came down? Only then a click means the next one. */
+  const wasHeld = useRef(false);
   const onPointerDown = (event: PointerEvent<HTMLDivElement>): void => {
     if (event.button !== 0) return;
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -130,12 +132,13 @@ export function Stage(props: Props) {
     setByKeys(false);
     setBegun(null);
     setCursor(cellUnder(at));
+    const hit = piecesAt(ground, cellUnder(at));
+    wasHeld.current = hit.some(({ id }) => held.has(id));
     if (hand) return begin(at, { does: 'put' });
     if (only && isArea(only) && near(at, corner(only))) return begin(at, { does: 'size', piece: only.id });
     const point = only?.piece === 'enemy' ? (only.path ?? []).findIndex((place) => near(at, place)) : -1;
     if (only && point >= 0) return begin(at, { does: 'point', piece: only.id, point });
-    const hit = piecesAt(ground, cellUnder(at));
-    if (hit.some(({ id }) => held.has(id))) return begin(at, { does: 'move', copies: event.altKey });
+    if (wasHeld.current) return begin(at, { does: 'move', copies: event.altKey });
     const [first] = hit;
     if (!first) return begin(at, { does: 'hold' });
     onHold(event.shiftKey ? [...held, first.id] : [first.id]);
@@ -170,8 +173,6 @@ export function Stage(props: Props) {
     }
     onOutcome(done);
   };
-  // What was held before the pointer came down: only then a click means the next one.
-  const wasHeld = useRef(false);
 
   const say = (cell: Cell): void => onSay(cellInWords(here, now, cell, held));
   const dragOf = (to: Cell): Drag | null => {
@@ -298,10 +299,6 @@ export function Stage(props: Props) {
       tabIndex={0}
       aria-label={`Ground of ${level.name}, ${width} × ${height} cells. Arrows move the cell, Enter puts or takes hold, letters choose what is put, M moves, Delete removes.`}
       className={`relative min-h-[260px] grow touch-none select-none ${hand ? 'cursor-crosshair' : 'cursor-default'}`}
-      onPointerDownCapture={(event) => {
-        const hit = piecesAt(ground, cellUnder(unitsOf(event)));
-        wasHeld.current = hit.some(({ id }) => held.has(id));
-      }}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}

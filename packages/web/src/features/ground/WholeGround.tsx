@@ -1,4 +1,14 @@
-import { growthRefused, grown, mirrored, scattered, turned, turnRefused, varied } from '@stadion/core/building';
+import {
+  growthRefused,
+  grown,
+  heightOf,
+  mirrored,
+  scattered,
+  turned,
+  turnRefused,
+  varied,
+  widthOf,
+} from '@stadion/core/building';
 import { copyGround, lostByCopying, slotsNamed } from '@stadion/core/edits';
 import { namesFor } from '@stadion/core/attempt';
 import type { Ground, Level } from '@stadion/core/model';
@@ -24,6 +34,9 @@ interface Acts {
 
 const throwOf = (): number => Math.floor(Math.random() * 1e6);
 
+/** Another ground like this one. */
+export const another = (ground: Ground): Ground => varied(mirrored(ground, 'leftRight'), throwOf());
+
 /** Everything that is done to a ground as a whole. */
 export function WholeGround({ here, onOutcome, onPanel, onSay, onClear, onVaryAsNew }: Acts) {
   const { ground } = here.level;
@@ -38,7 +51,7 @@ export function WholeGround({ here, onOutcome, onPanel, onSay, onClear, onVaryAs
       entries={[
         {
           label: 'Size…',
-          note: `${ground.rows[0]?.length ?? 0} × ${ground.rows.length}`,
+          note: `${widthOf(ground)} × ${heightOf(ground)}`,
           onSelect: () => onPanel('size'),
         },
         { label: 'Mirror left and right', onSelect: () => make('Mirror', mirrored(ground, 'leftRight')) },
@@ -55,7 +68,7 @@ export function WholeGround({ here, onOutcome, onPanel, onSay, onClear, onVaryAs
         { label: 'Scatter a kind…', onSelect: () => onPanel('scatter') },
         {
           label: 'Vary: mirror and scatter anew',
-          onSelect: () => make('Vary', varied(mirrored(ground, 'leftRight'), throwOf())),
+          onSelect: () => make('Vary', another(ground)),
         },
         { label: 'Vary as a new level', onSelect: onVaryAsNew },
         'line',
@@ -78,8 +91,8 @@ const SIDES = ['left', 'right', 'top', 'bottom'] as const;
 export function SizePanel({ here, onOutcome, onClose }: PanelProps) {
   const { ground } = here.level;
   const [growth, setGrowth] = useState({ left: 0, right: 0, top: 0, bottom: 0 });
-  const width = (ground.rows[0]?.length ?? 0) + growth.left + growth.right;
-  const height = ground.rows.length + growth.top + growth.bottom;
+  const width = widthOf(ground) + growth.left + growth.right;
+  const height = heightOf(ground) + growth.top + growth.bottom;
   const refused = growthRefused(ground, growth);
   return (
     <section aria-label="Size of the ground" className="mb-2 border border-line bg-sheet p-3">

@@ -1,7 +1,7 @@
 import { puttables, type CellName, type Puttable } from '@stadion/core/building';
-import type { PieceName, Project } from '@stadion/core/model';
-import { looksOf, markFigures, type Figure } from '@stadion/core/scene';
-import type { Hand } from './gestures.ts';
+import { KINDS_OF_PIECE, type PieceName, type Project } from '@stadion/core/model';
+import { kindFigures, type Figure } from '@stadion/core/scene';
+import { CELL_WORDS, type Hand } from './gestures.ts';
 
 /** One of the things that can be in hand, as it is offered. */
 export interface HandChoice {
@@ -16,13 +16,14 @@ export interface HandChoice {
 const RADIUS = 0.4;
 const square = { is: 'rectangle', x: -RADIUS, y: -RADIUS, width: 2 * RADIUS, height: 2 * RADIUS } as const;
 
-const CELL_CHOICES: readonly { cells: CellName; label: string; figures: Figure[] }[] = [
-  { cells: 'wall', label: 'Wall', figures: [{ ...square, fill: 'wall' }] },
-  { cells: 'open', label: 'Open ground', figures: [{ ...square, fill: 'ground', stroke: 'ink', line: 0.05 }] },
-  { cells: 'no ground', label: 'No ground', figures: [{ ...square, stroke: 'ink', line: 0.07, dash: [0.14, 0.1] }] },
-];
+const CELL_FIGURES: Readonly<Record<CellName, Figure[]>> = {
+  wall: [{ ...square, fill: 'wall' }],
+  open: [{ ...square, fill: 'ground', stroke: 'ink', line: 0.05 }],
+  'no ground': [{ ...square, stroke: 'ink', line: 0.07, dash: [0.14, 0.1] }],
+};
 
-const PLAIN: Readonly<Record<string, readonly Figure[]>> = {
+/** Sorts of piece that look alike whatever their kind. */
+const PLAIN: Readonly<Partial<Record<PieceName, readonly Figure[]>>> = {
   start: [{ is: 'circle', x: 0, y: 0, radius: RADIUS, fill: 'mark', stroke: 'ink', line: 0.08 }],
   goal: [{ ...square, fill: 'winSoft', stroke: 'win', line: 0.1, round: 0.15 }],
   zone: [{ ...square, fill: 'sheet', stroke: 'win', line: 0.08, dash: [0.2, 0.12] }],
@@ -32,6 +33,11 @@ const PLAIN: Readonly<Record<string, readonly Figure[]>> = {
     { ...square, stroke: 'edit', line: 0.12 },
     { is: 'line', points: [0, -RADIUS, 0, RADIUS], stroke: 'edit', line: 0.12 },
   ],
+  spawner: [
+    { is: 'circle', x: 0, y: 0, radius: RADIUS, stroke: 'loss', line: 0.1, dash: [0.16, 0.14] },
+    { is: 'circle', x: 0, y: 0, radius: 0.12, fill: 'loss' },
+  ],
+  emitter: [{ is: 'polygon', points: [0, -RADIUS, RADIUS, RADIUS, -RADIUS, RADIUS], fill: 'loss' }],
 };
 
 /** What sends or shoots is put with the first kind; its sentence says which kind. */
@@ -52,37 +58,28 @@ function offered(project: Project): Puttable[] {
 
 /** Everything that can be in hand in a project, in the order in which it is offered. */
 export function handChoices(project: Project): HandChoice[] {
-  const looks = looksOf(project);
-  const { collectables, enemies, hazards } = project.kinds;
-  const figuresOf = (piece: string, kind: string): readonly Figure[] => {
-    const at = (list: readonly { id: string }[]): number => list.findIndex(({ id }) => id === kind);
-    if (piece === 'collectable') return markFigures(looks.collectables[at(collectables)]!, 0, 0, RADIUS);
-    if (piece === 'enemy') return markFigures(looks.enemies[at(enemies)]!, 0, 0, RADIUS);
-    if (piece === 'spawner')
-      return [
-        { is: 'circle', x: 0, y: 0, radius: RADIUS, stroke: 'loss', line: 0.1, dash: [0.16, 0.14] },
-        { is: 'circle', x: 0, y: 0, radius: 0.12, fill: 'loss' },
-      ];
-    if (piece === 'emitter')
-      return [{ is: 'polygon', points: [0, -RADIUS, RADIUS, RADIUS, -RADIUS, RADIUS], fill: 'loss' }];
-    const look = looks.hazards[at(hazards)];
-    return [
-      { ...square, fill: 'lossSoft' },
-      ...(look ? markFigures(look, 0, 0, 0.3) : [{ ...square, is: 'hatch', stroke: 'loss', line: 0.06 } as const]),
-    ];
+  const figuresOf = ({ piece, kind }: Puttable): readonly Figure[] => {
+    const role = KINDS_OF_PIECE[piece];
+    if (PLAIN[piece] || !role) return PLAIN[piece] ?? [];
+    return kindFigures(
+      project,
+      role,
+      project.kinds[role].findIndex(({ id }) => id === kind),
+      RADIUS,
+    );
   };
   return [
-    ...CELL_CHOICES.map(({ cells, label, figures }) => ({
+    ...(Object.keys(CELL_WORDS) as CellName[]).map((cells) => ({
       key: `cells ${cells}`,
-      label,
+      label: CELL_WORDS[cells],
       hand: { is: 'cells', cells } as const,
-      figures,
+      figures: CELL_FIGURES[cells],
     })),
     ...offered(project).map((thing) => ({
       key: thing.key,
       label: GENERAL[thing.piece] ?? thing.label,
       hand: { is: 'thing', thing } as const,
-      figures: PLAIN[thing.piece] ?? figuresOf(thing.piece, thing.kind ?? ''),
+      figures: figuresOf(thing),
       counts: GENERAL[thing.piece] === undefined ? thing.key : thing.piece,
     })),
   ];

@@ -22,7 +22,7 @@ export interface Drag {
   does: 'put' | 'move' | 'hold' | 'size' | 'point';
   from: { x: number; y: number };
   to: { x: number; y: number };
-  /** Every cell passed, each once. */
+  /** Every cell passed, in turn. */
   cells: readonly Cell[];
   /** Leaves what it moves where it is and moves a copy. */
   copies: boolean;
@@ -81,7 +81,12 @@ export interface Outcome {
 
 const count = (number: number, what: string): string => (number === 1 ? what : `${number} × ${what}`);
 
-const CELL_WORDS: Readonly<Record<CellName, string>> = { wall: 'Wall', open: 'Open ground', 'no ground': 'No ground' };
+/** What cells are called. */
+export const CELL_WORDS: Readonly<Record<CellName, string>> = {
+  wall: 'Wall',
+  open: 'Open ground',
+  'no ground': 'No ground',
+};
 
 /** Puts what is in hand. */
 export function put(ground: Ground, hand: Hand, cells: readonly Cell[], mint: MintId): Outcome {

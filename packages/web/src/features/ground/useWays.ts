@@ -1,6 +1,7 @@
 import { prepareLevel } from '@stadion/core/grounds';
-import type { Pacer, Project } from '@stadion/core/model';
+import type { Pacer } from '@stadion/core/model';
 import { useMemo } from 'react';
+import type { LevelHere } from '../../project/levelHere.ts';
 import { workerHook } from '../../project/useWorkerAnswer.ts';
 import type { WaysAnswer, WaysRequest } from '../../workers/ways.worker.ts';
 
@@ -10,9 +11,9 @@ const useAnswer = workerHook<WaysRequest, WaysAnswer>(
   { kept: 20, settleMs: 700 },
 );
 
-/** Where players pass on the level at a position, worked out in a web worker. @param position from 1 */
-export function useWays(project: Project, position: number, pacer: Pacer): WaysAnswer | null {
-  const level = useMemo(() => prepareLevel(project, position), [project, position]);
+/** Where players pass on a level, worked out in a web worker while it is wanted. */
+export function useWays({ project, position }: LevelHere, pacer: Pacer, wanted: boolean): WaysAnswer | null {
+  const level = useMemo(() => (wanted ? prepareLevel(project, position) : null), [project, position, wanted]);
   const key = useMemo(() => JSON.stringify([level, pacer.abilities, pacer.spread]), [level, pacer]);
-  return useAnswer({ key, request: () => ({ level, pacer }) }).answer;
+  return useAnswer(level && { key, request: () => ({ level, pacer }) }).answer;
 }

@@ -1,5 +1,5 @@
 import { changesBetween } from '@stadion/core/changes';
-import type { RevisionList } from '@stadion/core/contract';
+import { MAX_OPERATIONS_IN_AN_EDIT, type RevisionList } from '@stadion/core/contract';
 import { projectOf, type ProjectDocument } from '@stadion/core/model';
 import { patchBetween } from '@stadion/core/patch';
 import { useMemo, useState } from 'react';
@@ -21,18 +21,13 @@ import {
   useSelection,
 } from '../../project/hooks.ts';
 import { drawerOpened } from '../../project/viewSlice.ts';
-import { Confirm, TextInPlace, Tip } from '../../ui/index.ts';
+import { Drawer, formatMoment, nameRefused, Confirm, TextInPlace, Tip } from '../../ui/index.ts';
 import { byMinutes, documentAfter, pastOf, type PastEdit } from './past.ts';
 
-/** One edit has at most so many operations. */
-const MOST_OPERATIONS = 2000;
 /** So many earlier edits are fetched at once. */
 const FETCHED = 100;
 /** So many differences are told at once. */
 const TOLD = 6;
-
-const time = (at: string): string =>
-  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
 /** Everything that was done, newest first, and the ways back to it. */
 export function HistoryDrawer() {
@@ -62,16 +57,7 @@ export function HistoryDrawer() {
     }
   };
   return (
-    <aside
-      aria-label="History"
-      className="absolute inset-y-0 right-0 z-20 flex w-[470px] flex-col border-l border-line-strong bg-sheet shadow-lg"
-    >
-      <div className="flex items-center px-4 pt-3.5 pb-1">
-        <h2 className="text-[14px]">History</h2>
-        <button type="button" className="link ml-auto" onClick={() => dispatch(drawerOpened(null))}>
-          Close <kbd>H</kbd>
-        </button>
-      </div>
+    <Drawer title="History" keys="H" onClose={() => dispatch(drawerOpened(null))}>
       <div className="say px-4 pb-1 text-ink-2">
         <span className="join">Edits made here are by</span>
         <TextInPlace
@@ -94,7 +80,7 @@ export function HistoryDrawer() {
           {minutes.map((minute) => (
             <li key={minute.key} className="border-t border-line py-1.5">
               <p className="text-[12px] text-ink-3">
-                {minute.at === undefined ? 'on its way to the server' : time(minute.at)}
+                {minute.at === undefined ? 'on its way to the server' : formatMoment(minute.at)}
                 {minute.by === undefined ? '' : `, ${minute.by}`}
               </p>
               <ul>
@@ -111,7 +97,7 @@ export function HistoryDrawer() {
           </button>
         ) : null}
       </div>
-    </aside>
+    </Drawer>
   );
 }
 
@@ -145,7 +131,7 @@ function Entry({ edit, later }: { edit: PastEdit; later: readonly PastEdit[] }) 
 
   const goBack = (): void => {
     const patch = patchBetween(document, documentAfter(document, later));
-    if (patch.length > MOST_OPERATIONS)
+    if (patch.length > MAX_OPERATIONS_IN_AN_EDIT)
       return void toast('Too much has changed since to go back at once: keep it as a snapshot, and take parts of it.');
     change({ label: `Back to after: ${edit.label}`, patch });
   };
@@ -212,9 +198,7 @@ function Snapshots() {
                 label="Name of the snapshot"
                 value={snapshot.name}
                 className="truncate font-medium"
-                refuse={(text) =>
-                  text === '' ? 'A snapshot needs a name.' : text.length > 80 ? 'At most 80 characters.' : undefined
-                }
+                refuse={(text) => nameRefused(text, 'A snapshot')}
                 onCommit={(name) => void rename({ projectId, snapshotId: snapshot.id, name })}
               />
             </span>

@@ -1,4 +1,5 @@
 import type { Figure } from '@stadion/core/scene';
+import type { CSSProperties } from 'react';
 import { FigureMark, formatNumber } from '../../ui/index.ts';
 
 /** Pixels to a unit: a ground of usual size is drawn about so large. */
@@ -13,7 +14,7 @@ interface Props {
   radius: number;
   /** Units per second; 0 for what stands. */
   speed: number;
-  does: 'goes' | 'goesAndComesBack' | 'stands' | 'covers';
+  comesBack?: boolean;
   /** For scale: the player beside it, with its speed. */
   player?: { speed: number; radius: number };
   playerWord: string;
@@ -25,9 +26,16 @@ const seconds = (speed: number): number => Math.min(60, ROOM / PER_UNIT / Math.m
 /** Where it is after a second and a half: shown to those who asked for less motion. Pixels. */
 const restOf = (speed: number): number => Math.min(ROOM, speed * 1.5 * PER_UNIT);
 
+/** How something goes along the strip. */
+const journeyOf = (speed: number): CSSProperties => ({
+  animationDuration: `${seconds(speed)}s`,
+  ['--way' as string]: `${ROOM}px`,
+  ['--rest' as string]: `${restOf(speed)}px`,
+});
+
 /** A strip on which a kind moves as it will move, with the player for scale. */
-export function KindStage({ figures, radius, speed, does, player, playerWord }: Props) {
-  const moves = speed > 0 && (does === 'goes' || does === 'goesAndComesBack');
+export function KindStage({ figures, radius, speed, comesBack = false, player, playerWord }: Props) {
+  const moves = speed > 0;
   const share = player && moves ? speed / player.speed : undefined;
   const size = (of: number): number => of * 2 * PER_UNIT * 1.2;
   const said = share === undefined ? '' : `${formatNumber(share, 2)} × the ${playerWord}`;
@@ -41,14 +49,7 @@ export function KindStage({ figures, radius, speed, does, player, playerWord }: 
       style={{ width: WIDTH, height: HEIGHT }}
     >
       {player && moves ? (
-        <i
-          className="kind-goes absolute top-0 left-1 opacity-60"
-          style={{
-            animationDuration: `${seconds(player.speed)}s`,
-            ['--way' as string]: `${ROOM}px`,
-            ['--rest' as string]: `${restOf(player.speed)}px`,
-          }}
-        >
+        <i className="kind-goes absolute top-0 left-1 opacity-60" style={journeyOf(player.speed)}>
           <i
             className="block rounded-full border border-ink bg-mark"
             style={{ width: player.radius * 2 * PER_UNIT, height: player.radius * 2 * PER_UNIT, marginTop: 5 }}
@@ -56,16 +57,10 @@ export function KindStage({ figures, radius, speed, does, player, playerWord }: 
         </i>
       ) : null}
       <i
-        className={`absolute left-1 ${moves ? (does === 'goes' ? 'kind-goes' : 'kind-comes-back') : ''}`}
+        className={`absolute left-1 ${moves ? (comesBack ? 'kind-comes-back' : 'kind-goes') : ''}`}
         style={{
           top: player && moves ? HEIGHT / 2 - 2 : (HEIGHT - size(radius)) / 2,
-          ...(moves
-            ? {
-                animationDuration: `${seconds(speed)}s`,
-                ['--way' as string]: `${ROOM}px`,
-                ['--rest' as string]: `${restOf(speed)}px`,
-              }
-            : {}),
+          ...(moves ? journeyOf(speed) : {}),
         }}
       >
         <FigureMark figures={figures} size={size(radius)} />

@@ -14,7 +14,7 @@ import {
 } from '@stadion/core/edits';
 import type { EnemyKind, HazardKind } from '@stadion/core/model';
 import { resolveAmount } from '@stadion/core/rules';
-import { looksOf, markFigures, type Figure } from '@stadion/core/scene';
+import { kindFigures, looksOf } from '@stadion/core/scene';
 import { MoreHorizontal } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { FirstStep } from '../../project/FirstStep.tsx';
@@ -22,7 +22,7 @@ import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
 import { NoteOf, ruleInWords } from '../../sentences/index.ts';
-import { Confirm, Menu, TextInPlace } from '../../ui/index.ts';
+import { nameRefused, Confirm, Menu, TextInPlace } from '../../ui/index.ts';
 import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { KindStage } from './KindStage.tsx';
 import { CollectableWords, EnemyWords, HazardWords } from './KindWords.tsx';
@@ -90,7 +90,6 @@ function Cast({ here }: { here: LevelHere }) {
             figures={[{ is: 'circle', x: 0, y: 0, radius: 0.4, fill: 'mark', stroke: 'ink', line: 0.06 }]}
             radius={player.radius}
             speed={speed}
-            does="goes"
             playerWord={project.words.player}
           />
           <span className="text-ink-3">in every level</span>
@@ -129,22 +128,13 @@ interface RowProps {
 const isEnemy = (kind: AnyKind): kind is EnemyKind => 'movement' in kind;
 const isHazard = (kind: AnyKind): kind is HazardKind => 'acts' in kind;
 
-function figuresOf(here: LevelHere, role: KindRole, index: number): readonly Figure[] {
-  const look = looksOf(here.project)[role][index];
-  if (look) return markFigures(look, 0, 0, 0.42);
-  const area = { x: -0.42, y: -0.42, width: 0.84, height: 0.84 };
-  return [
-    { is: 'rectangle', ...area, fill: 'lossSoft' },
-    { is: 'hatch', ...area, stroke: 'loss', line: 0.06 },
-  ];
-}
-
 /** One kind: how it looks, what it does, how it moves, where it stands. */
 function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
   const { project } = here;
   const edit = useEdit();
   const [removing, setRemoving] = useState(false);
-  const figures = figuresOf(here, role, index);
+  const figures = kindFigures(project, role, index, 0.42);
+  const look = looksOf(project)[role][index];
   const uses = useMemo(
     () => usesOfKind(project, role, kind.id, (rule, level) => ruleInWords(rule, namesFor(project, level))),
     [project, role, kind.id],
@@ -154,15 +144,13 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
   const speed = isEnemy(kind) && kind.movement !== 'still' ? resolveAmount(kind.speed, here.values, here.placed) : 0;
   return (
     <div className="act-row kind-row" role="group" aria-label={kind.name}>
-      <LookChip role={role} kind={kind} look={looksOf(project)[role][index]} figures={figures} />
+      <LookChip role={role} kind={kind} look={look} figures={figures} />
       <div className="say">
         <TextInPlace
           label="Its name"
           value={kind.name}
           className="font-semibold"
-          refuse={(text) =>
-            text === '' ? 'This needs a name.' : text.length > 80 ? 'A name has at most 80 characters.' : undefined
-          }
+          refuse={(text) => nameRefused(text)}
           onCommit={(name) => edit(renameKind(role, kind, name))}
         />
         {isEnemy(kind) ? (
@@ -186,16 +174,7 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
           entries={[
             {
               label: 'Duplicate',
-              onSelect: () =>
-                edit(
-                  duplicateKind(
-                    project,
-                    role,
-                    kind,
-                    freeLook(project, role, looksOf(project)[role][index]?.colour),
-                    mintId,
-                  ),
-                ),
+              onSelect: () => edit(duplicateKind(project, role, kind, freeLook(project, role, look?.colour), mintId)),
             },
             {
               label: 'Remove…',
@@ -213,7 +192,7 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
         figures={figures}
         radius={isEnemy(kind) ? kind.radius : isHazard(kind) ? 0.5 : 0.27}
         speed={speed}
-        does={isEnemy(kind) ? (kind.movement === 'patrol' ? 'goesAndComesBack' : 'goes') : 'stands'}
+        comesBack={isEnemy(kind) && kind.movement === 'patrol'}
         player={player}
         playerWord={project.words.player}
       />

@@ -4,7 +4,7 @@ import { COLOURS, markFigures, MARKS, type Figure } from '@stadion/core/scene';
 import { Popover } from 'radix-ui';
 import { useEdit, useProject } from '../../project/hooks.ts';
 import { colourOfTone, FigureMark } from '../../ui/index.ts';
-import { takenMarks } from './looks.ts';
+import { freeLook, takenMarks } from './looks.ts';
 
 interface Props {
   role: KindRole;
@@ -20,7 +20,6 @@ export function LookChip({ role, kind, look, figures }: Props) {
   const edit = useEdit();
   const taken = takenMarks(project, kind.id);
   const now = look ?? { mark: '', colour: 'claret' };
-  const first = Object.keys(MARKS).find((name) => !taken.has(name)) ?? 'disc';
   return (
     <Popover.Root>
       <Popover.Trigger className="rounded-r p-1 hover:bg-edit-soft" aria-label={`Look of ${kind.name}`}>
@@ -63,7 +62,9 @@ export function LookChip({ role, kind, look, figures }: Props) {
                 aria-pressed={name === now.colour}
                 className={`size-6 rounded-r ${name === now.colour ? 'outline-2 outline-offset-1 outline-edit' : ''}`}
                 style={{ background: colourOfTone(tone) }}
-                onClick={() => edit(setLook(role, kind, { mark: now.mark === '' ? first : now.mark, colour: name }))}
+                onClick={() =>
+                  edit(setLook(role, kind, { mark: now.mark || freeLook(project, role).mark, colour: name }))
+                }
               />
             ))}
           </div>

@@ -1,10 +1,10 @@
-import { literal, type Amount, type Project } from '@stadion/core/model';
+import { literal, usualShooting, type Amount, type Project } from '@stadion/core/model';
 import { resolveAmount } from '@stadion/core/rules';
 import { at, replaceAt } from '@stadion/core/edits';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { AmountChip } from '../../sentences/index.ts';
-import { ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';
+import { nameRefused, ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';
 
 const AIMS = [
   { value: 'nearest', label: 'at the nearest it can beat' },
@@ -12,15 +12,6 @@ const AIMS = [
 ];
 
 type Shooting = NonNullable<Project['player']['shooting']>;
-
-const usualShooting = (): Shooting => ({
-  aim: 'nearest',
-  everySeconds: literal(0.5),
-  speed: literal(9),
-  reach: literal(6),
-  damage: literal(1),
-  ammunition: null,
-});
 
 /** What the player can do in every level. */
 export function PlayerFacts({ here }: { here: LevelHere }) {
@@ -37,9 +28,7 @@ export function PlayerFacts({ here }: { here: LevelHere }) {
           label="What the player is called"
           value={words.player}
           className="font-semibold first-letter:uppercase"
-          refuse={(text) =>
-            text === '' ? 'This needs a name.' : text.length > 40 ? 'At most 40 characters.' : undefined
-          }
+          refuse={(text) => nameRefused(text, 'This', 40)}
           onCommit={(text) => set(`The player is called ${text}`, at('words', 'player'), text)}
         />
         <span className="join">goes at</span>

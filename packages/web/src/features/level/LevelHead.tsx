@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { useAppDispatch, useAppSelector, useEdit, useGoto, useSelection } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { renamingStarted } from '../../project/viewSlice.ts';
-import { Segmented, TextInPlace } from '../../ui/index.ts';
+import { nameRefused, Segmented, TextInPlace } from '../../ui/index.ts';
 
 const VIEWS = [
   { value: 'rules', label: 'Rules' },
@@ -28,9 +28,7 @@ export function LevelHead({ here, children }: { here: LevelHere; children?: Reac
           className="px-1"
           editing={renaming}
           onEditingChange={(editing) => !editing && dispatch(renamingStarted(null))}
-          refuse={(text) =>
-            text === '' ? 'A level needs a name.' : text.length > 80 ? 'A name has at most 80 characters.' : undefined
-          }
+          refuse={(text) => nameRefused(text, 'A level')}
           onCommit={(name) => edit(renameLevel(level, name))}
         />
       </h1>

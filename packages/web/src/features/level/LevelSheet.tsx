@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { at, replaceAt } from '@stadion/core/edits';
 import { useAppDispatch, useAppSelector, useEdit } from '../../project/hooks.ts';
+import { preferAllActs } from '../../project/preferences.ts';
 import { allActsShown } from '../../project/viewSlice.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import { ChoiceChip, TextInPlace } from '../../ui/index.ts';
@@ -53,7 +54,10 @@ export function LevelSheet({ here }: { here: LevelHere }) {
           type="button"
           className="link whitespace-nowrap"
           aria-pressed={allActs}
-          onClick={() => dispatch(allActsShown(!allActs))}
+          onClick={() => {
+            preferAllActs(!allActs);
+            dispatch(allActsShown(!allActs));
+          }}
         >
           {allActs ? 'Show acts on hover' : 'Show all acts'}
         </button>

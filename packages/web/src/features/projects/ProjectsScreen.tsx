@@ -9,15 +9,12 @@ import {
   useRenameProjectMutation,
 } from '../../api/stadionApi.ts';
 import { ImportFile } from '../../project/ImportFile.tsx';
-import { Mark, Menu, TextInPlace } from '../../ui/index.ts';
+import { formatMoment, nameRefused, Mark, Menu, TextInPlace } from '../../ui/index.ts';
 import { RateStrip } from './RateStrip.tsx';
 import { StartSheet } from './StartSheet.tsx';
 
 /** So many projects and more can be searched. */
 const SEARCHED_FROM = 10;
-
-const when = (at: string): string =>
-  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
 /** All projects, and starting one. @param openTheOnly goes straight into the project when there is just one */
 export function ProjectsScreen({ openTheOnly = false }: { openTheOnly?: boolean }) {
@@ -100,9 +97,7 @@ export function ProjectsScreen({ openTheOnly = false }: { openTheOnly?: boolean 
                     value={project.name}
                     editing
                     onEditingChange={(editing) => !editing && setRenaming(null)}
-                    refuse={(text) =>
-                      text === '' ? 'A project needs a name.' : text.length > 80 ? 'At most 80 characters.' : undefined
-                    }
+                    refuse={(text) => nameRefused(text, 'A project')}
                     onCommit={(name) => void rename({ projectId: project.id, name })}
                   />
                 </span>
@@ -115,7 +110,7 @@ export function ProjectsScreen({ openTheOnly = false }: { openTheOnly?: boolean 
                   <span className="w-16 shrink-0 text-right text-ink-2">
                     {project.slots === 1 ? '1 level' : `${project.slots} levels`}
                   </span>
-                  <span className="w-40 shrink-0 text-right text-ink-3">{when(project.updatedAt)}</span>
+                  <span className="w-40 shrink-0 text-right text-ink-3">{formatMoment(project.updatedAt)}</span>
                 </Link>
               )}
               <Menu
@@ -169,7 +164,7 @@ export function ProjectsScreen({ openTheOnly = false }: { openTheOnly?: boolean 
               {inBin.map((project) => (
                 <li key={project.id} className="flex items-center gap-4 border-b border-line px-3 py-2">
                   <span className="grow truncate text-ink-2">{project.name}</span>
-                  <span className="text-ink-3">removed {when(project.binnedAt ?? project.updatedAt)}</span>
+                  <span className="text-ink-3">removed {formatMoment(project.binnedAt ?? project.updatedAt)}</span>
                   <button
                     type="button"
                     className="link"

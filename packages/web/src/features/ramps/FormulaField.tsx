@@ -2,7 +2,7 @@ import type { Parameter } from '@stadion/core/model';
 import { conditionsIn, cyclesOf, formulaError, rowWith, seriesOf } from '@stadion/core/ramps';
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { setRamp } from '@stadion/core/edits';
-import { useEdit, useProject } from '../../project/hooks.ts';
+import { useEdit, useProject, useSelection } from '../../project/hooks.ts';
 import { completionsOf, wordBefore, wordsFor, type Completion } from './completions.ts';
 import type { Preview } from './preview.ts';
 import { positionsInWords, sayValue } from './words.ts';
@@ -15,7 +15,7 @@ interface Props {
   onPreview: (preview: Preview | null) => void;
 }
 
-/** Formulas typed and not yet taken, by parameter: a broken one is there again when its lane is opened again. */
+/** Formulas typed and not yet taken, by project and parameter: a broken one is there again when its lane is opened again. */
 const drafts = new Map<string, string>();
 
 /** A formula as it is typed: its words are offered, its line is drawn at once, its first fault is told with its place. */
@@ -24,10 +24,11 @@ export function FormulaField({ parameter, text, position, onPreview }: Props) {
   const edit = useEdit();
   const id = useId();
   const field = useRef<HTMLInputElement>(null);
-  const [draft, keepDraft] = useState<string | null>(drafts.get(parameter.key) ?? null);
+  const place = `${useSelection().projectId} ${parameter.key}`;
+  const [draft, keepDraft] = useState<string | null>(drafts.get(place) ?? null);
   const setDraft = (next: string | null): void => {
-    if (next === null) drafts.delete(parameter.key);
-    else drafts.set(parameter.key, next);
+    if (next === null) drafts.delete(place);
+    else drafts.set(place, next);
     keepDraft(next);
   };
   const [caret, setCaret] = useState(0);

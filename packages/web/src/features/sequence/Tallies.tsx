@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import { addTally, at, removeTally, replaceAt } from '@stadion/core/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
-import { NumberChip, TextInPlace } from '../../ui/index.ts';
+import { nameRefused, NumberChip, TextInPlace } from '../../ui/index.ts';
 
 /** Counters of the designer's own. */
 export function Tallies() {
@@ -17,9 +17,7 @@ export function Tallies() {
             label="Name of the tally"
             className="chip"
             value={tally.name}
-            refuse={(text) =>
-              text === '' ? 'This needs a name.' : text.length > 80 ? 'At most 80 characters.' : undefined
-            }
+            refuse={(text) => nameRefused(text)}
             onCommit={(name) =>
               edit({
                 label: `Rename the tally ${tally.name} to ${name}`,
