@@ -41,7 +41,7 @@ export { SHOT_RADIUS } from './shots.ts';
 export { bySort, PIECES, SORTS } from './pieces/index.ts';
 export { between, disc, type Figure, type Mark, type Places, type Tone } from './mark.ts';
 export { collectablesOf, worthAtStart, type Collectable } from './pieces/collectable.ts';
-export { enemiesOf, preparedEnemies, type Enemy } from './pieces/enemy.ts';
+export { enemiesOf, preparedEnemies, type Enemy } from './pieces/enemies.ts';
 export { latchesOf } from './pieces/latch.ts';
 export { startPlace } from './pieces/start.ts';
 export { zonesOf } from './pieces/zone.ts';

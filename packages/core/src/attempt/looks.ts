@@ -221,6 +221,10 @@ const MOVEMENT_MARKS: Readonly<Record<EnemyKind['movement'], string>> = {
   chase: 'diamond',
   patrol: 'barred-disc',
   still: 'dome',
+  walk: 'hexagon',
+  cross: 'arrow',
+  fall: 'drop',
+  circle: 'ringed-dot',
 };
 
 /** The look of a kind of collectable that has none of its own. @param index its place in the project's list */

@@ -1,7 +1,8 @@
 import { HEADING_VECTORS, isInSight, isWall } from '../ground/index.ts';
 import { asItIs, MOST, shootingNow } from './amounts.ts';
 import { hazardDamage } from './pieces/hazard.ts';
-import { enemiesOf, hurtEnemy, type Enemy } from './pieces/enemy.ts';
+import { enemiesOf, type Enemy } from './pieces/enemies.ts';
+import { hurtEnemy } from './pieces/enemy.ts';
 import { hurtPlayer } from './reach.ts';
 import type { AttemptState, Shot } from './shell.ts';
 import { TICK_SECONDS } from '../rules/index.ts';

@@ -20,6 +20,7 @@ function carried(piece: Piece, { place, degrees, swaps }: Carry): Piece {
   const next: Piece = { ...piece, at: place(piece.at, wide, high) };
   if (swaps && 'width' in next) [next.width, next.height] = [high, wide];
   if (next.piece === 'enemy' && next.path) next.path = next.path.map((at) => place(at, 0, 0));
+  if ('heading' in next && next.heading !== undefined) next.heading = degrees(next.heading);
   if (next.piece === 'emitter' && next.aim !== 'player') next.aim = degrees(next.aim);
   if (next.piece === 'spawner' && next.spread && swaps)
     next.spread = { width: next.spread.height, height: next.spread.width };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { namesFor } from '../attempt/index.ts';
-import { homeBeforeDusk } from '../demo/index.ts';
+import { homeBeforeDusk, manyLevels } from '../demo/index.ts';
 import { findReferenceProblems, ProjectDocument, documentOf, type Project } from '../model/index.ts';
 import { causeInWords } from '../rules/index.ts';
 import { after } from '../testing/index.ts';
@@ -54,6 +54,9 @@ describe('kinds', () => {
     ['given a look', (p) => setLook('hazards', find(p, 'pond').kind, look)],
     ['made to stand', (p) => setMovement(p.kinds.enemies[0]!, 'still')],
     ['made to chase', (p) => setMovement(p.kinds.enemies[1]!, 'chase')],
+    ['made to chase that chased', (p) => setMovement(p.kinds.enemies[0]!, 'chase')],
+    ['made to circle', (p) => setMovement(p.kinds.enemies[0]!, 'circle')],
+    ['made to walk', (p) => setMovement(p.kinds.enemies[0]!, 'walk')],
   ])('%s, the project is whole', (_what, edit) => whole(after(demo, edit(demo))));
 
   it('tell where they stand and what names them', () => {
@@ -62,6 +65,21 @@ describe('kinds', () => {
     expect(named.map(({ words }) => words)).toContainEqual(expect.stringMatching(/hornet/i));
     const shares = uses(demo, 'collectables', 'clover').named;
     expect(shares.every(({ words }) => words !== '')).toBe(true);
+  });
+
+  it('go by one operation a level where thousands of pieces go with them', () => {
+    const demo = manyLevels(500, 4);
+    const added = addKind(demo, 'gathered', look);
+    const project = after(demo, added);
+    for (const level of Object.values(project.levels))
+      for (let i = 0; i < 5; i++)
+        level.ground.pieces.push({ id: `t-${i}`, piece: 'collectable', kind: added.id, at: { x: 2.5, y: 2.5 } });
+    const pieces = 5 * Object.keys(project.levels).length;
+    const result = removal(project, added.id);
+    if ('refused' in result) throw new Error(result.refused);
+    expect(result.label).toBe(`Remove Token and its ${pieces} pieces`);
+    expect(result.patch.length).toBe(Object.keys(project.levels).length + 1);
+    whole(after(project, result));
   });
 
   it('stay while rules name them, with their words', () => {

@@ -3,6 +3,7 @@ import {
   freshName,
   kindsInAmounts,
   KINDS_OF_PIECE,
+  levelEntryOf,
   literal,
   type CollectableKind,
   type EnemyKind,
@@ -32,6 +33,10 @@ export const KIND_DEEDS = {
   gathered: { role: 'collectables', label: 'is gathered', name: 'Token' },
   chase: { role: 'enemies', label: 'chases', name: 'Chaser' },
   patrol: { role: 'enemies', label: 'patrols', name: 'Patrol' },
+  walk: { role: 'enemies', label: 'walks and turns', name: 'Walker' },
+  cross: { role: 'enemies', label: 'crosses in a line', name: 'Crosser' },
+  fall: { role: 'enemies', label: 'falls', name: 'Faller' },
+  circle: { role: 'enemies', label: 'circles', name: 'Circler' },
   still: { role: 'enemies', label: 'stands', name: 'Sentry' },
   atTouch: { role: 'hazards', label: 'hurts at a touch', name: 'Spikes' },
   perSecond: { role: 'hazards', label: 'hurts per second', name: 'Pool' },
@@ -49,15 +54,23 @@ const idsIn = (project: Project): Set<Id> => new Set(allKinds(project).map(({ ki
 
 const namesIn = (project: Project): Set<string> => new Set(allKinds(project).map(({ kind }) => kind.name));
 
+/** What only kinds of one movement have, with usual numbers. */
+const OWN_NUMBERS = { chase: { sight: literal(6) }, circle: { distance: 1.5 } } as const;
+
 function usualKind(deed: KindDeed, id: Id, name: string, look: Look): AnyKind {
   const named = { id, name, look };
   switch (deed) {
     case 'gathered':
       return { ...named, worth: literal(5) };
     case 'chase':
-      return { ...named, movement: 'chase', speed: literal(2.5), radius: 0.35, sight: literal(6) };
+      return { ...named, movement: 'chase', speed: literal(2.5), radius: 0.35, ...OWN_NUMBERS.chase };
     case 'patrol':
-      return { ...named, movement: 'patrol', speed: literal(2), radius: 0.35 };
+    case 'walk':
+    case 'cross':
+    case 'fall':
+      return { ...named, movement: deed, speed: literal(2), radius: 0.35 };
+    case 'circle':
+      return { ...named, movement: 'circle', speed: literal(2), radius: 0.35, ...OWN_NUMBERS.circle };
     case 'still':
       return { ...named, movement: 'still', speed: literal(0), radius: 0.4 };
     case 'atTouch':
@@ -131,13 +144,16 @@ export const setLook = (role: KindRole, kind: AnyKind, look: Look): NamedEdit =>
 /** Lets an enemy move otherwise. */
 export function setMovement(kind: EnemyKind, movement: EnemyKind['movement']): NamedEdit {
   const path = at('kinds', 'enemies', kind.id);
-  const sees = kind.movement === 'chase';
+  const own = (of: EnemyKind['movement']): [string, unknown][] =>
+    of === kind.movement && of === movement
+      ? []
+      : Object.entries(of === 'chase' || of === 'circle' ? OWN_NUMBERS[of] : {});
   return {
     label: `How ${kind.name} moves`,
     patch: [
       replaceAt(`${path}/movement`, movement),
-      ...(movement === 'chase' && !sees ? [addAt(`${path}/sight`, literal(6))] : []),
-      ...(movement !== 'chase' && sees ? [removeAt(`${path}/sight`)] : []),
+      ...own(kind.movement).map(([field]) => removeAt(`${path}/${field}`)),
+      ...own(movement).map(([field, value]) => addAt(`${path}/${field}`, value)),
     ],
   };
 }
@@ -218,6 +234,12 @@ export function usesOfKind(
   };
 }
 
+/** An edit holds only so many operations: beyond this the pieces of a level are one. Two people's pieces meet less where they go one by one. */
+const MOST_REMOVED_SINGLY = 1000;
+
+const piecesWithout = (level: Level, ids: ReadonlySet<Id>) =>
+  Object.fromEntries(Object.entries(levelEntryOf(level).ground.pieces).filter(([id]) => !ids.has(id)));
+
 /** Takes a kind out with its pieces; refused where rules name it or one of its pieces. */
 export function removeKind(
   project: Project,
@@ -250,7 +272,9 @@ export function removeKind(
         : `Remove ${kind.name} and its ${uses.pieces === 1 ? 'piece' : `${uses.pieces} pieces`}`,
     patch: [
       ...gone.flatMap(({ level, ids }) =>
-        [...ids].map((id) => removeAt(at('levels', level.id, 'ground', 'pieces', id))),
+        uses.pieces > MOST_REMOVED_SINGLY
+          ? [replaceAt(at('levels', level.id, 'ground', 'pieces'), piecesWithout(level, ids))]
+          : [...ids].map((id) => removeAt(at('levels', level.id, 'ground', 'pieces', id))),
       ),
       removeAt(at('kinds', role, kind.id)),
     ],

@@ -12,6 +12,7 @@ export {
   HazardEntry,
   Look,
   type CollectableKind,
+  HEADED_MOVEMENTS,
   type EnemyKind,
   type HazardKind,
   type Kinds,

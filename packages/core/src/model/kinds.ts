@@ -43,7 +43,23 @@ export const EnemyEntry = z.discriminatedUnion('movement', [
   }),
   z.strictObject({ ...body, movement: z.literal('patrol') }),
   z.strictObject({ ...body, movement: z.literal('still') }),
+  z.strictObject({
+    ...body,
+    movement: z.literal('walk').describe('Straight on, and back where walls or the ground end it.'),
+  }),
+  z.strictObject({
+    ...body,
+    movement: z.literal('cross').describe('Straight across everything, and in again from the other side.'),
+  }),
+  z.strictObject({ ...body, movement: z.literal('fall').describe('Down to what stops it, and from its place again.') }),
+  z.strictObject({
+    ...body,
+    movement: z.literal('circle'),
+    distance: z.number().min(0.1).max(20).describe('Units: how far from its place it goes round.'),
+  }),
 ]);
+/** Movements that set out in a direction, which the piece says. */
+export const HEADED_MOVEMENTS: ReadonlySet<EnemyKind['movement']> = new Set(['walk', 'cross', 'circle']);
 export type EnemyKind = Listed<z.infer<typeof EnemyEntry>>;
 
 export const HazardEntry = z.strictObject({

@@ -13,6 +13,15 @@ export const Place = z.strictObject({
 export type Place = z.infer<typeof Place>;
 
 const placed = { order: Order, at: Place };
+/** For kinds that walk, cross or circle. */
+const heading = z
+  .number()
+  .min(0)
+  .max(360)
+  .optional()
+  .describe(
+    'Degrees in which an enemy sets out, 0 right (when absent), 90 down; for one that circles, where it begins.',
+  );
 const name = z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength);
 /** An area from its upper left corner. */
 const area = {
@@ -39,12 +48,14 @@ export const PieceEntry = z
       piece: z.literal('enemy'),
       kind: Id,
       path: z.array(Place).max(30).optional().describe('Where a patrol goes after its place, in turn, and back again.'),
+      heading,
     }),
     z.strictObject({
       ...placed,
       piece: z.literal('spawner'),
       kind: Id,
       starts: z.enum(['load', 'milestone']).describe('By itself, or as a wave that a milestone sends.'),
+      heading,
       howMany: Amount,
       firstAfterSeconds: Amount,
       everySeconds: Amount,

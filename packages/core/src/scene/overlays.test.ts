@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import type { Level, Piece } from '../model/index.ts';
+import type { Level, Piece, Project } from '../model/index.ts';
 import { valuesAt } from '../ramps/index.ts';
 import {
   lossMarks,
@@ -70,11 +70,41 @@ describe('what is drawn on a ground', () => {
   const gate: Piece = { id: 'gate', piece: 'gate', name: 'Gate', at: { x: 6, y: 2 }, width: 1, height: 2, open: false };
   const latch: Piece = { id: 'latch', piece: 'latch', name: 'Latch', at: { x: 2, y: 3 }, opens: ['gate', 'gone'] };
   const here = level(['####', '#..#', '#..#', '####'], [nest, wasp, hornet, gate, latch]);
+  /** The demo's kinds, with hornets that move otherwise. */
+  const moving = (movement: 'walk' | 'circle'): Pick<Project, 'kinds'> => ({
+    kinds: {
+      ...demo.kinds,
+      enemies: demo.kinds.enemies.map(({ id, name, speed, radius }) => ({
+        ...{ id, name, speed, radius },
+        ...(id === 'hornet'
+          ? movement === 'circle'
+            ? { movement, distance: 2 }
+            : { movement }
+          : { movement: 'patrol' as const }),
+      })),
+    },
+  });
 
   it.each([
     ['safe distances and areas', safeDistanceMarks(here), [['safe-nest', 2]]],
     ['sight of chasers only', sightMarks(demo, here, valuesAt(demo, 1)), [['sight-hornet', 1]]],
-    ['ways of patrols, with their points', patrolMarks(here), [['patrol-wasp', 2]]],
+    ['ways of patrols, with their points', patrolMarks(demo, here), [['patrol-wasp', 2]]],
+    [
+      'one line for one that walks',
+      patrolMarks(moving('walk'), here),
+      [
+        ['patrol-wasp', 2],
+        ['course-hornet', 1],
+      ],
+    ],
+    [
+      'one circle for one that circles',
+      patrolMarks(moving('circle'), here),
+      [
+        ['patrol-wasp', 2],
+        ['course-hornet', 1],
+      ],
+    ],
     ['ties of latches to gates that there are', tieMarks(here), [['tie-latch-gate', 1]]],
     [
       'losses',

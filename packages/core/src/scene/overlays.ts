@@ -1,6 +1,15 @@
 import type { Figure, Mark } from '../attempt/index.ts';
-import { cellAt, DistanceMaps, holesIn, makeGrid, UNREACHABLE, withWalls } from '../ground/index.ts';
-import type { Level, Piece, Place, Project } from '../model/index.ts';
+import {
+  cellAt,
+  DistanceMaps,
+  HEADING_VECTORS,
+  holesIn,
+  makeGrid,
+  nearestHeadingOf,
+  UNREACHABLE,
+  withWalls,
+} from '../ground/index.ts';
+import { HEADED_MOVEMENTS, type Level, type Piece, type Place, type Project } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
 import { resolveAmount } from '../rules/index.ts';
 
@@ -165,10 +174,28 @@ export const sightMarks = (project: Project, { ground }: Pick<Level, 'ground'>, 
 
 const pointsOf = (places: readonly Place[]): number[] => places.flatMap(({ x, y }) => [x, y]);
 
-/** The ways of patrols, with their points. */
-export const patrolMarks = ({ ground }: Pick<Level, 'ground'>): Mark[] =>
-  ground.pieces.flatMap((piece): Mark[] =>
-    piece.piece === 'enemy' && piece.path && piece.path.length > 0
+/** So far the line goes that shows where one sets out. Units. */
+const HEADING_LINE = 1.5;
+
+/** Where one that does not patrol goes: round its place, or off in a direction. */
+function courseOf(project: Pick<Project, 'kinds'>, piece: Piece & { piece: 'enemy' }): Figure[] {
+  const kind = project.kinds.enemies.find(({ id }) => id === piece.kind);
+  const { x, y } = piece.at;
+  if (kind?.movement === 'circle') return [circle(x, y, kind.distance, 'loss')];
+  const heading = kind?.movement === 'fall' ? 90 : (piece.heading ?? 0);
+  if (!kind || (kind.movement !== 'fall' && !HEADED_MOVEMENTS.has(kind.movement))) return [];
+  const [toX, toY] = HEADING_VECTORS[nearestHeadingOf(heading)] as readonly [number, number];
+  const points = [x, y, x + toX * HEADING_LINE, y + toY * HEADING_LINE];
+  return [{ is: 'line', points, stroke: 'loss', line: 0.06, dash: [0.25, 0.18] }];
+}
+
+/** The ways of enemies that do not chase: of patrols with their points. */
+export const patrolMarks = (project: Pick<Project, 'kinds'>, { ground }: Pick<Level, 'ground'>): Mark[] =>
+  ground.pieces.flatMap((piece): Mark[] => {
+    if (piece.piece !== 'enemy') return [];
+    const course = courseOf(project, piece);
+    if (course.length > 0) return [{ key: `course-${piece.id}`, figures: course }];
+    return piece.path && piece.path.length > 0
       ? [
           {
             key: `patrol-${piece.id}`,
@@ -193,8 +220,8 @@ export const patrolMarks = ({ ground }: Pick<Level, 'ground'>): Mark[] =>
             ],
           },
         ]
-      : [],
-  );
+      : [];
+  });
 
 /** Lines from latches to the gates that they open. */
 export function tieMarks({ ground }: Pick<Level, 'ground'>): Mark[] {

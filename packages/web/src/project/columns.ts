@@ -55,7 +55,9 @@ export function useColumns(): Columns {
   const wanted = useAppSelector((state) => state.view.firstColumn);
   const dispatch = useAppDispatch();
   const width = useWindowWidth() - GUTTER - RIGHT_MARGIN;
-  const column = Math.min(WIDEST, Math.max(NARROWEST, width / Math.max(1, count)));
+  // Where not all fit, a whole number of them does: none is cut at the window's edge.
+  const atMost = Math.max(1, Math.floor(width / NARROWEST));
+  const column = Math.min(WIDEST, width / Math.max(1, Math.min(count, atMost)));
   const fitting = width / column;
   const most = Math.max(0, count - fitting);
   const first = Math.min(most, Math.max(0, wanted));

@@ -5,7 +5,7 @@ import type { Area, PreparedLevel } from '../level.ts';
 import type { Figure } from '../mark.ts';
 import type { AttemptState, PieceSort } from '../shell.ts';
 import { viewOf } from '../view.ts';
-import { enemiesOf } from './enemy.ts';
+import { enemiesOf } from './enemies.ts';
 
 interface PreparedGate extends Area {
   /** At the start. */

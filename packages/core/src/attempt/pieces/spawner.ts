@@ -6,7 +6,8 @@ import { asItIs, following, ticksNow, ticksOf, within } from '../amounts.ts';
 import type { PreparedLevel } from '../level.ts';
 import { ring } from '../mark.ts';
 import type { AttemptState, PieceSort } from '../shell.ts';
-import { addEnemy, countEnemies, enemiesOf, prepareEnemy, type Enemy, type PreparedEnemy } from './enemy.ts';
+import { enemiesOf, type Enemy, type PreparedEnemy } from './enemies.ts';
+import { addEnemy, countEnemies, prepareEnemy } from './enemy.ts';
 
 interface PreparedSpawner extends PreparedEnemy {
   howMany: number;
@@ -97,7 +98,7 @@ export const spawner: PieceSort<Extract<Piece, { piece: 'spawner' }>, PreparedSp
   subject: 'spawner',
   noun: 'nest',
   prepare: (piece, preparing) => ({
-    ...prepareEnemy(piece.kind, piece.at, [], preparing),
+    ...prepareEnemy(piece, [], preparing),
     howMany: Math.round(within(preparing.number(piece.howMany), 0, MOST_SENT)),
     ...following('liveHowMany', piece.howMany, preparing),
     ...following('liveEverySeconds', piece.everySeconds, preparing),

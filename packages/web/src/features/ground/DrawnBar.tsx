@@ -6,7 +6,7 @@ const DRAWN = {
   unreachable: 'out of reach',
   safe: 'safe distances',
   sight: 'sight',
-  patrols: 'patrols',
+  patrols: 'ways of enemies',
   ties: 'latches and gates',
   way: 'fastest way',
 } as const;

@@ -126,7 +126,7 @@ export function GroundView({ here, lostAt, head }: Props) {
         ...(shown.has('losses') ? lossMarks(lostAt) : []),
         ...(shown.has('safe') ? safeDistanceMarks(changed) : []),
         ...(shown.has('sight') ? sightMarks(project, changed, values) : []),
-        ...(shown.has('patrols') ? patrolMarks(changed) : []),
+        ...(shown.has('patrols') ? patrolMarks(project, changed) : []),
         ...(shown.has('ties') ? tieMarks(changed) : []),
         ...(shown.has('way') && ways?.fastest ? wayMarks(ways.fastest.points) : []),
       ],

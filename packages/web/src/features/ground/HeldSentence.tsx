@@ -1,5 +1,5 @@
 import { at, replaceAt, setOptional } from '@stadion/core/edits';
-import type { Id, Piece } from '@stadion/core/model';
+import { HEADED_MOVEMENTS, type Id, type Piece } from '@stadion/core/model';
 import type { ReactNode } from 'react';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
@@ -109,6 +109,16 @@ function One({ here, piece, onHand, onKinds }: OneProps) {
       onCommit={(next) => set(field, value, next, `${label} of ${name}`)}
     />
   );
+  const headed = (of: { kind: Id; heading?: number | undefined }): ReactNode => {
+    const movement = project.kinds.enemies.find(({ id }) => id === of.kind)?.movement;
+    return movement && HEADED_MOVEMENTS.has(movement) ? (
+      <>
+        <span className="join">{movement === 'circle' ? ', beginning at' : ', setting out at'}</span>
+        {number('Direction', 'heading', of.heading ?? 0, { step: 15, max: 360 })}
+        <span className="join">° (0 right, 90 down)</span>
+      </>
+    ) : null;
+  };
   const place = (
     <>
       <span className="join">, at</span>
@@ -246,6 +256,7 @@ function One({ here, piece, onHand, onKinds }: OneProps) {
               ) : null}
             </>
           ) : null}
+          {headed(piece)}
           {place}
         </>
       );
@@ -257,6 +268,7 @@ function One({ here, piece, onHand, onKinds }: OneProps) {
           <span className="join">sends</span>
           {amount('How many', 'howMany', piece.howMany, { max: 60, whole: true })}
           {ofKind(enemies)}
+          {headed(piece)}
           <span className="join">, the first after</span>
           {amount('First after', 'firstAfterSeconds', piece.firstAfterSeconds, { max: 600, unit: 's', step: 0.5 })}
           <span className="join">, one every</span>

@@ -92,7 +92,7 @@ export function Stage(props: Props) {
       ...standing,
       ...above,
       ...hiddenMarks(changed),
-      ...patrolMarks(justHeld).map((mark) => ({ ...mark, key: `held-${mark.key}` })),
+      ...patrolMarks(project, justHeld).map((mark) => ({ ...mark, key: `held-${mark.key}` })),
       ...tieMarks(justHeld).map((mark) => ({ ...mark, key: `held-${mark.key}` })),
       { key: 'held', figures: heldPieces.map(outline) },
       {

@@ -14,7 +14,8 @@ interface Props {
   radius: number;
   /** Units per second; 0 for what stands. */
   speed: number;
-  comesBack?: boolean;
+  /** How it goes along the strip: over and over, there and back, or round a point so far away (units). */
+  way?: 'on' | 'back' | number;
   /** For scale: the player beside it, with its speed. */
   player?: { speed: number; radius: number };
   playerWord: string;
@@ -33,8 +34,20 @@ const journeyOf = (speed: number): CSSProperties => ({
   ['--rest' as string]: `${restOf(speed)}px`,
 });
 
+const CLASS_OF = { on: 'kind-goes', back: 'kind-comes-back', round: 'kind-circles' } as const;
+
+/** A strip has room for so large a circle. Pixels. */
+const WIDEST_CIRCLE = 14;
+
+/** How something goes round: as often as on the ground, on a circle that the strip has room for. */
+const circleOf = (speed: number, distance: number): CSSProperties => ({
+  animationDuration: `${Math.min(60, (2 * Math.PI * distance) / Math.max(0.01, speed))}s`,
+  marginLeft: ROOM / 2,
+  ['--away' as string]: `${Math.min(WIDEST_CIRCLE, distance * PER_UNIT)}px`,
+});
+
 /** A strip on which a kind moves as it will move, with the player for scale. */
-export function KindStage({ figures, radius, speed, comesBack = false, player, playerWord }: Props) {
+export function KindStage({ figures, radius, speed, way = 'on', player, playerWord }: Props) {
   const moves = speed > 0;
   const share = player && moves ? speed / player.speed : undefined;
   const size = (of: number): number => of * 2 * PER_UNIT * 1.2;
@@ -57,10 +70,10 @@ export function KindStage({ figures, radius, speed, comesBack = false, player, p
         </i>
       ) : null}
       <i
-        className={`absolute left-1 ${moves ? (comesBack ? 'kind-comes-back' : 'kind-goes') : ''}`}
+        className={`absolute left-1 ${moves ? CLASS_OF[typeof way === 'number' ? 'round' : way] : ''}`}
         style={{
-          top: player && moves ? HEIGHT / 2 - 2 : (HEIGHT - size(radius)) / 2,
-          ...(moves ? journeyOf(speed) : {}),
+          top: typeof way === 'number' || !(player && moves) ? (HEIGHT - size(radius)) / 2 : HEIGHT / 2 - 2,
+          ...(moves ? (typeof way === 'number' ? circleOf(speed, way) : journeyOf(speed)) : {}),
         }}
       >
         <FigureMark figures={figures} size={size(radius)} />

@@ -1,4 +1,4 @@
-import { at, replaceAt, setMovement, setOptional } from '@stadion/core/edits';
+import { at, KIND_DEEDS, replaceAt, setMovement, setOptional } from '@stadion/core/edits';
 import { literal, type Amount, type CollectableKind, type EnemyKind, type HazardKind } from '@stadion/core/model';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
@@ -23,11 +23,9 @@ export function CollectableWords({ here, kind }: { here: LevelHere; kind: Collec
   );
 }
 
-const MOVEMENTS = [
-  { value: 'chase', label: 'chases' },
-  { value: 'patrol', label: 'patrols' },
-  { value: 'still', label: 'stands' },
-];
+const MOVEMENTS = Object.entries(KIND_DEEDS).flatMap(([value, { role, label }]) =>
+  role === 'enemies' ? [{ value, label }] : [],
+);
 
 /** How an enemy moves, sees, hurts and is beaten. */
 export function EnemyWords({ here, kind }: { here: LevelHere; kind: EnemyKind }) {
@@ -67,6 +65,22 @@ export function EnemyWords({ here, kind }: { here: LevelHere; kind: EnemyKind })
           <span className="join">, sees</span>
           {amount('Sight', 'sight', kind.sight, 100, 0.5)}
           <span className="join">units</span>
+        </>
+      ) : null}
+      {kind.movement === 'circle' ? (
+        <>
+          <span className="join">,</span>
+          <NumberChip
+            label={`How far from its place ${kind.name} goes round`}
+            value={kind.distance}
+            step={0.5}
+            min={0.1}
+            max={20}
+            onCommit={(distance) =>
+              edit({ label: `Way round of ${kind.name}`, patch: [replaceAt(`${path}/distance`, distance)] })
+            }
+          />
+          <span className="join">units from its place</span>
         </>
       ) : null}
       <span className="join">, is</span>

@@ -128,6 +128,10 @@ interface RowProps {
 const isEnemy = (kind: AnyKind): kind is EnemyKind => 'movement' in kind;
 const isHazard = (kind: AnyKind): kind is HazardKind => 'acts' in kind;
 
+/** How an enemy goes along its strip. */
+const wayOf = (kind: EnemyKind): 'on' | 'back' | number =>
+  kind.movement === 'circle' ? kind.distance : kind.movement === 'patrol' || kind.movement === 'walk' ? 'back' : 'on';
+
 /** One kind: how it looks, what it does, how it moves, where it stands. */
 function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
   const { project } = here;
@@ -192,7 +196,7 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
         figures={figures}
         radius={isEnemy(kind) ? kind.radius : isHazard(kind) ? 0.5 : 0.27}
         speed={speed}
-        comesBack={isEnemy(kind) && kind.movement === 'patrol'}
+        way={isEnemy(kind) ? wayOf(kind) : 'on'}
         player={player}
         playerWord={project.words.player}
       />

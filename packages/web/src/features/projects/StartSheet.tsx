@@ -1,9 +1,10 @@
 import { START_GOALS, START_MOVES, startProject, type StartChoices, type StartGoal } from '@stadion/core/building';
 import { prepareLevel } from '@stadion/core/grounds';
 import { looksOf, sceneOf } from '@stadion/core/scene';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Button, GroundPicture, NumberChip } from '../../ui/index.ts';
 import type { CreateProject } from '@stadion/core/contract';
+import { MovingGround } from './MovingGround.tsx';
 
 /** A project from three answers, each given already; or the smaller beginnings. */
 export function StartSheet({ busy, onStart }: { busy: boolean; onStart: (wanted: CreateProject) => void }) {
@@ -35,13 +36,13 @@ export function StartSheet({ busy, onStart }: { busy: boolean; onStart: (wanted:
         />
         <span className="pt-1 font-medium">What moves</span>
         <div role="radiogroup" aria-label="What moves" className="flex flex-wrap gap-2">
-          {Object.entries(START_MOVES).map(([moves, { label, says }]) => (
-            <Choice
+          {(Object.keys(START_MOVES) as StartMoves[]).map((moves) => (
+            <MoveChoice
               key={moves}
-              label={`The player ${label}`}
-              says={says}
+              moves={moves}
+              goal={choices.goal}
               chosen={choices.moves === moves}
-              onChoose={() => setChoices({ ...choices, moves: moves as StartChoices['moves'] })}
+              onChoose={() => setChoices({ ...choices, moves })}
             />
           ))}
         </div>
@@ -106,14 +107,37 @@ export function StartSheet({ busy, onStart }: { busy: boolean; onStart: (wanted:
   );
 }
 
+type StartMoves = StartChoices['moves'];
+
+interface MoveChoiceProps {
+  moves: StartMoves;
+  goal: StartGoal;
+  chosen: boolean;
+  onChoose: () => void;
+}
+
+/** A way of moving, with a first level in which it is seen. */
+function MoveChoice({ moves, goal, chosen, onChoose }: MoveChoiceProps) {
+  const { label, says } = START_MOVES[moves];
+  const project = useMemo(() => startProject({ moves, goal, levels: 1 }), [moves, goal]);
+  return (
+    <Choice label={`The player ${label}`} says={says} chosen={chosen} onChoose={onChoose}>
+      <span className="mt-1 block w-52" aria-hidden>
+        <MovingGround project={project} position={1} label="" />
+      </span>
+    </Choice>
+  );
+}
+
 interface ChoiceProps {
   label: string;
   says: string;
   chosen: boolean;
   onChoose: () => void;
+  children?: ReactNode;
 }
 
-function Choice({ label, says, chosen, onChoose }: ChoiceProps) {
+function Choice({ label, says, chosen, onChoose, children }: ChoiceProps) {
   return (
     <button
       type="button"
@@ -127,6 +151,7 @@ function Choice({ label, says, chosen, onChoose }: ChoiceProps) {
         {label}
       </b>
       <span className="block max-w-80 text-[12px] text-ink-2">{says}</span>
+      {children}
     </button>
   );
 }

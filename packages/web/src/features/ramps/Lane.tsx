@@ -17,7 +17,9 @@ export const CLOSED_HEIGHT = 84;
 const OPEN_HEIGHT = 228;
 /** What a formula's field and its words need besides. */
 const FORMULA_HEIGHT = 56;
-const PANEL_HEIGHT = 196;
+const PANEL_HEIGHTS: Readonly<Record<LanePanel, number>> = { uses: 196, range: 196, table: 196, bounds: 116 };
+
+const panelHeight = (panel: LanePanel | null): number => (panel ? PANEL_HEIGHTS[panel] : 0);
 /** The numbers and the sentence below the open lane's line. */
 const BELOW_OPEN = 94;
 
@@ -25,7 +27,7 @@ const isFormula = ({ ramp }: Parameter): boolean => ramp.shape.type === 'formula
 
 /** How high a lane stands, px. */
 export const heightOf = (parameter: Parameter, open: boolean, panel: LanePanel | null): number =>
-  !open ? CLOSED_HEIGHT : OPEN_HEIGHT + (isFormula(parameter) ? FORMULA_HEIGHT : 0) + (panel ? PANEL_HEIGHT : 0);
+  !open ? CLOSED_HEIGHT : OPEN_HEIGHT + (isFormula(parameter) ? FORMULA_HEIGHT : 0) + panelHeight(panel);
 
 interface Props {
   /** What all lanes show; the open one knows more by itself. */
@@ -100,7 +102,7 @@ function OpenPart({ parameter, row, ghost, columns, position, stretch, panel, he
   const project = useProject();
   const [preview, setPreview] = useState<Preview | null>(null);
   const onPreview = useCallback((next: Preview | null) => setPreview(next), []);
-  const below = BELOW_OPEN + (isFormula(parameter) ? FORMULA_HEIGHT : 0) + (panel ? PANEL_HEIGHT : 0);
+  const below = BELOW_OPEN + (isFormula(parameter) ? FORMULA_HEIGHT : 0) + panelHeight(panel);
   const { count } = columns;
   const changed = preview?.parameter;
   const made = useMemo(() => changed && rowWith(project, changed, count), [changed, project, count]);
@@ -133,14 +135,14 @@ function OpenPart({ parameter, row, ghost, columns, position, stretch, panel, he
           below={below}
         />
       )}
-      <LaneSentence parameter={parameter} position={position} bottom={panel ? PANEL_HEIGHT : 0} onPreview={onPreview} />
+      <LaneSentence parameter={parameter} position={position} bottom={panelHeight(panel)} onPreview={onPreview} />
       {panel ? (
         <Panel
           panel={panel}
           parameter={parameter}
           row={row}
           position={position}
-          height={PANEL_HEIGHT}
+          height={panelHeight(panel)}
           onPreview={onPreview}
         />
       ) : null}

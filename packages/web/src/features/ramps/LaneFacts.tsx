@@ -98,13 +98,13 @@ export function LaneFacts({ parameter, row, panel }: { parameter: Parameter; row
           label="Unit"
           value={parameter.unit}
           placeholder="unit"
-          className="w-20"
+          className="w-14"
           onCommit={(unit) => edit(setParameterFact(project, parameter.key, 'unit', unit))}
         />
         <NoteOf what={parameter.label} path={at('parameters', parameter.key, 'note')} note={parameter.note} stays />
         <Menu
           trigger={
-            <button type="button" className="link">
+            <button type="button" className="link whitespace-nowrap">
               More ▾
             </button>
           }

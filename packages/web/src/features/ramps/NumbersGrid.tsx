@@ -19,7 +19,7 @@ import { sayValue, scaleOf } from './words.ts';
 const NARROWEST_COLUMN = 104;
 const WIDEST_COLUMN = 156;
 const NAMES_WIDTH = 188;
-const HEAD_HEIGHT = 42;
+const HEAD_HEIGHT = 56;
 
 /** All values as a grid to type, copy and paste in: a row per level, a column per parameter. */
 export function NumbersGrid() {
@@ -282,13 +282,13 @@ export function NumbersGrid() {
                   key={parameter.key}
                   role="columnheader"
                   aria-colindex={index + 2}
-                  className="absolute top-0 px-2 py-1 text-right leading-[1.25]"
+                  className="absolute bottom-0 px-2 py-1 text-right leading-[1.25]"
                   style={{ left: start, width: columnWidth }}
                 >
                   <button
                     type="button"
                     tabIndex={-1}
-                    className="block w-full truncate text-right font-[650] hover:text-edit"
+                    className="line-clamp-2 w-full text-right font-[650] wrap-anywhere hover:text-edit"
                     title={`${parameter.label}: open its lane`}
                     onClick={() => goto({ lane: parameter.key })}
                   >

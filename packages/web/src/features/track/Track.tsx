@@ -32,7 +32,7 @@ import { TierBorders } from './TierBorders.tsx';
 import { TrackGutter } from './TrackGutter.tsx';
 import { Overview } from './Overview.tsx';
 
-const TRACK_HEIGHT = 138;
+const TRACK_HEIGHT = 142;
 
 /** The sequence, one column per slot, on top of every screen. */
 export function Track() {

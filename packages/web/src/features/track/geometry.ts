@@ -1,6 +1,6 @@
 /** The track's chart, px from its top. */
-export const TOP = 18;
-export const BASE = 90;
+export const TOP = 22;
+export const BASE = 94;
 export const HEIGHT = BASE - TOP;
 /** Lines of the tiers' rule and names. */
 export const TIER_RULE = BASE + 24;

@@ -1,0 +1,64 @@
+import { startAttempt, step, type AttemptState } from '@stadion/core/attempt';
+import { makeWorld, prepareLevel } from '@stadion/core/grounds';
+import type { Project } from '@stadion/core/model';
+import { makePlayer, PERFECT, playerInput, type Player } from '@stadion/core/pacers';
+import { looksOf, placesOf, sceneOf, sceneOfAttempt } from '@stadion/core/scene';
+import { useEffect, useMemo, useState } from 'react';
+import { GroundPicture } from '../../ui/index.ts';
+
+/** Pictures a second: enough for a small one. */
+const PICTURES_PER_SECOND = 30;
+const TICKS_PER_PICTURE = 2;
+/** Nobody watches for longer; it begins again with another throw. Ticks. */
+const LONGEST = 60 * 12;
+/** The end stays to be seen for so long. Pictures. */
+const PAUSE = 24;
+
+interface Showing {
+  state: AttemptState;
+  player: Player;
+  pause: number;
+}
+
+interface Props {
+  project: Project;
+  position: number;
+  label: string;
+}
+
+/** A level's ground on which a player who makes no mistakes plays. It stays still for those who asked for less motion. */
+export function MovingGround({ project, position, label }: Props) {
+  const world = useMemo(() => makeWorld(prepareLevel(project, position)), [project, position]);
+  const [moment, setMoment] = useState<AttemptState | null>(null);
+  const [, setPicture] = useState(0);
+  useEffect(() => {
+    if (window.matchMedia('(prefers-reduced-motion: reduce)').matches) return;
+    let seed = 0;
+    const begin = (): Showing => {
+      seed++;
+      const state = startAttempt(world, seed);
+      return { state, player: makePlayer(state, PERFECT, seed), pause: PAUSE };
+    };
+    let showing = begin();
+    const timer = setInterval(() => {
+      const { state, player } = showing;
+      if (state.phase === 'playing' && state.tick < LONGEST) {
+        for (let i = 0; i < TICKS_PER_PICTURE; i++) step(state, playerInput(player, state));
+      } else if (--showing.pause <= 0) showing = begin();
+      setMoment(showing.state);
+      setPicture((picture) => picture + 1);
+    }, 1000 / PICTURES_PER_SECOND);
+    return () => clearInterval(timer);
+  }, [world]);
+  const looks = looksOf(project);
+  const shown = moment?.world === world ? moment : null;
+  const { rows } = world.level.motion;
+  return (
+    <GroundPicture
+      marks={shown ? sceneOfAttempt(shown, placesOf(shown), 1, looks) : sceneOf(world.level, looks)}
+      width={rows[0]?.length ?? 1}
+      height={rows.length}
+      label={label}
+    />
+  );
+}
