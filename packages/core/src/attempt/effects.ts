@@ -41,6 +41,11 @@ function reset(state: AttemptState, part: string): void {
 const tell = (state: AttemptState, rule: number, effect: number): void =>
   void state.happenings.push({ tick: state.tick, what: 'milestone', rule, effect });
 
+function putBack(state: AttemptState, to: 'start' | 'checkpoint'): void {
+  state.world.kind.putBack(state, state.own, placeOfReturn(state, to));
+  makeRoom(state);
+}
+
 /** What each effect that does not end the attempt does to it. */
 const EFFECTS: { [N in Milestone['effect']]: Apply<Extract<Milestone, { effect: N }>> } = {
   loseLife: (state, effect, rule) => {
@@ -52,9 +57,11 @@ const EFFECTS: { [N in Milestone['effect']]: Apply<Extract<Milestone, { effect: 
     state.graceTicks = world.level.motion.player.graceTicks;
     for (const part of effect.resets) reset(state, part);
     for (const tally of effect.tallies) observed.tallies[tally] = world.level.judging.tallies[tally] as number;
-    if (effect.back === 'stay') return;
-    world.kind.putBack(state, state.own, placeOfReturn(state, effect.back));
-    makeRoom(state);
+    if (effect.back !== 'stay') putBack(state, effect.back);
+  },
+  back: (state, effect, rule, at) => {
+    putBack(state, effect.to);
+    tell(state, rule, at);
   },
   gate: (state, effect) => setGate(state, effect.gate, effect.open),
   wave: (state, effect) => sendWave(state, effect.spawner),

@@ -26,6 +26,7 @@ export function startObserved(
   observed.lives = judging.lives;
   observed.health = motion.player.health;
   observed.height = motion.rows.length - startPlace(level).y;
+  observed.row = Math.ceil(observed.height);
   observed.scoreTerms =
     scoreTerms ?? judging.score.map(({ reading, ...term }) => ({ ...term, reading: READINGS[reading] }));
   judging.tallies.forEach((start, index) => (observed.tallies[index] = start));

@@ -1,5 +1,5 @@
 import type { DistanceMaps, Body, Grid, Spot } from '../ground/index.ts';
-import type { Amount, GoesOn, Level, Piece, PieceName, Project } from '../model/index.ts';
+import type { Amount, GoesOn, Ground, Level, Piece, PieceName, Project, ReadingName } from '../model/index.ts';
 import type { Judge, Observed, Resolving, ScoreTerm, Verdicts } from '../rules/index.ts';
 import type { KindMotion, PreparedLevel } from './level.ts';
 import type { Looks } from './looks.ts';
@@ -98,6 +98,8 @@ export interface AttemptState {
   own: unknown;
   /** What each sort of piece remembers of this attempt: only its file looks into it. */
   pieces: Record<PieceName, unknown>;
+  /** Is the player on something that carries it along? Then there is ground under it. */
+  carried: boolean;
   /** Ticks for which nothing touches the player. */
   graceTicks: number;
   clock: { runs: boolean; warned: boolean };
@@ -159,6 +161,8 @@ export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknow
   observe(state: AttemptState, own: Own): void;
   /** Puts the player somewhere, at rest. */
   putBack(state: AttemptState, own: Own, at: Spot): void;
+  /** Moves the player along with what carries it, as far as walls let it. Units. */
+  carry(state: AttemptState, own: Own, dx: number, dy: number): void;
   /** Makes `to` the same as `from`. */
   copy(from: Own, to: Own): void;
   hash(own: Own, hash: number): number;
@@ -166,6 +170,12 @@ export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknow
   dials: Readonly<Record<string, (state: AttemptState, own: Own, value: number) => void>>;
   /** An input is an index into these; keys, pacers and recordings share it. The first one lets go. */
   actions: readonly Action[];
+  /** Held controls and what they do, for a person who plays. */
+  controls: readonly { held: readonly Control[]; does: string }[];
+  /** What the player does on it. @example 'roams freely' */
+  label: string;
+  /** Readings that mean something on this kind of ground alone. */
+  readings: readonly ReadingName[];
   /** The input that held controls make. */
   inputOf(held: ReadonlySet<Control>): number;
 }
@@ -180,6 +190,8 @@ export interface PieceSort<P extends Piece = Piece, Prepared = unknown, Own = un
   noun?: string;
   /** What an ending calls it when it says that it goes on. */
   goesOn?: GoesOn;
+  /** Kinds of ground on which it is offered; on all when absent. */
+  onlyOn?: readonly Ground['kind'][];
   /** Needs room for shots. */
   shoots?: true;
   prepare(piece: P, preparing: Preparing): Prepared;

@@ -21,6 +21,7 @@ export function startAttempt(world: World, seed: number): AttemptState {
     body: { x, y, vx: 0, vy: 0, radius: motion.player.radius, facing: 0 },
     own: undefined,
     pieces: bySort(() => undefined),
+    carried: false,
     graceTicks: 0,
     clock: { runs: judging.clockStarts === 'load', warned: false },
     view: viewOf(world, observed.gates),
@@ -49,7 +50,9 @@ export function startAttemptFrom(world: World, seed: number, from: StartFrom): A
     if (value !== undefined) READINGS[reading].write(observed, 0, value);
   };
   if (from.at) {
-    world.kind.putBack(state, state.own, from.at);
+    state.body.x = from.at.x;
+    state.body.y = from.at.y;
+    state.own = world.kind.start(world, state.body);
     world.kind.observe(state, state.own);
   }
   set('timeElapsed', from.clockSeconds);

@@ -1,5 +1,6 @@
+export { asKind } from './kind.ts';
 export { keyOf, puttables, type Puttable } from './puttable.ts';
-export { boxOf, cellOf, coversCell, heightOf, isArea, moved, widthOf, type Box } from './shape.ts';
+export { boxOf, boxOn, cellOf, coversCell, heightOf, isArea, isLine, moved, widthOf, type Box } from './shape.ts';
 export { newPiece, withPiece } from './put.ts';
 export {
   CELLS,
@@ -16,4 +17,12 @@ export { mirrored, turned, turnRefused, type Mirror } from './mirror.ts';
 export { scattered, varied, type Scatter } from './scatter.ts';
 export { groundOfText, legendOf, textOfGround, type LegendEntry, type TextFault } from './text.ts';
 export { copiedText, pasted, type Pasted } from './clipboard.ts';
-export { START_GOALS, START_MOVES, StartChoices, startProject, type StartGoal } from './start/start.ts';
+export {
+  goalRefused,
+  START_KITS,
+  StartAnswers,
+  StartChoices,
+  startGoals,
+  startProject,
+  type StartMoves,
+} from './start/start.ts';

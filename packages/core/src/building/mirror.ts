@@ -12,6 +12,9 @@ interface Carry {
   swaps: boolean;
 }
 
+/** Where lanes drive, by quarters from 0 degrees on. */
+const TOWARDS = ['right', 'down', 'left', 'up'] as const;
+
 const turnedBy = (degrees: number): number => ((degrees % 360) + 360) % 360;
 
 /** Carries a piece over. The corner of an area that becomes its upper left one differs with the way it is carried. */
@@ -21,6 +24,8 @@ function carried(piece: Piece, { place, degrees, swaps }: Carry): Piece {
   if (swaps && 'width' in next) [next.width, next.height] = [high, wide];
   if (next.piece === 'enemy' && next.path) next.path = next.path.map((at) => place(at, 0, 0));
   if ('heading' in next && next.heading !== undefined) next.heading = degrees(next.heading);
+  if (next.piece === 'lane')
+    next.towards = TOWARDS[Math.round(degrees(TOWARDS.indexOf(next.towards) * 90) / 90) % 4] as typeof next.towards;
   if (next.piece === 'emitter' && next.aim !== 'player') next.aim = degrees(next.aim);
   if (next.piece === 'spawner' && next.spread && swaps)
     next.spread = { width: next.spread.height, height: next.spread.width };

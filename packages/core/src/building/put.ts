@@ -59,6 +59,19 @@ export function newPiece(ground: Ground, { piece, kind, label }: Puttable, over:
         everySeconds: literal(6),
         safeDistance: 4,
       };
+    case 'lane':
+      return {
+        id,
+        piece,
+        kind: of,
+        at: middle,
+        towards: 'right',
+        length: 2,
+        speed: literal(3),
+        spacing: 'seconds',
+        every: literal(2),
+        jitter: 0.2,
+      };
     case 'emitter':
       return {
         id,

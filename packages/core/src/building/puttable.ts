@@ -32,6 +32,7 @@ export function puttables({ kinds }: Pick<Project, 'kinds'>): Puttable[] {
     ...of('spawner', kinds.enemies, 'one', ' nest'),
     ...of('hazard', kinds.hazards, 'area'),
     ...of('emitter', kinds.hazards, 'one', ' emitter'),
+    ...of('lane', kinds.enemies, 'one', ' lane'),
   ];
 }
 

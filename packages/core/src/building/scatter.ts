@@ -1,7 +1,7 @@
 import { freshId, type Ground, type Id, type MintId, type Piece } from '../model/index.ts';
 import { drawAt } from '../random/index.ts';
 import { reachOf } from '../scene/index.ts';
-import { coversCell } from './shape.ts';
+import { coversCell, isLine } from './shape.ts';
 import type { Cell } from './cells.ts';
 
 /** What is scattered, and how far apart. */
@@ -28,7 +28,8 @@ function freeCells(ground: Ground): Cell[] {
   return units.flatMap((way, index): Cell[] => {
     const [x, y] = [index % width, Math.floor(index / width)];
     const isFree =
-      (way ?? -1) >= 0 && !ground.pieces.some((piece) => piece.piece !== 'zone' && coversCell(piece, x, y));
+      (way ?? -1) >= 0 &&
+      !ground.pieces.some((piece) => piece.piece !== 'zone' && !isLine(piece) && coversCell(piece, x, y));
     return isFree ? [{ x, y }] : [];
   });
 }

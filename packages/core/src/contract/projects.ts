@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ProjectDocument } from '../model/index.ts';
-import { StartChoices } from '../building/index.ts';
+import { goalRefused, StartAnswers } from '../building/index.ts';
 import { Revision } from './edit.ts';
 
 export const ProjectSummary = z
@@ -28,8 +28,12 @@ export const CreateProject = z
   .discriminatedUnion('from', [
     z.strictObject({ from: z.enum(['demo', 'empty']), name: ProjectName.optional() }),
     z.strictObject({ from: z.literal('copy'), of: z.string(), name: ProjectName.optional() }),
-    StartChoices.extend({ from: z.literal('start'), name: ProjectName.optional() }),
+    StartAnswers.extend({ from: z.literal('start'), name: ProjectName.optional() }),
   ])
+  .superRefine((wanted, context) => {
+    const message = wanted.from === 'start' ? goalRefused(wanted) : undefined;
+    if (message !== undefined) context.addIssue({ code: 'custom', path: ['goal'], message });
+  })
   .meta({ id: 'CreateProject' });
 export type CreateProject = z.infer<typeof CreateProject>;
 

@@ -46,7 +46,8 @@ export function groundPatch(path: readonly (string | number)[], before: Ground, 
     return entryPatch(place, old as Record<string, unknown>, fresh as Record<string, unknown>);
   });
   const come = after.pieces.filter(({ id }) => !was.has(id)).map(({ order: _order, ...piece }) => piece as Piece);
-  return [...rows, ...kept, ...appendEntries([...path, 'pieces'], before.pieces, come)];
+  const kind = before.kind === after.kind ? [] : [replaceAt(at(...path, 'kind'), after.kind)];
+  return [...kind, ...rows, ...kept, ...appendEntries([...path, 'pieces'], before.pieces, come)];
 }
 
 /** An edit that makes a level's ground another. */

@@ -1,2 +1,3 @@
-export { groundKindOf, makeWorld, prepareLevel, prepareWith } from './kinds.ts';
+export { GROUND_KIND_NAMES, groundKindOf, makeWorld, prepareLevel, prepareWith } from './kinds.ts';
+export { STEPS, USUAL_CROSS, type CrossMotion, type CrossOwn } from './cross/index.ts';
 export { headingInput, type RoamMotion, type RoamOwn } from './roam/index.ts';

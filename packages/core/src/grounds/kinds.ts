@@ -8,10 +8,17 @@ import {
 } from '../attempt/index.ts';
 import type { Ground, Level, Project } from '../model/index.ts';
 import type { Resolving } from '../rules/index.ts';
+import { cross } from './cross/index.ts';
 import { roam } from './roam/index.ts';
 
 /** Every kind of ground. Their motions and what they remember are their own: nobody else looks into them. */
-const GROUND_KINDS: Readonly<Record<Ground['kind'], GroundKind>> = { roam: roam as unknown as GroundKind };
+const GROUND_KINDS: Readonly<Record<Ground['kind'], GroundKind>> = {
+  roam: roam as unknown as GroundKind,
+  cross: cross as unknown as GroundKind,
+};
+
+/** The names of all kinds of ground. */
+export const GROUND_KIND_NAMES = Object.keys(GROUND_KINDS) as Ground['kind'][];
 
 export const groundKindOf = (kind: Ground['kind']): GroundKind => GROUND_KINDS[kind];
 

@@ -23,6 +23,10 @@ export const Effect = z
         .max(40)
         .describe(`What is lost with the life: ${LOSABLE.join(', ')}, or an own tally by id. All else is kept.`),
     }),
+    z.strictObject({
+      effect: z.literal('back'),
+      to: z.enum(['start', 'checkpoint']).describe('Where the player is put; nothing is lost by it.'),
+    }),
     z.strictObject({ effect: z.literal('gate'), gate: Id, open: z.boolean() }),
     z.strictObject({ effect: z.literal('wave'), spawner: Id.describe('A spawner that waits for a milestone.') }),
     z.strictObject({ effect: z.literal('reveal'), piece: Id.describe('A hidden collectable.') }),

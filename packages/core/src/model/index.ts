@@ -12,7 +12,6 @@ export {
   HazardEntry,
   Look,
   type CollectableKind,
-  HEADED_MOVEMENTS,
   type EnemyKind,
   type HazardKind,
   type Kinds,

@@ -58,8 +58,6 @@ export const EnemyEntry = z.discriminatedUnion('movement', [
     distance: z.number().min(0.1).max(20).describe('Units: how far from its place it goes round.'),
   }),
 ]);
-/** Movements that set out in a direction, which the piece says. */
-export const HEADED_MOVEMENTS: ReadonlySet<EnemyKind['movement']> = new Set(['walk', 'cross', 'circle']);
 export type EnemyKind = Listed<z.infer<typeof EnemyEntry>>;
 
 export const HazardEntry = z.strictObject({

@@ -90,6 +90,20 @@ export const PieceEntry = z
       speed: Amount.describe('Units per second.'),
       reach: Amount.describe('Units until a shot is spent.'),
     }),
+    z.strictObject({
+      ...placed,
+      piece: z.literal('lane'),
+      kind: Id.describe('What drives there.'),
+      towards: z.enum(['right', 'down', 'left', 'up']).describe('It is the row, or the column, of its place.'),
+      length: z.number().min(0.5).max(12).describe('Units of the lane that one takes.'),
+      speed: Amount.describe('Units per second.'),
+      spacing: z
+        .enum(['seconds', 'units'])
+        .describe('What “every” counts: seconds between two that come, or units of gap.'),
+      every: Amount,
+      jitter: z.number().min(0).max(0.9).describe('Share by which that is more or less, drawn for each.'),
+      carries: z.literal(true).optional().describe('Who stands on one moves along, and has ground under them.'),
+    }),
   ])
   .meta({ title: 'Piece' });
 export type Piece = Listed<z.infer<typeof PieceEntry>>;
@@ -102,4 +116,5 @@ export const KINDS_OF_PIECE: Readonly<Partial<Record<PieceName, keyof Kinds>>> =
   spawner: 'enemies',
   hazard: 'hazards',
   emitter: 'hazards',
+  lane: 'enemies',
 };

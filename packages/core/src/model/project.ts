@@ -48,6 +48,12 @@ export const ProjectDocument = z
             speed: Amount.describe('Units per second.'),
             acceleration: Amount.describe('Units per second squared.'),
           }),
+          cross: z
+            .strictObject({
+              stepSeconds: Amount.describe('Seconds from one cell to the next.'),
+              restSeconds: Amount.describe('Seconds before the next step.'),
+            })
+            .optional(),
         })
         .describe('How it moves, by kind of ground.'),
       radius: z.number().min(0.1).max(0.49).describe('Units.'),

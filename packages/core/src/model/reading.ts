@@ -27,6 +27,8 @@ export const Reading = z
     z.strictObject({ reading: z.literal('inside'), zone: Id.describe('A goal or a zone on the ground.') }),
     z.strictObject({ reading: z.literal('touching'), kind: Id.describe('A kind of enemy or of hazard.') }),
     z.strictObject({ reading: z.literal('offGround') }),
+    z.strictObject({ reading: z.literal('crossings') }),
+    z.strictObject({ reading: z.literal('row') }),
   ])
   .meta({ title: 'Reading' });
 export type Reading = z.infer<typeof Reading>;

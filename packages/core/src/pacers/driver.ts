@@ -34,6 +34,8 @@ export interface Driver<Memory = unknown> {
   decide(player: Player, state: AttemptState, memory: Memory): number;
   /** The input that comes of a wanted one by a steering error. What lies still in plain sight is noticed: an error that leads into it is made smaller. @param degrees to the right of it */
   misdirected(player: Player, state: AttemptState, input: number, degrees: number): number;
+  /** What an absent player does in place of what it did last; that itself when absent. */
+  absent?(input: number): number;
   /** Is an input about to lead into something that lies still in plain sight? */
   leadsIntoHarm(player: Player, state: AttemptState, input: number): boolean;
 }

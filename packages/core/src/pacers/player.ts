@@ -9,7 +9,7 @@ import { actAt, intend, makeReaction } from './faults/reaction.ts';
 import { emptyNeeds } from './goals/index.ts';
 
 /** A player decides about ten times a second. */
-const TICKS_BETWEEN_DECISIONS = 6;
+export const TICKS_BETWEEN_DECISIONS = 6;
 const DECISIONS_PER_MINUTE = (60 * TICKS_PER_SECOND) / TICKS_BETWEEN_DECISIONS;
 /** Purpose of the stream for a player's faults; see makeStream. */
 const FAULTS = 2;
@@ -37,6 +37,7 @@ function decide(player: Player, state: AttemptState): number {
   const absent = isAbsent(player.lapses, state.tick, abilities.lapsesPerMinute / DECISIONS_PER_MINUTE, stream);
   const kept = player.reaction.input;
   // Nobody is so absent as to walk into what lies before them.
+  if (absent && driver.absent) return driver.absent(kept % FIRE);
   if (absent && !driver.leadsIntoHarm(player, state, kept % FIRE)) return kept;
   const input = driver.decide(player, state, player.memory);
   const off = driver.misdirected(player, state, input, player.drift * abilities.aimErrorDegrees);

@@ -24,6 +24,10 @@ export interface Observed {
   distance: number;
   /** 1 while there is no ground under the player. */
   offGround: number;
+  /** How often a goal was entered from outside. */
+  crossings: number;
+  /** From 1 at the lower edge: the row in which the player is. */
+  row: number;
   /** Points given by milestones. */
   bonus: number;
   /** What the score is made of besides. */
@@ -86,6 +90,8 @@ export function emptyObserved(sizes: Partial<ObservedSizes> = {}): Observed {
     height: 0,
     distance: 0,
     offGround: 0,
+    crossings: 0,
+    row: 0,
     bonus: 0,
     scoreTerms: [],
     worth: zeros(collectables + 1),

@@ -93,6 +93,8 @@ export const READINGS: { readonly [N in ReadingName]: ReadingDefinition } = {
   inside: { unit: 'on/off', subject: 'zone', direction: 'both', step: 1, ...fromList('inside') },
   touching: { unit: 'on/off', subject: 'toucher', direction: 'both', step: 1, ...fromList('touching') },
   offGround: { unit: 'on/off', subject: 'none', direction: 'both', step: 1, ...single('offGround') },
+  crossings: { unit: 'count', subject: 'none', direction: 'up', step: 1, ...single('crossings') },
+  row: { unit: 'count', subject: 'none', direction: 'both', step: 1, ...single('row') },
 };
 
 export const readingDefinition = (reading: Reading): ReadingDefinition => READINGS[reading.reading];

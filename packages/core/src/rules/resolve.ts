@@ -105,6 +105,8 @@ function resolveEffect(source: Effect, { values, placed, subjects, dials }: Reso
         resets: source.resets.filter((name) => !subjects.tally.has(name)),
         tallies: source.resets.flatMap((name) => subjects.tally.get(name) ?? []),
       };
+    case 'back':
+      return { effect: 'back', to: source.to };
     case 'gate':
       return { effect: 'gate', gate: index('gate', source.gate), open: source.open };
     case 'wave':

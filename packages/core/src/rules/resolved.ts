@@ -39,6 +39,7 @@ export type ResolvedEffect =
       /** Own tallies that do, by index. */
       tallies: number[];
     }
+  | { effect: 'back'; to: 'start' | 'checkpoint' }
   | { effect: 'gate'; gate: number; open: boolean }
   | { effect: 'wave'; spawner: number }
   | { effect: 'reveal'; collectable: number }

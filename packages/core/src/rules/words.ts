@@ -60,12 +60,17 @@ export function readingInWords(reading: Reading, names: Names): string {
       return `${article(toucher(names, reading.kind))} touches the ${player}`;
     case 'offGround':
       return `the ${player} has left the ground`;
+    case 'crossings':
+      return 'crossings';
+    case 'row':
+      return 'the row, from the lower edge';
   }
 }
 
 const isPlural = (reading: Reading): boolean =>
   reading.reading === 'lives' ||
   reading.reading === 'tries' ||
+  reading.reading === 'crossings' ||
   ((reading.reading === 'collected' ||
     reading.reading === 'left' ||
     reading.reading === 'enemiesLeft' ||
@@ -144,6 +149,8 @@ export function effectInWords(effect: Effect, names: Names): string {
       return `it is lost: ${effect.cause}`;
     case 'loseLife':
       return `costs ${amountInWords(effect.lives, names)} lives`;
+    case 'back':
+      return `puts the ${names.words.player} back to ${effect.to === 'start' ? 'the start' : 'the last checkpoint'}`;
     case 'gate':
       return `${effect.open ? 'opens' : 'closes'} ${pieceName(names, effect.gate)}`;
     case 'wave':

@@ -1,4 +1,4 @@
-import type { Figure, Mark } from '../attempt/index.ts';
+import { HEADED_MOVEMENTS, type Figure, type Mark } from '../attempt/index.ts';
 import {
   cellAt,
   DistanceMaps,
@@ -9,7 +9,7 @@ import {
   UNREACHABLE,
   withWalls,
 } from '../ground/index.ts';
-import { HEADED_MOVEMENTS, type Level, type Piece, type Place, type Project } from '../model/index.ts';
+import type { Level, Piece, Place, Project } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
 import { resolveAmount } from '../rules/index.ts';
 

@@ -80,6 +80,21 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
         </>
       );
     }
+    case 'back':
+      return (
+        <>
+          {word(`puts the ${here.project.words.player} back to`)}
+          <Choice
+            label="Where the player is put"
+            value={effect.to}
+            choices={[
+              { value: 'start', label: 'the start' },
+              { value: 'checkpoint', label: 'the last checkpoint' },
+            ]}
+            path={`${path}/to`}
+          />
+        </>
+      );
     case 'gate':
       return (
         <>

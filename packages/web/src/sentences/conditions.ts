@@ -1,3 +1,4 @@
+import { groundKindOf } from '@stadion/core/grounds';
 import { freshId, literal, type Condition, type Reading } from '@stadion/core/model';
 import { READINGS, readingInWords } from '@stadion/core/rules';
 import type { Choice } from '../ui/index.ts';
@@ -44,6 +45,7 @@ export function readingsHere({ project, level }: Pick<LevelHere, 'project' | 'le
     }),
     { reading: 'height' },
     { reading: 'distance' },
+    ...groundKindOf(level.ground.kind).readings.map((reading) => ({ reading }) as Reading),
     { reading: 'tries' },
     ...tallies.map((tally): Reading => ({ reading: 'tally', tally: tally.id })),
   ];

@@ -29,6 +29,7 @@ const NEW_EFFECTS: { readonly [N in EffectName]: { label: string; make: (here: L
     label: 'it costs a life',
     make: () => ({ effect: 'loseLife', lives: literal(1), back: 'start', resets: [] }),
   },
+  back: { label: 'the player is put back to the start', make: () => ({ effect: 'back', to: 'start' }) },
   gate: {
     label: 'a gate opens or closes',
     make: (here) => {

@@ -8,6 +8,7 @@ import {
   type Reading,
   type Rule,
 } from '@stadion/core/model';
+import { groundKindOf } from '@stadion/core/grounds';
 import { addRules, at, replaceAt, type NamedEdit } from '@stadion/core/edits';
 import { mintId } from '../project/mintId.ts';
 import type { LevelHere } from '../project/levelHere.ts';
@@ -52,6 +53,7 @@ const loses = (id: string, cause: string, when: Condition): Rule[] => [rule(id, 
 const costsALife = (id: string, when: Condition, resets: string[] = []): Rule[] => [
   rule(id, when, [{ effect: 'loseLife', lives: literal(1), back: 'checkpoint', resets }], 'eachTime'),
 ];
+const BACK: Effect[] = [{ effect: 'back', to: 'start' }];
 const half = (measure: 'worth' | 'count'): Amount => ({ from: 'share', share: literal(0.5), of: 'any', measure });
 const nameOf = (here: LevelHere, id: string): string => here.names.pieces[id] ?? id;
 
@@ -104,6 +106,19 @@ function waysToWin(here: LevelHere): Intent[] {
     ...[...goals, ...zones].map((zone) =>
       win(`Reach ${nameOf(here, zone)}`, 'place exit goal', wins(inside(`at-${zone}`, zone))),
     ),
+    ...(groundKindOf(here.level.ground.kind).readings.includes('crossings')
+      ? [
+          win('Cross so often', 'crossings lanes goal row', [
+            rule('crossed', all('over', so('in-goal', { reading: 'inside', zone: goal ?? 'goal' })), BACK, 'eachTime'),
+            ...wins(condition('often', { reading: 'crossings' }, 3)),
+          ]),
+          win(
+            'Get as far as a row',
+            'rows lanes',
+            wins(condition('high', { reading: 'row' }, here.level.ground.rows.length)),
+          ),
+        ].filter(({ rules }) => goal !== undefined || rules.length === 1)
+      : []),
     ...gates.flatMap((gate) =>
       goals.map((zone) =>
         win(

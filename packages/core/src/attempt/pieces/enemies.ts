@@ -4,6 +4,9 @@ import type { LiveAmount } from '../../rules/index.ts';
 import type { PreparedLevel } from '../level.ts';
 import type { AttemptState } from '../shell.ts';
 
+/** Movements that set out in a direction, which the piece says. */
+export const HEADED_MOVEMENTS: ReadonlySet<EnemyKind['movement']> = new Set(['walk', 'cross', 'circle']);
+
 /** An enemy made ready. */
 export interface PreparedEnemy {
   kind: number;

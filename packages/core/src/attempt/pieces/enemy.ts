@@ -1,11 +1,11 @@
 import { cellAt, HEADING_VECTORS, nearestHeadingOf } from '../../ground/index.ts';
-import { HEADED_MOVEMENTS, type EnemyKind, type Piece, type Place } from '../../model/index.ts';
+import type { EnemyKind, Piece, Place } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import type { Observed } from '../../rules/index.ts';
 import { asItIs, FASTEST, following, FURTHEST, MOST, within } from '../amounts.ts';
 import { hurtPlayer } from '../reach.ts';
 import type { AttemptState, PieceSort, Preparing, View } from '../shell.ts';
-import { enemiesOf, type Enemies, type Enemy, type PreparedEnemy } from './enemies.ts';
+import { enemiesOf, HEADED_MOVEMENTS, type Enemies, type Enemy, type PreparedEnemy } from './enemies.ts';
 import { enemyMarks, movingEnemyMarks } from './enemyMarks.ts';
 import { moveEnemies } from './enemyMoves.ts';
 

@@ -52,7 +52,8 @@ export const hazard: PieceSort<Extract<Piece, { piece: 'hazard' }>, PreparedHaza
     const { body, observed } = state;
     const hazards = hazardsOf(state.world.level);
     const { kindsOfHazard, kindsOfEnemy } = state.world.level.motion;
-    for (let i = 0; i < hazards.length; i++) {
+    // Who is carried over it does not stand in it.
+    for (let i = 0; i < hazards.length && !state.carried; i++) {
       const area = hazards[i] as PreparedHazard;
       if (body.x < area.x || body.x > area.x + area.width || body.y < area.y || body.y > area.y + area.height) continue;
       observed.touching[kindsOfEnemy + area.kind] = 1;

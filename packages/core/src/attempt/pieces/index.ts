@@ -6,6 +6,7 @@ import { emitter } from './emitter.ts';
 import { enemy } from './enemy.ts';
 import { gate } from './gate.ts';
 import { hazard } from './hazard.ts';
+import { lane } from './lane.ts';
 import { latch } from './latch.ts';
 import { spawner } from './spawner.ts';
 import { start } from './start.ts';
@@ -24,6 +25,7 @@ export const PIECES: Readonly<Record<PieceName, PieceSort>> = {
   enemy,
   spawner,
   hazard,
+  lane,
 };
 
 /** Each sort once. */

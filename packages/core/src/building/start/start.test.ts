@@ -6,14 +6,16 @@ import { documentOf } from '../../model/index.ts';
 import { valuesAt } from '../../ramps/index.ts';
 import { reachOf } from '../../scene/index.ts';
 import { readyGame, seedOf } from '../../trials/index.ts';
-import { START_GOALS, StartChoices, startProject, type StartGoal } from '../index.ts';
+import { START_KITS, StartChoices, startGoals, startProject, type StartMoves } from '../index.ts';
 
-const GOALS = Object.keys(START_GOALS) as StartGoal[];
-const CASES = GOALS.flatMap((goal) => [1, 2, 12, 60].map((levels) => [goal, levels] as const));
+const WAYS = (Object.keys(START_KITS) as StartMoves[]).flatMap((moves) =>
+  Object.keys(startGoals(moves)).map((goal) => [moves, goal] as const),
+);
+const CASES = WAYS.flatMap(([moves, goal]) => [1, 2, 12, 60].map((levels) => [moves, goal, levels] as const));
 
 describe('a project started from three answers', () => {
-  it.each(CASES)('%s, %i levels: is whole, has nothing to find, and all can be reached', (goal, levels) => {
-    const project = startProject({ moves: 'roam', goal, levels });
+  it.each(CASES)('%s, %s, %i levels: is whole, has nothing to find, and all can be reached', (moves, goal, levels) => {
+    const project = startProject({ moves, goal, levels });
     expect(importProject(documentOf(project))).toMatchObject({ ok: true });
     expect(project.slots).toHaveLength(levels);
     expect(new FindingBook().of(project)).toEqual([]);
@@ -21,24 +23,33 @@ describe('a project started from three answers', () => {
     expect(project.tiers).toHaveLength(Math.min(3, levels));
   });
 
-  it.each(GOALS)('%s: its numbers follow ramps, and its grounds differ', (goal) => {
-    const project = startProject({ moves: 'roam', goal, levels: 12 });
-    const speed = valuesAt(project, 12)['enemySpeed'] as number;
-    expect(speed).toBeGreaterThan(valuesAt(project, 1)['enemySpeed'] as number);
+  it.each(WAYS)('%s, %s: its numbers follow ramps, and its grounds differ', (moves, goal) => {
+    const project = startProject({ moves, goal, levels: 12 });
+    const [first, last] = [valuesAt(project, 1), valuesAt(project, 12)];
+    const moved = project.parameters.filter(({ key }) => first[key] !== last[key]);
+    expect(moved.length).toBeGreaterThanOrEqual(3);
     const grounds = Object.values(project.levels).map(({ ground }) => JSON.stringify([ground.rows, ground.pieces]));
     expect(new Set(grounds).size).toBeGreaterThanOrEqual(10);
   });
 
-  it.each(GOALS)('%s: steady players clear the first level nearly always and the last one sometimes', (goal) => {
-    const project = startProject({ moves: 'roam', goal, levels: 12 });
-    const rate = (position: number): number => {
-      const game = readyGame(prepareLevel(project, position));
-      const won = Array.from({ length: 40 }, (_, i) => game.play(project.pacers[1]!, seedOf(i)).won);
-      return won.filter(Boolean).length / won.length;
-    };
-    expect(rate(1)).toBeGreaterThanOrEqual(0.85);
-    expect(rate(12)).toBeGreaterThan(0.3);
-    expect(rate(12)).toBeLessThanOrEqual(1);
+  it.each(WAYS)(
+    '%s, %s: steady players clear the first level nearly always and the last one sometimes',
+    (moves, goal) => {
+      const project = startProject({ moves, goal, levels: 12 });
+      const rate = (position: number): number => {
+        const game = readyGame(prepareLevel(project, position));
+        const won = Array.from({ length: 40 }, (_, i) => game.play(project.pacers[1]!, seedOf(i)).won);
+        return won.filter(Boolean).length / won.length;
+      };
+      expect(rate(1)).toBeGreaterThanOrEqual(0.85);
+      expect(rate(12)).toBeGreaterThan(0.3);
+      expect(rate(12)).toBeLessThanOrEqual(1);
+    },
+  );
+
+  it('is not made of a goal that does not fit what moves', () => {
+    const result = StartChoices.safeParse({ moves: 'cross', goal: 'survive', levels: 3 });
+    expect(result.error?.issues[0]?.message).toMatch(/crosses lanes.*one of: reach, often, gather/);
   });
 
   it.each([

@@ -1,266 +1,52 @@
 import { z } from 'zod';
-import {
-  emptyProject,
-  fromParameter,
-  literal,
-  usualEnding,
-  usualLosses,
-  usualShooting,
-  type Amount,
-  type Clock,
-  type Condition,
-  type Id,
-  type Kinds,
-  type Level,
-  type Parameter,
-  type Piece,
-  type Project,
-  type Ramp,
-  type Rule,
-  type Stars,
-  type Tier,
-} from '../../model/index.ts';
-import { scattered } from '../scatter.ts';
-import { fieldAt } from './grounds.ts';
+import { emptyProject, type Project } from '../../model/index.ts';
+import { crossKit } from './cross.ts';
+import { share, tiersOf, type StartKit } from './parts.ts';
+import { roamKit } from './roam.ts';
 
-/** What ends a level well. */
-export const START_GOALS = {
-  reach: { label: 'reach a place', says: 'The exit lies across the ground; chasers and patrols are in between.' },
-  gather: { label: 'gather a share', says: 'So much of what lies there has to be gathered before the clock runs out.' },
-  beat: { label: 'beat all enemies', says: 'The player shoots; every enemy that comes has to be beaten.' },
-  survive: { label: 'survive', says: 'Hold out until the clock is down, with more sent as it goes.' },
-} as const;
-export type StartGoal = keyof typeof START_GOALS;
-
-/** What moves. */
-export const START_MOVES = {
-  roam: {
-    label: 'roams freely',
-    says: 'Seen from above; the player goes in every direction and walls are in the way.',
-  },
-} as const;
+/** What can move in a new project. */
+export const START_KITS = { roam: roamKit, cross: crossKit } as const satisfies Record<string, StartKit>;
+export type StartMoves = keyof typeof START_KITS;
 
 const keysOf = <T extends object>(entries: T): [keyof T & string, ...(keyof T & string)[]] =>
   Object.keys(entries) as [keyof T & string, ...(keyof T & string)[]];
 
-/** The three answers with which a project starts. */
-export const StartChoices = z.strictObject({
-  moves: z.enum(keysOf(START_MOVES)).describe('What moves.'),
-  goal: z.enum(keysOf(START_GOALS)).describe('What ends a level well.'),
+/** The goals that fit a way of moving, each with its words. */
+export const startGoals = (moves: StartMoves): StartKit['goals'] => START_KITS[moves].goals;
+
+/** The three answers with which a project starts, each by itself. */
+export const StartAnswers = z.strictObject({
+  moves: z.enum(keysOf(START_KITS)).describe('What moves.'),
+  goal: z.string().describe('What ends a level well: one of the goals that fit what moves.'),
   levels: z.number().int('A whole number.').min(1, 'At least one level.').max(60, 'At most 60 levels to start with.'),
 });
-export type StartChoices = z.infer<typeof StartChoices>;
+export type StartChoices = z.infer<typeof StartAnswers>;
 
-const TOKENS = 12;
-
-const parameter = (
-  key: string,
-  label: string,
-  number: Parameter['number'],
-  unit: string,
-  [min, max]: readonly [number, number],
-  ramp: Ramp,
-): Parameter => ({ key, label, number, unit, sane: { min, max }, ramp, pins: {}, note: '' });
-
-/** Half of the way from the first to the last value is gone after so many levels. */
-const halfway = (levels: number): number => Math.max(1, Math.round(levels / 3));
-
-function parametersOf({ goal, levels }: StartChoices): Parameter[] {
-  const ease = ([from, to]: Course): Ramp['shape'] => ({ type: 'ease', from, to, halfway: halfway(levels) });
-  const every = Math.max(1, Math.round(levels / 4));
-  const { speed, sent, rest, clock } = COURSES[goal];
-  const shared = [
-    parameter('enemySpeed', 'Enemy speed', 'real', 'units/s', [0.5, 6], { shape: ease(speed), roundTo: 0.05 }),
-    parameter('enemiesSent', 'Enemies sent', 'whole', '', [0, 12], {
-      shape: { type: 'steps', from: sent, add: 1, every, startingAt: 1 },
-      atMost: sent + 4,
-    }),
-    parameter('restBetween', 'Rest between them', 'seconds', 's', [1, 30], { shape: ease(rest), roundTo: 0.5 }),
-    parameter('clock', goal === 'survive' ? 'Time to survive' : 'Clock', 'seconds', 's', [5, 180], {
-      shape: ease(clock),
-      roundTo: 1,
-    }),
-  ];
-  if (goal !== 'gather') return shared;
-  return [
-    ...shared,
-    parameter('share', 'Share needed', 'share', '', [0, 1], { shape: ease([0.5, 0.85]), roundTo: 0.01 }),
-  ];
+/** Why a goal does not fit what moves, or undefined. */
+export function goalRefused({ moves, goal }: Pick<StartChoices, 'moves' | 'goal'>): string | undefined {
+  const goals = startGoals(moves);
+  return Object.hasOwn(goals, goal)
+    ? undefined
+    : `Where the player ${START_KITS[moves].label}, a level ends well by one of: ${Object.keys(goals).join(', ')}.`;
 }
 
-/** A number at the first level, and what it comes near to. */
-type Course = readonly [from: number, to: number];
-
-/** What each goal asks of the usual pacers, so that about the wanted rates come of it. Units per second, enemies, seconds. */
-const COURSES: Readonly<Record<StartGoal, { speed: Course; sent: number; rest: Course; clock: Course }>> = {
-  reach: { speed: [2.4, 4.1], sent: 1, rest: [6, 2], clock: [20, 12] },
-  gather: { speed: [2, 3.2], sent: 1, rest: [9, 5], clock: [36, 28] },
-  beat: { speed: [2.2, 4.4], sent: 3, rest: [3, 1], clock: [40, 26] },
-  survive: { speed: [3.2, 5], sent: 3, rest: [4, 2], clock: [20, 35] },
-};
-
-function kindsOf({ goal }: StartChoices): Kinds {
-  const speed = fromParameter('enemySpeed');
-  const health = goal === 'beat' ? { health: literal(2) } : {};
-  return {
-    collectables:
-      goal === 'beat'
-        ? []
-        : [{ id: 'token', name: 'Token', worth: literal(5), look: { mark: 'gem', colour: 'marigold' } }],
-    enemies: [
-      {
-        id: 'chaser',
-        name: 'Chaser',
-        movement: 'chase',
-        speed,
-        radius: 0.35,
-        sight: literal(goal === 'beat' ? 30 : 6),
-        ...health,
-      },
-      { id: 'patrol', name: 'Patrol', movement: 'patrol', speed: { ...speed, times: 0.8 }, radius: 0.35, ...health },
-    ],
-    hazards: [],
-  };
-}
-
-/** Bands of about a third of the sequence each; fewer where there are fewer levels. */
-function tiersOf(levels: number): Tier[] {
-  const third = Math.max(1, Math.round(levels / 3));
-  const names = ['Opening', 'Middle', 'Late'];
-  return names.flatMap((name, index): Tier[] => {
-    const from = 1 + index * third;
-    return from <= levels ? [{ id: `tier-${index + 1}`, name, from }] : [];
-  });
-}
-
-const share = (position: number, levels: number): number => (levels === 1 ? 0 : (position - 1) / (levels - 1));
-
-function winOf(goal: StartGoal): Rule[] {
-  const rule = (when: Condition): Rule[] => [{ id: 'won', when, then: [{ effect: 'win' }], fires: 'once' }];
-  const compare = (
-    reading: Extract<Condition, { is: 'compare' }>['reading'],
-    amount: Amount,
-    atMost = false,
-  ): Condition => ({
-    id: 'goal',
-    is: 'compare',
-    reading,
-    comparison: atMost ? 'atMost' : 'atLeast',
-    amount,
-  });
-  switch (goal) {
-    case 'reach':
-      return rule({ id: 'goal', is: 'onOff', reading: { reading: 'inside', zone: 'exit' }, on: true });
-    case 'gather':
-      return rule(
-        compare(
-          { reading: 'worth', of: 'any' },
-          { from: 'share', share: fromParameter('share'), of: 'any', measure: 'worth' },
-        ),
-      );
-    case 'beat':
-      return rule(compare({ reading: 'enemiesLeft', of: 'any' }, literal(0), true));
-    // The clock itself is what wins.
-    case 'survive':
-      return [];
-  }
-}
-
-function clockOf(goal: StartGoal): Clock {
-  const survives = goal === 'survive';
-  return {
-    limitSeconds: fromParameter('clock'),
-    starts: survives ? 'load' : 'firstMove',
-    warnAtSeconds: literal(10),
-    parSeconds: null,
-    atExpiry: survives ? 'win' : 'lose',
-  };
-}
-
-/** A share of the clock that has to be left, or so many lives where the clock is what wins. */
-function starsOf(goal: StartGoal): Stars {
-  if (goal === 'survive')
-    return { is: 'ladder', reading: 'lives', direction: 'atLeast', thresholds: [null, literal(2), literal(3)] };
-  const left = (times: number): Amount => ({ ...fromParameter('clock'), times });
-  return { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null, left(0.45), left(0.7)] };
-}
-
-/** No two levels in a row begin alike. */
-function piecesOf(goal: StartGoal, position: number): Piece[] {
-  const at = (x: number, y: number) => ({ x: x + 0.5, y: y + 0.5 });
-  const middle = goal === 'beat' || goal === 'survive';
-  return [
-    { id: 'start', piece: 'start', at: middle ? at(5, 6) : at(2, 6) },
-    ...(goal === 'reach'
-      ? [{ id: 'exit', piece: 'goal' as const, name: 'Exit', at: { x: 18, y: 5 }, width: 2, height: 3 }]
-      : []),
-    { id: 'chaser', piece: 'enemy', kind: 'chaser', at: at(15 + ((position * 2) % 3), 4 + ((position * 3) % 5)) },
-    goal === 'beat'
-      ? { id: 'chaser-2', piece: 'enemy', kind: 'chaser', at: at(9 + ((position * 3) % 5), 10) }
-      : { id: 'patrol', piece: 'enemy', kind: 'patrol', at: at(12, 2), path: [at(12, 10)] },
-    {
-      id: 'nest',
-      piece: 'spawner',
-      kind: 'chaser',
-      at: { x: 11, y: 6.5 },
-      starts: 'load',
-      howMany: fromParameter('enemiesSent'),
-      firstAfterSeconds: literal(3),
-      everySeconds: fromParameter('restBetween'),
-      safeDistance: 5,
-      spread: { width: 18, height: 9 },
-    },
-  ];
-}
-
-const BRIEFS: Readonly<Record<StartGoal, string>> = {
-  reach: 'Reach the exit.',
-  gather: 'Gather enough before the clock runs out.',
-  beat: 'Beat them all.',
-  survive: 'Hold out until the clock is down.',
-};
-
-/** @param token what is thrown over its ground, if anything */
-function levelAt(position: number, { goal, levels }: StartChoices, token: Id | undefined): Level {
-  const bare = fieldAt(position, share(position, levels), piecesOf(goal, position));
-  const count = goal === 'gather' ? TOKENS : TOKENS / 2;
-  return {
-    id: `level-${position}`,
-    name: `Level ${position}`,
-    brief: BRIEFS[goal],
-    ground: token ? scattered(bare, { kind: token, count, fromStart: 3, apart: 2.5, seed: position }).ground : bare,
-    rules: winOf(goal),
-    standingRulesOff: [],
-    clock: clockOf(goal),
-    stars: starsOf(goal),
-    tie: 'win',
-    ending: usualEnding(),
-  };
-}
+export const StartChoices = StartAnswers.superRefine((answers, context) => {
+  const message = goalRefused(answers);
+  if (message !== undefined) context.addIssue({ code: 'custom', path: ['goal'], message });
+});
 
 /** Wanted clear rates: from nearly all to three in four. */
 const wantedAt = (position: number, levels: number): number => Math.round(95 - 20 * share(position, levels)) / 100;
 
 /** A whole sequence that plays and forecasts at once: grounds, rules, tiers, ramps, lives and a clock. */
-export function startProject(choices: StartChoices): Project {
-  const { goal, levels } = choices;
-  const kinds = kindsOf(choices);
-  const project = emptyProject('New project');
-  const positions = Array.from({ length: levels }, (_, index) => index + 1);
+export function startProject({ moves, goal, levels }: StartChoices): Project {
   return {
-    ...project,
-    kinds,
-    standing: usualLosses(kinds.enemies.map(({ id }) => id)),
-    player: goal === 'beat' ? { ...project.player, shooting: usualShooting() } : project.player,
-    parameters: parametersOf(choices),
+    ...START_KITS[moves].make(emptyProject('New project'), goal, levels),
     tiers: tiersOf(levels),
-    levels: Object.fromEntries(
-      positions.map((position) => [`level-${position}`, levelAt(position, choices, kinds.collectables[0]?.id)]),
-    ),
-    slots: positions.map((position) => ({
-      id: `slot-${position}`,
-      levelId: `level-${position}`,
-      wanted: wantedAt(position, levels),
+    slots: Array.from({ length: levels }, (_, index) => ({
+      id: `slot-${index + 1}`,
+      levelId: `level-${index + 1}`,
+      wanted: wantedAt(index + 1, levels),
     })),
   };
 }

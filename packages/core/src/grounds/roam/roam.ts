@@ -1,5 +1,5 @@
 import { FASTEST, following, within, type GroundKind, type KindMotion } from '../../attempt/index.ts';
-import { cellAt, HEADING_VECTORS, HEADINGS, moveBody, nearestHeading } from '../../ground/index.ts';
+import { cellAt, fits, HEADING_VECTORS, HEADINGS, moveBody, nearestHeading } from '../../ground/index.ts';
 import { mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
 
@@ -64,7 +64,7 @@ export const roam: GroundKind<RoamMotion, RoamOwn> = {
     const { body, observed, world } = state;
     observed.distance += Math.sqrt(own.goneX * own.goneX + own.goneY * own.goneY);
     observed.height = world.grid.height - body.y;
-    const off = world.hasAvoid && world.holes[cellAt(world.grid, body.x, body.y)] === 1 ? 1 : 0;
+    const off = world.hasAvoid && !state.carried && world.holes[cellAt(world.grid, body.x, body.y)] === 1 ? 1 : 0;
     if (off === 1 && observed.offGround === 0) state.happenings.push({ tick: state.tick, what: 'fell' });
     observed.offGround = off;
   },
@@ -75,6 +75,12 @@ export const roam: GroundKind<RoamMotion, RoamOwn> = {
     body.vy = 0;
     own.goneX = 0;
     own.goneY = 0;
+  },
+  carry({ body, view }, _own, dx, dy) {
+    if (fits(view.grid, body.x + dx, body.y + dy, body.radius)) {
+      body.x += dx;
+      body.y += dy;
+    }
   },
   copy(from, to) {
     to.speed = from.speed;
@@ -88,6 +94,9 @@ export const roam: GroundKind<RoamMotion, RoamOwn> = {
       own.speed = within(value, SLOWEST, FASTEST);
     },
   },
+  label: 'roams freely',
+  controls: [{ held: ['left', 'up', 'down', 'right'], does: 'move' }],
+  readings: [],
   actions: [
     { name: 'let go' },
     ...Array.from({ length: HEADINGS }, (_, heading) => ({ name: `steer ${heading * DEGREES_PER_HEADING}°` })),

@@ -10,6 +10,8 @@ export interface Needs {
   beat: boolean[];
   anythingToBeat: boolean;
   zone: number;
+  /** Any goal will do. */
+  goal: boolean;
   latch: number;
   /** Height to be reached, units; -1 for none. */
   height: number;
@@ -21,6 +23,7 @@ export const emptyNeeds = (kindsOfCollectable: number, kindsOfEnemy: number): Ne
   beat: new Array<boolean>(kindsOfEnemy + 1).fill(false),
   anythingToBeat: false,
   zone: -1,
+  goal: false,
   latch: -1,
   height: -1,
 });
@@ -117,6 +120,13 @@ const PURSUITS: Partial<Record<ReadingName, Pursue>> = {
   height: (node, state, needs) => {
     if (node.is === 'compare') needs.height = state.verdicts.amounts[node.index] as number;
   },
+  row: (node, state, needs) => {
+    // The lower edge of that row.
+    if (node.is === 'compare') needs.height = Math.max(0, (state.verdicts.amounts[node.index] as number) - 1);
+  },
+  crossings: (_node, _state, needs) => {
+    needs.goal = true;
+  },
   inside: (node, _state, needs) => {
     if (isToTurnOn(node) && needs.zone < 0) needs.zone = node.subject;
   },
@@ -189,6 +199,7 @@ function clear(needs: Needs): void {
   needs.beat.fill(false);
   needs.anythingToBeat = false;
   needs.zone = -1;
+  needs.goal = false;
   needs.latch = -1;
   needs.height = -1;
 }

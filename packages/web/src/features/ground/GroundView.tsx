@@ -48,7 +48,7 @@ export function GroundView({ here, lostAt, head }: Props) {
   const edit = useEdit();
   const goto = useGoto();
   const change = useSequenceEdit();
-  const choices = useMemo(() => handChoices(project), [project]);
+  const choices = useMemo(() => handChoices(project, level.ground.kind), [project, level.ground.kind]);
   const [hand, setHand] = useState<Hand | null>(null);
   const [heldIds, setHeld] = useState<ReadonlySet<Id>>(NOTHING);
   const [said, setSaid] = useState('');

@@ -1,4 +1,4 @@
-import { boxOf, cellsAlong, heightOf, isArea, widthOf, type Cell } from '@stadion/core/building';
+import { boxOf, boxOn, cellsAlong, heightOf, isArea, widthOf, type Cell } from '@stadion/core/building';
 import { prepareLevel } from '@stadion/core/grounds';
 import type { Ground, Id, Level, Piece } from '@stadion/core/model';
 import { hiddenMarks, looksOf, patrolMarks, sceneOf, tieMarks, type Figure, type Mark } from '@stadion/core/scene';
@@ -39,8 +39,8 @@ interface Props {
 
 const HANDLE = 0.3;
 
-const outline = (piece: Piece): Figure => {
-  const { x, y, width, height } = boxOf(piece);
+const outline = (ground: Ground, piece: Piece): Figure => {
+  const { x, y, width, height } = boxOn(ground, piece);
   return { is: 'rectangle', x, y, width, height, stroke: 'edit', line: 0.1, round: 0.12 };
 };
 
@@ -94,7 +94,7 @@ export function Stage(props: Props) {
       ...hiddenMarks(changed),
       ...patrolMarks(project, justHeld).map((mark) => ({ ...mark, key: `held-${mark.key}` })),
       ...tieMarks(justHeld).map((mark) => ({ ...mark, key: `held-${mark.key}` })),
-      { key: 'held', figures: heldPieces.map(outline) },
+      { key: 'held', figures: heldPieces.map((piece) => outline(now, piece)) },
       {
         key: 'handles',
         figures: heldPieces.length === 1 ? heldPieces.flatMap((piece) => handles(piece)) : [],

@@ -1,4 +1,5 @@
 import {
+  asKind,
   growthRefused,
   grown,
   heightOf,
@@ -9,6 +10,7 @@ import {
   varied,
   widthOf,
 } from '@stadion/core/building';
+import { GROUND_KIND_NAMES, groundKindOf } from '@stadion/core/grounds';
 import { copyGround, lostByCopying, slotsNamed } from '@stadion/core/edits';
 import { namesFor } from '@stadion/core/attempt';
 import type { Ground, Level } from '@stadion/core/model';
@@ -74,6 +76,13 @@ export function WholeGround({ here, onOutcome, onPanel, onSay, onClear, onVaryAs
         'line',
         { label: 'Copy the ground to other levels…', onSelect: () => onPanel('copy') },
         { label: 'Clear…', onSelect: onClear },
+        'line',
+        ...GROUND_KIND_NAMES.map((kind) => ({
+          label: `The player ${groundKindOf(kind).label}`,
+          note: kind === ground.kind ? 'here' : '',
+          disabled: kind === ground.kind,
+          onSelect: () => make(`The player ${groundKindOf(kind).label}`, asKind(ground, kind)),
+        })),
       ]}
     />
   );

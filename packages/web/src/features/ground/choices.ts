@@ -1,5 +1,6 @@
+import { PIECES } from '@stadion/core/attempt';
 import { puttables, type CellName, type Puttable } from '@stadion/core/building';
-import { KINDS_OF_PIECE, type PieceName, type Project } from '@stadion/core/model';
+import { KINDS_OF_PIECE, type Ground, type PieceName, type Project } from '@stadion/core/model';
 import { kindFigures, type Figure } from '@stadion/core/scene';
 import { CELL_WORDS, type Hand } from './gestures.ts';
 
@@ -37,15 +38,20 @@ const PLAIN: Readonly<Partial<Record<PieceName, readonly Figure[]>>> = {
     { is: 'circle', x: 0, y: 0, radius: RADIUS, stroke: 'loss', line: 0.1, dash: [0.16, 0.14] },
     { is: 'circle', x: 0, y: 0, radius: 0.12, fill: 'loss' },
   ],
+  lane: [
+    { is: 'line', points: [-RADIUS, -RADIUS, RADIUS, -RADIUS], stroke: 'ink', line: 0.06 },
+    { is: 'line', points: [-RADIUS, RADIUS, RADIUS, RADIUS], stroke: 'ink', line: 0.06 },
+    { is: 'rectangle', x: -0.3, y: -0.2, width: 0.6, height: 0.4, fill: 'loss' },
+  ],
   emitter: [{ is: 'polygon', points: [0, -RADIUS, RADIUS, RADIUS, -RADIUS, RADIUS], fill: 'loss' }],
 };
 
 /** What sends or shoots is put with the first kind; its sentence says which kind. */
-const GENERAL: Readonly<Partial<Record<PieceName, string>>> = { spawner: 'Spawner', emitter: 'Emitter' };
+const GENERAL: Readonly<Partial<Record<PieceName, string>>> = { spawner: 'Spawner', emitter: 'Emitter', lane: 'Lane' };
 
 /** Everything that can be put, of what sends or shoots one for all kinds. */
-function offered(project: Project): Puttable[] {
-  const things = puttables(project);
+function offered(project: Project, on: Ground['kind']): Puttable[] {
+  const things = puttables(project).filter(({ piece }) => PIECES[piece].onlyOn?.includes(on) ?? true);
   const isFirst = (thing: Puttable): boolean => things.find(({ piece }) => piece === thing.piece) === thing;
   const general = things.filter((thing) => GENERAL[thing.piece] !== undefined && isFirst(thing));
   const plain = things.filter(({ kind }) => kind === undefined);
@@ -57,7 +63,7 @@ function offered(project: Project): Puttable[] {
 }
 
 /** Everything that can be in hand in a project, in the order in which it is offered. */
-export function handChoices(project: Project): HandChoice[] {
+export function handChoices(project: Project, on: Ground['kind']): HandChoice[] {
   const figuresOf = ({ piece, kind }: Puttable): readonly Figure[] => {
     const role = KINDS_OF_PIECE[piece];
     if (PLAIN[piece] || !role) return PLAIN[piece] ?? [];
@@ -75,7 +81,7 @@ export function handChoices(project: Project): HandChoice[] {
       hand: { is: 'cells', cells } as const,
       figures: CELL_FIGURES[cells],
     })),
-    ...offered(project).map((thing) => ({
+    ...offered(project, on).map((thing) => ({
       key: thing.key,
       label: GENERAL[thing.piece] ?? thing.label,
       hand: { is: 'thing', thing } as const,

@@ -93,7 +93,7 @@ describe('taking hold', () => {
   });
 
   it('chooses what is in hand by digits and letters, the next one on a second press', () => {
-    const choices = handChoices(demo);
+    const choices = handChoices(demo, 'roam');
     const label = (key: string, now?: string) => choiceByKey(choices, key, now)?.label;
     expect([label('1'), label('l'), label('l', 'latch'), label('§')]).toEqual(['Wall', 'Latch', 'Lavender', undefined]);
   });

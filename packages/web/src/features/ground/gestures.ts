@@ -2,6 +2,7 @@ import {
   boxOf,
   coversCell,
   isArea,
+  isLine,
   moved,
   newPiece,
   painted,
@@ -53,7 +54,9 @@ const isOn = (ground: Ground, { x, y }: Cell): boolean => ground.rows[y]?.[x] !=
 export const piecesAt = (ground: Ground, { x, y }: Cell): Piece[] =>
   ground.pieces.filter((piece) => coversCell(piece, x, y)).toSorted((one, other) => sizeOf(one) - sizeOf(other));
 
-const sizeOf = (piece: Piece): number => (isArea(piece) ? piece.width * piece.height : 0);
+/** Lines lie under all else. */
+const sizeOf = (piece: Piece): number =>
+  isLine(piece) ? Number.POSITIVE_INFINITY : isArea(piece) ? piece.width * piece.height : 0;
 
 /** The next piece to be taken hold of at a cell: the one after the one held. */
 export function nextAt(ground: Ground, cell: Cell, held: ReadonlySet<Id>): Piece | undefined {

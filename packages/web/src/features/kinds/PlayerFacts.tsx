@@ -1,9 +1,9 @@
-import { literal, usualShooting, type Amount, type Project } from '@stadion/core/model';
-import { resolveAmount } from '@stadion/core/rules';
+import { literal, usualShooting, type Project } from '@stadion/core/model';
 import { at, replaceAt } from '@stadion/core/edits';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { AmountChip } from '../../sentences/index.ts';
+import { MOVES, RoamMoves } from './moves/index.ts';
 import { nameRefused, ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';
 
 const AIMS = [
@@ -17,9 +17,6 @@ type Shooting = NonNullable<Project['player']['shooting']>;
 export function PlayerFacts({ here }: { here: LevelHere }) {
   const edit = useEdit();
   const { player, words } = here.project;
-  const number = (amount: Amount): number => resolveAmount(amount, here.values, here.placed);
-  const speed = number(player.moves.roam.speed);
-  const acceleration = Math.max(0.1, number(player.moves.roam.acceleration));
   const set = (label: string, path: string, value: unknown): void => edit({ label, patch: [replaceAt(path, value)] });
   return (
     <div>
@@ -31,32 +28,7 @@ export function PlayerFacts({ here }: { here: LevelHere }) {
           refuse={(text) => nameRefused(text, 'This', 40)}
           onCommit={(text) => set(`The player is called ${text}`, at('words', 'player'), text)}
         />
-        <span className="join">goes at</span>
-        <AmountChip
-          here={here}
-          label="Speed of the player"
-          amount={player.moves.roam.speed}
-          path={at('player', 'moves', 'roam', 'speed')}
-          step={0.1}
-          min={0.1}
-          max={25}
-        />
-        <span className="join">units a second, gets there in</span>
-        <NumberChip
-          label="Time to full speed"
-          value={speed / acceleration}
-          unit="s"
-          step={0.02}
-          min={0.01}
-          max={5}
-          onCommit={(seconds) =>
-            set(
-              `Full speed after ${seconds} s`,
-              at('player', 'moves', 'roam', 'acceleration'),
-              literal(speed / seconds),
-            )
-          }
-        />
+        <RoamMoves here={here} />
         <span className="join">, is</span>
         <NumberChip
           label="Size of the player"
@@ -88,6 +60,9 @@ export function PlayerFacts({ here }: { here: LevelHere }) {
         />
         <span className="join">after a lost life</span>
       </div>
+      {Object.entries(MOVES).map(([kind, Moves]) => (
+        <Moves key={kind} here={here} />
+      ))}
       <Shoots here={here} shooting={player.shooting} />
     </div>
   );

@@ -1,5 +1,5 @@
 import { SORTS, type AttemptState, type PreparedLevel, type StartFrom } from '@stadion/core/attempt';
-import { prepareLevel } from '@stadion/core/grounds';
+import { groundKindOf, prepareLevel } from '@stadion/core/grounds';
 import type { EndingSide } from '@stadion/core/model';
 import { READINGS, resolveAmount, secondsToTicks, ticksToSeconds } from '@stadion/core/rules';
 import { happeningInWords, looksOf, sceneOfAttempt } from '@stadion/core/scene';
@@ -9,6 +9,7 @@ import { useNavigate } from 'react-router';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts.ts';
 import { Button, formatNumber, paint, readPalette, type Palette } from '../../ui/index.ts';
+import { CONTROL_KEYS } from './controlKeys.ts';
 import { End } from './End.tsx';
 import { JudgePanel } from './JudgePanel.tsx';
 import { StartFromPanel } from './StartFromPanel.tsx';
@@ -102,8 +103,17 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
         </h1>
         <Counters here={here} state={now} />
         <div className="grow" />
-        <span className="text-[12px] whitespace-nowrap text-bar-ink-2 max-[1500px]:hidden">
-          <kbd>← ↑ ↓ →</kbd> or <kbd>W A S D</kbd> move{prepared.motion.player.shooting ? ', ' : ''}
+        <span className="text-[12px] whitespace-nowrap text-bar-ink-2 max-[1180px]:hidden">
+          {groundKindOf(prepared.kind).controls.map(({ held, does }) => (
+            <span key={does}>
+              <kbd>{held.map((control) => CONTROL_KEYS[control].arrow).join(' ')}</kbd>
+              <span className="max-[1500px]:hidden">
+                {' '}
+                or <kbd>{held.map((control) => CONTROL_KEYS[control].letter).join(' ')}</kbd>
+              </span>{' '}
+              {does}{' '}
+            </span>
+          ))}
           {prepared.motion.player.shooting ? <kbd>F</kbd> : null}
           {prepared.motion.player.shooting ? ' shoots' : ''}
         </span>

@@ -18,18 +18,9 @@ import {
 import { makeWorld } from '@stadion/core/grounds';
 import { TICK_SECONDS } from '@stadion/core/rules';
 import { placesOf, remember, type Places } from '@stadion/core/scene';
+import { CONTROL_OF } from './controlKeys.ts';
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 
-const KEYS: Readonly<Record<string, Control>> = {
-  ArrowLeft: 'left',
-  KeyA: 'left',
-  ArrowRight: 'right',
-  KeyD: 'right',
-  ArrowUp: 'up',
-  KeyW: 'up',
-  ArrowDown: 'down',
-  KeyS: 'down',
-};
 const SHOOT = 'KeyF';
 
 /** A picture later than this after the last one does not catch up: a tab in the background must not rush through an attempt. */
@@ -62,7 +53,8 @@ export interface PlayedAttempt {
 }
 
 /** The controls that the held keys stand for. */
-const controlsOf = (held: ReadonlySet<string>): Set<Control> => new Set([...held].flatMap((code) => KEYS[code] ?? []));
+const controlsOf = (held: ReadonlySet<string>): Set<Control> =>
+  new Set([...held].flatMap((code) => CONTROL_OF[code] ?? []));
 
 /** Which keys are held down right now. */
 function useHeldKeys(): RefObject<Set<string>> {
@@ -70,7 +62,7 @@ function useHeldKeys(): RefObject<Set<string>> {
   useEffect(() => {
     const keys = held.current;
     const down = (event: KeyboardEvent): void => {
-      if (!(event.code in KEYS || event.code === SHOOT) || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (!(event.code in CONTROL_OF || event.code === SHOOT) || event.ctrlKey || event.metaKey || event.altKey) return;
       // Fields, sliders and menus keep their own keys.
       if (event.target instanceof Element && event.target.closest('input, [role=menu], [role=dialog]')) return;
       event.preventDefault();

@@ -1,4 +1,4 @@
-import { START_GOALS, START_MOVES, startProject, type StartChoices, type StartGoal } from '@stadion/core/building';
+import { START_KITS, startGoals, startProject, type StartChoices, type StartMoves } from '@stadion/core/building';
 import { prepareLevel } from '@stadion/core/grounds';
 import { looksOf, sceneOf } from '@stadion/core/scene';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -35,26 +35,26 @@ export function StartSheet({ busy, onStart }: { busy: boolean; onStart: (wanted:
           onChange={(event) => setName(event.target.value)}
         />
         <span className="pt-1 font-medium">What moves</span>
-        <div role="radiogroup" aria-label="What moves" className="flex flex-wrap gap-2">
-          {(Object.keys(START_MOVES) as StartMoves[]).map((moves) => (
+        <div role="radiogroup" aria-label="What moves" className="grid grid-cols-3 gap-2">
+          {(Object.keys(START_KITS) as StartMoves[]).map((moves) => (
             <MoveChoice
               key={moves}
               moves={moves}
-              goal={choices.goal}
+              goal={goalWith(moves, choices.goal)}
               chosen={choices.moves === moves}
-              onChoose={() => setChoices({ ...choices, moves })}
+              onChoose={() => setChoices({ ...choices, moves, goal: goalWith(moves, choices.goal) })}
             />
           ))}
         </div>
         <span className="pt-1 font-medium">What ends a level well</span>
         <div role="radiogroup" aria-label="What ends a level well" className="grid grid-cols-2 gap-2">
-          {Object.entries(START_GOALS).map(([goal, { label, says }]) => (
+          {Object.entries(startGoals(choices.moves)).map(([goal, { label, says }]) => (
             <Choice
               key={goal}
               label={`To ${label}`}
               says={says}
               chosen={choices.goal === goal}
-              onChoose={() => setChoices({ ...choices, goal: goal as StartGoal })}
+              onChoose={() => setChoices({ ...choices, goal })}
             />
           ))}
         </div>
@@ -107,22 +107,26 @@ export function StartSheet({ busy, onStart }: { busy: boolean; onStart: (wanted:
   );
 }
 
-type StartMoves = StartChoices['moves'];
+/** A goal that was chosen stays where it fits what moves. */
+const goalWith = (moves: StartMoves, goal: string): string => {
+  const goals = Object.keys(startGoals(moves));
+  return goals.includes(goal) ? goal : (goals[0] as string);
+};
 
 interface MoveChoiceProps {
   moves: StartMoves;
-  goal: StartGoal;
+  goal: string;
   chosen: boolean;
   onChoose: () => void;
 }
 
 /** A way of moving, with a first level in which it is seen. */
 function MoveChoice({ moves, goal, chosen, onChoose }: MoveChoiceProps) {
-  const { label, says } = START_MOVES[moves];
+  const { label, says } = START_KITS[moves];
   const project = useMemo(() => startProject({ moves, goal, levels: 1 }), [moves, goal]);
   return (
     <Choice label={`The player ${label}`} says={says} chosen={chosen} onChoose={onChoose}>
-      <span className="mt-1 block w-52" aria-hidden>
+      <span className="mt-1.5 block" aria-hidden>
         <MovingGround project={project} position={1} label="" />
       </span>
     </Choice>
@@ -143,7 +147,7 @@ function Choice({ label, says, chosen, onChoose, children }: ChoiceProps) {
       type="button"
       role="radio"
       aria-checked={chosen}
-      className={`rounded-r border px-3 py-1.5 text-left ${chosen ? 'border-edit bg-edit-soft' : 'border-line-strong hover:bg-band'}`}
+      className={`flex flex-col rounded-r border px-3 py-1.5 text-left ${chosen ? 'border-edit bg-edit-soft' : 'border-line-strong hover:bg-band'}`}
       onClick={onChoose}
     >
       <b className={chosen ? 'text-edit-ink' : ''}>

@@ -1,0 +1,201 @@
+import { groundKindOf, USUAL_CROSS } from '../../grounds/index.ts';
+import {
+  fromParameter,
+  literal,
+  usualEnding,
+  usualLosses,
+  type Level,
+  type Parameter,
+  type Piece,
+  type Project,
+  type Rule,
+} from '../../model/index.ts';
+import { drawAt } from '../../random/index.ts';
+import { compare, ease, levelsOf, parameter, share, winningRule, type StartKit } from './parts.ts';
+
+const GOALS = {
+  reach: { label: 'reach the far side', says: 'Across lanes of traffic, before the clock runs out.' },
+  often: {
+    label: 'cross so often',
+    says: 'At each crossing the player is back at the start and the traffic is a little faster.',
+  },
+  gather: {
+    label: 'gather a share',
+    says: 'Tokens lie on and between the lanes; so many of them have to be gathered.',
+  },
+} as const;
+type Goal = keyof typeof GOALS;
+
+/** A field of usual size: the goal above, the start below, a strip to rest on in the middle. */
+const FIELD = { width: 19, height: 13 } as const;
+const MIDDLE = 6;
+/** Rows that are lanes, in the order in which they come to be: the later a level, the more of them. */
+const LANE_ROWS = [3, 9, 4, 8, 10, 2, 11, 1, 7, 5] as const;
+const FEWEST_LANES = 4;
+/** Share of the one speed at which each row drives. */
+const PACES = [1, 0.7, 1.25, 0.85, 1.1] as const;
+const TOKENS = 10;
+
+function parametersOf(goal: Goal, levels: number): Parameter[] {
+  const shared = [
+    parameter('traffic', 'Traffic speed', 'real', 'units/s', [0.5, 10], {
+      shape: ease([2.2, goal === 'reach' ? 4.6 : 3.2], levels),
+      roundTo: 0.05,
+    }),
+    parameter('gap', 'Seconds between two', 'seconds', 's', [0.8, 8], {
+      shape: ease([3, goal === 'often' ? 2.4 : 1.9], levels),
+      roundTo: 0.1,
+    }),
+    parameter('clock', 'Clock', 'seconds', 's', [5, 180], {
+      shape: ease(goal === 'reach' ? [20, 14] : [60, 45], levels),
+      roundTo: 1,
+    }),
+  ];
+  if (goal === 'often')
+    return [
+      ...shared,
+      parameter('crossings', 'Crossings needed', 'whole', '', [1, 10], {
+        shape: { type: 'steps', from: 2, add: 1, every: Math.max(1, Math.round(levels / 3)), startingAt: 1 },
+        atMost: 4,
+      }),
+    ];
+  if (goal === 'gather')
+    return [
+      ...shared,
+      parameter('share', 'Share needed', 'share', '', [0, 1], { shape: ease([0.5, 0.7], levels), roundTo: 0.01 }),
+    ];
+  return shared;
+}
+
+function lanesAt(position: number, passed: number): Piece[] {
+  const many = FEWEST_LANES + Math.round(passed * (LANE_ROWS.length - FEWEST_LANES));
+  return LANE_ROWS.slice(0, many).map((row, index): Piece => {
+    const right = (index + position) % 2 === 0;
+    return {
+      id: `lane-${index + 1}`,
+      piece: 'lane',
+      kind: index % 3 === 2 ? 'truck' : 'cart',
+      at: { x: 0.5, y: row + 0.5 },
+      towards: right ? 'right' : 'left',
+      length: index % 3 === 2 ? 3 : 1.5,
+      speed: { ...fromParameter('traffic'), times: PACES[(index + position) % PACES.length] as number },
+      spacing: 'seconds',
+      every: fromParameter('gap'),
+      jitter: 0.25,
+    };
+  });
+}
+
+function tokensAt(position: number): Piece[] {
+  return Array.from({ length: TOKENS }, (_, index): Piece => ({
+    id: `token-${index + 1}`,
+    piece: 'collectable',
+    kind: 'token',
+    at: {
+      x: 1.5 + Math.floor(drawAt(position, index, 1) * (FIELD.width - 2)),
+      y: 1.5 + ((index * 7 + position) % (FIELD.height - 2)),
+    },
+  }));
+}
+
+/** Faster by a share at each crossing, and back at the start. */
+const crossing: Rule = {
+  id: 'crossed',
+  when: { id: 'over', is: 'onOff', reading: { reading: 'inside', zone: 'far' }, on: true },
+  then: [
+    { effect: 'parameter', parameter: 'traffic', change: 'times', by: literal(1.1) },
+    { effect: 'back', to: 'start' },
+  ],
+  fires: 'eachTime',
+};
+
+const winOf = (goal: Goal): Rule[] =>
+  goal === 'reach'
+    ? winningRule({ id: 'goal', is: 'onOff', reading: { reading: 'inside', zone: 'far' }, on: true })
+    : goal === 'often'
+      ? [crossing, ...winningRule(compare({ reading: 'crossings' }, fromParameter('crossings')))]
+      : winningRule(
+          compare(
+            { reading: 'worth', of: 'any' },
+            { from: 'share', share: fromParameter('share'), of: 'any', measure: 'worth' },
+          ),
+        );
+
+const BRIEFS: Readonly<Record<Goal, string>> = {
+  reach: 'Reach the far side.',
+  often: 'Cross as often as asked.',
+  gather: 'Gather enough between the lanes.',
+};
+
+function levelAt(position: number, goal: Goal, levels: number): Level {
+  const { width, height } = FIELD;
+  const left = (times: number) => ({ ...fromParameter('clock'), times });
+  return {
+    id: `level-${position}`,
+    name: `Level ${position}`,
+    brief: BRIEFS[goal],
+    ground: {
+      kind: 'cross',
+      rows: Array.from({ length: height }, () => '.'.repeat(width)),
+      pieces: [
+        { id: 'start', piece: 'start', at: { x: Math.floor(width / 2) + 0.5, y: height - 0.5 } },
+        { id: 'far', piece: 'goal', name: 'Far side', at: { x: 0, y: 0 }, width, height: 1 },
+        {
+          id: 'strip',
+          piece: 'checkpoint',
+          name: 'Middle strip',
+          at: { x: Math.floor(width / 2) + 0.5, y: MIDDLE + 0.5 },
+        },
+        ...lanesAt(position, share(position, levels)),
+        ...(goal === 'gather' ? tokensAt(position) : []),
+      ],
+    },
+    rules: winOf(goal),
+    standingRulesOff: [],
+    clock: {
+      limitSeconds: fromParameter('clock'),
+      starts: 'firstMove',
+      warnAtSeconds: literal(5),
+      parSeconds: null,
+      atExpiry: 'lose',
+    },
+    stars: { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null, left(0.4), left(0.6)] },
+    tie: 'win',
+    ending: usualEnding(),
+  };
+}
+
+const vehicle = (id: string, name: string, mark: string): Project['kinds']['enemies'][number] => ({
+  id,
+  name,
+  movement: 'still',
+  speed: literal(0),
+  radius: 0.4,
+  look: { mark, colour: 'claret' },
+});
+
+/** From cell to cell, across lanes of traffic. */
+export const crossKit: StartKit = {
+  label: groundKindOf('cross').label,
+  says: 'Seen from above; the player goes from cell to cell, between and over what drives along the rows.',
+  goals: GOALS,
+  make(project, name, levels) {
+    const goal = name as Goal;
+    const enemies = [vehicle('cart', 'Cart', 'square'), vehicle('truck', 'Truck', 'crate')];
+    return {
+      ...project,
+      kinds: {
+        collectables:
+          goal === 'gather'
+            ? [{ id: 'token', name: 'Token', worth: literal(5), look: { mark: 'gem', colour: 'marigold' } }]
+            : [],
+        enemies,
+        hazards: [],
+      },
+      standing: usualLosses(enemies.map(({ id }) => id)),
+      player: { ...project.player, moves: { ...project.player.moves, cross: USUAL_CROSS } },
+      parameters: parametersOf(goal, levels),
+      levels: levelsOf(levels, (position) => levelAt(position, goal, levels)),
+    };
+  },
+};

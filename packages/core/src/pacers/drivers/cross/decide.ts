@@ -1,0 +1,305 @@
+import {
+  collectablesOf,
+  FIRE,
+  lanesOf,
+  latchesOf,
+  REST,
+  zonesOf,
+  type AttemptState,
+  type Collectable,
+  type PreparedLane,
+} from '../../../attempt/index.ts';
+import { cellAt, isWall, UNREACHABLE } from '../../../ground/index.ts';
+import { STEPS, type CrossOwn } from '../../../grounds/index.ts';
+import type { Player } from '../../driver.ts';
+import { plannedFor } from '../../faults/reaction.ts';
+import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
+import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
+import { driftOf, isHit, laneMapOf, raftUnder, secondsOf, seeTraffic, type LaneMap } from './traffic.ts';
+
+/** What a player on a cross ground remembers between decisions. */
+export interface CrossMemory {
+  lanes: LaneMap;
+  /** The cell in which it is, and since when. */
+  cell: number;
+  sinceTick: number;
+}
+
+export const startMemory = (state: AttemptState): CrossMemory => ({ lanes: laneMapOf(state), cell: -1, sinceTick: 0 });
+
+/** A way is looked for over so many times the foresight: crossing is planned further ahead than dodging. */
+const FORESIGHT_FACTOR = 2.5;
+const FEWEST_STEPS = 3;
+const MOST_STEPS = 14;
+/** Share of its reaction by which a player misjudges times, as a deviation. */
+const TIMING_ERROR_SHARE = 0.18;
+/** In one cell for so long a player takes more risks, and then all. Ticks. */
+const IMPATIENT_TICKS = 240;
+const DESPERATE_TICKS = 600;
+const IMPATIENT_SHARE = 0.4;
+/** Of a step: from when on the player may be met in the cell that it leads to, and until when in the one it comes from. */
+const ARRIVES_SHARE = 0.2;
+const LEAVES_SHARE = 0.7;
+/** Prices, in cells of way. */
+const PRICE = { step: 0.06, wait: 0.04, hurt: 8, caught: 50 } as const;
+const FIFTHS_PER_CELL = 5;
+/** Ways that lead so much further from the goal than the best are not followed. Cells. */
+const MOST_DETOUR = 4;
+
+/** Scratch of the decision at hand: the places that can be reached after each step, those of a step in a row. */
+const MOST_PLACES = 1024;
+const xs = new Float64Array(MOST_PLACES * 2);
+const ys = new Float64Array(MOST_PLACES * 2);
+const prices = new Float64Array(MOST_PLACES * 2);
+const firsts = new Uint8Array(MOST_PLACES * 2);
+/** By cell: the place that stands for it after the step at hand. */
+let placeOf = new Int32Array(0);
+/** By cell: for which step at hand it was asked whether who enters it is hit, and the answer. */
+let asked = new Float64Array(0);
+let hit = new Uint8Array(0);
+let asking = 0;
+const own: CrossOwn = { stepTicks: 1, restTicks: 0, left: 0, resting: 0, toX: 0, toY: 0, gone: 0, wasInGoal: false };
+const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
+
+/** The cell of an area that is nearest by the way from another. */
+function nearestIn(
+  state: AttemptState,
+  area: { x: number; y: number; width: number; height: number },
+  from: number,
+): number {
+  const { grid, maps } = state.view;
+  const row = Math.floor(from / grid.width);
+  const column = from % grid.width;
+  const right = Math.min(grid.width - 1, Math.ceil(area.x + area.width) - 1);
+  const bottom = Math.min(grid.height - 1, Math.ceil(area.y + area.height) - 1);
+  const [left, top] = [Math.floor(area.x), Math.floor(area.y)];
+  const nearX = Math.min(right, Math.max(left, column));
+  const nearY = Math.min(bottom, Math.max(top, row));
+  let best = -1;
+  let least = Number.POSITIVE_INFINITY;
+  const weigh = (cell: number): void => {
+    if (grid.walls[cell] === 1) return;
+    const way = maps.to(cell)[from] as number;
+    if (way >= least) return;
+    least = way;
+    best = cell;
+  };
+  for (let x = left; x <= right; x++) weigh(nearY * grid.width + x);
+  for (let y = top; y <= bottom; y++) weigh(y * grid.width + nearX);
+  return best;
+}
+
+/** The nearest piece that is needed. Its cell, or -1. */
+function nearestPiece({ needs }: Player, state: AttemptState, from: number): number {
+  const { grid, maps } = state.view;
+  const { all, remaining, remainingCount } = collectablesOf(state);
+  const any = needs.gather.length - 1;
+  let best = -1;
+  let least = UNREACHABLE;
+  for (let i = 0; i < remainingCount; i++) {
+    const piece = all[remaining[i] as number] as Collectable;
+    if (!needs.gather[any] && !needs.gather[piece.kind]) continue;
+    const cell = cellAt(grid, piece.x, piece.y);
+    if (grid.walls[cell] === 1) continue;
+    const way = maps.to(cell)[from] as number;
+    if (way >= least) continue;
+    least = way;
+    best = cell;
+  }
+  return best;
+}
+
+/** The cell that the player heads for, or -1 for nowhere. */
+function goalOf(player: Player, state: AttemptState, from: number): number {
+  const { needs } = player;
+  const { level, grid } = state.world;
+  if (needs.anythingToGather) {
+    const cell = nearestPiece(player, state, from);
+    if (cell >= 0) return cell;
+  }
+  const latch = latchesOf(level)[needs.latch];
+  if (latch) return cellAt(grid, latch.x, latch.y);
+  const zones = zonesOf(level);
+  const zone = needs.goal ? zones.find(({ goal }) => goal) : zones[needs.zone];
+  if (zone) return nearestIn(state, zone, from);
+  if (needs.height >= 0) {
+    const top = Math.max(0, Math.ceil(grid.height - needs.height) - 1);
+    return nearestIn(state, { x: 0, y: top, width: grid.width, height: 1 }, from);
+  }
+  return -1;
+}
+
+/** When the step under way at that time ends, or the last one before it did; -1 for none. Ticks from now. */
+let landing = -1;
+
+/** Sets the scratch body to where the player will be when it can act, by what it has decided so far. Returns in how many ticks. */
+function imagineUntilFree({ reaction }: Player, state: AttemptState): number {
+  const { world, view } = state;
+  Object.assign(body, state.body);
+  world.kind.copy(state.own, own);
+  let ticks = 0;
+  landing = own.left > 0 ? own.left : -1;
+  for (; ticks < reaction.ticks; ticks++) {
+    world.kind.moveBody(world, view, body, own, plannedFor(reaction, state.tick + ticks) % FIRE);
+    if (own.left > 0) landing = ticks + 1 + own.left;
+  }
+  if (own.left > 0) {
+    ticks += own.left;
+    body.x = own.toX;
+    body.y = own.toY;
+    return ticks + own.restTicks;
+  }
+  return ticks + own.resting;
+}
+
+/** What a player of these abilities does next. @returns an input of the kind of ground */
+export function chooseStep(player: Player, state: AttemptState, memory: CrossMemory): number {
+  const { abilities, needs, stream } = player;
+  const { world, view } = state;
+  const { grid, maps } = view;
+  const misjudged = stream.nextBell() * secondsOf(player.reaction.ticks) * TIMING_ERROR_SHARE;
+  pendingNeeds(state, needs);
+  player.fires = needs.anythingToBeat && world.level.motion.player.shooting !== null;
+  const standing = cellAt(grid, state.body.x, state.body.y);
+  if (standing !== memory.cell) {
+    memory.cell = standing;
+    memory.sinceTick = state.tick;
+  }
+  const still = state.tick - memory.sinceTick;
+  const risk = still > DESPERATE_TICKS ? 0 : still > IMPATIENT_TICKS ? IMPATIENT_SHARE : 1;
+  const freeInTicks = imagineUntilFree(player, state);
+  // Decided again before it matters.
+  if (freeInTicks > player.reaction.ticks + TICKS_BETWEEN_DECISIONS) return REST;
+  const freeIn = secondsOf(freeInTicks);
+  const stepSeconds = secondsOf(own.stepTicks);
+  const cycle = secondsOf(own.stepTicks + own.restTicks);
+  const steps = Math.min(
+    MOST_STEPS,
+    Math.max(FEWEST_STEPS, Math.ceil((abilities.foresightSeconds * FORESIGHT_FACTOR) / cycle)),
+  );
+  seeTraffic(memory.lanes, state, misjudged, abilities.cautionUnits * risk, freeIn + (steps + 1) * cycle);
+  // Who is carried, or lands on what carries, goes on with it until then.
+  const landsIn = landing >= 0 ? secondsOf(landing) : 0;
+  const raft = raftUnder(memory.lanes, state, body.x, body.y, landsIn);
+  if (raft >= 0) drift(state, raft, freeIn - landsIn, body);
+  const from = cellAt(grid, body.x, body.y);
+  let goal = goalOf(player, state, from);
+  if (
+    (goal < 0 ? needs.anythingToGather : (maps.to(goal)[from] as number) === UNREACHABLE) &&
+    state.observed.gates.length > 0
+  ) {
+    needsToOpenTheWay(state, needs);
+    goal = goalOf(player, state, from);
+  }
+  return search(memory.lanes, state, maps.to(goal < 0 ? from : goal), freeIn, stepSeconds, cycle, steps);
+}
+
+/** Moves a place along with a raft. */
+function drift(state: AttemptState, raft: number, seconds: number, place: { x: number; y: number }): void {
+  const way = driftOf(state, raft, seconds);
+  if ((lanesOf(state.world.level)[raft] as PreparedLane).alongRow) place.x += way;
+  else place.y += way;
+}
+
+const landed = { x: 0, y: 0 };
+
+/** Looks for the best way through cells and time. @param distances to the goal, by cell @returns the first input of it */
+function search(
+  lanes: LaneMap,
+  state: AttemptState,
+  distances: Int32Array,
+  freeIn: number,
+  stepSeconds: number,
+  cycle: number,
+  steps: number,
+): number {
+  const { world, view } = state;
+  const { grid } = view;
+  const { width, height } = grid;
+  if (placeOf.length < width * height) {
+    placeOf = new Int32Array(width * height);
+    asked = new Float64Array(width * height);
+    hit = new Uint8Array(width * height);
+  }
+  let base = 0;
+  let count = 1;
+  xs[0] = body.x;
+  ys[0] = body.y;
+  prices[0] = 0;
+  firsts[0] = REST;
+  let best = REST;
+  let least = Number.POSITIVE_INFINITY;
+  for (let k = 0; k < steps && count > 0; k++) {
+    const next = base === 0 ? MOST_PLACES : 0;
+    const now = freeIn + k * cycle;
+    const then = now + cycle;
+    placeOf.fill(-1);
+    asking++;
+    let reached = 0;
+    // What does not get further is caught in the end: the later, the better.
+    const before = k === 0 ? Number.POSITIVE_INFINITY : least;
+    least = Number.POSITIVE_INFINITY;
+    for (let i = base; i < base + count; i++) {
+      const x = xs[i] as number;
+      const y = ys[i] as number;
+      // Who cannot even leave in time cannot stay either.
+      if (isHit(lanes, state, x, y, now, now + stepSeconds * LEAVES_SHARE)) continue;
+      for (let input = 0; input < STEPS.length; input++) {
+        const [dx, dy] = STEPS[input] as readonly [number, number];
+        const column = Math.floor(x) + dx;
+        const row = Math.floor(y) + dy;
+        if (isWall(grid, column, row)) continue;
+        if (input === REST) {
+          landed.x = x;
+          landed.y = y;
+          if (isHit(lanes, state, x, y, now, then)) continue;
+        } else {
+          landed.x = column + 0.5;
+          landed.y = row + 0.5;
+          const entered = row * width + column;
+          if (asked[entered] !== asking) {
+            asked[entered] = asking;
+            hit[entered] = isHit(lanes, state, landed.x, landed.y, now + stepSeconds * ARRIVES_SHARE, then) ? 1 : 0;
+          }
+          if (hit[entered] === 1) continue;
+        }
+        let price = (prices[i] as number) + (input === REST ? PRICE.wait : PRICE.step);
+        const lands = input === REST ? now : now + stepSeconds;
+        const raft = raftUnder(lanes, state, landed.x, landed.y, lands);
+        if (raft >= 0) {
+          drift(state, raft, then - lands, landed);
+          if (isWall(grid, Math.floor(landed.x), Math.floor(landed.y))) continue;
+        }
+        const cell = Math.floor(landed.y) * width + Math.floor(landed.x);
+        if (raft < 0 && world.avoid[cell] === 1) {
+          // Without ground nobody stands; what only hurts has its price.
+          if (world.holes[cell] === 1) continue;
+          price += PRICE.hurt;
+        }
+        const first = k === 0 ? input : (firsts[i] as number);
+        const distance = distances[cell] as number;
+        const way = distance === UNREACHABLE ? width * height : distance / FIFTHS_PER_CELL;
+        // Whoever is there need go no further.
+        const worth = distance === 0 ? price - (steps - k) : price + way;
+        if (worth < least) {
+          least = worth;
+          best = first;
+        }
+        if (worth > before + MOST_DETOUR) continue;
+        const known = placeOf[cell] as number;
+        if (known >= 0 && (prices[known] as number) <= price) continue;
+        if (known < 0 && reached >= MOST_PLACES) continue;
+        const place = known >= 0 ? known : next + reached++;
+        placeOf[cell] = place;
+        xs[place] = landed.x;
+        ys[place] = landed.y;
+        prices[place] = price;
+        firsts[place] = first;
+        if (distance === 0) return first;
+      }
+    }
+    base = next;
+    count = reached;
+  }
+  return best;
+}

@@ -1,0 +1,1 @@
+export { crossDriver } from './driver.ts';
