@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { execFileSync } from 'node:child_process';
 import path from 'node:path';
-import { finalHashes, type PatchSuiteTest } from '@stadion/core/testing';
+import { finalHashes, kindHashes, type PatchSuiteTest } from '@stadion/core/testing';
 import { createRequire } from 'node:module';
 import { journey } from './harness/journey.ts';
 
@@ -27,6 +27,11 @@ describe('the same seed', () => {
     expect(inNode).toHaveLength(SEEDS);
     expect(new Set(inNode).size).toBeGreaterThan(SEEDS * 0.95);
     expect(inBrowser).toEqual(inNode);
+  });
+
+  it('gives the same attempt on every kind of ground, over 50 seeds each', async () => {
+    const inBrowser = await at.page.driver.executeScript(`${bundle()}; return hashes.kindHashes(50);`);
+    expect(inBrowser).toEqual(kindHashes(50));
   });
 });
 

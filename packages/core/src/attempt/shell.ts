@@ -3,7 +3,7 @@ import type { Amount, GoesOn, Ground, Level, Piece, PieceName, Project, ReadingN
 import type { Judge, Observed, Resolving, ScoreTerm, Verdicts } from '../rules/index.ts';
 import type { KindMotion, PreparedLevel } from './level.ts';
 import type { Looks } from './looks.ts';
-import type { Mark, Places } from './mark.ts';
+import type { Figure, Mark, Places } from './mark.ts';
 
 /*
  * What an attempt is made of. These types need one another, so they stand together: the state knows its world, a world
@@ -170,6 +170,10 @@ export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknow
   dials: Readonly<Record<string, (state: AttemptState, own: Own, value: number) => void>>;
   /** An input is an index into these; keys, pacers and recordings share it. The first one lets go. */
   actions: readonly Action[];
+  /** Characters that its rows may hold. */
+  cells: string;
+  /** What is drawn behind everything. @param rows of the ground */
+  backdrop?(rows: readonly string[]): Figure[];
   /** Held controls and what they do, for a person who plays. */
   controls: readonly { held: readonly Control[]; does: string }[];
   /** What the player does on it. @example 'roams freely' */

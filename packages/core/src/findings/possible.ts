@@ -50,6 +50,7 @@ export function rangeOf(reading: Reading, here: SlotFacts): Range {
     case 'inside':
     case 'touching':
     case 'offGround':
+    case 'touchingWall':
       return { least: 0, most: 1 };
     default:
       return ANY;

@@ -9,12 +9,14 @@ import {
 import type { Ground, Level, Project } from '../model/index.ts';
 import type { Resolving } from '../rules/index.ts';
 import { cross } from './cross/index.ts';
+import { lift } from './lift/index.ts';
 import { roam } from './roam/index.ts';
 
 /** Every kind of ground. Their motions and what they remember are their own: nobody else looks into them. */
 const GROUND_KINDS: Readonly<Record<Ground['kind'], GroundKind>> = {
   roam: roam as unknown as GroundKind,
   cross: cross as unknown as GroundKind,
+  lift: lift as unknown as GroundKind,
 };
 
 /** The names of all kinds of ground. */

@@ -3,8 +3,14 @@ import { keyed } from './keyed.ts';
 import { Limits } from './limits.ts';
 import { PieceEntry, type Piece } from './piece.ts';
 
+const SEEN_FROM_ABOVE = {
+  pattern: /^[#.~]+$/,
+  said: 'A row is made of # (wall), . (open) and ~ (no ground).',
+};
+const SEEN_FROM_ASIDE = { pattern: /^[#.]+$/, said: 'A row is made of # (wall) and . (open).' };
+
 /** Cells as text, all rows equally long; and the pieces on them. */
-const groundOf = <K extends string>(kind: K) =>
+const groundOf = <K extends string>(kind: K, cells: { pattern: RegExp; said: string }) =>
   z
     .strictObject({
       kind: z.literal(kind),
@@ -12,7 +18,7 @@ const groundOf = <K extends string>(kind: K) =>
         .array(
           z
             .string()
-            .regex(/^[#.~]+$/, 'A row is made of # (wall), . (open) and ~ (no ground).')
+            .regex(cells.pattern, cells.said)
             .min(Limits.groundLeast, 'A ground is at least 4 cells wide.')
             .max(Limits.groundWidth, 'A ground is at most 64 cells wide.'),
         )
@@ -48,10 +54,14 @@ const groundOf = <K extends string>(kind: K) =>
 
 /** A level's playing field, by its kind. */
 export const GroundEntry = z
-  .discriminatedUnion('kind', [groundOf('roam'), groundOf('cross')])
+  .discriminatedUnion('kind', [
+    groundOf('roam', SEEN_FROM_ABOVE),
+    groundOf('cross', SEEN_FROM_ABOVE),
+    groundOf('lift', SEEN_FROM_ASIDE),
+  ])
   .meta({ title: 'Ground' });
 export type GroundEntry = z.infer<typeof GroundEntry>;
 
 type Read<Entry> = Entry extends { pieces: unknown } ? Omit<Entry, 'pieces'> & { pieces: Piece[] } : Entry;
-/** As it is read: its pieces in a list. Of roam and cross: # wall, . open, ~ no ground. */
+/** As it is read: its pieces in a list. # wall, . open; seen from above also ~ no ground. */
 export type Ground = Read<GroundEntry>;

@@ -48,6 +48,16 @@ export const ProjectDocument = z
             speed: Amount.describe('Units per second.'),
             acceleration: Amount.describe('Units per second squared.'),
           }),
+          lift: z
+            .strictObject({
+              forward: Amount.describe('Units per second to the right, all the time; 0 for none.'),
+              steer: Amount.describe('Units per second to the left or right as it is held; 0 for none.'),
+              rise: Amount.describe('Units per second squared upwards while held.'),
+              gravity: Amount.describe('Units per second squared downwards else.'),
+              mostUp: Amount.describe('Units per second.'),
+              mostDown: Amount.describe('Units per second.'),
+            })
+            .optional(),
           cross: z
             .strictObject({
               stepSeconds: Amount.describe('Seconds from one cell to the next.'),

@@ -28,6 +28,10 @@ export interface Observed {
   crossings: number;
   /** From 1 at the lower edge: the row in which the player is. */
   row: number;
+  /** Units per second upwards. */
+  climbRate: number;
+  /** 1 while a wall or an edge is touched. */
+  touchingWall: number;
   /** Points given by milestones. */
   bonus: number;
   /** What the score is made of besides. */
@@ -92,6 +96,8 @@ export function emptyObserved(sizes: Partial<ObservedSizes> = {}): Observed {
     offGround: 0,
     crossings: 0,
     row: 0,
+    climbRate: 0,
+    touchingWall: 0,
     bonus: 0,
     scoreTerms: [],
     worth: zeros(collectables + 1),

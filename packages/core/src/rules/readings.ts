@@ -7,7 +7,7 @@ export type SubjectSort = 'collectable' | 'enemy' | 'toucher' | 'zone' | 'latch'
 
 /** Everything Stadion knows of one reading. */
 export interface ReadingDefinition {
-  unit: 'points' | 'count' | 'seconds' | 'lives' | 'health' | 'length' | 'on/off';
+  unit: 'points' | 'count' | 'seconds' | 'lives' | 'health' | 'length' | 'speed' | 'on/off';
   subject: SubjectSort;
   /** The ways it can move during an attempt. */
   direction: 'up' | 'down' | 'both';
@@ -95,6 +95,8 @@ export const READINGS: { readonly [N in ReadingName]: ReadingDefinition } = {
   offGround: { unit: 'on/off', subject: 'none', direction: 'both', step: 1, ...single('offGround') },
   crossings: { unit: 'count', subject: 'none', direction: 'up', step: 1, ...single('crossings') },
   row: { unit: 'count', subject: 'none', direction: 'both', step: 1, ...single('row') },
+  climbRate: { unit: 'speed', subject: 'none', direction: 'both', step: 0.01, ...single('climbRate') },
+  touchingWall: { unit: 'on/off', subject: 'none', direction: 'both', step: 1, ...single('touchingWall') },
 };
 
 export const readingDefinition = (reading: Reading): ReadingDefinition => READINGS[reading.reading];

@@ -11,6 +11,7 @@ import {
   type Places,
   type PreparedLevel,
 } from '../attempt/index.ts';
+import { groundKindOf } from '../grounds/index.ts';
 
 interface Block {
   x: number;
@@ -41,6 +42,7 @@ function blocksOf(rows: readonly string[], character: string): Block[] {
 }
 
 interface Cells {
+  kind: PreparedLevel['kind'];
   below: Mark[];
   walls: Mark;
 }
@@ -48,9 +50,9 @@ interface Cells {
 const known = new WeakMap<readonly string[], Cells>();
 
 /** The cells of a ground; worked out once for all frames of an attempt. */
-function cellsOf(rows: readonly string[]): Cells {
+function cellsOf({ kind, motion: { rows } }: PreparedLevel): Cells {
   const before = known.get(rows);
-  if (before) return before;
+  if (before?.kind === kind) return before;
   const width = rows[0]?.length ?? 0;
   const walls = blocksOf(rows, '#').map((block): Figure => ({ is: 'rectangle', ...block, fill: 'wall' }));
   const holes = blocksOf(rows, '~').flatMap((block): Figure[] => [
@@ -58,10 +60,15 @@ function cellsOf(rows: readonly string[]): Cells {
     { is: 'hatch', ...block, stroke: 'ink', line: 0.04 },
   ]);
   const cells: Cells = {
+    kind,
     below: [
       {
         key: 'ground',
-        figures: [{ is: 'rectangle', x: 0, y: 0, width, height: rows.length, fill: 'ground' }, ...holes],
+        figures: [
+          { is: 'rectangle', x: 0, y: 0, width, height: rows.length, fill: 'ground' },
+          ...(groundKindOf(kind).backdrop?.(rows) ?? []),
+          ...holes,
+        ],
       },
     ],
     walls: { key: 'walls', figures: walls },
@@ -72,7 +79,7 @@ function cellsOf(rows: readonly string[]): Cells {
 
 /** Everything that stands on a ground, lowest first. */
 function marksOf(level: PreparedLevel, looks?: Looks, now?: Moment): Mark[] {
-  const { below, walls } = cellsOf(level.motion.rows);
+  const { below, walls } = cellsOf(level);
   const layer = (wanted: number): Mark[] =>
     SORTS.flatMap((sort) =>
       (sort.layer ?? 1) === wanted ? (sort.scene?.(level.motion.pieces[sort.name], level, now, looks) ?? []) : [],

@@ -2,3 +2,4 @@ export * from './garden.ts';
 export { finalHashes } from './finalHashes.ts';
 export { patchSuiteFailures, type PatchSuiteTest } from './patchSuite.ts';
 export { after } from './after.ts';
+export { kindHashes } from './kindHashes.ts';

@@ -268,6 +268,20 @@ function waysToLose(here: LevelHere): Intent[] {
       'fall pit hole',
       costsALife('fell-life', so('off', { reading: 'offGround' }), ['gathered']),
     ),
+    ...(groundKindOf(here.level.ground.kind).readings.includes('touchingWall')
+      ? [
+          lose(
+            'A wall or an edge that is touched costs a life',
+            'walls crash',
+            costsALife('touch-wall', so('wall', { reading: 'touchingWall' })),
+          ),
+          lose(
+            'A wall or an edge is touched',
+            'walls crash',
+            loses('hit-wall', 'Touched a wall', so('wall', { reading: 'touchingWall' })),
+          ),
+        ]
+      : []),
     lose('The clock runs out', 'time expiry', [], {
       atExpiry: 'lose',
       limitSeconds: here.level.clock.limitSeconds ?? literal(60),

@@ -152,6 +152,7 @@ export const cross: GroundKind<CrossMotion, CrossOwn> = {
       own.restTicks = restTicksOf(value);
     },
   },
+  cells: '#.~',
   label: 'crosses lanes',
   controls: [{ held: ['left', 'up', 'down', 'right'], does: 'step' }],
   readings: ['crossings', 'row'],

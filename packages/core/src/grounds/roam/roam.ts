@@ -94,6 +94,7 @@ export const roam: GroundKind<RoamMotion, RoamOwn> = {
       own.speed = within(value, SLOWEST, FASTEST);
     },
   },
+  cells: '#.~',
   label: 'roams freely',
   controls: [{ held: ['left', 'up', 'down', 'right'], does: 'move' }],
   readings: [],

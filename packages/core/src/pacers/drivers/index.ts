@@ -1,10 +1,12 @@
 import type { Ground } from '../../model/index.ts';
 import type { Driver } from '../driver.ts';
 import { crossDriver } from './cross/index.ts';
+import { liftDriver } from './lift/index.ts';
 import { roamDriver } from './roam/index.ts';
 
 /** How players think, by kind of ground. What a driver remembers is its own. */
 export const DRIVERS: Readonly<Record<Ground['kind'], Driver>> = {
   roam: roamDriver as Driver,
   cross: crossDriver as Driver,
+  lift: liftDriver as Driver,
 };

@@ -19,7 +19,7 @@ export function FactsOfGround({ here, reach }: { here: LevelHere; reach: Reach }
       {widthOf(level.ground)} × {heightOf(level.ground)} cells, {level.ground.pieces.length} pieces. The furthest cell
       is <b>{formatNumber(reach.furthest, 1)}</b> units from the start.{' '}
       {away.length === 0 ? (
-        <>All {reach.wanted} things to come to can be reached.</>
+        <>{reach.wanted === 1 ? 'The one thing' : `All ${reach.wanted} things`} to come to can be reached.</>
       ) : (
         <b className="text-loss">Cannot be reached, even with all gates open: {away.join(', ')}.</b>
       )}

@@ -1,5 +1,6 @@
 import { PIECES } from '@stadion/core/attempt';
-import { puttables, type CellName, type Puttable } from '@stadion/core/building';
+import { groundKindOf } from '@stadion/core/grounds';
+import { CELLS, puttables, type CellName, type Puttable } from '@stadion/core/building';
 import { KINDS_OF_PIECE, type Ground, type PieceName, type Project } from '@stadion/core/model';
 import { kindFigures, type Figure } from '@stadion/core/scene';
 import { CELL_WORDS, type Hand } from './gestures.ts';
@@ -75,12 +76,14 @@ export function handChoices(project: Project, on: Ground['kind']): HandChoice[] 
     );
   };
   return [
-    ...(Object.keys(CELL_WORDS) as CellName[]).map((cells) => ({
-      key: `cells ${cells}`,
-      label: CELL_WORDS[cells],
-      hand: { is: 'cells', cells } as const,
-      figures: CELL_FIGURES[cells],
-    })),
+    ...(Object.keys(CELL_WORDS) as CellName[])
+      .filter((cells) => groundKindOf(on).cells.includes(CELLS[cells]))
+      .map((cells) => ({
+        key: `cells ${cells}`,
+        label: CELL_WORDS[cells],
+        hand: { is: 'cells', cells } as const,
+        figures: CELL_FIGURES[cells],
+      })),
     ...offered(project, on).map((thing) => ({
       key: thing.key,
       label: GENERAL[thing.piece] ?? thing.label,

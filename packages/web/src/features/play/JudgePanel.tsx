@@ -79,7 +79,7 @@ function Row({ condition, node, state, here, depth }: RowProps) {
     const after = length.unit === '' ? '' : ` ${length.unit}`;
     if (node.is === 'compare' && condition.is === 'compare') {
       words = `${reading} ${comparisonInWords(condition.reading, condition.comparison)} ${formatNumber((state.verdicts.amounts[node.index] ?? node.amount) * length.scale)}${after}`;
-      figures = `${formatNumber(number * length.scale, unit === 'seconds' || unit === 'length' ? 1 : 0)}${after}`;
+      figures = `${formatNumber(number * length.scale, unit === 'seconds' || unit === 'length' || unit === 'speed' ? 1 : 0)}${after}`;
     } else {
       words = condition.is === 'onOff' && !condition.on ? `not: ${reading}` : reading;
       figures = number === 0 ? 'no' : 'yes';

@@ -55,6 +55,7 @@ export function MovingGround({ project, position, label }: Props) {
   const { rows } = world.level.motion;
   return (
     <GroundPicture
+      fills
       marks={shown ? sceneOfAttempt(shown, placesOf(shown), 1, looks) : sceneOf(world.level, looks)}
       width={rows[0]?.length ?? 1}
       height={rows.length}

@@ -126,7 +126,7 @@ function MoveChoice({ moves, goal, chosen, onChoose }: MoveChoiceProps) {
   const project = useMemo(() => startProject({ moves, goal, levels: 1 }), [moves, goal]);
   return (
     <Choice label={`The player ${label}`} says={says} chosen={chosen} onChoose={onChoose}>
-      <span className="mt-1.5 block" aria-hidden>
+      <span className="relative mt-1.5 block h-32 overflow-hidden" aria-hidden>
         <MovingGround project={project} position={1} label="" />
       </span>
     </Choice>

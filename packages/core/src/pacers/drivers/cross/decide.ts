@@ -1,20 +1,11 @@
-import {
-  collectablesOf,
-  FIRE,
-  lanesOf,
-  latchesOf,
-  REST,
-  zonesOf,
-  type AttemptState,
-  type Collectable,
-  type PreparedLane,
-} from '../../../attempt/index.ts';
+import { FIRE, lanesOf, REST, type AttemptState, type PreparedLane } from '../../../attempt/index.ts';
 import { cellAt, isWall, UNREACHABLE } from '../../../ground/index.ts';
 import { STEPS, type CrossOwn } from '../../../grounds/index.ts';
 import type { Player } from '../../driver.ts';
 import { plannedFor } from '../../faults/reaction.ts';
-import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
+import { pendingNeeds } from '../../goals/index.ts';
 import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
+import { openGoalOf } from '../aims.ts';
 import { driftOf, isHit, laneMapOf, raftUnder, secondsOf, seeTraffic, type LaneMap } from './traffic.ts';
 
 /** What a player on a cross ground remembers between decisions. */
@@ -60,74 +51,6 @@ let hit = new Uint8Array(0);
 let asking = 0;
 const own: CrossOwn = { stepTicks: 1, restTicks: 0, left: 0, resting: 0, toX: 0, toY: 0, gone: 0, wasInGoal: false };
 const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
-
-/** The cell of an area that is nearest by the way from another. */
-function nearestIn(
-  state: AttemptState,
-  area: { x: number; y: number; width: number; height: number },
-  from: number,
-): number {
-  const { grid, maps } = state.view;
-  const row = Math.floor(from / grid.width);
-  const column = from % grid.width;
-  const right = Math.min(grid.width - 1, Math.ceil(area.x + area.width) - 1);
-  const bottom = Math.min(grid.height - 1, Math.ceil(area.y + area.height) - 1);
-  const [left, top] = [Math.floor(area.x), Math.floor(area.y)];
-  const nearX = Math.min(right, Math.max(left, column));
-  const nearY = Math.min(bottom, Math.max(top, row));
-  let best = -1;
-  let least = Number.POSITIVE_INFINITY;
-  const weigh = (cell: number): void => {
-    if (grid.walls[cell] === 1) return;
-    const way = maps.to(cell)[from] as number;
-    if (way >= least) return;
-    least = way;
-    best = cell;
-  };
-  for (let x = left; x <= right; x++) weigh(nearY * grid.width + x);
-  for (let y = top; y <= bottom; y++) weigh(y * grid.width + nearX);
-  return best;
-}
-
-/** The nearest piece that is needed. Its cell, or -1. */
-function nearestPiece({ needs }: Player, state: AttemptState, from: number): number {
-  const { grid, maps } = state.view;
-  const { all, remaining, remainingCount } = collectablesOf(state);
-  const any = needs.gather.length - 1;
-  let best = -1;
-  let least = UNREACHABLE;
-  for (let i = 0; i < remainingCount; i++) {
-    const piece = all[remaining[i] as number] as Collectable;
-    if (!needs.gather[any] && !needs.gather[piece.kind]) continue;
-    const cell = cellAt(grid, piece.x, piece.y);
-    if (grid.walls[cell] === 1) continue;
-    const way = maps.to(cell)[from] as number;
-    if (way >= least) continue;
-    least = way;
-    best = cell;
-  }
-  return best;
-}
-
-/** The cell that the player heads for, or -1 for nowhere. */
-function goalOf(player: Player, state: AttemptState, from: number): number {
-  const { needs } = player;
-  const { level, grid } = state.world;
-  if (needs.anythingToGather) {
-    const cell = nearestPiece(player, state, from);
-    if (cell >= 0) return cell;
-  }
-  const latch = latchesOf(level)[needs.latch];
-  if (latch) return cellAt(grid, latch.x, latch.y);
-  const zones = zonesOf(level);
-  const zone = needs.goal ? zones.find(({ goal }) => goal) : zones[needs.zone];
-  if (zone) return nearestIn(state, zone, from);
-  if (needs.height >= 0) {
-    const top = Math.max(0, Math.ceil(grid.height - needs.height) - 1);
-    return nearestIn(state, { x: 0, y: top, width: grid.width, height: 1 }, from);
-  }
-  return -1;
-}
 
 /** When the step under way at that time ends, or the last one before it did; -1 for none. Ticks from now. */
 let landing = -1;
@@ -183,14 +106,7 @@ export function chooseStep(player: Player, state: AttemptState, memory: CrossMem
   const raft = raftUnder(memory.lanes, state, body.x, body.y, landsIn);
   if (raft >= 0) drift(state, raft, freeIn - landsIn, body);
   const from = cellAt(grid, body.x, body.y);
-  let goal = goalOf(player, state, from);
-  if (
-    (goal < 0 ? needs.anythingToGather : (maps.to(goal)[from] as number) === UNREACHABLE) &&
-    state.observed.gates.length > 0
-  ) {
-    needsToOpenTheWay(state, needs);
-    goal = goalOf(player, state, from);
-  }
+  const goal = openGoalOf(player, state, from);
   return search(memory.lanes, state, maps.to(goal < 0 ? from : goal), freeIn, stepSeconds, cycle, steps);
 }
 

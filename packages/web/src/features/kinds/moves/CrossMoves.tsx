@@ -1,30 +1,23 @@
-import { at, setOptional } from '@stadion/core/edits';
+import { at } from '@stadion/core/edits';
 import { USUAL_CROSS } from '@stadion/core/grounds';
-import { useEdit } from '../../../project/hooks.ts';
 import type { LevelHere } from '../../../project/levelHere.ts';
 import { AmountChip } from '../../../sentences/index.ts';
+import { NoMoves } from './NoMoves.tsx';
 
 /** How the player steps where it crosses lanes. */
 export function CrossMoves({ here }: { here: LevelHere }) {
-  const edit = useEdit();
-  const { player, levels } = here.project;
-  const { cross } = player.moves;
+  const { cross } = here.project.player.moves;
   const path = at('player', 'moves', 'cross');
-  if (!cross) {
-    const crosses = Object.values(levels).some(({ ground }) => ground.kind === 'cross');
-    return crosses ? (
-      <div className="say">
-        <span className="text-ink-3">Between lanes it steps as usual.</span>
-        <button
-          type="button"
-          className="link"
-          onClick={() => edit({ label: 'Steps of the player', patch: setOptional(path, undefined, USUAL_CROSS) })}
-        >
-          set its steps
-        </button>
-      </div>
-    ) : null;
-  }
+  if (!cross)
+    return (
+      <NoMoves
+        here={here}
+        kind="cross"
+        says="Between lanes it steps as usual."
+        does="set its steps"
+        usual={USUAL_CROSS}
+      />
+    );
   return (
     <div className="say">
       <span className="join">Between lanes it steps from cell to cell in</span>

@@ -1,8 +1,12 @@
 import type { ReactNode } from 'react';
 import type { LevelHere } from '../../../project/levelHere.ts';
 import { CrossMoves } from './CrossMoves.tsx';
+import { LiftMoves } from './LiftMoves.tsx';
 
 export { RoamMoves } from './RoamMoves.tsx';
 
 /** How the player moves on kinds of ground that not every project has, each as a sentence. */
-export const MOVES: Readonly<Record<string, (props: { here: LevelHere }) => ReactNode>> = { cross: CrossMoves };
+export const MOVES: Readonly<Record<string, (props: { here: LevelHere }) => ReactNode>> = {
+  cross: CrossMoves,
+  lift: LiftMoves,
+};

@@ -1,0 +1,1 @@
+export { lift, USUAL_LIFT, type LiftMotion, type LiftOwn } from './lift.ts';

@@ -1,0 +1,182 @@
+import { FASTEST, following, within, type Figure, type GroundKind, type KindMotion } from '../../attempt/index.ts';
+import { moveBody } from '../../ground/index.ts';
+import type { Project } from '../../model/index.ts';
+import { mix, mixFloat } from '../../random/index.ts';
+import { TICK_SECONDS } from '../../rules/index.ts';
+
+/** How the player moves on a lift ground, seen from aside: it rises while something is held, else it sinks. */
+interface LiftNumbers {
+  /** Units per second to the right, all the time. */
+  forward: number;
+  /** Units per second to either side as it is held. */
+  steer: number;
+  /** Units per second squared. */
+  rise: number;
+  gravity: number;
+  /** Most units per second up and down. */
+  mostUp: number;
+  mostDown: number;
+}
+export type LiftMotion = KindMotion & LiftNumbers;
+
+/** What a lift ground remembers of an attempt: its numbers as changed parameters have made them, and the state of the body. */
+export interface LiftOwn extends LiftNumbers {
+  /** Has the player pressed anything yet? Until then nothing pulls at it. */
+  begun: boolean;
+  /** Did a wall or an edge stop it at this tick? */
+  stopped: boolean;
+  /** Way gone at the last tick, units. */
+  gone: number;
+}
+
+type Moves = NonNullable<Project['player']['moves']['lift']>;
+const number = (value: number) => ({ from: 'number', value }) as const;
+
+/** How a player moves of whom a project does not say it. */
+export const USUAL_LIFT: Moves = {
+  forward: number(0),
+  steer: number(4),
+  rise: number(16),
+  gravity: number(12),
+  mostUp: number(5),
+  mostDown: number(7),
+};
+
+/** What each number may be. Units per second, or per second squared. */
+const LIMITS: Readonly<Record<keyof LiftNumbers, readonly [least: number, most: number]>> = {
+  forward: [0, FASTEST],
+  steer: [0, FASTEST],
+  rise: [0, 200],
+  gravity: [0, 200],
+  mostUp: [0, FASTEST],
+  mostDown: [0, FASTEST],
+};
+const NAMES = Object.keys(LIMITS) as (keyof LiftNumbers)[];
+
+const limited = (name: keyof LiftNumbers, value: number): number => within(value, ...LIMITS[name]);
+
+const numbersOf = (from: LiftNumbers): LiftNumbers => ({
+  forward: from.forward,
+  steer: from.steer,
+  rise: from.rise,
+  gravity: from.gravity,
+  mostUp: from.mostUp,
+  mostDown: from.mostDown,
+});
+
+/** Inputs: the first of a pair lets go, the second holds. */
+const HELD = 1;
+const SIDES = [0, -1, 1] as const;
+const FACING_LEFT = 16;
+
+/** Between two lines that tell how high something is. Units. */
+const LINE_EVERY = 5;
+/** The horizon, by which a side view is known: shares across and up. */
+const HILLS = [
+  [0, 0.22],
+  [0.2, 0.3],
+  [0.42, 0.2],
+  [0.7, 0.33],
+  [1, 0.24],
+] as const;
+
+/** Hold to rise, let go to sink. */
+export const lift: GroundKind<LiftMotion, LiftOwn> = {
+  prepare(preparing) {
+    const moves = preparing.project.player.moves.lift ?? USUAL_LIFT;
+    const numbers = {} as LiftNumbers;
+    let live = {};
+    for (const name of NAMES) {
+      numbers[name] = limited(name, preparing.number(moves[name]));
+      live = { ...live, ...following(name, moves[name], preparing) };
+    }
+    return { ...numbers, live };
+  },
+  start: ({ level }) => ({
+    ...numbersOf(level.motion.body as LiftMotion),
+    begun: false,
+    stopped: false,
+    gone: 0,
+  }),
+  moveBody(_world, view, body, own, input) {
+    own.gone = 0;
+    own.stopped = false;
+    if (input !== 0) own.begun = true;
+    if (!own.begun) return;
+    const side = SIDES[input >> 1] ?? 0;
+    body.vx = own.forward + side * own.steer;
+    if (side !== 0) body.facing = side < 0 ? FACING_LEFT : 0;
+    const wanted = body.vy + ((input & HELD) === HELD ? -own.rise : own.gravity) * TICK_SECONDS;
+    body.vy = wanted < -own.mostUp ? -own.mostUp : wanted > own.mostDown ? own.mostDown : wanted;
+    const { x, y, vx, vy } = body;
+    moveBody(view.grid, body, TICK_SECONDS);
+    own.stopped = body.vx !== vx || body.vy !== vy;
+    const dx = body.x - x;
+    const dy = body.y - y;
+    own.gone = Math.sqrt(dx * dx + dy * dy);
+  },
+  observe(state, own) {
+    const { body, observed, world } = state;
+    observed.distance += own.gone;
+    observed.height = world.grid.height - body.y;
+    observed.climbRate = -body.vy;
+    observed.touchingWall = own.stopped ? 1 : 0;
+    observed.offGround = 0;
+  },
+  putBack({ body }, own, at) {
+    body.x = at.x;
+    body.y = at.y;
+    body.vx = 0;
+    body.vy = 0;
+    own.begun = false;
+    own.stopped = false;
+    own.gone = 0;
+  },
+  // What carries pushes the floor only; nothing stands here.
+  carry: () => undefined,
+  copy(from, to) {
+    Object.assign(to, from);
+  },
+  hash(own, hash) {
+    for (const name of NAMES) hash = mixFloat(hash, own[name]);
+    return mix(mix(hash, own.begun ? 1 : 0), own.stopped ? 1 : 0);
+  },
+  dials: Object.fromEntries(
+    NAMES.map((name) => [
+      name,
+      (_state: unknown, own: LiftOwn, value: number) => {
+        own[name] = limited(name, value);
+      },
+    ]),
+  ),
+  cells: '#.',
+  label: 'rises while held',
+  backdrop(rows) {
+    const width = rows[0]?.length ?? 0;
+    const height = rows.length;
+    const lines = Array.from({ length: Math.ceil(height / LINE_EVERY) - 1 }, (_, index): Figure => {
+      const y = height - (index + 1) * LINE_EVERY;
+      return { is: 'line', points: [0, y, width, y], stroke: 'ink', line: 0.02, dash: [0.1, 0.5] };
+    });
+    const hills = HILLS.flatMap(([across, up]) => [across * width, height * (1 - up)]);
+    return [
+      { is: 'rectangle', x: 0, y: 0, width, height, fill: 'sheet' },
+      { is: 'polygon', points: [0, height, ...hills, width, height], fill: 'ground' },
+      ...lines,
+    ];
+  },
+  controls: [
+    { held: ['up'], does: 'rise' },
+    { held: ['left', 'right'], does: 'steer' },
+  ],
+  readings: ['climbRate', 'touchingWall'],
+  actions: SIDES.flatMap((side) =>
+    ['sink', 'rise'].map((name) => ({
+      name: side === 0 ? (name === 'sink' ? 'let go' : name) : `${name}, ${side < 0 ? 'left' : 'right'}`,
+    })),
+  ),
+  inputOf(held) {
+    const side = (held.has('right') ? 1 : 0) - (held.has('left') ? 1 : 0);
+    return (side === 0 ? 0 : side < 0 ? 2 : 4) + (held.has('up') || held.has('act') ? HELD : 0);
+  },
+};

@@ -1,0 +1,310 @@
+import { enemiesOf, FIRE, type AttemptState, type Enemy } from '../../../attempt/index.ts';
+import { cellAt, nextCellTowards, UNREACHABLE, wayIsClear, type Grid } from '../../../ground/index.ts';
+import type { LiftOwn } from '../../../grounds/index.ts';
+import { TICK_SECONDS } from '../../../rules/index.ts';
+import type { Player } from '../../driver.ts';
+import { plannedFor } from '../../faults/reaction.ts';
+import { pendingNeeds } from '../../goals/index.ts';
+import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
+import { openGoalOf } from '../aims.ts';
+
+/** What a player on a lift ground remembers between decisions. */
+export interface LiftMemory {
+  /** Does touching a wall cost anything? */
+  wallsHurt: boolean;
+}
+
+export const startMemory = ({ world }: AttemptState): LiftMemory => ({
+  wallsHurt: world.judge.nodes.some((node) => 'name' in node && node.name === 'touchingWall'),
+});
+
+/** Plans: for how many ticks it is held or let go, whatever comes, before the steady hand. */
+const PLANS: readonly (readonly [held: boolean, ticks: number])[] = [
+  [false, 0],
+  [true, 6],
+  [false, 6],
+  [true, 14],
+  [false, 14],
+  [true, 26],
+  [false, 26],
+  [true, 44],
+  [false, 44],
+];
+/** Flying is planned so many times further ahead than dodging. */
+const FORESIGHT_FACTOR = 1.6;
+const SHORTEST_TICKS = 36;
+const LONGEST_TICKS = 96;
+/** The steady hand: held while the body sinks faster than this times what it still has to rise. Per second. */
+const STEADY = 3;
+/** How far along its way a player looks for what it steers to. Cells. */
+const LOOK_AHEAD_CELLS = 4;
+/** One who is carried forward looks so far for a gap; a column with fewer free cells than this share of the ground is one. Cells. */
+const GAP_AHEAD_CELLS = 16;
+const GAP_SHARE = 0.75;
+/** So much room is kept to what is flown past. Units. */
+const STEERING_RADIUS = 0.45;
+/** The steady hand looks anew so often. Ticks. */
+const TICKS_BETWEEN_LOOKS = 3;
+/** An aim error of so many degrees is a place missed by a unit. */
+const DEGREES_PER_UNIT = 25;
+/** Nearer to the wanted column than this nobody steers. Units. */
+const IN_LINE = 0.15;
+const STEERED_SECONDS = 0.05;
+/** What is kept clear of what moves: at least, and per unit of caution. Units. */
+const CLEARANCE = 0.06;
+const CLEARANCE_PER_CAUTION = 0.2;
+/** Prices, in fifths of a unit of way. */
+const PRICE = { hurt: 4000, safe: 1500, there: 900, sooner: 20, near: 40 } as const;
+/** A player that must rise goes so much higher than asked. Units. */
+const HEIGHT_MARGIN = 0.3;
+
+/** Scratch of the decision at hand. */
+const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
+const own: LiftOwn = {
+  ...{ forward: 0, steer: 0, rise: 0, gravity: 0, mostUp: 0, mostDown: 0 },
+  ...{ begun: false, stopped: false, gone: 0 },
+};
+const aim = { x: 0, y: 0 };
+
+function imagineSelf(state: AttemptState): void {
+  body.x = state.body.x;
+  body.y = state.body.y;
+  body.vx = state.body.vx;
+  body.vy = state.body.vy;
+  body.radius = state.body.radius;
+  state.world.kind.copy(state.own, own);
+}
+
+/** By distance map: the cell that is steered to from each, worked out when first asked for; less 1, so that 0 says it was not. */
+const steered = new WeakMap<Int32Array, Int32Array>();
+const standing = { x: 0, y: 0, radius: STEERING_RADIUS };
+
+/** The furthest of the next cells along the way that can be flown to in a straight line. */
+function steeredTo(grid: Grid, distances: Int32Array, from: number): number {
+  let known = steered.get(distances);
+  if (!known) {
+    known = new Int32Array(distances.length);
+    steered.set(distances, known);
+  }
+  const before = known[from] as number;
+  if (before > 0) return before - 1;
+  const middle = (cell: number): { x: number; y: number } => ({
+    x: (cell % grid.width) + 0.5,
+    y: Math.floor(cell / grid.width) + 0.5,
+  });
+  Object.assign(standing, middle(from));
+  let best = nextCellTowards(grid, distances, from);
+  let cell = best;
+  for (let i = 1; i < LOOK_AHEAD_CELLS; i++) {
+    cell = nextCellTowards(grid, distances, cell);
+    if (!wayIsClear(grid, standing, middle(cell))) break;
+    best = cell;
+  }
+  known[from] = best + 1;
+  return best;
+}
+
+/** By distance map: twice the height of the middle of the gap that comes next from each cell, and 1; 0 where it was not asked for yet. */
+const gaps = new WeakMap<Int32Array, Int32Array>();
+
+/** Twice where the free cells above and below a cell have their middle, or -1 where there is room enough. */
+function middleOfGap(grid: Grid, cell: number): number {
+  const { width, height, walls } = grid;
+  const isFree = (at: number): boolean => at >= 0 && at < walls.length && walls[at] !== 1;
+  if (!isFree(cell)) return -1;
+  let top = Math.floor(cell / width);
+  let bottom = top;
+  while (isFree((top - 1) * width + (cell % width))) top--;
+  while (isFree((bottom + 1) * width + (cell % width))) bottom++;
+  return bottom - top + 1 < height * GAP_SHARE ? top + bottom + 1 : -1;
+}
+
+/** Twice the height at which one who is carried forward should be: in the middle of the next gap, else as its way leads. */
+function heightAhead(grid: Grid, distances: Int32Array, from: number): number {
+  let known = gaps.get(distances);
+  if (!known) {
+    known = new Int32Array(distances.length);
+    gaps.set(distances, known);
+  }
+  const before = known[from] as number;
+  if (before > 0) return before - 1;
+  // The gap just passed counts until all of the body is through.
+  let found = from % grid.width > 0 ? middleOfGap(grid, from - 1) : -1;
+  let cell = from;
+  for (let i = 0; i < GAP_AHEAD_CELLS && found < 0; i++) {
+    found = middleOfGap(grid, cell);
+    cell = nextCellTowards(grid, distances, cell);
+  }
+  if (found < 0) found = 2 * Math.floor(cell / grid.width) + 1;
+  known[from] = found + 1;
+  return found;
+}
+
+/** Sets the point that the imagined body steers to. */
+function lookAhead(state: AttemptState, distances: Int32Array, missed: number): void {
+  const { grid } = state.view;
+  const from = cellAt(grid, body.x, body.y);
+  if (own.forward > 0 && distances[from] !== UNREACHABLE) {
+    aim.x = body.x;
+    aim.y = heightAhead(grid, distances, from) / 2 + missed;
+    return;
+  }
+  const cell = steeredTo(grid, distances, from);
+  const column = cell % grid.width;
+  aim.x = column + 0.5;
+  aim.y = (cell - column) / grid.width + 0.5 + missed;
+}
+
+/** The input of the steady hand. */
+function steady(): number {
+  const off = aim.x - body.x;
+  // What one decision steers is not taken back by the next.
+  const inLine = Math.max(IN_LINE, own.steer * STEERED_SECONDS);
+  const side = off > inLine ? 4 : off < -inLine ? 2 : 0;
+  return side + (body.vy > STEADY * (aim.y - body.y) ? 1 : 0);
+}
+
+/** What a plan does at one of its ticks. */
+function inputOf([held, ticks]: readonly [held: boolean, ticks: number], tick: number): number {
+  const input = steady();
+  return tick < ticks ? (input & ~1) + (held ? 1 : 0) : input;
+}
+
+/** Does the imagined body meet what hurts, so many ticks from now? */
+function isHurt(state: AttemptState, memory: LiftMemory, ticks: number, clearance: number): boolean {
+  const { world, view } = state;
+  if (memory.wallsHurt && own.stopped) return true;
+  if (world.hasAvoid && world.avoid[cellAt(view.grid, body.x, body.y)] === 1) return true;
+  const { all } = enemiesOf(state);
+  const seconds = ticks * TICK_SECONDS;
+  for (let i = 0; i < all.length; i++) {
+    const enemy = all[i] as Enemy;
+    if (!enemy.active) continue;
+    const dx = enemy.x + enemy.vx * seconds - body.x;
+    const dy = enemy.y + enemy.vy * seconds - body.y;
+    const reach = enemy.radius + body.radius + clearance;
+    if (dx * dx + dy * dy < reach * reach) return true;
+  }
+  return false;
+}
+
+/** Sets the imagined body to where the player will be when it acts. */
+function imagineUntilActing(player: Player, state: AttemptState): number {
+  const { reaction } = player;
+  const { world, view } = state;
+  imagineSelf(state);
+  for (let i = 0; i < reaction.ticks; i++)
+    world.kind.moveBody(world, view, body, own, plannedFor(reaction, state.tick + i) % FIRE);
+  return reaction.ticks;
+}
+
+/** How well a plan goes; the lower, the better. The imagined body stands where the plan begins. */
+function priceOf(
+  state: AttemptState,
+  memory: LiftMemory,
+  plan: readonly [held: boolean, ticks: number],
+  from: number,
+  horizon: number,
+  distances: Int32Array,
+  missed: number,
+  clearance: number,
+): number {
+  const { world, view } = state;
+  const { grid } = view;
+  const safe = clearance;
+  let nearest = Number.POSITIVE_INFINITY;
+  for (let tick = 0; tick < horizon; tick++) {
+    if (tick % TICKS_BETWEEN_LOOKS === 0) lookAhead(state, distances, missed);
+    world.kind.moveBody(world, view, body, own, inputOf(plan, tick));
+    if (isHurt(state, memory, from + tick + 1, safe)) return PRICE.hurt - tick * PRICE.sooner + plan[1];
+    const way = distances[cellAt(grid, body.x, body.y)] as number;
+    if (way !== UNREACHABLE && way < nearest) {
+      nearest = way;
+      if (way === 0) return -PRICE.there + tick;
+    }
+  }
+  const last = distances[cellAt(grid, body.x, body.y)] as number;
+  // How near it ends counts, and what it has come near to on the way; shorter plans first.
+  return (last === UNREACHABLE ? PRICE.near : last) + nearest * 0.2 + Math.abs(aim.y - body.y) + plan[1] * 0.01;
+}
+
+const held = { x: 0, y: 0, vx: 0, vy: 0 };
+const heldOwn: LiftOwn = { ...own };
+
+/** What a player of these abilities does next. @returns an input of the kind of ground */
+export function choosePlan(player: Player, state: AttemptState, memory: LiftMemory): number {
+  const { abilities, needs } = player;
+  const { world, view } = state;
+  const { grid, maps } = view;
+  pendingNeeds(state, needs);
+  if (needs.height >= 0) needs.height = Math.min(grid.height - 0.5, needs.height + HEIGHT_MARGIN);
+  player.fires = needs.anythingToBeat && world.level.motion.player.shooting !== null;
+  const from = imagineUntilActing(player, state);
+  // The first press lets everything begin.
+  if (!own.begun) return 1;
+  const here = cellAt(grid, body.x, body.y);
+  const goal = openGoalOf(player, state, here);
+  const distances = maps.to(goal < 0 ? here : goal);
+  const missed = (player.drift * abilities.aimErrorDegrees) / DEGREES_PER_UNIT;
+  const clearance = CLEARANCE + abilities.cautionUnits * CLEARANCE_PER_CAUTION;
+  const horizon = Math.min(
+    LONGEST_TICKS,
+    Math.max(SHORTEST_TICKS, Math.round((abilities.foresightSeconds * FORESIGHT_FACTOR) / TICK_SECONDS)),
+  );
+  held.x = body.x;
+  held.y = body.y;
+  held.vx = body.vx;
+  held.vy = body.vy;
+  Object.assign(heldOwn, own);
+  const again = (): void => {
+    Object.assign(body, held);
+    Object.assign(own, heldOwn);
+  };
+  let best = 0;
+  let least = Number.POSITIVE_INFINITY;
+  for (let i = 0; i < PLANS.length; i++) {
+    again();
+    const price = priceOf(
+      state,
+      memory,
+      PLANS[i] as readonly [boolean, number],
+      from,
+      horizon,
+      distances,
+      missed,
+      clearance,
+    );
+    if (price < least) {
+      least = price;
+      best = i;
+    }
+    // Where the steady hand alone is safe, nobody looks for anything else.
+    if (i === 0 && price < PRICE.safe) break;
+  }
+  again();
+  lookAhead(state, distances, missed);
+  // Until the next decision: what the plan does for most of that time.
+  let holds = 0;
+  const plan = PLANS[best] as readonly [boolean, number];
+  let side = 0;
+  for (let tick = 0; tick < TICKS_BETWEEN_DECISIONS; tick++) {
+    const input = inputOf(plan, tick);
+    if (tick === 0) side = input & ~1;
+    holds += input & 1;
+    world.kind.moveBody(world, view, body, own, input);
+  }
+  return side + (holds * 2 >= TICKS_BETWEEN_DECISIONS ? 1 : 0);
+}
+
+/** Half a second of the same: does it hurt? */
+const LOOKED_AT_TICKS = 30;
+
+/** Is a player who goes on doing this about to be hurt? */
+export function willBeHurt(player: Player, state: AttemptState, memory: LiftMemory, input: number): boolean {
+  const from = imagineUntilActing(player, state);
+  for (let tick = 0; tick < LOOKED_AT_TICKS; tick++) {
+    state.world.kind.moveBody(state.world, state.view, body, own, input);
+    if (isHurt(state, memory, from + tick, 0)) return true;
+  }
+  return false;
+}

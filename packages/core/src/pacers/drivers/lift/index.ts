@@ -1,0 +1,1 @@
+export { liftDriver } from './driver.ts';
