@@ -8,6 +8,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { timeToEstimate } from './estimate.ts';
+import { speedOfKinds } from './kinds.ts';
 import { lanesAtScale } from './lanes.ts';
 import { benchWorld, playMatter, playOurs } from './scene.ts';
 
@@ -92,6 +93,7 @@ function bytes(): void {
 }
 
 throughput();
+speedOfKinds(say);
 allocation();
 trials();
 const large = manyLevels(500, 60);

@@ -161,6 +161,10 @@ export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknow
   observe(state: AttemptState, own: Own): void;
   /** Puts the player somewhere, at rest. */
   putBack(state: AttemptState, own: Own, at: Spot): void;
+  /** Does what somebody walks on end here? Units. */
+  endsAt(state: AttemptState, x: number, y: number): boolean;
+  /** Throws the player up that has fallen onto something; absent where nobody falls. */
+  bounce?(state: AttemptState, own: Own): void;
   /** Moves the player along with what carries it, as far as walls let it. Units. */
   carry(state: AttemptState, own: Own, dx: number, dy: number): void;
   /** Makes `to` the same as `from`. */
@@ -172,6 +176,8 @@ export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknow
   actions: readonly Action[];
   /** Characters that its rows may hold. */
   cells: string;
+  /** Ways that a body makes from a cell, to be drawn: each as x, y, x, y … in units. None from where nobody can stand. */
+  waysFrom?(world: World, column: number, row: number): number[][];
   /** What is drawn behind everything. @param rows of the ground */
   backdrop?(rows: readonly string[]): Figure[];
   /** Held controls and what they do, for a person who plays. */

@@ -2,7 +2,7 @@ import { Limits, type Ground } from '../model/index.ts';
 import { heightOf, moved, widthOf } from './shape.ts';
 
 /** What a cell can be. */
-export const CELLS = { wall: '#', open: '.', 'no ground': '~' } as const;
+export const CELLS = { wall: '#', open: '.', 'no ground': '~', ledge: '-' } as const;
 export type CellName = keyof typeof CELLS;
 
 export interface Cell {

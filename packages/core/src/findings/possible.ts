@@ -51,6 +51,7 @@ export function rangeOf(reading: Reading, here: SlotFacts): Range {
     case 'touching':
     case 'offGround':
     case 'touchingWall':
+    case 'onFloor':
       return { least: 0, most: 1 };
     default:
       return ANY;

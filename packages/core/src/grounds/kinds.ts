@@ -9,6 +9,7 @@ import {
 import type { Ground, Level, Project } from '../model/index.ts';
 import type { Resolving } from '../rules/index.ts';
 import { cross } from './cross/index.ts';
+import { leap } from './leap/index.ts';
 import { lift } from './lift/index.ts';
 import { roam } from './roam/index.ts';
 
@@ -17,6 +18,7 @@ const GROUND_KINDS: Readonly<Record<Ground['kind'], GroundKind>> = {
   roam: roam as unknown as GroundKind,
   cross: cross as unknown as GroundKind,
   lift: lift as unknown as GroundKind,
+  leap: leap as unknown as GroundKind,
 };
 
 /** The names of all kinds of ground. */

@@ -7,6 +7,7 @@ const SEEN_FROM_ABOVE = {
   pattern: /^[#.~]+$/,
   said: 'A row is made of # (wall), . (open) and ~ (no ground).',
 };
+const WITH_LEDGES = { pattern: /^[#.-]+$/, said: 'A row is made of # (wall), . (open) and - (ledge).' };
 const SEEN_FROM_ASIDE = { pattern: /^[#.]+$/, said: 'A row is made of # (wall) and . (open).' };
 
 /** Cells as text, all rows equally long; and the pieces on them. */
@@ -58,10 +59,11 @@ export const GroundEntry = z
     groundOf('roam', SEEN_FROM_ABOVE),
     groundOf('cross', SEEN_FROM_ABOVE),
     groundOf('lift', SEEN_FROM_ASIDE),
+    groundOf('leap', WITH_LEDGES),
   ])
   .meta({ title: 'Ground' });
 export type GroundEntry = z.infer<typeof GroundEntry>;
 
 type Read<Entry> = Entry extends { pieces: unknown } ? Omit<Entry, 'pieces'> & { pieces: Piece[] } : Entry;
-/** As it is read: its pieces in a list. # wall, . open; seen from above also ~ no ground. */
+/** As it is read: its pieces in a list. # wall, . open; seen from above also ~ no ground; of leap also - a ledge, solid from above only. */
 export type Ground = Read<GroundEntry>;

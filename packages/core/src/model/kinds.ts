@@ -28,6 +28,7 @@ const body = {
   radius: z.number().min(0.1).max(2).describe('Units.'),
   damage: Amount.optional().describe('Health lost at each touch; none when absent.'),
   health: Amount.optional().describe('It can be beaten by so much damage; not at all when absent.'),
+  fromAbove: z.literal(true).optional().describe('One who falls onto it beats it, and bounces.'),
   phases: z
     .array(z.number().gt(0).lt(1))
     .max(8)

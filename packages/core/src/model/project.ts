@@ -48,6 +48,19 @@ export const ProjectDocument = z
             speed: Amount.describe('Units per second.'),
             acceleration: Amount.describe('Units per second squared.'),
           }),
+          leap: z
+            .strictObject({
+              speed: Amount.describe('Units per second, walking.'),
+              acceleration: Amount.describe('Units per second squared.'),
+              airControl: Amount.describe('Share of that in the air, 0–1.'),
+              gravity: Amount.describe('Units per second squared.'),
+              jumpHeight: Amount.describe('Units that a jump reaches when held.'),
+              shortHop: Amount.describe('Share of the speed upwards that is left when it is let go, 0–1.'),
+              edgeGraceSeconds: Amount.describe('So long after an edge a press still counts.'),
+              pressEarlySeconds: Amount.describe('So long before landing a press already counts.'),
+              jumpsInAir: Amount.describe('How many more jumps before landing.'),
+            })
+            .optional(),
           lift: z
             .strictObject({
               forward: Amount.describe('Units per second to the right, all the time; 0 for none.'),

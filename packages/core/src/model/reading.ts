@@ -29,6 +29,8 @@ export const Reading = z
     z.strictObject({ reading: z.literal('offGround') }),
     z.strictObject({ reading: z.literal('crossings') }),
     z.strictObject({ reading: z.literal('row') }),
+    z.strictObject({ reading: z.literal('onFloor') }),
+    z.strictObject({ reading: z.literal('fallSpeed') }),
     z.strictObject({ reading: z.literal('climbRate') }),
     z.strictObject({ reading: z.literal('touchingWall') }),
   ])

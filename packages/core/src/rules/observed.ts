@@ -28,6 +28,10 @@ export interface Observed {
   crossings: number;
   /** From 1 at the lower edge: the row in which the player is. */
   row: number;
+  /** 1 while the player stands on something. */
+  onFloor: number;
+  /** Units per second downwards, 0 while it rises. */
+  fallSpeed: number;
   /** Units per second upwards. */
   climbRate: number;
   /** 1 while a wall or an edge is touched. */
@@ -96,6 +100,8 @@ export function emptyObserved(sizes: Partial<ObservedSizes> = {}): Observed {
     offGround: 0,
     crossings: 0,
     row: 0,
+    onFloor: 0,
+    fallSpeed: 0,
     climbRate: 0,
     touchingWall: 0,
     bonus: 0,

@@ -95,6 +95,8 @@ export const READINGS: { readonly [N in ReadingName]: ReadingDefinition } = {
   offGround: { unit: 'on/off', subject: 'none', direction: 'both', step: 1, ...single('offGround') },
   crossings: { unit: 'count', subject: 'none', direction: 'up', step: 1, ...single('crossings') },
   row: { unit: 'count', subject: 'none', direction: 'both', step: 1, ...single('row') },
+  onFloor: { unit: 'on/off', subject: 'none', direction: 'both', step: 1, ...single('onFloor') },
+  fallSpeed: { unit: 'speed', subject: 'none', direction: 'both', step: 0.01, ...single('fallSpeed') },
   climbRate: { unit: 'speed', subject: 'none', direction: 'both', step: 0.01, ...single('climbRate') },
   touchingWall: { unit: 'on/off', subject: 'none', direction: 'both', step: 1, ...single('touchingWall') },
 };

@@ -64,6 +64,10 @@ export function readingInWords(reading: Reading, names: Names): string {
       return 'crossings';
     case 'row':
       return 'the row, from the lower edge';
+    case 'onFloor':
+      return `the ${player} stands on something`;
+    case 'fallSpeed':
+      return 'units a second downwards';
     case 'climbRate':
       return 'units a second upwards';
     case 'touchingWall':

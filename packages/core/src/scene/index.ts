@@ -9,6 +9,7 @@ export {
   lossMarks,
   passMarks,
   patrolMarks,
+  wayFromMarks,
   reachMarks,
   reachOf,
   safeDistanceMarks,

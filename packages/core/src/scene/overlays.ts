@@ -1,4 +1,5 @@
-import { HEADED_MOVEMENTS, type Figure, type Mark } from '../attempt/index.ts';
+import { HEADED_MOVEMENTS, type Figure, type Mark, type PreparedLevel } from '../attempt/index.ts';
+import { makeWorld } from '../grounds/index.ts';
 import {
   cellAt,
   DistanceMaps,
@@ -222,6 +223,16 @@ export const patrolMarks = (project: Pick<Project, 'kinds'>, { ground }: Pick<Le
         ]
       : [];
   });
+
+/** The ways that the player's body makes from a cell: a jump at full speed to either side. @param at the cell */
+export function wayFromMarks(level: PreparedLevel, at: { x: number; y: number }): Mark[] {
+  const world = makeWorld(level);
+  const ways = world.kind.waysFrom?.(world, at.x, at.y) ?? [];
+  return ways.map((points, index) => ({
+    key: `way-from-${index}`,
+    figures: [{ is: 'line', points, stroke: 'edit', line: 0.07, dash: [0.22, 0.14] }],
+  }));
+}
 
 /** Lines from latches to the gates that they open. */
 export function tieMarks({ ground }: Pick<Level, 'ground'>): Mark[] {

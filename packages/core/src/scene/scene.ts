@@ -13,6 +13,9 @@ import {
 } from '../attempt/index.ts';
 import { groundKindOf } from '../grounds/index.ts';
 
+/** A ledge is drawn so thick. Units. */
+const LEDGE_THICK = 0.22;
+
 interface Block {
   x: number;
   y: number;
@@ -59,6 +62,16 @@ function cellsOf({ kind, motion: { rows } }: PreparedLevel): Cells {
     { is: 'rectangle', ...block, fill: 'sheet' },
     { is: 'hatch', ...block, stroke: 'ink', line: 0.04 },
   ]);
+  const ledges = blocksOf(rows, '-').flatMap(({ x, y, width, height }): Figure[] =>
+    Array.from({ length: height }, (_, down) => ({
+      is: 'rectangle',
+      x,
+      y: y + down,
+      width,
+      height: LEDGE_THICK,
+      fill: 'wall',
+    })),
+  );
   const cells: Cells = {
     kind,
     below: [
@@ -71,7 +84,7 @@ function cellsOf({ kind, motion: { rows } }: PreparedLevel): Cells {
         ],
       },
     ],
-    walls: { key: 'walls', figures: walls },
+    walls: { key: 'walls', figures: [...walls, ...ledges] },
   };
   known.set(rows, cells);
   return cells;

@@ -30,6 +30,8 @@ export interface PreparedEnemy {
   x: number;
   y: number;
   path: Place[];
+  /** One who falls onto it beats it. */
+  fromAbove?: true;
   /** 0–31: where one that walks, crosses or circles sets out. */
   heading?: number;
   /** Units from its place at which one that circles goes round. */

@@ -34,10 +34,14 @@ export function prepareEnemy(
     x: at.x,
     y: at.y,
     path,
+    ...(definition.fromAbove ? { fromAbove: true as const } : {}),
     ...(HEADED_MOVEMENTS.has(definition.movement) ? { heading: nearestHeadingOf(heading) } : {}),
     ...(definition.movement === 'circle' ? { distance: definition.distance } : {}),
   };
 }
+
+/** Share of its radius by which the player's middle must be above an enemy's to have fallen onto it. */
+const ABOVE_SHARE = 0.3;
 
 /** Adds one more enemy to those of an attempt. @param active is it on the ground already? */
 export function addEnemy(enemies: Enemies, source: PreparedEnemy, active: boolean, { grid }: View): void {
@@ -104,6 +108,10 @@ export function hurtEnemy(state: AttemptState, enemy: Enemy, damage: number): vo
   state.happenings.push({ tick: state.tick, what: 'piece', piece: 'enemy', index: enemy.index, did: 'beaten' });
 }
 
+/** Does the player come down onto it, rather than into it from aside? */
+const fallsOnto = ({ body, world }: AttemptState, enemy: Enemy): boolean =>
+  world.kind.bounce !== undefined && body.vy > 0 && body.y < enemy.y - enemy.radius * ABOVE_SHARE;
+
 function touchPlayer(state: AttemptState): void {
   const { body, observed } = state;
   const { all, wasTouching } = enemiesOf(state);
@@ -117,6 +125,12 @@ function touchPlayer(state: AttemptState): void {
     const dy = enemy.y - body.y;
     const reach = enemy.radius + body.radius;
     const touches = dx * dx + dy * dy < reach * reach;
+    if (touches && enemy.source.fromAbove && enemy.health > 0 && fallsOnto(state, enemy)) {
+      hurtEnemy(state, enemy, enemy.health);
+      state.world.kind.bounce?.(state, state.own);
+      wasTouching[i] = false;
+      continue;
+    }
     if (touches) {
       observed.touching[enemy.kind] = 1;
       if (!wasTouching[i] && enemy.damage > 0) hurtPlayer(state, enemy.damage);

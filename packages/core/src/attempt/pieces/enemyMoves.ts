@@ -107,16 +107,17 @@ function goAhead(enemy: Enemy): void {
 }
 
 /** Straight on; back where a wall stops it or the ground ends. */
-function walk({ view, world }: AttemptState, enemy: Enemy): void {
-  const { grid } = view;
+function walk(state: AttemptState, enemy: Enemy): void {
+  const { kind } = state.world;
+  const { grid } = state.view;
   goAhead(enemy);
   const { vx, vy, x, y, radius } = enemy;
   moveBody(grid, enemy, TICK_SECONDS);
   const stopped = enemy.vx !== vx || enemy.vy !== vy;
-  const ends = world.holes[cellAt(grid, enemy.x + enemy.turnedX * radius, enemy.y + enemy.turnedY * radius)] === 1;
+  const ends = kind.endsAt(state, enemy.x + enemy.turnedX * radius, enemy.y + enemy.turnedY * radius);
   if (!stopped && !ends) return;
   // It may stand on no ground already, where it was sent: only a step onto it turns back.
-  const began = world.holes[cellAt(grid, x + enemy.turnedX * radius, y + enemy.turnedY * radius)] === 1;
+  const began = kind.endsAt(state, x + enemy.turnedX * radius, y + enemy.turnedY * radius);
   if (!stopped && began) return;
   enemy.turnedX = -enemy.turnedX;
   enemy.turnedY = -enemy.turnedY;

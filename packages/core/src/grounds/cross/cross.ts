@@ -127,6 +127,7 @@ export const cross: GroundKind<CrossMotion, CrossOwn> = {
     own.toY = at.y;
     own.gone = 0;
   },
+  endsAt: ({ world }, x, y) => world.holes[cellAt(world.grid, x, y)] === 1,
   carry({ body, view }, own, dx, dy) {
     if (!fits(view.grid, body.x + dx, body.y + dy, body.radius)) return;
     body.x += dx;

@@ -1,6 +1,7 @@
-import { FASTEST, following, within, type Figure, type GroundKind, type KindMotion } from '../../attempt/index.ts';
+import { FASTEST, following, within, type GroundKind, type KindMotion } from '../../attempt/index.ts';
 import { moveBody } from '../../ground/index.ts';
 import type { Project } from '../../model/index.ts';
+import { horizon } from '../horizon.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
 
@@ -69,17 +70,6 @@ const HELD = 1;
 const SIDES = [0, -1, 1] as const;
 const FACING_LEFT = 16;
 
-/** Between two lines that tell how high something is. Units. */
-const LINE_EVERY = 5;
-/** The horizon, by which a side view is known: shares across and up. */
-const HILLS = [
-  [0, 0.22],
-  [0.2, 0.3],
-  [0.42, 0.2],
-  [0.7, 0.33],
-  [1, 0.24],
-] as const;
-
 /** Hold to rise, let go to sink. */
 export const lift: GroundKind<LiftMotion, LiftOwn> = {
   prepare(preparing) {
@@ -132,6 +122,7 @@ export const lift: GroundKind<LiftMotion, LiftOwn> = {
     own.stopped = false;
     own.gone = 0;
   },
+  endsAt: () => false,
   // What carries pushes the floor only; nothing stands here.
   carry: () => undefined,
   copy(from, to) {
@@ -151,20 +142,7 @@ export const lift: GroundKind<LiftMotion, LiftOwn> = {
   ),
   cells: '#.',
   label: 'rises while held',
-  backdrop(rows) {
-    const width = rows[0]?.length ?? 0;
-    const height = rows.length;
-    const lines = Array.from({ length: Math.ceil(height / LINE_EVERY) - 1 }, (_, index): Figure => {
-      const y = height - (index + 1) * LINE_EVERY;
-      return { is: 'line', points: [0, y, width, y], stroke: 'ink', line: 0.02, dash: [0.1, 0.5] };
-    });
-    const hills = HILLS.flatMap(([across, up]) => [across * width, height * (1 - up)]);
-    return [
-      { is: 'rectangle', x: 0, y: 0, width, height, fill: 'sheet' },
-      { is: 'polygon', points: [0, height, ...hills, width, height], fill: 'ground' },
-      ...lines,
-    ];
-  },
+  backdrop: horizon,
   controls: [
     { held: ['up'], does: 'rise' },
     { held: ['left', 'right'], does: 'steer' },

@@ -76,6 +76,7 @@ export const roam: GroundKind<RoamMotion, RoamOwn> = {
     own.goneX = 0;
     own.goneY = 0;
   },
+  endsAt: ({ world }, x, y) => world.holes[cellAt(world.grid, x, y)] === 1,
   carry({ body, view }, _own, dx, dy) {
     if (fits(view.grid, body.x + dx, body.y + dy, body.radius)) {
       body.x += dx;

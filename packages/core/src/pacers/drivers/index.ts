@@ -1,6 +1,7 @@
 import type { Ground } from '../../model/index.ts';
 import type { Driver } from '../driver.ts';
 import { crossDriver } from './cross/index.ts';
+import { leapDriver } from './leap/index.ts';
 import { liftDriver } from './lift/index.ts';
 import { roamDriver } from './roam/index.ts';
 
@@ -9,4 +10,5 @@ export const DRIVERS: Readonly<Record<Ground['kind'], Driver>> = {
   roam: roamDriver as Driver,
   cross: crossDriver as Driver,
   lift: liftDriver as Driver,
+  leap: leapDriver as Driver,
 };

@@ -1,7 +1,16 @@
 import { boxOf, boxOn, cellsAlong, heightOf, isArea, widthOf, type Cell } from '@stadion/core/building';
 import { prepareLevel } from '@stadion/core/grounds';
 import type { Ground, Id, Level, Piece } from '@stadion/core/model';
-import { hiddenMarks, looksOf, patrolMarks, sceneOf, tieMarks, type Figure, type Mark } from '@stadion/core/scene';
+import {
+  hiddenMarks,
+  looksOf,
+  patrolMarks,
+  sceneOf,
+  tieMarks,
+  wayFromMarks,
+  type Figure,
+  type Mark,
+} from '@stadion/core/scene';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
@@ -60,6 +69,7 @@ export function Stage(props: Props) {
   const [width, height] = [widthOf(ground), heightOf(ground)];
   const box = useRef<HTMLDivElement>(null);
   const [drag, setDrag] = useState<Drag | null>(null);
+  const [hovered, setHovered] = useState<Cell | null>(null);
   const [cursor, setCursor] = useState<Cell>(() =>
     cellUnder(ground.pieces.find(({ piece }) => piece === 'start')?.at ?? { x: 1, y: 1 }),
   );
@@ -109,6 +119,12 @@ export function Stage(props: Props) {
       figures.push({ is: 'rectangle', ...cursor, width: 1, height: 1, stroke: 'edit', line: 0.13, dash: [0.25, 0.12] });
     return figures.length === 0 ? marks : [...marks, { key: 'pointed', figures }];
   }, [marks, drag, byKeys, cursor]);
+  // How the body can go on from the cell that is looked at: what a number means is seen in cells.
+  const from = byKeys ? cursor : hovered;
+  const ways = useMemo(
+    () => (from && !drag ? wayFromMarks(prepareLevel(project, position), from) : []),
+    [from, drag, project, position],
+  );
 
   const unitsOf = (event: PointerEvent): { x: number; y: number } => {
     const { left, top, width: across, height: down } = (box.current as HTMLDivElement).getBoundingClientRect();
@@ -147,7 +163,9 @@ export function Stage(props: Props) {
   const onPointerMove = (event: PointerEvent<HTMLDivElement>): void => {
     const to = unitsOf(event);
     if (!drag) {
-      onSay(cellInWords(here, ground, cellUnder(to), held));
+      const under = cellUnder(to);
+      if (under.x !== hovered?.x || under.y !== hovered.y) setHovered(under);
+      onSay(cellInWords(here, ground, under, held));
       return;
     }
     const line = cellsAlong(drag.cells.at(-1) as Cell, cellUnder(to)).slice(1);
@@ -304,9 +322,16 @@ export function Stage(props: Props) {
       onPointerUp={onPointerUp}
       onPointerCancel={() => setDrag(null)}
       onKeyDown={onKeyDown}
+      onPointerLeave={() => setHovered(null)}
       onBlur={() => setByKeys(false)}
     >
-      <GroundPicture fills marks={pointed} width={width} height={height} label={`The ground of ${level.name}`} />
+      <GroundPicture
+        fills
+        marks={ways.length === 0 ? pointed : [...pointed, ...ways]}
+        width={width}
+        height={height}
+        label={`The ground of ${level.name}`}
+      />
     </div>
   );
 }

@@ -21,6 +21,7 @@ const square = { is: 'rectangle', x: -RADIUS, y: -RADIUS, width: 2 * RADIUS, hei
 const CELL_FIGURES: Readonly<Record<CellName, Figure[]>> = {
   wall: [{ ...square, fill: 'wall' }],
   open: [{ ...square, fill: 'ground', stroke: 'ink', line: 0.05 }],
+  ledge: [{ is: 'rectangle', x: -RADIUS, y: -RADIUS, width: 2 * RADIUS, height: 0.2, fill: 'wall' }],
   'no ground': [{ ...square, stroke: 'ink', line: 0.07, dash: [0.14, 0.1] }],
 };
 

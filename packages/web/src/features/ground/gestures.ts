@@ -89,6 +89,7 @@ export const CELL_WORDS: Readonly<Record<CellName, string>> = {
   wall: 'Wall',
   open: 'Open ground',
   'no ground': 'No ground',
+  ledge: 'Ledge',
 };
 
 /** Puts what is in hand. */

@@ -110,6 +110,15 @@ export function EnemyWords({ here, kind }: { here: LevelHere; kind: EnemyKind })
           <span className="join">is beaten by</span>
           {amount('Health', 'health', kind.health, 100000, 1)}
           <span className="join">damage</span>
+          <ChoiceChip
+            label={`What falling onto ${kind.name} does`}
+            value={kind.fromAbove ? 'beats' : 'touches'}
+            choices={[
+              { value: 'touches', label: 'and not from above' },
+              { value: 'beats', label: 'or by falling onto it' },
+            ]}
+            onChoose={(next) => set('fromAbove', kind.fromAbove, next === 'beats' ? true : undefined)}
+          />
         </>
       ) : (
         <ChoiceChip

@@ -35,7 +35,7 @@ export function StartSheet({ busy, onStart }: { busy: boolean; onStart: (wanted:
           onChange={(event) => setName(event.target.value)}
         />
         <span className="pt-1 font-medium">What moves</span>
-        <div role="radiogroup" aria-label="What moves" className="grid grid-cols-3 gap-2">
+        <div role="radiogroup" aria-label="What moves" className="grid grid-cols-4 gap-2">
           {(Object.keys(START_KITS) as StartMoves[]).map((moves) => (
             <MoveChoice
               key={moves}
@@ -126,7 +126,7 @@ function MoveChoice({ moves, goal, chosen, onChoose }: MoveChoiceProps) {
   const project = useMemo(() => startProject({ moves, goal, levels: 1 }), [moves, goal]);
   return (
     <Choice label={`The player ${label}`} says={says} chosen={chosen} onChoose={onChoose}>
-      <span className="relative mt-1.5 block h-32 overflow-hidden" aria-hidden>
+      <span className="relative mt-auto block h-28 overflow-hidden" aria-hidden>
         <MovingGround project={project} position={1} label="" />
       </span>
     </Choice>

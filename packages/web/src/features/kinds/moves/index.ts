@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { LevelHere } from '../../../project/levelHere.ts';
 import { CrossMoves } from './CrossMoves.tsx';
+import { LeapMoves } from './LeapMoves.tsx';
 import { LiftMoves } from './LiftMoves.tsx';
 
 export { RoamMoves } from './RoamMoves.tsx';
@@ -8,5 +9,6 @@ export { RoamMoves } from './RoamMoves.tsx';
 /** How the player moves on kinds of ground that not every project has, each as a sentence. */
 export const MOVES: Readonly<Record<string, (props: { here: LevelHere }) => ReactNode>> = {
   cross: CrossMoves,
+  leap: LeapMoves,
   lift: LiftMoves,
 };

@@ -1,0 +1,45 @@
+// npm run check:pacers: are better players better, on every kind of ground?
+import { START_KITS, startGoals, startProject, type StartMoves } from '@stadion/core/building';
+import { homeBeforeDusk } from '@stadion/core/demo';
+import { prepareLevel } from '@stadion/core/grounds';
+import type { Project } from '@stadion/core/model';
+import { PERFECT } from '@stadion/core/pacers';
+import { wilson } from '@stadion/core/stats';
+import { readyGame, seedOf } from '@stadion/core/trials';
+
+const ATTEMPTS = Number(process.argv[2] ?? 200);
+/** The three pacers of a new project, and one without faults, worst first. */
+const NAMES = ['Novice', 'Steady', 'Sharp', 'perfect'];
+
+let troubles = 0;
+
+/** One line: clear rates of all pacers at one level, with what is out of order. */
+function check(name: string, project: Project, position: number): void {
+  const game = readyGame(prepareLevel(project, position));
+  const pacers = [...project.pacers.slice(0, 3), { abilities: PERFECT, spread: 0 }];
+  const won = pacers.map(
+    (pacer) =>
+      Array.from({ length: ATTEMPTS }, (_, index) => game.play(pacer, seedOf(index)).won).filter(Boolean).length,
+  );
+  const bounds = won.map((count) => wilson(count, ATTEMPTS));
+  const wrong = NAMES.slice(1).flatMap((better, index) =>
+    bounds[index]!.low > bounds[index + 1]!.high ? [`${better} below ${NAMES[index]}`] : [],
+  );
+  const best = won.at(-1)! / ATTEMPTS;
+  if (best > 0 && best < 0.9) wrong.push('perfect under 90 %');
+  troubles += wrong.length;
+  const rates = won.map((count) => `${Math.round((count / ATTEMPTS) * 100)} %`.padStart(6)).join(' ');
+  console.log(`${name.padEnd(28)} ${rates}   ${wrong.join('; ')}`);
+}
+
+console.log(`${'level'.padEnd(28)} ${NAMES.map((name) => name.padStart(6)).join(' ')}   of ${ATTEMPTS} attempts`);
+for (const moves of Object.keys(START_KITS) as StartMoves[]) {
+  for (const goal of Object.keys(startGoals(moves))) {
+    const project = startProject({ moves, goal, levels: 12 });
+    for (const position of [1, 6, 12]) check(`${moves}, ${goal}, ${position} of 12`, project, position);
+  }
+}
+const demo = homeBeforeDusk();
+demo.slots.forEach((_slot, index) => check(`Home Before Dusk, ${index + 1}`, demo, index + 1));
+console.log(troubles === 0 ? 'All in order.' : `${troubles} out of order.`);
+process.exitCode = troubles === 0 ? 0 : 1;

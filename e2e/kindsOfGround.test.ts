@@ -1,0 +1,136 @@
+import { describe, expect, it } from '@jest/globals';
+import { projectOf, type Piece, type Project, type ProjectDocument } from '@stadion/core/model';
+import { Key } from 'selenium-webdriver';
+import { groundPointer } from './harness/ground.ts';
+import { journey } from './harness/journey.ts';
+import { holdKey, readPlay } from './harness/playing.ts';
+
+const at = journey();
+let id = '';
+const document = async (): Promise<Project> => {
+  const answer = await fetch(`${at.server.address}/api/projects/${id}`);
+  return projectOf(((await answer.json()) as { document: ProjectDocument }).document);
+};
+const saved = (what: string, check: (project: Project) => boolean): Promise<void> =>
+  at.page.waitFor(what, async () => check(await document()));
+const open = (path: string): Promise<void> => at.page.driver.get(`${at.server.address}/projects/${id}/${path}`);
+
+/** Starts a project by the sheet, as a new user does. */
+async function start(moves: RegExp, goal: RegExp): Promise<void> {
+  await at.page.driver.get(`${at.server.address}/projects`);
+  await at.page.clickName('radio', moves);
+  await at.page.clickName('radio', goal);
+  await at.page.clickName('button', 'Start with 12 levels');
+  await at.page.seeText('Sequence · 12 levels');
+  await at.page.seeText('clear it');
+  await at.page.byName('button', /^0\s+findings/);
+  id = /projects\/([\w-]+)\//.exec(await at.page.driver.getCurrentUrl())![1]!;
+}
+
+/** Plays a level until the canvas is there. */
+async function play(slot: number): Promise<void> {
+  await open(`play/slot-${slot}`);
+  await at.page.find('canvas[data-phase=playing]');
+}
+
+describe('lanes that are crossed', () => {
+  it('start as a whole sequence that forecasts, with a ramp for the one speed of all traffic', async () => {
+    await start(/crosses lanes/, /cross so often/);
+    const { levels, parameters } = await document();
+    expect(Object.values(levels).every(({ ground }) => ground.kind === 'cross')).toBe(true);
+    expect(parameters.map(({ key }) => key)).toContain('traffic');
+  });
+
+  it('get one lane more by a click, whose numbers are a sentence', async () => {
+    await open('level/slot-1?view=ground');
+    await at.page.clickName('button', /^Lane \d/);
+    await groundPointer(at, [19, 13]).click(4, 5);
+    const added = (p: Project): Piece | undefined =>
+      p.levels['level-1']!.ground.pieces.find((piece) => piece.piece === 'lane' && piece.at.y === 5.5);
+    await saved('a lane', (p) => added(p) !== undefined);
+    await at.page.clickName('button', /^Where it drives/);
+    await at.page.clickName('menuitem', 'to the left');
+    await at.page.clickName('button', /^What it does/);
+    await at.page.clickName('menuitem', /carried$/);
+    await at.page.typeInto(/^Length/, '3');
+    await saved('as told', (p) => {
+      const lane = added(p);
+      return lane?.piece === 'lane' && lane.towards === 'left' && lane.carries === true && lane.length === 3;
+    });
+    await at.page.chord('z', Key.CONTROL);
+    await saved('one undo', (p) => JSON.stringify(added(p)).includes('"length":2'));
+  });
+
+  it('are held wherever their row is clicked', async () => {
+    await at.page.keys(Key.ESCAPE, Key.ESCAPE);
+    await groundPointer(at, [19, 13]).click(15, 5);
+    await at.page.find('[aria-label^="What is held: Cart lane"]');
+  });
+
+  it('are crossed by keys, a cell at a press, and judged', async () => {
+    await play(1);
+    await at.page.seeText('crossings are at least 2');
+    const before = await readPlay(at);
+    await holdKey(at, Key.ARROW_LEFT, 'a cell to the left', async () => (await readPlay(at)).x < before.x);
+    await at.page.waitFor('it stands in a cell', async () => Math.abs((await readPlay(at)).x % 1) === 0.5);
+    expect((await readPlay(at)).y).toBe(12.5);
+  });
+
+  it('offer what only they can ask for', async () => {
+    await open('level/slot-2');
+    await at.page.clickName('button', '+ way to win');
+    await at.page.seeText('Get as far as a row');
+    await at.page.keys(Key.ESCAPE);
+  });
+});
+
+describe('floors, ledges and pits', () => {
+  it('start as a whole sequence that forecasts', async () => {
+    await start(/walks and leaps/, /reach the flag/);
+    expect((await document()).levels['level-1']!.ground.kind).toBe('leap');
+  });
+
+  it('get a ledge by a drag, and say what a jump comes to', async () => {
+    await open('level/slot-1?view=ground');
+    await at.page.clickName('button', 'Ledge');
+    await groundPointer(at, [44, 13]).drag([36, 9], [38, 9]);
+    await saved('three cells of ledge', (p) => p.levels['level-1']!.ground.rows[9]!.slice(36, 39) === '---');
+    await open('kinds/slot-1');
+    await at.page.seeText(/A jump lasts 0\.9\d? s and goes 4\.\d cells across/);
+    await at.page.clickName('button', 'What falling onto Walker does');
+    await at.page.clickName('menuitem', 'and not from above');
+    await saved('walkers only touch', (p) => p.kinds.enemies[0]!.fromAbove === undefined);
+  });
+
+  it('are walked and jumped by keys', async () => {
+    await play(1);
+    await at.page.waitFor('it stands', async () => (await readPlay(at)).y > 10.6);
+    await holdKey(at, Key.ARROW_UP, 'it rises', async () => (await readPlay(at)).y < 9.5);
+    await at.page.waitFor('it has landed', async () => (await readPlay(at)).y > 10.6);
+  });
+});
+
+describe('a height that is risen to', () => {
+  it('starts as a whole sequence that forecasts', async () => {
+    await start(/rises while held/, /come so high/);
+    expect((await document()).levels['level-1']!.ground.kind).toBe('lift');
+  });
+
+  it('is risen to while a key is held, the clock starting at the first press', async () => {
+    await play(1);
+    const before = await readPlay(at);
+    await at.page.waitFor('some ticks without a press', async () => (await readPlay(at)).tick > 20);
+    expect((await readPlay(at)).y).toBe(before.y);
+    await holdKey(at, Key.ARROW_UP, 'it rises', async () => (await readPlay(at)).y < before.y - 1);
+    await at.page.seeText('The clock starts');
+  });
+
+  it('a level can become one on which the player moves otherwise, and back', async () => {
+    await open('level/slot-3?view=ground');
+    await at.page.clickName('button', 'Whole ground ▾');
+    await at.page.clickName('menuitem', /roams freely/);
+    await saved('a plan', (p) => p.levels['level-3']!.ground.kind === 'roam');
+    await at.page.chord('z', Key.CONTROL);
+    await saved('as before', (p) => p.levels['level-3']!.ground.kind === 'lift');
+  });
+});

@@ -1,0 +1,216 @@
+import { groundKindOf, USUAL_LEAP } from '../../grounds/index.ts';
+import {
+  fromParameter,
+  literal,
+  usualEnding,
+  usualLosses,
+  type Level,
+  type Parameter,
+  type Piece,
+  type Project,
+  type Rule,
+} from '../../model/index.ts';
+import { drawAt } from '../../random/index.ts';
+import { compare, ease, levelsOf, parameter, share, winningRule, type StartKit } from './parts.ts';
+
+const GOALS = {
+  reach: { label: 'reach the flag', says: 'Over pits and past walkers to the far end, before the clock runs out.' },
+  gather: { label: 'gather a share', says: 'Tokens lie on floors and ledges; so many of them have to be gathered.' },
+  beat: { label: 'beat all walkers', says: 'Who is fallen onto is beaten; all of them have to be.' },
+} as const;
+type Goal = keyof typeof GOALS;
+
+const FIELD = { width: 44, height: 13 } as const;
+/** Row of the floor. */
+const FLOOR = 11;
+const PITS = [8, 15, 22, 29, 35] as const;
+const LEDGES = [
+  [5, 9, 4],
+  [12, 9, 3],
+  [18, 8, 4],
+  [26, 9, 3],
+  [31, 8, 4],
+] as const;
+const TOKENS = 12;
+
+function parametersOf(goal: Goal, levels: number): Parameter[] {
+  const shared = [
+    parameter('walkerSpeed', 'Walker speed', 'real', 'units/s', [0.2, 6], {
+      shape: ease([1, 2.6], levels),
+      roundTo: 0.05,
+    }),
+    parameter('clock', 'Clock', 'seconds', 's', [5, 180], {
+      shape: ease(goal === 'reach' ? [26, 18] : [50, 40], levels),
+      roundTo: 1,
+    }),
+  ];
+  return [
+    ...shared,
+    goal === 'gather'
+      ? parameter('share', 'Share needed', 'share', '', [0, 1], { shape: ease([0.5, 0.8], levels), roundTo: 0.01 })
+      : parameter('jump', 'Jump height', 'real', 'units', [1.2, 5], { shape: ease([3, 2.3], levels), roundTo: 0.05 }),
+  ];
+}
+
+/** Pits, wider the later a level, and ledges above them. */
+function rowsAt(position: number, passed: number): string[] {
+  const { width, height } = FIELD;
+  const wide = 2 + Math.round(passed * 1.4);
+  const pits = PITS.slice(0, 2 + Math.round(passed * 3)).map((x) => x + (position % 3));
+  const isPit = (x: number): boolean => pits.some((from) => x >= from && x < from + wide);
+  return Array.from({ length: height }, (_, y) =>
+    Array.from({ length: width }, (_, x) => {
+      if (x === 0 || x === width - 1) return '#';
+      if (y >= FLOOR) return isPit(x) ? '.' : '#';
+      return LEDGES.some(
+        ([from, row, length]) => y === row && x >= from + (position % 2) && x < from + (position % 2) + length,
+      )
+        ? '-'
+        : '.';
+    }).join(''),
+  );
+}
+
+const standsOn = (rows: readonly string[], x: number): boolean => rows[FLOOR]?.[x] === '#';
+
+function walkersAt(position: number, passed: number, rows: readonly string[]): Piece[] {
+  const many = 2 + Math.round(passed * 3);
+  return Array.from({ length: many }, (_, index): Piece => {
+    let x = 12 + Math.round((index * 27) / many) + (position % 2);
+    while (!standsOn(rows, x)) x++;
+    return {
+      id: `walker-${index + 1}`,
+      piece: 'enemy',
+      kind: 'walker',
+      at: { x: x + 0.5, y: FLOOR - 0.5 },
+      heading: index % 2 === 0 ? 180 : 0,
+    };
+  });
+}
+
+function tokensAt(position: number, rows: readonly string[]): Piece[] {
+  return Array.from({ length: TOKENS }, (_, index): Piece => {
+    const ledge = LEDGES[index % LEDGES.length] as (typeof LEDGES)[number];
+    let x = 4 + Math.floor(drawAt(position, index, 9) * (FIELD.width - 8));
+    while (!standsOn(rows, x)) x++;
+    const at =
+      index % 2 === 0
+        ? { x: ledge[0] + 1.5 + (index % 3) * 0.5 + (position % 2), y: ledge[1] - 0.5 }
+        : { x: x + 0.5, y: FLOOR - 0.5 };
+    return { id: `token-${index + 1}`, piece: 'collectable', kind: 'token', at };
+  });
+}
+
+function winOf(goal: Goal): Rule[] {
+  switch (goal) {
+    case 'reach':
+      return winningRule({ id: 'goal', is: 'onOff', reading: { reading: 'inside', zone: 'flag' }, on: true });
+    case 'gather':
+      return winningRule(
+        compare(
+          { reading: 'worth', of: 'any' },
+          { from: 'share', share: fromParameter('share'), of: 'any', measure: 'worth' },
+        ),
+      );
+    case 'beat':
+      return winningRule(compare({ reading: 'enemiesLeft', of: 'any' }, 0, 'atMost'));
+  }
+}
+
+const fallen: Rule = {
+  id: 'fell',
+  when: { id: 'falls', is: 'onOff', reading: { reading: 'offGround' }, on: true },
+  then: [{ effect: 'loseLife', lives: literal(1), back: 'start', resets: [] }],
+  fires: 'eachTime',
+};
+
+const BRIEFS: Readonly<Record<Goal, string>> = {
+  reach: 'Over the pits to the flag.',
+  gather: 'Gather enough from floors and ledges.',
+  beat: 'Fall onto every walker.',
+};
+
+function levelAt(position: number, goal: Goal, levels: number): Level {
+  const passed = share(position, levels);
+  const rows = rowsAt(position, passed);
+  const left = (times: number) => ({ ...fromParameter('clock'), times });
+  return {
+    id: `level-${position}`,
+    name: `Level ${position}`,
+    brief: BRIEFS[goal],
+    ground: {
+      kind: 'leap',
+      rows,
+      pieces: [
+        { id: 'start', piece: 'start', at: { x: 2.5, y: FLOOR - 0.5 } },
+        ...(goal === 'reach'
+          ? [
+              {
+                id: 'flag',
+                piece: 'goal' as const,
+                name: 'Flag',
+                at: { x: FIELD.width - 4, y: FLOOR - 3 },
+                width: 2,
+                height: 3,
+              },
+            ]
+          : []),
+        ...walkersAt(position, passed, rows),
+        ...(goal === 'gather' ? tokensAt(position, rows) : []),
+      ],
+    },
+    rules: winOf(goal),
+    standingRulesOff: [],
+    clock: {
+      limitSeconds: fromParameter('clock'),
+      starts: 'firstMove',
+      warnAtSeconds: literal(5),
+      parSeconds: null,
+      atExpiry: 'lose',
+    },
+    stars: { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null, left(0.3), left(0.5)] },
+    tie: 'win',
+    ending: usualEnding(),
+  };
+}
+
+/** Walk and jump, seen from aside. */
+export const leapKit: StartKit = {
+  label: groundKindOf('leap').label,
+  says: 'Seen from aside; the player walks, jumps over pits and onto ledges, and falls.',
+  goals: GOALS,
+  make(project, name, levels) {
+    const goal = name as Goal;
+    const walker: Project['kinds']['enemies'][number] = {
+      id: 'walker',
+      name: 'Walker',
+      movement: 'walk',
+      speed: fromParameter('walkerSpeed'),
+      radius: 0.4,
+      look: { mark: 'dome', colour: 'claret' },
+      health: literal(1),
+      fromAbove: true,
+    };
+    return {
+      ...project,
+      kinds: {
+        collectables:
+          goal === 'gather'
+            ? [{ id: 'token', name: 'Token', worth: literal(5), look: { mark: 'gem', colour: 'marigold' } }]
+            : [],
+        enemies: [walker],
+        hazards: [],
+      },
+      standing: [...usualLosses(['walker']), fallen],
+      player: {
+        ...project.player,
+        moves: {
+          ...project.player.moves,
+          leap: goal === 'gather' ? USUAL_LEAP : { ...USUAL_LEAP, jumpHeight: fromParameter('jump') },
+        },
+      },
+      parameters: parametersOf(goal, levels),
+      levels: levelsOf(levels, (position) => levelAt(position, goal, levels)),
+    };
+  },
+};

@@ -1,0 +1,1 @@
+export { isStandable, jumpFacts, leap, USUAL_LEAP, type LeapMotion, type LeapOwn } from './leap.ts';

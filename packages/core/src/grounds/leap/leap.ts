@@ -1,0 +1,320 @@
+import {
+  FASTEST,
+  following,
+  viewOf,
+  within,
+  type GroundKind,
+  type KindMotion,
+  type View,
+  type World,
+} from '../../attempt/index.ts';
+import { fits, isWall, moveBody } from '../../ground/index.ts';
+import type { Project } from '../../model/index.ts';
+import { mix, mixFloat } from '../../random/index.ts';
+import { secondsToTicks, TICK_SECONDS } from '../../rules/index.ts';
+import { horizon } from '../horizon.ts';
+
+/** How the player moves on a leap ground, seen from aside: it walks, jumps and falls. */
+interface LeapNumbers {
+  /** Units per second. */
+  speed: number;
+  /** Units per second squared. */
+  acceleration: number;
+  /** Share of it in the air, 0–1. */
+  airControl: number;
+  /** Units per second squared. */
+  gravity: number;
+  /** Units. */
+  jumpHeight: number;
+  /** Share of the speed upwards that is left when let go, 0–1. */
+  shortHop: number;
+  edgeGraceSeconds: number;
+  pressEarlySeconds: number;
+  jumpsInAir: number;
+}
+export type LeapMotion = KindMotion & LeapNumbers;
+
+/** What a leap ground remembers of an attempt: its numbers as changed parameters have made them, and the state of the body. */
+export interface LeapOwn extends LeapNumbers {
+  /** Units per second at take-off. */
+  takeOff: number;
+  onFloor: boolean;
+  /** Ticks since the player stood. */
+  airTicks: number;
+  /** Ticks for which the last press still counts; 0 for none. */
+  pressTicks: number;
+  /** Is jump held? */
+  held: boolean;
+  /** On its way up by a jump that has not been let go. */
+  rising: boolean;
+  jumpsLeft: number;
+  /** Has it left by the lower edge? */
+  fell: boolean;
+  /** Way gone at the last tick, units. */
+  gone: number;
+  /** 1 for each cell that is a ledge. */
+  ledges: Uint8Array;
+}
+
+type Moves = NonNullable<Project['player']['moves']['leap']>;
+const number = (value: number) => ({ from: 'number', value }) as const;
+
+/** How a player moves of whom a project does not say it. */
+export const USUAL_LEAP: Moves = {
+  speed: number(5),
+  acceleration: number(40),
+  airControl: number(0.7),
+  gravity: number(30),
+  jumpHeight: number(2.6),
+  shortHop: number(0.45),
+  edgeGraceSeconds: number(0.08),
+  pressEarlySeconds: number(0.1),
+  jumpsInAir: number(0),
+};
+
+/** What each number may be. */
+const LIMITS: Readonly<Record<keyof LeapNumbers, readonly [least: number, most: number]>> = {
+  speed: [0, FASTEST],
+  acceleration: [0.1, 1000],
+  airControl: [0, 1],
+  gravity: [0, 200],
+  jumpHeight: [0, 40],
+  shortHop: [0, 1],
+  edgeGraceSeconds: [0, 2],
+  pressEarlySeconds: [0, 2],
+  jumpsInAir: [0, 20],
+};
+const NAMES = Object.keys(LIMITS) as (keyof LeapNumbers)[];
+
+const limited = (name: keyof LeapNumbers, value: number): number => within(value, ...LIMITS[name]);
+
+/**
+ * Speed at take-off, so that the sum over ticks reaches the height exactly: velocity comes before place, so that
+ * h = v²/2g − v·dt/2. Without gravity a jump is a push of so many units a second.
+ */
+function takeOffOf(gravity: number, height: number): number {
+  if (gravity === 0) return height;
+  const step = gravity * TICK_SECONDS;
+  return (step + Math.sqrt(step * step + 8 * gravity * height)) / 2;
+}
+
+/** What a jump from level floor to level floor comes to, held all the time. */
+export interface JumpFacts {
+  /** Seconds off the floor. */
+  seconds: number;
+  /** Units across at full speed, with what the edge forgives. */
+  length: number;
+}
+
+/** How long and how far a jump goes. */
+export function jumpFacts(of: Pick<LeapNumbers, 'gravity' | 'jumpHeight' | 'speed' | 'edgeGraceSeconds'>): JumpFacts {
+  if (of.gravity <= 0) return { seconds: Number.POSITIVE_INFINITY, length: Number.POSITIVE_INFINITY };
+  const seconds = (2 * takeOffOf(of.gravity, of.jumpHeight)) / of.gravity;
+  return { seconds, length: of.speed * (seconds + of.edgeGraceSeconds) };
+}
+
+/** Inputs: the first of a pair does not jump, the second does. */
+const JUMP = 1;
+const SIDES = [0, -1, 1] as const;
+const FACING_LEFT = 16;
+/** Kept between a body and a ledge it stands on. */
+const GAP = 1e-6;
+
+const ledgesOf = ({ level, grid }: World): Uint8Array =>
+  Uint8Array.from({ length: grid.walls.length }, (_, cell) =>
+    level.motion.rows[Math.floor(cell / grid.width)]?.[cell % grid.width] === '-' ? 1 : 0,
+  );
+
+/** Is there something to stand on right below a cell, and room in it? @param row @param column of the cell */
+export const isStandable = (
+  { grid }: View,
+  { ledges }: Pick<LeapOwn, 'ledges'>,
+  column: number,
+  row: number,
+): boolean =>
+  !isWall(grid, column, row) &&
+  row + 1 < grid.height &&
+  (isWall(grid, column, row + 1) || ledges[(row + 1) * grid.width + column] === 1);
+
+/** Stops a body that has come down through the upper side of a ledge. @param before where its feet were */
+function landOnLedge(
+  view: View,
+  own: LeapOwn,
+  body: { x: number; y: number; vy: number; radius: number },
+  before: number,
+): boolean {
+  const { grid } = view;
+  const feet = body.y + body.radius;
+  const row = Math.floor(feet);
+  if (row <= Math.floor(before - GAP * 2) || row >= grid.height) return false;
+  const left = Math.max(0, Math.floor(body.x - body.radius));
+  const right = Math.min(grid.width - 1, Math.floor(body.x + body.radius));
+  for (let column = left; column <= right; column++) {
+    if (own.ledges[row * grid.width + column] !== 1) continue;
+    body.y = row - body.radius - GAP;
+    body.vy = 0;
+    return true;
+  }
+  return false;
+}
+
+const NOBODY = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
+/** No jump is drawn for longer. Ticks. */
+const LONGEST_WAY = 180;
+
+/** Walk, jump and fall. */
+export const leap: GroundKind<LeapMotion, LeapOwn> = {
+  prepare(preparing) {
+    const moves = preparing.project.player.moves.leap ?? USUAL_LEAP;
+    const numbers = {} as LeapNumbers;
+    let live = {};
+    for (const name of NAMES) {
+      numbers[name] = limited(name, preparing.number(moves[name]));
+      live = { ...live, ...following(name, moves[name], preparing) };
+    }
+    return { ...numbers, live };
+  },
+  start(world) {
+    const { live: _live, ...numbers } = world.level.motion.body as LeapMotion;
+    return {
+      ...numbers,
+      takeOff: takeOffOf(numbers.gravity, numbers.jumpHeight),
+      onFloor: false,
+      airTicks: 1000,
+      pressTicks: 0,
+      held: false,
+      rising: false,
+      jumpsLeft: 0,
+      fell: false,
+      gone: 0,
+      ledges: ledgesOf(world),
+    };
+  },
+  moveBody(_world, view, body, own, input) {
+    const side = SIDES[input >> 1] ?? 0;
+    const jumps = (input & JUMP) === JUMP;
+    if (side !== 0) body.facing = side < 0 ? FACING_LEFT : 0;
+    const most = own.acceleration * TICK_SECONDS * (own.onFloor ? 1 : own.airControl);
+    const change = side * own.speed - body.vx;
+    body.vx += change > most ? most : change < -most ? -most : change;
+
+    if (jumps && !own.held) own.pressTicks = secondsToTicks(own.pressEarlySeconds) + 1;
+    else if (own.pressTicks > 0) own.pressTicks--;
+    own.held = jumps;
+    body.vy += own.gravity * TICK_SECONDS;
+    if (own.pressTicks > 0 && (own.airTicks <= secondsToTicks(own.edgeGraceSeconds) || own.jumpsLeft > 0)) {
+      if (own.airTicks > secondsToTicks(own.edgeGraceSeconds)) own.jumpsLeft--;
+      body.vy = own.gravity * TICK_SECONDS - own.takeOff;
+      own.pressTicks = 0;
+      own.airTicks = 1000;
+      own.rising = true;
+    } else if (own.rising && (!jumps || body.vy >= 0)) {
+      if (!jumps && body.vy < 0) body.vy *= own.shortHop;
+      own.rising = false;
+    }
+
+    const { x, y, vy } = body;
+    moveBody(view.grid, body, TICK_SECONDS);
+    const onLedge = vy > 0 && landOnLedge(view, own, body, y + body.radius);
+    // Below the lower edge there is nothing: who comes to it has fallen.
+    own.fell = body.y + body.radius > view.grid.height - GAP * 4;
+    own.onFloor = !own.fell && vy > 0 && (onLedge || body.vy === 0);
+    if (own.onFloor) {
+      own.airTicks = 0;
+      own.jumpsLeft = Math.floor(own.jumpsInAir);
+      own.rising = false;
+    } else if (own.airTicks < 1000) own.airTicks++;
+    const dx = body.x - x;
+    const dy = body.y - y;
+    own.gone = Math.sqrt(dx * dx + dy * dy);
+  },
+  observe(state, own) {
+    const { body, observed, world } = state;
+    observed.distance += own.gone;
+    observed.height = world.grid.height - body.y;
+    observed.onFloor = own.onFloor ? 1 : 0;
+    observed.fallSpeed = own.onFloor || body.vy < 0 ? 0 : body.vy;
+    if (own.fell && observed.offGround === 0) state.happenings.push({ tick: state.tick, what: 'fell' });
+    observed.offGround = own.fell ? 1 : 0;
+  },
+  putBack({ body }, own, at) {
+    body.x = at.x;
+    body.y = at.y;
+    body.vx = 0;
+    body.vy = 0;
+    own.onFloor = false;
+    own.airTicks = 1000;
+    own.pressTicks = 0;
+    own.rising = false;
+    own.jumpsLeft = 0;
+    own.fell = false;
+    own.gone = 0;
+  },
+  endsAt({ view, own }, x, y) {
+    const column = Math.floor(x);
+    const row = Math.floor(y);
+    return !isStandable(view, own as LeapOwn, column, row);
+  },
+  bounce({ body }, own) {
+    body.vy = -own.takeOff * (own.held ? 1 : own.shortHop);
+    own.rising = own.held;
+    own.airTicks = 1000;
+    own.onFloor = false;
+  },
+  carry({ body, view }, _own, dx, dy) {
+    if (!fits(view.grid, body.x + dx, body.y + dy, body.radius)) return;
+    body.x += dx;
+    body.y += dy;
+  },
+  copy(from, to) {
+    Object.assign(to, from);
+  },
+  hash(own, hash) {
+    for (const name of NAMES) hash = mixFloat(hash, own[name]);
+    for (const value of [own.airTicks, own.pressTicks, own.jumpsLeft]) hash = mix(hash, value);
+    for (const flag of [own.onFloor, own.held, own.rising, own.fell]) hash = mix(hash, flag ? 1 : 0);
+    return hash;
+  },
+  dials: Object.fromEntries(
+    NAMES.map((name) => [
+      name,
+      (_state: unknown, own: LeapOwn, value: number) => {
+        own[name] = limited(name, value);
+        own.takeOff = takeOffOf(own.gravity, own.jumpHeight);
+      },
+    ]),
+  ),
+  waysFrom(world, column, row) {
+    const view = viewOf(world, []);
+    const own = leap.start(world, NOBODY);
+    if (!isStandable(view, own, column, row)) return [];
+    const { radius } = world.level.motion.player;
+    return [1, -1].map((side) => {
+      const body = { ...NOBODY, x: column + 0.5, y: row + 1 - radius - GAP, vx: side * own.speed, radius };
+      const state = { ...own, onFloor: true, airTicks: 0 };
+      const points = [body.x, body.y];
+      for (let tick = 0; tick < LONGEST_WAY && !(tick > 2 && state.onFloor) && !state.fell; tick++) {
+        leap.moveBody(world, view, body, state, (side < 0 ? 2 : 4) + JUMP);
+        points.push(body.x, body.y);
+      }
+      return points;
+    });
+  },
+  cells: '#.-',
+  label: 'walks and leaps',
+  backdrop: horizon,
+  controls: [
+    { held: ['left', 'right'], does: 'walk' },
+    { held: ['up'], does: 'jump' },
+  ],
+  readings: ['onFloor', 'fallSpeed'],
+  actions: SIDES.flatMap((side) =>
+    ['', 'jump'].map((name) => ({
+      name: [side === 0 ? '' : side < 0 ? 'left' : 'right', name].filter(Boolean).join(', ') || 'let go',
+    })),
+  ),
+  inputOf(held) {
+    const side = (held.has('right') ? 1 : 0) - (held.has('left') ? 1 : 0);
+    return (side === 0 ? 0 : side < 0 ? 2 : 4) + (held.has('up') || held.has('act') ? JUMP : 0);
+  },
+};

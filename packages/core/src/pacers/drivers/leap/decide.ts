@@ -1,0 +1,334 @@
+import {
+  collectablesOf,
+  enemiesOf,
+  FIRE,
+  latchesOf,
+  zonesOf,
+  type AttemptState,
+  type Collectable,
+  type Enemy,
+} from '../../../attempt/index.ts';
+import { cellAt } from '../../../ground/index.ts';
+import { isStandable, type LeapOwn } from '../../../grounds/index.ts';
+import { TICK_SECONDS } from '../../../rules/index.ts';
+import type { Player } from '../../driver.ts';
+import { plannedFor } from '../../faults/reaction.ts';
+import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
+import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
+import { graphOf, ticksTo, type Graph } from './graph.ts';
+import { FROM_FLOOR, IN_AIR, inputAt, WAIT, type Move } from './moves.ts';
+
+/** What a player on a leap ground remembers between decisions. */
+export interface LeapMemory {
+  /** The cell that it heads for, -1 for none, and since when. */
+  goal: number;
+  goalTick: number;
+  /** What it is doing, from the next decision on, and how that was thought to go. */
+  move: Move;
+  price: number;
+}
+
+export const startMemory = (): LeapMemory => ({
+  goal: -1,
+  goalTick: -1000,
+  move: { ...WAIT },
+  price: Number.NEGATIVE_INFINITY,
+});
+
+/** What goes no worse than it was thought to, by so much, is gone on with. Ticks. */
+const AS_THOUGHT = 5;
+
+/** A goal is chosen anew at least this often. Ticks. */
+const TICKS_BETWEEN_GOALS = 30;
+/** A move is looked at for so long at most. Ticks. */
+const LONGEST = 110;
+/** A walk or a wait is looked at for so long. Ticks. */
+const WALK_TICKS = 14;
+/** Share of its reaction by which a player misjudges when it takes off, as a deviation. */
+const TIMING_ERROR_SHARE = 0.14;
+/** What is kept clear of what moves: at least, and per unit of caution. Units. */
+const CLEARANCE = 0.05;
+const CLEARANCE_PER_CAUTION = 0.15;
+/** Prices, in ticks. */
+const PRICE = { hurt: 100_000, lost: 20_000, wait: 20, there: 5_000, beats: 8_000 } as const;
+
+/** Scratch of the decision at hand. */
+const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
+const own = {} as LeapOwn;
+const kept = { x: 0, y: 0, vx: 0, vy: 0, facing: 0 };
+const keptOwn = {} as LeapOwn;
+
+function imagineUntilActing({ reaction }: Player, state: AttemptState): void {
+  const { world, view } = state;
+  Object.assign(body, state.body);
+  world.kind.copy(state.own, own);
+  for (let i = 0; i < reaction.ticks; i++)
+    world.kind.moveBody(world, view, body, own, plannedFor(reaction, state.tick + i) % FIRE);
+}
+
+/** Between which places each enemy walks to and fro; endless for those that do not. Scratch of the decision at hand. */
+const lows: number[] = [];
+const highs: number[] = [];
+
+/** Notes where enemies that walk will turn: anybody sees where their floor ends. */
+function seeTurns(state: AttemptState): void {
+  const { all } = enemiesOf(state);
+  const { world, view } = state;
+  const { grid } = view;
+  for (let i = 0; i < all.length; i++) {
+    const enemy = all[i] as Enemy;
+    lows[i] = Number.NEGATIVE_INFINITY;
+    highs[i] = Number.POSITIVE_INFINITY;
+    if (!enemy.active || enemy.movement !== 'walk') continue;
+    const row = Math.floor(enemy.y);
+    const ends = (column: number): boolean =>
+      grid.walls[row * grid.width + column] === 1 || world.kind.endsAt(state, column + 0.5, enemy.y);
+    let low = Math.floor(enemy.x);
+    let high = low;
+    while (low > 0 && !ends(low - 1)) low--;
+    while (high < grid.width - 1 && !ends(high + 1)) high++;
+    lows[i] = low + enemy.radius;
+    highs[i] = high + 1 - enemy.radius;
+  }
+}
+
+/** Where one comes to that turns at its ends. */
+function turning(x: number, index: number): number {
+  const low = lows[index] as number;
+  const high = highs[index] as number;
+  if (x > high) return Math.max(low, 2 * high - x);
+  return x < low ? Math.min(high, 2 * low - x) : x;
+}
+
+const HURT = 1;
+const BEATS = 2;
+
+/** Does the imagined body meet something, so many ticks from now? */
+function meets(state: AttemptState, ticks: number, clearance: number): number {
+  const { world, view } = state;
+  if (own.fell) return HURT;
+  if (world.hasAvoid && world.avoid[cellAt(view.grid, body.x, body.y)] === 1) return HURT;
+  const { all } = enemiesOf(state);
+  const seconds = ticks * TICK_SECONDS;
+  for (let i = 0; i < all.length; i++) {
+    const enemy = all[i] as Enemy;
+    if (!enemy.active) continue;
+    const x = turning(enemy.x + enemy.vx * seconds, i);
+    const y = enemy.y + enemy.vy * seconds;
+    const dx = x - body.x;
+    const dy = y - body.y;
+    const touch = enemy.radius + body.radius;
+    const squared = dx * dx + dy * dy;
+    if (enemy.source.fromAbove && enemy.health > 0 && body.vy > 0 && body.y < y - enemy.radius * 0.5) {
+      if (squared < touch * touch) return BEATS;
+      continue;
+    }
+    if (squared < (touch + clearance) * (touch + clearance)) return HURT;
+  }
+  return 0;
+}
+
+/** Ticks from where the imagined body stands to its goal. */
+function ticksFrom(state: AttemptState, distances: Float64Array): number {
+  const { view } = state;
+  const { grid } = view;
+  const cell = cellAt(grid, body.x, body.y);
+  if (isStandable(view, own, cell % grid.width, Math.floor(cell / grid.width))) return distances[cell] as number;
+  // It stands with one foot: on the cell beside.
+  const side = body.x - Math.floor(body.x) < 0.5 ? -1 : 1;
+  return distances[cell + side] ?? Number.POSITIVE_INFINITY;
+}
+
+/** How a move goes: the lower, the better. The imagined body stands where it begins. */
+function priceOf(
+  player: Player,
+  state: AttemptState,
+  move: Move,
+  goal: number,
+  distances: Float64Array,
+  clearance: number,
+): number {
+  const { world, view } = state;
+  const from = player.reaction.ticks;
+  const begins = own.onFloor;
+  let left = !begins;
+  for (let tick = 0; tick < LONGEST; tick++) {
+    world.kind.moveBody(world, view, body, own, inputAt(move, tick));
+    const met = meets(state, from + tick + 1, clearance);
+    if (met === HURT) return PRICE.hurt - tick * 10;
+    if (met === BEATS) return player.needs.anythingToBeat ? tick - PRICE.beats : tick + 100;
+    if (goal >= 0 && cellAt(view.grid, body.x, body.y) === goal) return tick - PRICE.there;
+    if (!own.onFloor) left = true;
+    const done = own.onFloor && (left ? tick > 2 : tick >= WALK_TICKS);
+    if (!done) continue;
+    const on = ticksFrom(state, distances);
+    // Waiting is for those who have nothing better.
+    const waits = move.side === 0 && move.jumpTicks === 0 ? PRICE.wait : 0;
+    return tick + waits + (on === Number.POSITIVE_INFINITY ? PRICE.lost : on);
+  }
+  return PRICE.hurt / 2;
+}
+
+/** The cell of an area that is the fewest ticks away. */
+function nearestOf(graph: Graph, cells: Iterable<number>, here: number): number {
+  let best = -1;
+  let least = Number.POSITIVE_INFINITY;
+  for (const cell of cells) {
+    const ticks = ticksTo(graph, cell)[here] as number;
+    if (ticks >= least) continue;
+    least = ticks;
+    best = cell;
+  }
+  return best;
+}
+
+/** So many cells of an area are looked at as goals. */
+const MOST_CELLS = 60;
+
+function* cellsOf(
+  width: number,
+  height: number,
+  area: { x: number; y: number; width: number; height: number },
+): Generator<number> {
+  const [left, top] = [Math.max(0, Math.floor(area.x)), Math.max(0, Math.floor(area.y))];
+  const right = Math.min(width, Math.ceil(area.x + area.width));
+  const bottom = Math.min(height, Math.ceil(area.y + area.height));
+  let given = 0;
+  for (let y = bottom - 1; y >= top; y--)
+    for (let x = left; x < right && given < MOST_CELLS; x++, given++) yield y * width + x;
+}
+
+/** Where the player heads for, as a cell to be passed. */
+function chooseGoal(player: Player, state: AttemptState, graph: Graph, here: number): number {
+  const { needs } = player;
+  const { grid, level } = state.world;
+  const { width, height } = grid;
+  if (needs.anythingToBeat) {
+    const any = needs.beat.length - 1;
+    const cells = enemiesOf(state).all.flatMap((enemy) =>
+      enemy.active && enemy.health > 0 && (needs.beat[any] || needs.beat[enemy.kind])
+        ? [cellAt(grid, enemy.x, enemy.y)]
+        : [],
+    );
+    const cell = nearestOf(graph, cells, here);
+    if (cell >= 0) return cell;
+  }
+  if (needs.anythingToGather) {
+    const { all, remaining, remainingCount } = collectablesOf(state);
+    const any = needs.gather.length - 1;
+    const cells = remaining.slice(0, remainingCount).flatMap((index) => {
+      const piece = all[index] as Collectable;
+      return needs.gather[any] || needs.gather[piece.kind] ? [cellAt(grid, piece.x, piece.y)] : [];
+    });
+    const cell = nearestOf(graph, cells, here);
+    if (cell >= 0) return cell;
+  }
+  const latch = latchesOf(level)[needs.latch];
+  if (latch) return cellAt(grid, latch.x, latch.y);
+  const zones = zonesOf(level);
+  const zone = needs.goal ? zones.find(({ goal }) => goal) : zones[needs.zone];
+  if (zone) return nearestOf(graph, cellsOf(width, height, zone), here);
+  if (needs.height >= 0) {
+    const y = Math.max(0, Math.ceil(height - needs.height) - 1);
+    return nearestOf(graph, cellsOf(width, height, { x: 0, y, width, height: 1 }), here);
+  }
+  return -1;
+}
+
+function remember(): void {
+  kept.x = body.x;
+  kept.y = body.y;
+  kept.vx = body.vx;
+  kept.vy = body.vy;
+  kept.facing = body.facing;
+  Object.assign(keptOwn, own);
+}
+function again(): void {
+  Object.assign(body, kept);
+  Object.assign(own, keptOwn);
+}
+
+/** The standing place that counts for the player: below it while it is in the air. */
+function standingCell(state: AttemptState): number {
+  const { view } = state;
+  const { grid } = view;
+  const cell = cellAt(grid, body.x, body.y);
+  for (let below = cell; below < grid.walls.length; below += grid.width)
+    if (isStandable(view, own, below % grid.width, Math.floor(below / grid.width))) return below;
+  return cell;
+}
+
+/** What a player of these abilities does next. @returns an input of the kind of ground */
+export function chooseMove(player: Player, state: AttemptState, memory: LeapMemory): number {
+  const { abilities, needs, stream } = player;
+  const misjudged = stream.nextBell() * player.reaction.ticks * TICK_SECONDS * TIMING_ERROR_SHARE;
+  pendingNeeds(state, needs);
+  player.fires = needs.anythingToBeat && state.world.level.motion.player.shooting !== null;
+  imagineUntilActing(player, state);
+  seeTurns(state);
+  const graph = graphOf(state);
+  // In the air a goal is kept: what is below says little of what is near.
+  if (memory.goal < 0 || (own.onFloor && state.tick - memory.goalTick >= TICKS_BETWEEN_GOALS)) {
+    const here = standingCell(state);
+    memory.goal = chooseGoal(player, state, graph, here);
+    if (memory.goal < 0 && state.observed.gates.length > 0) {
+      needsToOpenTheWay(state, needs);
+      memory.goal = chooseGoal(player, state, graph, here);
+    }
+    memory.goalTick = state.tick;
+  }
+  const { goal } = memory;
+  const distances = ticksTo(graph, goal);
+  // Who takes off too early or too late takes itself to be elsewhere.
+  body.x += body.vx * misjudged;
+  const clearance = CLEARANCE + abilities.cautionUnits * CLEARANCE_PER_CAUTION;
+  remember();
+  const going = priceOf(player, state, memory.move, goal, distances, clearance);
+  if (going < PRICE.lost && going <= memory.price + AS_THOUGHT) {
+    again();
+    return goOn(memory, memory.move, going);
+  }
+  again();
+  const moves = own.onFloor ? FROM_FLOOR : IN_AIR;
+  let best: Move = WAIT;
+  let least = own.onFloor ? priceOf(player, state, WAIT, goal, distances, clearance) : Number.POSITIVE_INFINITY;
+  for (let i = 0; i < moves.length; i++) {
+    again();
+    const move = moves[i] as Move;
+    const price = priceOf(player, state, move, goal, distances, clearance);
+    if (price >= least) continue;
+    least = price;
+    best = move;
+  }
+  again();
+  // A jump begins with a press: who still holds lets go first.
+  if (own.onFloor && own.held && best.jumpTicks > 0) {
+    memory.price = Number.NEGATIVE_INFINITY;
+    return inputAt(best, 0) & ~1;
+  }
+  return goOn(memory, best, least);
+}
+
+/** Notes what is left of a move after this decision. Returns its input. */
+function goOn(memory: LeapMemory, { side, sideTicks, jumpTicks }: Move, price: number): number {
+  const input = inputAt({ side, sideTicks, jumpTicks }, 0);
+  memory.move.side = side;
+  memory.move.sideTicks = Math.max(0, sideTicks - TICKS_BETWEEN_DECISIONS);
+  memory.move.jumpTicks = Math.max(0, jumpTicks - TICKS_BETWEEN_DECISIONS);
+  memory.price = price - TICKS_BETWEEN_DECISIONS;
+  return input;
+}
+
+/** Half a second of the same: does it hurt? */
+const LOOKED_AT_TICKS = 30;
+
+/** Is a player who goes on doing this about to be hurt? */
+export function willBeHurt(player: Player, state: AttemptState, input: number): boolean {
+  imagineUntilActing(player, state);
+  seeTurns(state);
+  for (let tick = 0; tick < LOOKED_AT_TICKS; tick++) {
+    state.world.kind.moveBody(state.world, state.view, body, own, input);
+    if (meets(state, player.reaction.ticks + tick, 0) === HURT) return true;
+  }
+  return false;
+}

@@ -1,0 +1,1 @@
+export { leapDriver } from './driver.ts';

@@ -1,0 +1,72 @@
+import { at } from '@stadion/core/edits';
+import { jumpFacts, USUAL_LEAP } from '@stadion/core/grounds';
+import { resolveAmount } from '@stadion/core/rules';
+import type { ReactNode } from 'react';
+import type { LevelHere } from '../../../project/levelHere.ts';
+import { AmountChip } from '../../../sentences/index.ts';
+import { formatNumber } from '../../../ui/index.ts';
+import { NoMoves } from './NoMoves.tsx';
+
+/** How the player walks, jumps and falls, with what comes of it in cells. */
+export function LeapMoves({ here }: { here: LevelHere }) {
+  const { leap } = here.project.player.moves;
+  if (!leap)
+    return (
+      <NoMoves
+        here={here}
+        kind="leap"
+        says="Where it leaps it jumps as usual."
+        does="set how it jumps"
+        usual={USUAL_LEAP}
+      />
+    );
+  const number = (field: keyof typeof leap): number => resolveAmount(leap[field], here.values, here.placed);
+  const facts = jumpFacts({
+    gravity: number('gravity'),
+    jumpHeight: number('jumpHeight'),
+    speed: number('speed'),
+    edgeGraceSeconds: number('edgeGraceSeconds'),
+  });
+  const chip = (
+    field: keyof typeof leap,
+    label: string,
+    limits: { step: number; max: number; unit?: string },
+  ): ReactNode => (
+    <AmountChip
+      here={here}
+      label={label}
+      amount={leap[field]}
+      path={at('player', 'moves', 'leap', field)}
+      min={0}
+      {...limits}
+    />
+  );
+  return (
+    <div className="say">
+      <span className="join">Where it leaps it walks at</span>
+      {chip('speed', 'Walking speed', { step: 0.1, max: 25 })}
+      <span className="join">units a second, gaining</span>
+      {chip('acceleration', 'Gain of walking speed', { step: 1, max: 1000 })}
+      <span className="join">a second,</span>
+      {chip('airControl', 'Share of it in the air', { step: 0.05, max: 1 })}
+      <span className="join">of that in the air; it jumps</span>
+      {chip('jumpHeight', 'Jump height', { step: 0.1, max: 40 })}
+      <span className="join">units high under a pull of</span>
+      {chip('gravity', 'Pull downwards where it leaps', { step: 1, max: 200 })}
+      <span className="join">, and let go early it keeps</span>
+      {chip('shortHop', 'Share of the rise kept when let go', { step: 0.05, max: 1 })}
+      <span className="join">of its rise. A press counts</span>
+      {chip('edgeGraceSeconds', 'Grace after an edge', { step: 0.01, max: 2, unit: 's' })}
+      <span className="join">after an edge and</span>
+      {chip('pressEarlySeconds', 'Early press before landing', { step: 0.01, max: 2, unit: 's' })}
+      <span className="join">before landing;</span>
+      {chip('jumpsInAir', 'Jumps in the air', { step: 1, max: 20 })}
+      <span className="join">more in the air.</span>
+      <span className="text-ink-2">
+        {Number.isFinite(facts.seconds)
+          ? `A jump lasts ${formatNumber(facts.seconds, 2)} s and goes ${formatNumber(facts.length, 1)} cells across.`
+          : 'Without a pull a jump never ends.'}
+      </span>
+    </div>
+  );
+}
