@@ -124,6 +124,30 @@ async function showBuilding(): Promise<void> {
   await fetch(`${projectsAddress}/${own}`, { method: 'DELETE' });
 }
 
+/** Play on a kind of ground: some keys held for some ticks, then paused. */
+async function showPlay(slot: number, name: string, keys: readonly string[], ticks: number): Promise<void> {
+  await show(`/projects/${id}/play/slot-${slot}`, 'Judge');
+  for (const key of keys) await page.driver.actions().keyDown(key).perform();
+  await page.waitFor('some ticks', async () =>
+    page.driver.executeScript<boolean>(`return Number(document.querySelector('canvas').dataset.tick) > ${ticks};`),
+  );
+  await page.keys(' ');
+  for (const key of keys) await page.driver.actions().keyUp(key).perform();
+  await page.seeText('Go on');
+  await take(name);
+}
+
+/** How the player moves otherwise. */
+async function showKinds(): Promise<void> {
+  await showPlay(23, 'play-cross', [Key.ARROW_UP], 40);
+  await showPlay(10, 'play-leap', [Key.ARROW_RIGHT, Key.ARROW_UP], 30);
+  await showPlay(22, 'play-lift', [Key.ARROW_UP], 70);
+  await show(`/projects/${id}/level/slot-23?view=ground`, /attempts in [\d.]+ s ·/);
+  await groundPointer({ page }, [24, 12]).click(1, 6);
+  await page.find('[aria-label^="What is held: Mower lane"]');
+  await take('ground-cross');
+}
+
 async function takeAll(): Promise<void> {
   fs.mkdirSync(FOLDER, { recursive: true });
   await showActs(false);
@@ -132,29 +156,14 @@ async function takeAll(): Promise<void> {
   await show(`/projects/${id}/level/slot-7`, /attempts in [\d.]+ s ·/);
   await take('level');
   await show(`/projects/${id}/level/slot-21`, /attempts in [\d.]+ s ·/);
-  await take('level-below-wanted');
   await page.keys('f');
   await page.find('aside[aria-label=Findings]');
   await take('findings');
   await page.keys('f');
-  await show(`/projects/${id}/level/slot-24`, /attempts in [\d.]+ s ·/);
-  await take('level-many-rules');
-  await showActs(true);
-  await show(`/projects/${id}/level/slot-13`, /attempts in [\d.]+ s ·/);
-  await page.clickName('button', /^Edge cases: all of/);
-  await page.seeText('just below');
-  await take('edge-cases');
-  await showActs(false);
   await show(`/projects/${id}/sequence/slot-5`, 'One run, attempt by attempt');
   await take('sequence');
   await show(`/projects/${id}/ramps/slot-7?lane=hornetSpeed`, 'starting at');
   await take('ramps');
-  await show(`/projects/${id}/ramps/slot-9?lane=beetles`, 'along the sequence');
-  await page.click(await page.find('input[aria-label="Formula of Beetles"]'));
-  await page.typeOver('if(level % 6 == 0, 1, 2 + floor((level - 1) / 6)) + hornets');
-  await page.find('[role=option]');
-  await take('ramps-formula');
-  await page.keys(Key.ESCAPE, Key.ESCAPE);
   await showTuning();
   await showBuilding();
   await show(`/projects/${id}/hand-off/slot-7`, 'Download JSON');
@@ -172,6 +181,7 @@ async function takeAll(): Promise<void> {
   await page.driver.actions().keyUp(Key.ARROW_RIGHT).perform();
   await page.seeText('Go on');
   await take('play');
+  await showKinds();
   await show(`/projects/${id}/play/slot-13`, 'Judge');
   await page.keys('b');
   await page.typeInto('Clover gathered', '9');

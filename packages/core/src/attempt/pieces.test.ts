@@ -100,7 +100,7 @@ describe('beating', () => {
     expect(state.phase).toBe('won');
     // Health 3, phase at half of it: 3 and 2 are phase 1, 1 and 0 are phase 2.
     expect([...phases]).toEqual([1, 2]);
-    expect(state.observed.enemiesBeaten[3]).toBe(1);
+    expect(state.observed.enemiesBeaten.at(-1)).toBe(1);
     // A shot goes 3.48 units at 9 a second, and the third leaves 48 ticks after the first.
     expect(state.tick).toBeGreaterThan(48 + 20);
     expect(state.tick).toBeLessThan(48 + 30);
@@ -265,9 +265,9 @@ describe('in the middle of the level', () => {
       pieces: [wave, clover('c', 3.5)],
       rules: [rule('wave', half, [{ effect: 'wave', spawner: 'wave' }])],
     });
-    expect(state.observed.enemiesLeft[3]).toBe(0);
+    expect(state.observed.enemiesLeft.at(-1)).toBe(0);
     run(state, RIGHT, 20);
-    expect(state.observed.enemiesLeft[3]).toBe(3);
+    expect(state.observed.enemiesLeft.at(-1)).toBe(3);
     run(state, REST, 200);
     const sent = enemiesOf(state).all.filter((enemy) => enemy.active);
     expect(sent).toHaveLength(3);

@@ -264,6 +264,8 @@ export interface StartFrom {
   gathered?: readonly number[];
   /** Latches already on, by index; their gates are open. */
   latches?: readonly number[];
+  /** Readings that only the kind of ground has and that only grow, by name. */
+  readings?: Readonly<Partial<Record<ReadingName, number>>>;
   /** Own tallies, by index. */
   tallies?: Readonly<Record<number, number>>;
 }

@@ -60,6 +60,7 @@ export function startAttemptFrom(world: World, seed: number, from: StartFrom): A
   set('lives', from.lives);
   set('health', from.health);
   set('tries', from.tries);
+  for (const name of world.kind.readings) set(name, from.readings?.[name]);
   observed.bonus = from.bonus ?? 0;
   for (const sort of SORTS) sort.begin?.(state, from);
   for (const [tally, value] of Object.entries(from.tallies ?? {})) {

@@ -29,6 +29,7 @@ function freeCells(ground: Ground): Cell[] {
     const [x, y] = [index % width, Math.floor(index / width)];
     const isFree =
       (way ?? -1) >= 0 &&
+      ground.rows[y]?.[x] === '.' &&
       !ground.pieces.some((piece) => piece.piece !== 'zone' && !isLine(piece) && coversCell(piece, x, y));
     return isFree ? [{ x, y }] : [];
   });

@@ -1,4 +1,5 @@
 import { freshId, Limits, type Ground, type MintId, type Piece, type Project } from '../model/index.ts';
+import { groundKindOf } from '../grounds/index.ts';
 import { keyOf, puttables, type Puttable } from './puttable.ts';
 import { newPiece } from './put.ts';
 import { cellOf } from './shape.ts';
@@ -17,7 +18,6 @@ export interface TextFault {
   message: string;
 }
 
-const CELL_CHARACTERS = '#.~';
 const LETTERS = [...'abcdefghijklmnopqrstuvwxyz', ...'ABCDEFGHIJKLMNOPQRSTUVWXYZ', ...'0123456789', ...'@&%$+*?!'];
 const FIXED: Readonly<Record<string, string>> = {
   start: 'S',
@@ -134,8 +134,9 @@ export function groundOfText(
   mint: MintId = freshId,
 ): { ground: Ground } | { faults: TextFault[] } {
   const lines = text.replaceAll('\r', '').split('\n');
+  const { cells } = groundKindOf(ground.kind);
   while (lines.length > 1 && lines.at(-1) === '') lines.pop();
-  const faults = faultsOf(lines, new Set([...CELL_CHARACTERS, ...legend.map(({ character }) => character)]));
+  const faults = faultsOf(lines, new Set([...cells, ...legend.map(({ character }) => character)]));
   if (faults.length > 0) return { faults };
   const characters = characterByKey(legend);
   const shown = [...shownOn(ground, characters).values()];
@@ -143,7 +144,7 @@ export function groundOfText(
   const spots = new Map<string, Cell[]>();
   lines.forEach((line, y) =>
     [...line].forEach((character, x) => {
-      if (!CELL_CHARACTERS.includes(character)) spots.set(character, [...(spots.get(character) ?? []), { x, y }]);
+      if (!cells.includes(character)) spots.set(character, [...(spots.get(character) ?? []), { x, y }]);
     }),
   );
   const starts = spots.get(FIXED['start'] as string) ?? [];
@@ -170,7 +171,7 @@ export function groundOfText(
   );
   const under = (x: number, y: number): string => (stayed.has(`${x} ${y}`) ? (ground.rows[y]?.[x] ?? '.') : '.');
   const rows = lines.map((line, y) =>
-    [...line].map((character, x) => (CELL_CHARACTERS.includes(character) ? character : under(x, y))).join(''),
+    [...line].map((character, x) => (cells.includes(character) ? character : under(x, y))).join(''),
   );
   let next: Ground = {
     ...ground,

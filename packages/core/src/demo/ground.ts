@@ -13,13 +13,50 @@ const COLLECTABLES: Readonly<Record<string, string>> = {
 /** Rows of like cells become one piece each. */
 const AREAS: Readonly<Record<string, string>> = { p: 'pond', x: 'web' };
 
+/** What of a drawing is a cell; all else stands on open ground. */
+const CELLS = '#~-';
+
 const ZONES: Readonly<Record<string, { id: string; name: string }>> = {
   A: { id: 'fountain', name: 'the fountain' },
   B: { id: 'sundial', name: 'the sundial' },
 };
 
+/** One lane of a garden that is crossed: its row, where it drives, and how fast as a share of hornets. */
+export interface LaneSketch {
+  row: number;
+  towards: 'left' | 'right';
+  times: number;
+  what: 'mower' | 'lily';
+}
+
+/** Mowers come one every so many seconds; leaves drift with gaps of so many units. */
+const TRAFFIC = {
+  mower: { length: 2, spacing: 'seconds', every: 2.2, jitter: 0.25 },
+  lily: { length: 4, spacing: 'units', every: 3, jitter: 0.2 },
+} as const;
+
+const drawLane = ({ row, towards, times, what }: LaneSketch): Piece => {
+  const { every, ...traffic } = TRAFFIC[what];
+  return {
+    id: `lane-${row}`,
+    piece: 'lane',
+    kind: what,
+    at: { x: 0.5, y: row + 0.5 },
+    towards,
+    speed: { from: 'parameter', parameter: 'hornetSpeed', times },
+    every: literal(every),
+    ...traffic,
+    ...(what === 'lily' ? { carries: true as const } : {}),
+  };
+};
+
 /** A garden from its drawing, perhaps mirrored, with its nest sending hornets as the ramps say. */
-export function drawGround(layout: LayoutName, turn: Turn): Ground {
+export function drawGround(
+  layout: LayoutName,
+  turn: Turn,
+  kind: Ground['kind'] = 'roam',
+  lanes: readonly LaneSketch[] = [],
+): Ground {
   const drawn: readonly string[] = LAYOUTS[layout];
   const width = drawn[0]?.length ?? 0;
   const height = drawn.length;
@@ -128,14 +165,14 @@ export function drawGround(layout: LayoutName, turn: Turn): Ground {
   });
   const path = rounds.toSorted((a, b) => a.digit.localeCompare(b.digit)).map((round) => round.at);
   const turned = drawn.map((row) => {
-    const cells = [...row].map((character) => (character === '#' || character === '~' ? character : '.'));
+    const cells = [...row].map((character) => (CELLS.includes(character) ? character : '.'));
     return (turn === 'left to right' ? cells.toReversed() : cells).join('');
   });
   const gates = new Set(pieces.flatMap((piece) => (piece.piece === 'gate' ? [piece.id] : [])));
   return {
-    kind: 'roam',
+    kind,
     rows: turn === 'upside down' ? turned.toReversed() : turned,
-    pieces: pieces.map((piece) => {
+    pieces: [...pieces, ...lanes.map(drawLane)].map((piece) => {
       if (piece.id === 'wasp-1' && piece.piece === 'enemy') return { ...piece, path };
       // The one latch of a garden opens what gates there are.
       return piece.piece === 'latch' ? { ...piece, opens: piece.opens.filter((gate) => gates.has(gate)) } : piece;

@@ -10,6 +10,7 @@ import {
   type Parameter,
   type Project,
 } from '../model/index.ts';
+import { USUAL_LEAP, USUAL_LIFT } from '../grounds/index.ts';
 import { drawGround } from './ground.ts';
 import { plainClock, plainEnding, plainRules, plainStars, SKETCHES, type Sketch } from './levels.ts';
 import { standingRules } from './rules.ts';
@@ -21,7 +22,7 @@ function level(sketch: Sketch): Level {
     name,
     brief,
     ...(note === undefined ? {} : { note }),
-    ground: drawGround(layout, turn),
+    ground: drawGround(layout, turn, sketch.kind, sketch.lanes),
     rules: rules ?? plainRules(),
     standingRulesOff: standingRulesOff ?? [],
     clock: { ...plainClock(), ...clock },
@@ -113,7 +114,12 @@ export function homeBeforeDusk(): Project {
     name: 'Home Before Dusk',
     words: { player: 'bee', worth: 'nectar' },
     player: {
-      moves: { roam: { speed: literal(4.6), acceleration: literal(26) } },
+      moves: {
+        roam: { speed: literal(4.6), acceleration: literal(26) },
+        cross: { stepSeconds: literal(0.15), restSeconds: literal(0.05) },
+        leap: { ...USUAL_LEAP, jumpHeight: literal(4) },
+        lift: USUAL_LIFT,
+      },
       radius: 0.3,
       graceSeconds: 1.5,
       health: literal(100),
@@ -185,6 +191,22 @@ export function homeBeforeDusk(): Project {
           damage: literal(20),
           health: literal(3),
           phases: [0.5],
+        },
+        {
+          id: 'mower',
+          name: 'Mower',
+          movement: 'still',
+          speed: literal(0),
+          radius: 0.4,
+          look: { mark: 'crate', colour: 'claret' },
+        },
+        {
+          id: 'lily',
+          name: 'Lily leaf',
+          movement: 'still',
+          speed: literal(0),
+          radius: 0.4,
+          look: { mark: 'leaf', colour: 'spruce' },
         },
       ],
       hazards: [

@@ -3,12 +3,14 @@ import {
   literal,
   usualEnding,
   type Clock,
+  type Condition,
   type Ending,
+  type Ground,
   type Rule,
   type StarReading,
   type Stars,
 } from '../model/index.ts';
-import type { Turn } from './ground.ts';
+import type { LaneSketch, Turn } from './ground.ts';
 import type { LayoutName } from './layouts.ts';
 import {
   atLeastOf,
@@ -34,6 +36,9 @@ export interface Sketch {
   note?: string;
   layout: LayoutName;
   turn: Turn;
+  /** How the bee moves there; free in the plane when absent. */
+  kind?: Ground['kind'];
+  lanes?: readonly LaneSketch[];
   wanted: number;
   rules?: Rule[];
   standingRulesOff?: string[];
@@ -56,6 +61,10 @@ export const ladder = (
 });
 
 const usual = won(nectarAtLeast(needed), home(0.5));
+const costsALife = (id: string, when: Condition): Rule =>
+  eachTime(id, when, { effect: 'loseLife', lives: literal(1), back: 'checkpoint', resets: [] });
+const inTheWater = costsALife('in-the-water', on('wet', { reading: 'offGround' }));
+const underTheMower = costsALife('under-the-mower', on('touches-mower', { reading: 'touching', kind: 'mower' }));
 const shows = (text: string, seconds = 3) => ({ effect: 'message' as const, text, seconds: literal(seconds) });
 
 /** In the order of the sequence. Three hold an honest mistake, one of each class that Stadion finds. */
@@ -154,9 +163,10 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Snail Shell',
-    brief: 'One of each flower; then the hive in the middle calls.',
-    layout: 'spiral',
+    brief: 'On foot up the trellis: one of each flower; then the hive calls.',
+    layout: 'trellis',
     turn: 'as drawn',
+    kind: 'leap',
     wanted: 0.86,
     rules: [
       won(
@@ -215,17 +225,19 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Hedge and Ditch',
-    brief: 'One bridge over the ditch; who misses it is gone.',
-    layout: 'ditch',
-    turn: 'left to right',
+    brief: 'Tired wings: along the dry-stone wall on foot. Who falls into the ditch is gone.',
+    layout: 'stones',
+    turn: 'as drawn',
+    kind: 'leap',
     wanted: 0.81,
     rules: [usual, lost('ditch', 'Fell into the ditch', on('fell', { reading: 'offGround' }))],
   },
   {
     name: 'Steep Bank',
-    brief: 'Carry some nectar high up the bank before the light goes.',
-    layout: 'bank',
-    turn: 'left to right',
+    brief: 'Up the chimney with some nectar before the light goes.',
+    layout: 'chimney',
+    turn: 'as drawn',
+    kind: 'lift',
     wanted: 0.8,
     rules: [won(nectarAtLeast(shareOfNectar(0.6)), compare('high-up', { reading: 'height' }, 'atLeast', 11.5, 0.5))],
   },
@@ -278,10 +290,17 @@ export const SKETCHES: readonly Sketch[] = [
   {
     name: 'Last Light on the Ponds',
     brief: 'Bring what you can; it is weighed when the light goes.',
-    layout: 'twins',
+    layout: 'lilies',
     turn: 'as drawn',
+    kind: 'cross',
+    lanes: [
+      { row: 6, towards: 'right', times: 0.5, what: 'lily' },
+      { row: 5, towards: 'left', times: 0.7, what: 'lily' },
+      { row: 3, towards: 'right', times: 0.6, what: 'lily' },
+      { row: 2, towards: 'left', times: 0.8, what: 'lily' },
+    ],
     wanted: 0.74,
-    rules: [],
+    rules: [inTheWater],
     clock: { atExpiry: 'grade', limitSeconds: literal(30) },
     stars: ladder('worth', [40, 70, 100]),
   },
@@ -319,9 +338,10 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'The Far Bank',
-    brief: 'To the fountain, then to the sundial, then home.',
-    layout: 'sights',
+    brief: 'Over the poplars: to the fountain, then to the sundial, then home.',
+    layout: 'poplars',
     turn: 'as drawn',
+    kind: 'lift',
     wanted: 0.68,
     rules: [
       won(
@@ -343,16 +363,26 @@ export const SKETCHES: readonly Sketch[] = [
     ],
   },
   {
-    name: 'Snail Shell by Night',
-    brief: 'A web is the end. The clock waits for the first flower.',
-    layout: 'webs',
-    turn: 'left to right',
+    name: 'The Mown Rows',
+    brief: 'Between the mowers, row by row. The clock waits for the first flower.',
+    layout: 'rows',
+    turn: 'as drawn',
+    kind: 'cross',
+    lanes: [
+      { row: 10, towards: 'right', times: 0.9, what: 'mower' },
+      { row: 8, towards: 'left', times: 1.1, what: 'mower' },
+      { row: 7, towards: 'right', times: 0.8, what: 'mower' },
+      { row: 6, towards: 'left', times: 1.3, what: 'mower' },
+      { row: 4, towards: 'right', times: 1.2, what: 'mower' },
+      { row: 3, towards: 'left', times: 1, what: 'mower' },
+      { row: 2, towards: 'right', times: 1.4, what: 'mower' },
+    ],
     wanted: 0.65,
-    rules: [usual, lost('caught', 'Caught in a web', on('in-web', { reading: 'touching', kind: 'web' }))],
+    rules: [usual, underTheMower],
     clock: { starts: 'condition', startsWhen: gathered('any', 1, 'first-flower') },
     ending: (plain) => ({
       ...plain,
-      lost: { ...plain.lost, freezeSeconds: literal(1), goesOn: ['enemies'], message: 'The night has eight legs.' },
+      lost: { ...plain.lost, freezeSeconds: literal(1), goesOn: ['enemies'], message: 'Flat as a leaf.' },
     }),
   },
   {

@@ -267,6 +267,8 @@ describe('uses of a parameter', () => {
       'kinds/enemies/hornet',
       'kinds/enemies/wasp',
       'levels/long-shadows/rules',
+      ...Array.from({ length: 4 }, () => 'levels/last-light-on-the-ponds/ground'),
+      ...Array.from({ length: 7 }, () => 'levels/the-mown-rows/ground'),
     ]);
     expect(usesOfParameter(homeBeforeDusk(), 'clock')).toHaveLength(21);
     expect(usesOfParameter(homeBeforeDusk(), 'nectarNeeded').every((use) => use.levelId !== undefined)).toBe(true);

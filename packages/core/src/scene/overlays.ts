@@ -9,6 +9,7 @@ import {
   nearestHeadingOf,
   UNREACHABLE,
   withWalls,
+  type Grid,
 } from '../ground/index.ts';
 import type { Level, Piece, Place, Project } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
@@ -61,10 +62,26 @@ export interface Reach {
 const isWanted = (piece: Piece): boolean =>
   piece.piece === 'collectable' || piece.piece === 'goal' || piece.piece === 'latch' || piece.piece === 'checkpoint';
 
+/** Cells over which lanes carry whoever stands there. */
+const riddenCells = ({ pieces }: Level['ground'], { width, height }: Grid): ReadonlySet<number> =>
+  new Set(
+    pieces.flatMap((piece) => {
+      if (piece.piece !== 'lane' || !piece.carries) return [];
+      const alongRow = piece.towards === 'right' || piece.towards === 'left';
+      return alongRow
+        ? Array.from({ length: width }, (_, x) => Math.floor(piece.at.y) * width + x)
+        : Array.from({ length: height }, (_, y) => y * width + Math.floor(piece.at.x));
+    }),
+  );
+
 /** How far everything is from the start, over ground that holds. */
 export function reachOf({ ground }: Pick<Level, 'ground'>): Reach {
   const solid = makeGrid(ground.rows);
-  const grid = withWalls(solid, holesIn(ground.rows));
+  const ridden = riddenCells(ground, solid);
+  const grid = withWalls(
+    solid,
+    holesIn(ground.rows).filter((cell) => !ridden.has(cell)),
+  );
   const start = ground.pieces.find(({ piece }) => piece === 'start');
   const ways = start && new DistanceMaps(grid).to(cellAt(grid, start.at.x, start.at.y));
   const units = Array.from(solid.walls, (wall, cell) => {

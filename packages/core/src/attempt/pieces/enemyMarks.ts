@@ -55,7 +55,8 @@ export function movingEnemyMarks(
     const x = between(places?.[index * 2], one.x, share);
     const y = between(places?.[index * 2 + 1], one.y, share);
     const figures = figuresAt(one, x, y, one.memoryTicks > 0, looks);
-    if (one.health > 0 && !one.source.fromAbove) figures.push(...healthBar(x, y - one.radius - 0.18, one.health / one.fullHealth));
+    if (one.health > 0 && !one.source.fromAbove)
+      figures.push(...healthBar(x, y - one.radius - 0.18, one.health / one.fullHealth));
     return [{ key: `enemy-${index}`, figures }];
   });
 }

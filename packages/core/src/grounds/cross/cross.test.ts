@@ -181,6 +181,14 @@ it('each entry into a goal is a crossing, and a rule puts the player back to the
   expect([state.phase, state.observed.crossings]).toEqual(['won', 2]);
 });
 
+it('an attempt can begin with crossings already made', () => {
+  const { world } = onCross([]);
+  expect(startAttemptFrom(world, 1, { readings: { crossings: 3, worth: 9 } }).observed).toMatchObject({
+    crossings: 3,
+    worth: [0, 0, 0, 0],
+  });
+});
+
 it('whatever its numbers are, an attempt stays whole: no place without a number, nobody in a wall', () => {
   const number = fc.double({ min: 0, max: 40, noNaN: true });
   const lanes = fc.array(

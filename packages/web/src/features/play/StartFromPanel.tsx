@@ -1,5 +1,7 @@
 import { PIECES, startPlace, type PreparedLevel, type StartFrom } from '@stadion/core/attempt';
-import { resolveAmount } from '@stadion/core/rules';
+import { groundKindOf } from '@stadion/core/grounds';
+import type { Reading } from '@stadion/core/model';
+import { READINGS, readingInWords, resolveAmount } from '@stadion/core/rules';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { Button, formatNumber, NumberChip } from '../../ui/index.ts';
 
@@ -25,6 +27,9 @@ export function StartFromPanel({ here, prepared, from, onChange, onStart, onRese
   const latches = here.level.ground.pieces.filter((piece) => PIECES[piece.piece].subject === 'latch');
   const chip = (label: string, value: number, onCommit: (value: number) => void, most: number, unit = '') => (
     <NumberChip label={label} value={value} step={1} min={0} max={most} unit={unit} onCommit={onCommit} />
+  );
+  const counted = groundKindOf(prepared.kind).readings.filter(
+    (name) => READINGS[name].unit === 'count' && READINGS[name].direction === 'up',
   );
   const row = 'flex items-center justify-between gap-2';
   return (
@@ -86,6 +91,17 @@ export function StartFromPanel({ here, prepared, from, onChange, onStart, onRese
           </div>
         );
       })}
+      {counted.map((reading) => (
+        <div key={reading} className={row}>
+          {readingInWords({ reading } as Reading, here.names)}
+          {chip(
+            `${readingInWords({ reading } as Reading, here.names)} so far`,
+            from.readings?.[reading] ?? 0,
+            (value) => set({ readings: { ...from.readings, [reading]: value } }),
+            999,
+          )}
+        </div>
+      ))}
       {latches.map((latch, index) => {
         const isOn = from.latches?.includes(index) === true;
         return (

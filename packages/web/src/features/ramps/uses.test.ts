@@ -14,11 +14,19 @@ const usesOf = (key: string, position = 7) =>
 describe('what uses a parameter', () => {
   it('is said with what is made of it and what that comes to', () => {
     // 2.55 at level 7, pinned; the milestone of level 16 changes it, which is no number.
-    expect(usesOf('hornetSpeed')).toEqual([
+    const uses = usesOf('hornetSpeed');
+    expect(uses.slice(0, 3)).toEqual([
       { words: 'Hornet: speed', made: '', value: 2.55, at: 7, slotId: 'slot-7' },
       { words: 'Wasp: speed', made: '× 0.8 + 0.4', value: expect.closeTo(2.44, 9), at: 7, slotId: 'slot-7' },
       { words: 'Long Shadows: a rule', made: '', at: 16, slotId: 'slot-16' },
     ]);
+    expect(uses).toContainEqual({
+      words: 'The Mown Rows: lane, speed',
+      made: '× 1.1',
+      value: expect.closeTo(2.97, 9),
+      at: 23,
+      slotId: 'slot-23',
+    });
   });
 
   it('stands at its own level, or at the selected one where that is it', () => {

@@ -7,6 +7,7 @@ import {
   type AttemptState,
   type Collectable,
   type Enemy,
+  type View,
 } from '../../../attempt/index.ts';
 import { cellAt } from '../../../ground/index.ts';
 import { isStandable, type LeapOwn } from '../../../grounds/index.ts';
@@ -132,11 +133,15 @@ function meets(state: AttemptState, ticks: number, clearance: number): number {
 function ticksFrom(state: AttemptState, distances: Float64Array): number {
   const { view } = state;
   const { grid } = view;
-  const cell = cellAt(grid, body.x, body.y);
-  if (isStandable(view, own, cell % grid.width, Math.floor(cell / grid.width))) return distances[cell] as number;
-  // It stands with one foot: on the cell beside.
-  const side = body.x - Math.floor(body.x) < 0.5 ? -1 : 1;
-  return distances[cell + side] ?? Number.POSITIVE_INFINITY;
+  return distances[footing(view, cellAt(grid, body.x, body.y))] as number;
+}
+
+/** The cell that a body stands in: the one beside where it stands with one foot. */
+function footing(view: View, cell: number): number {
+  const { grid } = view;
+  if (isStandable(view, own, cell % grid.width, Math.floor(cell / grid.width))) return cell;
+  const beside = cell + (body.x - Math.floor(body.x) < 0.5 ? -1 : 1);
+  return isStandable(view, own, beside % grid.width, Math.floor(beside / grid.width)) ? beside : cell;
 }
 
 /** How a move goes: the lower, the better. The imagined body stands where it begins. */
@@ -152,15 +157,18 @@ function priceOf(
   const from = player.reaction.ticks;
   const begins = own.onFloor;
   let left = !begins;
+  let passed = -1;
   for (let tick = 0; tick < LONGEST; tick++) {
     world.kind.moveBody(world, view, body, own, inputAt(move, tick));
     const met = meets(state, from + tick + 1, clearance);
     if (met === HURT) return PRICE.hurt - tick * 10;
     if (met === BEATS) return player.needs.anythingToBeat ? tick - PRICE.beats : tick + 100;
-    if (goal >= 0 && cellAt(view.grid, body.x, body.y) === goal) return tick - PRICE.there;
+    // Coming there is worth it only to who lands after it.
+    if (goal >= 0 && passed < 0 && cellAt(view.grid, body.x, body.y) === goal) passed = tick;
     if (!own.onFloor) left = true;
     const done = own.onFloor && (left ? tick > 2 : tick >= WALK_TICKS);
     if (!done) continue;
+    if (passed >= 0) return passed - PRICE.there;
     const on = ticksFrom(state, distances);
     // Waiting is for those who have nothing better.
     const waits = move.side === 0 && move.jumpTicks === 0 ? PRICE.wait : 0;
@@ -252,7 +260,7 @@ function again(): void {
 function standingCell(state: AttemptState): number {
   const { view } = state;
   const { grid } = view;
-  const cell = cellAt(grid, body.x, body.y);
+  const cell = footing(view, cellAt(grid, body.x, body.y));
   for (let below = cell; below < grid.walls.length; below += grid.width)
     if (isStandable(view, own, below % grid.width, Math.floor(below / grid.width))) return below;
   return cell;

@@ -122,6 +122,8 @@ export function ticksTo(graph: Graph, goal: number): Float64Array {
   };
   for (const index of graph.passing[goal] ?? []) {
     const arc = graph.arcs[index] as Arc;
+    // Who does not land after it has not come there.
+    if (arc.to < 0) continue;
     for (let i = 0; i < arc.passed.length; i += 2)
       if (arc.passed[i] === goal) offer(arc.from, arc.passed[i + 1] as number);
   }

@@ -12,10 +12,24 @@ import { openGoalOf } from '../aims.ts';
 export interface LiftMemory {
   /** Does touching a wall cost anything? */
   wallsHurt: boolean;
+  /** The nearest that it has come to its goal, and when. */
+  goal: number;
+  nearest: number;
+  nearestTick: number;
 }
+
+/** Without coming nearer for so long a player takes more risks, and then all. Ticks. */
+const IMPATIENT_TICKS = 240;
+const DESPERATE_TICKS = 480;
+const IMPATIENT_SHARE = 0.3;
+/** Who has waited too long lets itself be touched. Units. */
+const TAKES_A_TOUCH = 10;
 
 export const startMemory = ({ world }: AttemptState): LiftMemory => ({
   wallsHurt: world.judge.nodes.some((node) => 'name' in node && node.name === 'touchingWall'),
+  goal: -1,
+  nearest: Number.POSITIVE_INFINITY,
+  nearestTick: 0,
 });
 
 /** Plans: for how many ticks it is held or let go, whatever comes, before the steady hand. */
@@ -182,7 +196,7 @@ function isHurt(state: AttemptState, memory: LiftMemory, ticks: number, clearanc
     if (!enemy.active) continue;
     const dx = enemy.x + enemy.vx * seconds - body.x;
     const dy = enemy.y + enemy.vy * seconds - body.y;
-    const reach = enemy.radius + body.radius + clearance;
+    const reach = Math.max(0, enemy.radius + body.radius + clearance);
     if (dx * dx + dy * dy < reach * reach) return true;
   }
   return false;
@@ -246,7 +260,15 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
   const goal = openGoalOf(player, state, here);
   const distances = maps.to(goal < 0 ? here : goal);
   const missed = (player.drift * abilities.aimErrorDegrees) / DEGREES_PER_UNIT;
-  const clearance = CLEARANCE + abilities.cautionUnits * CLEARANCE_PER_CAUTION;
+  if (goal !== memory.goal || (distances[here] as number) < memory.nearest) {
+    memory.goal = goal;
+    memory.nearest = distances[here] as number;
+    memory.nearestTick = state.tick;
+  }
+  const waited = state.tick - memory.nearestTick;
+  const risk = waited > DESPERATE_TICKS ? 0 : waited > IMPATIENT_TICKS ? IMPATIENT_SHARE : 1;
+  const clearance =
+    (CLEARANCE + abilities.cautionUnits * CLEARANCE_PER_CAUTION) * risk - (risk === 0 ? TAKES_A_TOUCH : 0);
   const horizon = Math.min(
     LONGEST_TICKS,
     Math.max(SHORTEST_TICKS, Math.round((abilities.foresightSeconds * FORESIGHT_FACTOR) / TICK_SECONDS)),
