@@ -3,6 +3,7 @@ export type {
   Action,
   AttemptState,
   Control,
+  Gap,
   GroundKind,
   Happening,
   Moment,

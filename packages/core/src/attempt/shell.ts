@@ -150,6 +150,16 @@ export interface Preparing {
   number(amount: Amount): number;
 }
 
+/** A gap between two floors, and for how long a press clears it. */
+export interface Gap {
+  /** Its left end, and the floor, units. */
+  x: number;
+  y: number;
+  width: number;
+  /** 0 where no press clears it. */
+  seconds: number;
+}
+
 /** How a player moves on one kind of ground, and what only that kind has. */
 export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknown> {
   /** What moves, as plain data: part of the question's key. */
@@ -176,6 +186,8 @@ export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknow
   actions: readonly Action[];
   /** Characters that its rows may hold. */
   cells: string;
+  /** Gaps that are jumped, with what they forgive. */
+  gaps?(world: World): Gap[];
   /** Ways that a body makes from a cell, to be drawn: each as x, y, x, y … in units. None from where nobody can stand. */
   waysFrom?(world: World, column: number, row: number): number[][];
   /** What is drawn behind everything. @param rows of the ground */

@@ -1,5 +1,4 @@
 import { fromParameter, literal, type Ground, type Piece, type Place } from '../model/index.ts';
-import { LAYOUTS, type LayoutName } from './layouts.ts';
 
 export type Turn = 'as drawn' | 'left to right' | 'upside down';
 
@@ -52,12 +51,11 @@ const drawLane = ({ row, towards, times, what }: LaneSketch): Piece => {
 
 /** A garden from its drawing, perhaps mirrored, with its nest sending hornets as the ramps say. */
 export function drawGround(
-  layout: LayoutName,
+  drawn: readonly string[],
   turn: Turn,
   kind: Ground['kind'] = 'roam',
   lanes: readonly LaneSketch[] = [],
 ): Ground {
-  const drawn: readonly string[] = LAYOUTS[layout];
   const width = drawn[0]?.length ?? 0;
   const height = drawn.length;
   const place = (column: number, row: number, across: number, down = across): Place => ({

@@ -12,6 +12,7 @@ import {
 } from '../model/index.ts';
 import { USUAL_LEAP, USUAL_LIFT } from '../grounds/index.ts';
 import { drawGround } from './ground.ts';
+import { LAYOUTS } from './layouts.ts';
 import { plainClock, plainEnding, plainRules, plainStars, SKETCHES, type Sketch } from './levels.ts';
 import { standingRules } from './rules.ts';
 
@@ -22,7 +23,7 @@ function level(sketch: Sketch): Level {
     name,
     brief,
     ...(note === undefined ? {} : { note }),
-    ground: drawGround(layout, turn, sketch.kind, sketch.lanes),
+    ground: drawGround(LAYOUTS[layout], turn, sketch.kind, sketch.lanes),
     rules: rules ?? plainRules(),
     standingRulesOff: standingRulesOff ?? [],
     clock: { ...plainClock(), ...clock },

@@ -1,2 +1,3 @@
+export { drawGround } from './ground.ts';
 export { homeBeforeDusk } from './homeBeforeDusk.ts';
 export { manyLevels } from './manyLevels.ts';

@@ -31,6 +31,7 @@ export const FINDING_CLASSES = {
   'latch-or-gate-alone': 'surely wrong',
   'gate-locks-only-way': 'stops play',
   'spawn-near-start': 'doubtful',
+  'tight-gap': 'doubtful',
   'start-in-danger': 'stops play',
   'goal-unreachable': 'stops play',
   'hazards-after-ending': 'doubtful',

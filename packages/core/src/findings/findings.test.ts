@@ -80,3 +80,34 @@ describe('an empty project', () => {
     expect(findingsOf({ ...homeBeforeDusk(), slots: [], levels: {} })).toEqual([]);
   });
 });
+
+describe('a tight gap', () => {
+  // A jump of 1.6 at gravity 30 lasts 40 ticks, 3.3 units at 5 units/s; the body reaches 0.3 over each edge.
+  const withPit = (wide: number): Project => {
+    const project = homeBeforeDusk();
+    const { ground } = project.levels['hedge-and-ditch']!;
+    const floor = `${'#'.repeat(12)}${'.'.repeat(wide)}${'#'.repeat(18 - wide)}`;
+    ground.rows = ground.rows.map((_row, y) => (y < 10 ? '.'.repeat(30) : floor));
+    project.player.moves.leap = {
+      ...project.player.moves.leap!,
+      gravity: literal(30),
+      jumpHeight: literal(1.6),
+      edgeGraceSeconds: literal(0),
+    };
+    return project;
+  };
+  const tight = (wide: number): string[] =>
+    findingsAt(withPit(wide), 14).flatMap(({ code, reason }) => (code === 'tight-gap' ? [reason] : []));
+
+  it('is doubted where it forgives less than 50 ms, not where it forgives more', () => {
+    const widths = [1, 2, 3, 4, 5];
+    const found = widths.filter((wide) => tight(wide).length > 0);
+    // 3.9 units in all: three cells forgive 0.18 s; four cannot be jumped.
+    expect(found).toEqual([]);
+    const project = withPit(4);
+    project.player.moves.leap!.jumpHeight = literal(1.75);
+    const [finding] = findingsAt(project, 14).filter(({ code }) => code === 'tight-gap');
+    expect(finding).toMatchObject({ severity: 'doubtful', slotId: 'slot-14', path: '/levels/hedge-and-ditch/ground' });
+    expect(finding?.reason).toMatch(/^The gap of 4 cells at column 13 forgives (17|33) ms to one who comes running\.$/);
+  });
+});

@@ -4,7 +4,7 @@ import { homeBeforeDusk } from '../demo/index.ts';
 import { makeWorld, prepareLevel } from '../grounds/index.ts';
 import type { Level, Project } from '../model/index.ts';
 import { literal } from '../model/index.ts';
-import { atLeast, clover, garden, is, rule } from '../testing/index.ts';
+import { atLeast, clover, garden, is, rule, withStandingHazards } from '../testing/index.ts';
 import { seedOf } from '../trials/index.ts';
 import type { RoamMemory } from './drivers/roam/index.ts';
 import { drawPlayer, makePlayer, PERFECT, playerInput, type Population } from './index.ts';
@@ -130,7 +130,7 @@ describe('a player that is held up', () => {
 });
 
 describe('what lies still in plain sight', () => {
-  const alone = homeBeforeDusk();
+  const alone = withStandingHazards();
   const harmless = ({ ground }: Level): void => {
     ground.pieces = ground.pieces.filter(({ piece }) => !['enemy', 'spawner', 'emitter'].includes(piece));
   };

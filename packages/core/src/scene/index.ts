@@ -8,6 +8,8 @@ export {
   hiddenMarks,
   lossMarks,
   passMarks,
+  gapMarks,
+  gapsOf,
   patrolMarks,
   wayFromMarks,
   reachMarks,

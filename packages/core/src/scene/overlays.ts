@@ -1,4 +1,4 @@
-import { HEADED_MOVEMENTS, type Figure, type Mark, type PreparedLevel } from '../attempt/index.ts';
+import { HEADED_MOVEMENTS, type Figure, type Gap, type Mark, type PreparedLevel } from '../attempt/index.ts';
 import { makeWorld } from '../grounds/index.ts';
 import {
   cellAt,
@@ -240,6 +240,31 @@ export const patrolMarks = (project: Pick<Project, 'kinds'>, { ground }: Pick<Le
         ]
       : [];
   });
+
+/** A gap that forgives less than this is tight, and than that surely so. Seconds. */
+const TIGHT = { some: 0.1, surely: 0.05 } as const;
+
+/** What the gaps of a level forgive; none on kinds of ground without. */
+export function gapsOf(level: PreparedLevel): Gap[] {
+  const world = makeWorld(level);
+  return world.kind.gaps?.(world) ?? [];
+}
+
+/** Gaps in the colour of what they forgive: green, yellow below a tenth of a second, red below half of that. */
+export const gapMarks = (gaps: readonly Gap[]): Mark[] =>
+  gaps.map(({ x, y, width, seconds }, index) => ({
+    key: `gap-${index}`,
+    figures: [
+      {
+        is: 'rectangle',
+        x,
+        y,
+        width,
+        height: 0.3,
+        fill: seconds < TIGHT.surely ? 'loss' : seconds < TIGHT.some ? 'mark' : 'win',
+      },
+    ],
+  }));
 
 /** The ways that the player's body makes from a cell: a jump at full speed to either side. @param at the cell */
 export function wayFromMarks(level: PreparedLevel, at: { x: number; y: number }): Mark[] {

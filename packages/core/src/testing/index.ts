@@ -3,3 +3,4 @@ export { finalHashes } from './finalHashes.ts';
 export { patchSuiteFailures, type PatchSuiteTest } from './patchSuite.ts';
 export { after } from './after.ts';
 export { kindHashes } from './kindHashes.ts';
+export { withStandingHazards } from './standingHazards.ts';

@@ -109,8 +109,8 @@ function waysToWin(here: LevelHere): Intent[] {
     ...(groundKindOf(here.level.ground.kind).readings.includes('crossings')
       ? [
           win('Cross so often', 'crossings lanes goal row', [
-            rule('crossed', all('over', so('in-goal', { reading: 'inside', zone: goal ?? 'goal' })), BACK, 'eachTime'),
             ...wins(condition('often', { reading: 'crossings' }, 3)),
+            rule('crossed', all('over', so('in-goal', { reading: 'inside', zone: goal ?? 'goal' })), BACK, 'eachTime'),
           ]),
           win(
             'Get as far as a row',

@@ -5,6 +5,7 @@ import { expectationNotMet } from './expectationNotMet.ts';
 import { formulaCycle } from './formulaCycle.ts';
 import { formulaWrong } from './formulaError.ts';
 import { starUnreachable } from './starUnreachable.ts';
+import { tightGap } from './tightGap.ts';
 import { targetBeyondPlaced } from './targetBeyondPlaced.ts';
 
 /** Every check. At one slot findings come in this order. */
@@ -15,4 +16,5 @@ export const CHECKS = [
   formulaWrong,
   formulaCycle,
   expectationNotMet,
+  tightGap,
 ] as unknown as readonly Check<Scope>[];

@@ -140,6 +140,38 @@ describe('a pit', () => {
   });
 });
 
+describe('what a gap forgives', () => {
+  const forgiven = (wide: number, of: Partial<Record<keyof Moves, number>> = {}): number | undefined => {
+    const { world } = onFloor(
+      { gravity: 30, jumpHeight: 1.6, speed: 5, edgeGraceSeconds: 0, ...of },
+      { rows: pitFrom(12, wide) },
+    );
+    return world.kind.gaps?.(world)[0]?.seconds;
+  };
+
+  // A jump of 1.6 at gravity 30 lasts 40 ticks: 3.3 units at 5 units/s, and the body reaches 0.3 over each edge.
+  it('is less the wider it is, and nothing beyond the length of a jump', () => {
+    const [two, three, five] = [forgiven(2)!, forgiven(3)!, forgiven(5)!];
+    expect(two).toBeGreaterThan(three);
+    expect(three).toBeGreaterThan(0);
+    expect(five).toBe(0);
+    // Each cell more takes as long as it is run over.
+    expect(two - three).toBeCloseTo(1 / 5, 1);
+  });
+
+  it('grows by the grace after an edge', () => {
+    expect(forgiven(3, { edgeGraceSeconds: 0.1 })! - forgiven(3)!).toBeCloseTo(0.1, 1);
+  });
+
+  it('is looked at only where floors are of one height with open cells between', () => {
+    const { world } = onFloor(
+      {},
+      { rows: FLOOR.map((row, y) => (y < 4 || y > 9 ? row : `${row.slice(0, 12)}#${row.slice(13)}`)) },
+    );
+    expect(world.kind.gaps?.(world)).toEqual([]);
+  });
+});
+
 describe('standing', () => {
   it('on a ledge that is jumped through from below', () => {
     const rows = FLOOR.map((row, y) => (y === 8 ? `${row.slice(0, 4)}---${row.slice(7)}` : row));

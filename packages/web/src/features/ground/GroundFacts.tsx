@@ -1,6 +1,7 @@
 import { heightOf, widthOf } from '@stadion/core/building';
 import { at, replaceAt } from '@stadion/core/edits';
 import { literal, type Pacer } from '@stadion/core/model';
+import type { Gap } from '@stadion/core/attempt';
 import type { Reach } from '@stadion/core/scene';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
@@ -9,7 +10,7 @@ import type { WaysAnswer } from '../../workers/ways.worker.ts';
 import { nameOfPiece } from './words.ts';
 
 /** What a ground comes to: how far its furthest cell is, and whether everything can be reached. */
-export function FactsOfGround({ here, reach }: { here: LevelHere; reach: Reach }) {
+export function FactsOfGround({ here, reach, gaps }: { here: LevelHere; reach: Reach; gaps: readonly Gap[] }) {
   const { level } = here;
   const away = level.ground.pieces
     .filter(({ id }) => reach.unreachable.includes(id))
@@ -23,7 +24,28 @@ export function FactsOfGround({ here, reach }: { here: LevelHere; reach: Reach }
       ) : (
         <b className="text-loss">Cannot be reached, even with all gates open: {away.join(', ')}.</b>
       )}
+      <TightestGap gaps={gaps} />
     </p>
+  );
+}
+
+/** How much the least forgiving gap forgives to one who comes running. */
+function TightestGap({ gaps }: { gaps: readonly Gap[] }) {
+  const jumped = gaps.filter(({ seconds }) => seconds > 0);
+  const [tightest] = jumped.toSorted((one, other) => one.seconds - other.seconds);
+  const beyond = gaps.length - jumped.length;
+  if (gaps.length === 0) return null;
+  return (
+    <>
+      {' '}
+      {tightest ? (
+        <>
+          Of {gaps.length === 1 ? 'one gap' : `${gaps.length} gaps`} the tightest, {tightest.width} cells at column{' '}
+          {tightest.x + 1}, forgives <b>{Math.round(tightest.seconds * 1000)} ms</b>.
+        </>
+      ) : null}
+      {beyond === 0 ? null : ` ${beyond} cannot be jumped.`}
+    </>
   );
 }
 

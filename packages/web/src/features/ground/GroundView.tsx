@@ -1,7 +1,10 @@
 import { cleared, copiedText, pasted, type Cell } from '@stadion/core/building';
 import { duplicateLevel, editGround, withoutPieces } from '@stadion/core/edits';
 import type { Id, Level } from '@stadion/core/model';
+import { prepareLevel } from '@stadion/core/grounds';
 import {
+  gapMarks,
+  gapsOf,
   lossMarks,
   passMarks,
   patrolMarks,
@@ -40,6 +43,8 @@ interface Props {
 }
 
 const NOTHING: ReadonlySet<Id> = new Set();
+const NONE: ReadonlySet<Drawn> = new Set();
+const NO_GAPS: ReadonlySet<Drawn> = new Set(['gaps']);
 const AT_FIRST: readonly Drawn[] = ['patrols', 'ties'];
 
 /** A level's ground: what stands on it, put and moved, as a picture or as text. */
@@ -115,6 +120,7 @@ export function GroundView({ here, lostAt, head }: Props) {
   const removeHeld = (): void => void remove(held, `Remove ${held.size} piece${held.size === 1 ? '' : 's'}`);
 
   const reach = useMemo(() => reachOf(level), [level]);
+  const gaps = useMemo(() => gapsOf(prepareLevel(project, here.position)), [project, here.position]);
   const drawn = useCallback(
     (changed: Level): { below: Mark[]; above: Mark[] } => ({
       below: [
@@ -123,6 +129,7 @@ export function GroundView({ here, lostAt, head }: Props) {
         ...(shown.has('unreachable') ? unreachableMarks(reach) : []),
       ],
       above: [
+        ...(shown.has('gaps') ? gapMarks(gaps) : []),
         ...(shown.has('losses') ? lossMarks(lostAt) : []),
         ...(shown.has('safe') ? safeDistanceMarks(changed) : []),
         ...(shown.has('sight') ? sightMarks(project, changed, values) : []),
@@ -131,7 +138,7 @@ export function GroundView({ here, lostAt, head }: Props) {
         ...(shown.has('way') && ways?.fastest ? wayMarks(ways.fastest.points) : []),
       ],
     }),
-    [shown, reach, ways, lostAt, project, values],
+    [shown, gaps, reach, ways, lostAt, project, values],
   );
   return (
     <div className="flex min-w-0 grow flex-col overflow-y-auto px-[22px] pt-3.5 pb-4">
@@ -201,6 +208,7 @@ export function GroundView({ here, lostAt, head }: Props) {
             {said}
           </p>
           <DrawnBar
+            hidden={gaps.length === 0 ? NO_GAPS : NONE}
             shown={shown}
             onToggle={(name) => {
               const next = new Set(shown);
@@ -223,7 +231,7 @@ export function GroundView({ here, lostAt, head }: Props) {
               onKinds={() => goto({ screen: 'kinds' })}
             />
           </div>
-          <FactsOfGround here={here} reach={reach} />
+          <FactsOfGround here={here} reach={reach} gaps={gaps} />
           {asksWays ? <FactsOfWays here={here} pacer={pacer} ways={ways} /> : null}
         </>
       )}

@@ -1,0 +1,27 @@
+import { pointerOf } from '../../model/index.ts';
+import { gapsOf } from '../../scene/index.ts';
+import { say, type Check } from '../finding.ts';
+
+/** Less than this is more exact than people press. Seconds. Of players whose presses differ by 60 ms, one in four misses a window of 50 ms. */
+const LEAST_SECONDS = 0.05;
+
+/** A gap that can be jumped, but only by a press more exact than people's. */
+export const tightGap: Check<'slot'> = {
+  code: 'tight-gap',
+  scope: 'slot',
+  find(here) {
+    const tight = gapsOf(here.prepared).filter(({ seconds }) => seconds > 0 && seconds < LEAST_SECONDS);
+    const [first] = tight.toSorted((one, other) => one.seconds - other.seconds);
+    if (!first) return [];
+    const more =
+      tight.length === 1 ? '' : `, and ${tight.length - 1} more forgive${tight.length === 2 ? 's' : ''} little`;
+    return [
+      {
+        slotId: here.slot.id,
+        path: pointerOf(['levels', here.level.id, 'ground']),
+        sentence: 'A gap asks for a more exact jump than people make.',
+        reason: `The gap of ${say(first.width)} cells at column ${say(first.x + 1)} forgives ${Math.round(first.seconds * 1000)} ms to one who comes running${more}.`,
+      },
+    ];
+  },
+};

@@ -1,0 +1,69 @@
+import type { Gap, View, World } from '../../attempt/index.ts';
+import { isWall } from '../../ground/index.ts';
+import { TICK_SECONDS } from '../../rules/index.ts';
+import { isStandable, leap } from './leap.ts';
+
+/** Wider ones are no gaps to be jumped. Cells. */
+const WIDEST = 9;
+/** The press is tried from so many ticks before the edge is reached to so many after it. */
+const EARLIEST = -26;
+const LATEST = 14;
+/** No jump is followed for longer. Ticks. */
+const LONGEST = 150;
+const NOBODY = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
+const FEET_GAP = 1e-6;
+
+/** For how many ticks in a row a press clears the gap, by one who runs at full speed and holds on. */
+function windowOf(world: World, view: View, row: number, from: number, to: number): number {
+  const { radius } = world.level.motion.player;
+  const usual = leap.start(world, NOBODY);
+  if (usual.speed === 0) return 0;
+  const forward = to > from ? 1 : -1;
+  const edge = forward > 0 ? from + 1 : from;
+  const far = forward > 0 ? to : to + 1;
+  let most = 0;
+  let inARow = 0;
+  for (let press = EARLIEST; press <= LATEST; press++) {
+    const body = { ...NOBODY, y: row + 1 - radius - FEET_GAP, vx: usual.speed * forward, radius };
+    body.x = edge + EARLIEST * usual.speed * TICK_SECONDS * forward;
+    const own = { ...usual, onFloor: true, airTicks: 0 };
+    let clears = false;
+    for (let tick = EARLIEST; tick < LONGEST; tick++) {
+      // Where it begins there may be no floor: it runs as if there were.
+      if (tick < 0 && (body.x - edge) * forward < -radius) {
+        own.onFloor = true;
+        own.airTicks = 0;
+      }
+      leap.moveBody(world, view, body, own, (forward > 0 ? 4 : 2) + (tick >= press ? 1 : 0));
+      if (own.fell) break;
+      if (!own.onFloor || (body.x - far) * forward < -radius) continue;
+      clears = true;
+      break;
+    }
+    inARow = clears ? inARow + 1 : 0;
+    most = Math.max(most, inARow);
+  }
+  return most;
+}
+
+/** Every gap between two floors of the same height, with what it forgives to one who comes running. */
+export function gapsOn(world: World, view: View): Gap[] {
+  const own = leap.start(world, NOBODY);
+  const { grid } = view;
+  const gaps: Gap[] = [];
+  for (let row = 0; row < grid.height; row++) {
+    let last = -1;
+    for (let column = 0; column < grid.width; column++) {
+      if (isWall(grid, column, row)) last = -1;
+      else if (isStandable(view, own, column, row)) {
+        const width = column - last - 1;
+        if (last >= 0 && width >= 1 && width <= WIDEST) {
+          const ticks = Math.min(windowOf(world, view, row, last, column), windowOf(world, view, row, column, last));
+          gaps.push({ x: last + 1, y: row + 1, width, seconds: ticks * TICK_SECONDS });
+        }
+        last = column;
+      }
+    }
+  }
+  return gaps;
+}
