@@ -1,21 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import type { ProjectList, ProjectSummary } from '@stadion/core/contract';
-import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
 import { Key } from 'selenium-webdriver';
 import { groundPointer } from './harness/ground.ts';
 import { journey } from './harness/journey.ts';
+import { ownProject } from './harness/ownProject.ts';
 
 const at = journey();
-let id = '';
-const document = async (): Promise<Project> => {
-  const answer = await fetch(`${at.server.address}/api/projects/${id}`);
-  return projectOf(((await answer.json()) as { document: ProjectDocument }).document);
-};
-const saved = (what: string, check: (project: Project) => boolean): Promise<void> =>
-  at.page.waitFor(what, async () => check(await document()));
+const own = ownProject(at);
+const { open, document, saved } = own;
 const projects = async (): Promise<ProjectSummary[]> =>
   ((await (await fetch(`${at.server.address}/api/projects`)).json()) as ProjectList).projects;
-const open = (path: string): Promise<void> => at.page.driver.get(`${at.server.address}/projects/${id}/${path}`);
 
 describe('a game from nothing', () => {
   it('starts from three answers with a whole sequence that forecasts', async () => {
@@ -26,7 +20,7 @@ describe('a game from nothing', () => {
     await at.page.clickName('button', 'Start with 12 levels');
     await at.page.seeText('Sequence · 12 levels');
     await at.page.seeText('clear it');
-    id = /projects\/([\w-]+)\//.exec(await at.page.driver.getCurrentUrl())![1]!;
+    await own.taken();
     const project = await document();
     expect([project.name, project.tiers.length, project.standing.length]).toEqual(['Lantern Fields', 3, 3]);
     await at.page.byName('button', /^0\s+findings/);
@@ -131,7 +125,7 @@ describe('find, history and notes', () => {
     await at.page.clickName('button', 'Remove Late warning');
     await at.page.clickName('answer', 'Remove it');
     await at.page.waitFor('none left', async () => {
-      const answer = await fetch(`${at.server.address}/api/projects/${id}/snapshots`);
+      const answer = await fetch(`${at.server.address}/api/projects/${own.id()}/snapshots`);
       return ((await answer.json()) as { snapshots: unknown[] }).snapshots.length === 0;
     });
     await at.page.keys('h');

@@ -1,19 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
-import { projectOf, type Piece, type Project, type ProjectDocument } from '@stadion/core/model';
+import type { Piece, Project } from '@stadion/core/model';
 import { Key } from 'selenium-webdriver';
 import { groundPointer } from './harness/ground.ts';
 import { journey } from './harness/journey.ts';
+import { ownProject } from './harness/ownProject.ts';
 import { holdKey, readPlay } from './harness/playing.ts';
 
 const at = journey();
-let id = '';
-const document = async (): Promise<Project> => {
-  const answer = await fetch(`${at.server.address}/api/projects/${id}`);
-  return projectOf(((await answer.json()) as { document: ProjectDocument }).document);
-};
-const saved = (what: string, check: (project: Project) => boolean): Promise<void> =>
-  at.page.waitFor(what, async () => check(await document()));
-const open = (path: string): Promise<void> => at.page.driver.get(`${at.server.address}/projects/${id}/${path}`);
+const own = ownProject(at);
+const { open, document, saved } = own;
 
 /** Starts a project by the sheet, as a new user does. */
 async function start(moves: RegExp, goal: RegExp): Promise<void> {
@@ -24,7 +19,7 @@ async function start(moves: RegExp, goal: RegExp): Promise<void> {
   await at.page.seeText('Sequence · 12 levels');
   await at.page.seeText('clear it');
   await at.page.byName('button', /^0\s+findings/);
-  id = /projects\/([\w-]+)\//.exec(await at.page.driver.getCurrentUrl())![1]!;
+  await own.taken();
 }
 
 /** Plays a level until the canvas is there. */

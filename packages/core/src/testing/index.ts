@@ -4,3 +4,4 @@ export { patchSuiteFailures, type PatchSuiteTest } from './patchSuite.ts';
 export { after } from './after.ts';
 export { kindHashes } from './kindHashes.ts';
 export { withStandingHazards } from './standingHazards.ts';
+export { cornersOf } from './corners.ts';

@@ -2,7 +2,6 @@ import { groundKindOf, USUAL_CROSS } from '../../grounds/index.ts';
 import {
   fromParameter,
   literal,
-  usualEnding,
   usualLosses,
   type Level,
   type Parameter,
@@ -11,7 +10,18 @@ import {
   type Rule,
 } from '../../model/index.ts';
 import { drawAt } from '../../random/index.ts';
-import { compare, ease, levelsOf, parameter, share, winningRule, type StartKit } from './parts.ts';
+import {
+  compare,
+  ease,
+  levelFrom,
+  levelsOf,
+  parameter,
+  share,
+  shareAsked,
+  TOKEN,
+  winningRule,
+  type StartKit,
+} from './parts.ts';
 
 const GOALS = {
   reach: { label: 'reach the far side', says: 'Across lanes of traffic, before the clock runs out.' },
@@ -114,12 +124,7 @@ const winOf = (goal: Goal): Rule[] =>
     ? winningRule({ id: 'goal', is: 'onOff', reading: { reading: 'inside', zone: 'far' }, on: true })
     : goal === 'often'
       ? [crossing, ...winningRule(compare({ reading: 'crossings' }, fromParameter('crossings')))]
-      : winningRule(
-          compare(
-            { reading: 'worth', of: 'any' },
-            { from: 'share', share: fromParameter('share'), of: 'any', measure: 'worth' },
-          ),
-        );
+      : winningRule(shareAsked());
 
 const BRIEFS: Readonly<Record<Goal, string>> = {
   reach: 'Reach the far side.',
@@ -129,10 +134,7 @@ const BRIEFS: Readonly<Record<Goal, string>> = {
 
 function levelAt(position: number, goal: Goal, levels: number): Level {
   const { width, height } = FIELD;
-  const left = (times: number) => ({ ...fromParameter('clock'), times });
-  return {
-    id: `level-${position}`,
-    name: `Level ${position}`,
+  return levelFrom(position, {
     brief: BRIEFS[goal],
     ground: {
       kind: 'cross',
@@ -151,18 +153,8 @@ function levelAt(position: number, goal: Goal, levels: number): Level {
       ],
     },
     rules: winOf(goal),
-    standingRulesOff: [],
-    clock: {
-      limitSeconds: fromParameter('clock'),
-      starts: 'firstMove',
-      warnAtSeconds: literal(5),
-      parSeconds: null,
-      atExpiry: 'lose',
-    },
-    stars: { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null, left(0.4), left(0.6)] },
-    tie: 'win',
-    ending: usualEnding(),
-  };
+    stars: [0.4, 0.6],
+  });
 }
 
 const vehicle = (id: string, name: string, mark: string): Project['kinds']['enemies'][number] => ({
@@ -185,10 +177,7 @@ export const crossKit: StartKit = {
     return {
       ...project,
       kinds: {
-        collectables:
-          goal === 'gather'
-            ? [{ id: 'token', name: 'Token', worth: literal(5), look: { mark: 'gem', colour: 'marigold' } }]
-            : [],
+        collectables: goal === 'gather' ? [TOKEN] : [],
         enemies,
         hazards: [],
       },

@@ -2,7 +2,6 @@ import { groundKindOf, USUAL_LEAP } from '../../grounds/index.ts';
 import {
   fromParameter,
   literal,
-  usualEnding,
   usualLosses,
   type Level,
   type Parameter,
@@ -11,7 +10,18 @@ import {
   type Rule,
 } from '../../model/index.ts';
 import { drawAt } from '../../random/index.ts';
-import { compare, ease, levelsOf, parameter, share, winningRule, type StartKit } from './parts.ts';
+import {
+  compare,
+  ease,
+  levelFrom,
+  levelsOf,
+  parameter,
+  share,
+  shareAsked,
+  TOKEN,
+  winningRule,
+  type StartKit,
+} from './parts.ts';
 
 const GOALS = {
   reach: { label: 'reach the flag', says: 'Over pits and past walkers to the far end, before the clock runs out.' },
@@ -106,12 +116,7 @@ function winOf(goal: Goal): Rule[] {
     case 'reach':
       return winningRule({ id: 'goal', is: 'onOff', reading: { reading: 'inside', zone: 'flag' }, on: true });
     case 'gather':
-      return winningRule(
-        compare(
-          { reading: 'worth', of: 'any' },
-          { from: 'share', share: fromParameter('share'), of: 'any', measure: 'worth' },
-        ),
-      );
+      return winningRule(shareAsked());
     case 'beat':
       return winningRule(compare({ reading: 'enemiesLeft', of: 'any' }, 0, 'atMost'));
   }
@@ -133,10 +138,7 @@ const BRIEFS: Readonly<Record<Goal, string>> = {
 function levelAt(position: number, goal: Goal, levels: number): Level {
   const passed = share(position, levels);
   const rows = rowsAt(position, passed);
-  const left = (times: number) => ({ ...fromParameter('clock'), times });
-  return {
-    id: `level-${position}`,
-    name: `Level ${position}`,
+  return levelFrom(position, {
     brief: BRIEFS[goal],
     ground: {
       kind: 'leap',
@@ -160,18 +162,8 @@ function levelAt(position: number, goal: Goal, levels: number): Level {
       ],
     },
     rules: winOf(goal),
-    standingRulesOff: [],
-    clock: {
-      limitSeconds: fromParameter('clock'),
-      starts: 'firstMove',
-      warnAtSeconds: literal(5),
-      parSeconds: null,
-      atExpiry: 'lose',
-    },
-    stars: { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null, left(0.3), left(0.5)] },
-    tie: 'win',
-    ending: usualEnding(),
-  };
+    stars: [0.3, 0.5],
+  });
 }
 
 /** Walk and jump, seen from aside. */
@@ -194,10 +186,7 @@ export const leapKit: StartKit = {
     return {
       ...project,
       kinds: {
-        collectables:
-          goal === 'gather'
-            ? [{ id: 'token', name: 'Token', worth: literal(5), look: { mark: 'gem', colour: 'marigold' } }]
-            : [],
+        collectables: goal === 'gather' ? [TOKEN] : [],
         enemies: [walker],
         hazards: [],
       },

@@ -2,7 +2,6 @@ import { groundKindOf, USUAL_LIFT } from '../../grounds/index.ts';
 import {
   fromParameter,
   literal,
-  usualEnding,
   usualLosses,
   type Condition,
   type Level,
@@ -12,7 +11,7 @@ import {
   type Rule,
 } from '../../model/index.ts';
 import { drawAt } from '../../random/index.ts';
-import { compare, ease, levelsOf, parameter, share, winningRule, type StartKit } from './parts.ts';
+import { compare, ease, levelFrom, levelsOf, parameter, share, winningRule, type StartKit } from './parts.ts';
 
 const GOALS = {
   height: { label: 'come so high', says: 'Up a shaft with ledges, past what flies across, before the clock runs out.' },
@@ -150,11 +149,8 @@ const BRIEFS: Readonly<Record<Goal, string>> = {
 
 function levelAt(position: number, goal: Goal, levels: number): Level {
   const passed = share(position, levels);
-  const left = (times: number) => ({ ...fromParameter('clock'), times });
   const { width, height } = TUNNEL;
-  return {
-    id: `level-${position}`,
-    name: `Level ${position}`,
+  return levelFrom(position, {
     brief: BRIEFS[goal],
     ground: {
       kind: 'lift',
@@ -171,21 +167,11 @@ function levelAt(position: number, goal: Goal, levels: number): Level {
             ],
     },
     rules: winOf(goal),
-    standingRulesOff: [],
-    clock: {
-      limitSeconds: fromParameter('clock'),
-      starts: 'firstMove',
-      warnAtSeconds: literal(5),
-      parSeconds: null,
-      atExpiry: 'lose',
-    },
     stars:
       goal === 'finish'
         ? { is: 'ladder', reading: 'lives', direction: 'atLeast', thresholds: [null, literal(2), literal(3)] }
-        : { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null, left(0.4), left(0.6)] },
-    tie: 'win',
-    ending: usualEnding(),
-  };
+        : [0.4, 0.6],
+  });
 }
 
 const movesOf = (goal: Goal): NonNullable<Project['player']['moves']['lift']> =>

@@ -1,5 +1,7 @@
 import {
+  fromParameter,
   literal,
+  usualEnding,
   type Amount,
   type Condition,
   type Level,
@@ -7,6 +9,7 @@ import {
   type Project,
   type Ramp,
   type Rule,
+  type Stars,
   type Tier,
 } from '../../model/index.ts';
 
@@ -73,6 +76,53 @@ export const compare = (
 
 /** The rule that wins once its condition holds. */
 export const winningRule = (when: Condition): Rule[] => [{ id: 'won', when, then: [{ effect: 'win' }], fires: 'once' }];
+
+/** A share of the clock, which follows a parameter. */
+export const clockTimes = (times: number): Amount => ({ ...fromParameter('clock'), times });
+
+/** The share of what is placed that a parameter asks for. */
+export const shareAsked = (): Condition =>
+  compare(
+    { reading: 'worth', of: 'any' },
+    { from: 'share', share: fromParameter('share'), of: 'any', measure: 'worth' },
+  );
+
+/** A level that is lost when its clock runs out, with stars by shares of the clock that are left. @param stars shares for two and for three, or stars of its own */
+export const levelFrom = (
+  position: number,
+  { stars, ...own }: Pick<Level, 'brief' | 'ground' | 'rules'> & { stars: readonly [number, number] | Stars },
+): Level => ({
+  id: `level-${position}`,
+  name: `Level ${position}`,
+  ...own,
+  standingRulesOff: [],
+  clock: {
+    limitSeconds: fromParameter('clock'),
+    starts: 'firstMove',
+    warnAtSeconds: literal(5),
+    parSeconds: null,
+    atExpiry: 'lose',
+  },
+  stars:
+    'is' in stars
+      ? stars
+      : {
+          is: 'ladder',
+          reading: 'timeLeft',
+          direction: 'atLeast',
+          thresholds: [null, clockTimes(stars[0]), clockTimes(stars[1])],
+        },
+  tie: 'win',
+  ending: usualEnding(),
+});
+
+/** What is gathered where tokens are scattered. */
+export const TOKEN: Project['kinds']['collectables'][number] = {
+  id: 'token',
+  name: 'Token',
+  worth: literal(5),
+  look: { mark: 'gem', colour: 'marigold' },
+};
 
 /** Levels by id, one for each position. */
 export const levelsOf = (levels: number, at: (position: number) => Level): Record<string, Level> =>

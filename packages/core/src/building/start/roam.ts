@@ -5,7 +5,6 @@ import {
   usualEnding,
   usualLosses,
   usualShooting,
-  type Amount,
   type Clock,
   type Id,
   type Kinds,
@@ -17,7 +16,19 @@ import {
 } from '../../model/index.ts';
 import { scattered } from '../scatter.ts';
 import { fieldAt } from './grounds.ts';
-import { compare, ease, levelsOf, parameter, share, winningRule, type Course, type StartKit } from './parts.ts';
+import {
+  clockTimes,
+  compare,
+  ease,
+  levelsOf,
+  parameter,
+  share,
+  shareAsked,
+  TOKEN,
+  winningRule,
+  type Course,
+  type StartKit,
+} from './parts.ts';
 
 const GOALS = {
   reach: { label: 'reach a place', says: 'The exit lies across the ground; chasers and patrols are in between.' },
@@ -63,10 +74,7 @@ function kindsOf(goal: Goal): Kinds {
   const speed = fromParameter('enemySpeed');
   const health = goal === 'beat' ? { health: literal(2) } : {};
   return {
-    collectables:
-      goal === 'beat'
-        ? []
-        : [{ id: 'token', name: 'Token', worth: literal(5), look: { mark: 'gem', colour: 'marigold' } }],
+    collectables: goal === 'beat' ? [] : [TOKEN],
     enemies: [
       {
         id: 'chaser',
@@ -88,12 +96,7 @@ function winOf(goal: Goal): Rule[] {
     case 'reach':
       return winningRule({ id: 'goal', is: 'onOff', reading: { reading: 'inside', zone: 'exit' }, on: true });
     case 'gather':
-      return winningRule(
-        compare(
-          { reading: 'worth', of: 'any' },
-          { from: 'share', share: fromParameter('share'), of: 'any', measure: 'worth' },
-        ),
-      );
+      return winningRule(shareAsked());
     case 'beat':
       return winningRule(compare({ reading: 'enemiesLeft', of: 'any' }, 0, 'atMost'));
     // The clock itself is what wins.
@@ -117,8 +120,12 @@ function clockOf(goal: Goal): Clock {
 function starsOf(goal: Goal): Stars {
   if (goal === 'survive')
     return { is: 'ladder', reading: 'lives', direction: 'atLeast', thresholds: [null, literal(2), literal(3)] };
-  const left = (times: number): Amount => ({ ...fromParameter('clock'), times });
-  return { is: 'ladder', reading: 'timeLeft', direction: 'atLeast', thresholds: [null, left(0.45), left(0.7)] };
+  return {
+    is: 'ladder',
+    reading: 'timeLeft',
+    direction: 'atLeast',
+    thresholds: [null, clockTimes(0.45), clockTimes(0.7)],
+  };
 }
 
 /** No two levels in a row begin alike. */

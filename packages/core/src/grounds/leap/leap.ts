@@ -1,18 +1,10 @@
-import {
-  FASTEST,
-  following,
-  viewOf,
-  within,
-  type GroundKind,
-  type KindMotion,
-  type View,
-  type World,
-} from '../../attempt/index.ts';
+import { FASTEST, viewOf, type GroundKind, type KindMotion, type View, type World } from '../../attempt/index.ts';
 import { fits, isWall, moveBody } from '../../ground/index.ts';
 import type { Project } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { secondsToTicks, TICK_SECONDS } from '../../rules/index.ts';
 import { horizon } from '../horizon.ts';
+import { numbersWithin, usual } from '../numbers.ts';
 
 /** How the player moves on a leap ground, seen from aside: it walks, jumps and falls. */
 interface LeapNumbers {
@@ -57,23 +49,22 @@ export interface LeapOwn extends LeapNumbers {
 }
 
 type Moves = NonNullable<Project['player']['moves']['leap']>;
-const number = (value: number) => ({ from: 'number', value }) as const;
 
 /** How a player moves of whom a project does not say it. */
 export const USUAL_LEAP: Moves = {
-  speed: number(5),
-  acceleration: number(40),
-  airControl: number(0.7),
-  gravity: number(30),
-  jumpHeight: number(2.6),
-  shortHop: number(0.45),
-  edgeGraceSeconds: number(0.08),
-  pressEarlySeconds: number(0.1),
-  jumpsInAir: number(0),
+  speed: usual(5),
+  acceleration: usual(40),
+  airControl: usual(0.7),
+  gravity: usual(30),
+  jumpHeight: usual(2.6),
+  shortHop: usual(0.45),
+  edgeGraceSeconds: usual(0.08),
+  pressEarlySeconds: usual(0.1),
+  jumpsInAir: usual(0),
 };
 
 /** What each number may be. */
-const LIMITS: Readonly<Record<keyof LeapNumbers, readonly [least: number, most: number]>> = {
+const NUMBERS = numbersWithin({
   speed: [0, FASTEST],
   acceleration: [0.1, 1000],
   airControl: [0, 1],
@@ -83,10 +74,7 @@ const LIMITS: Readonly<Record<keyof LeapNumbers, readonly [least: number, most: 
   edgeGraceSeconds: [0, 2],
   pressEarlySeconds: [0, 2],
   jumpsInAir: [0, 20],
-};
-const NAMES = Object.keys(LIMITS) as (keyof LeapNumbers)[];
-
-const limited = (name: keyof LeapNumbers, value: number): number => within(value, ...LIMITS[name]);
+} satisfies Record<keyof LeapNumbers, readonly [number, number]>);
 
 /**
  * Speed at take-off, so that the sum over ticks reaches the height exactly: velocity comes before place, so that
@@ -164,16 +152,7 @@ const LONGEST_WAY = 180;
 
 /** Walk, jump and fall. */
 export const leap: GroundKind<LeapMotion, LeapOwn> = {
-  prepare(preparing) {
-    const moves = preparing.project.player.moves.leap ?? USUAL_LEAP;
-    const numbers = {} as LeapNumbers;
-    let live = {};
-    for (const name of NAMES) {
-      numbers[name] = limited(name, preparing.number(moves[name]));
-      live = { ...live, ...following(name, moves[name], preparing) };
-    }
-    return { ...numbers, live };
-  },
+  prepare: (preparing) => NUMBERS.prepare(preparing.project.player.moves.leap ?? USUAL_LEAP, preparing),
   start(world) {
     const { live: _live, ...numbers } = world.level.motion.body as LeapMotion;
     return {
@@ -270,20 +249,14 @@ export const leap: GroundKind<LeapMotion, LeapOwn> = {
     Object.assign(to, from);
   },
   hash(own, hash) {
-    for (const name of NAMES) hash = mixFloat(hash, own[name]);
+    for (const name of NUMBERS.names) hash = mixFloat(hash, own[name]);
     for (const value of [own.airTicks, own.pressTicks, own.jumpsLeft]) hash = mix(hash, value);
     for (const flag of [own.onFloor, own.held, own.rising, own.fell]) hash = mix(hash, flag ? 1 : 0);
     return hash;
   },
-  dials: Object.fromEntries(
-    NAMES.map((name) => [
-      name,
-      (_state: unknown, own: LeapOwn, value: number) => {
-        own[name] = limited(name, value);
-        own.takeOff = takeOffOf(own.gravity, own.jumpHeight);
-      },
-    ]),
-  ),
+  dials: NUMBERS.dials<LeapOwn>((own) => {
+    own.takeOff = takeOffOf(own.gravity, own.jumpHeight);
+  }),
   waysFrom(world, column, row) {
     const view = viewOf(world, []);
     const own = leap.start(world, NOBODY);

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { startAttemptFrom, step, type AttemptState } from '../../attempt/index.ts';
 import { literal, type Project, type Rule } from '../../model/index.ts';
-import { atLeast, garden, is, rule, run } from '../../testing/index.ts';
+import { atLeast, cornersOf, garden, is, rule, run } from '../../testing/index.ts';
 import { makeWorld, prepareLevel, USUAL_LIFT } from '../index.ts';
 
 const [HOLD, LEFT, RIGHT] = [1, 2, 4] as const;
@@ -132,14 +132,7 @@ describe('lift', () => {
           const state = inTheAir(of, { rows: ground });
           for (const input of inputs) {
             run(state, input, 9);
-            const { x, y, radius } = state.body;
-            for (const [dx, dy] of [
-              [-1, -1],
-              [-1, 1],
-              [1, -1],
-              [1, 1],
-            ] as const)
-              expect(ground[Math.floor(y + dy * (radius - 1e-9))]?.[Math.floor(x + dx * (radius - 1e-9))]).toBe('.');
+            for (const cell of cornersOf(state, ground)) expect(['.']).toContain(cell);
           }
         },
       ),

@@ -1,7 +1,8 @@
-import { FASTEST, following, within, type GroundKind, type KindMotion } from '../../attempt/index.ts';
+import { FASTEST, type GroundKind, type KindMotion } from '../../attempt/index.ts';
 import { moveBody } from '../../ground/index.ts';
 import type { Project } from '../../model/index.ts';
 import { horizon } from '../horizon.ts';
+import { numbersWithin, usual } from '../numbers.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
 
@@ -31,39 +32,26 @@ export interface LiftOwn extends LiftNumbers {
 }
 
 type Moves = NonNullable<Project['player']['moves']['lift']>;
-const number = (value: number) => ({ from: 'number', value }) as const;
 
 /** How a player moves of whom a project does not say it. */
 export const USUAL_LIFT: Moves = {
-  forward: number(0),
-  steer: number(4),
-  rise: number(16),
-  gravity: number(12),
-  mostUp: number(5),
-  mostDown: number(7),
+  forward: usual(0),
+  steer: usual(4),
+  rise: usual(16),
+  gravity: usual(12),
+  mostUp: usual(5),
+  mostDown: usual(7),
 };
 
 /** What each number may be. Units per second, or per second squared. */
-const LIMITS: Readonly<Record<keyof LiftNumbers, readonly [least: number, most: number]>> = {
+const NUMBERS = numbersWithin({
   forward: [0, FASTEST],
   steer: [0, FASTEST],
   rise: [0, 200],
   gravity: [0, 200],
   mostUp: [0, FASTEST],
   mostDown: [0, FASTEST],
-};
-const NAMES = Object.keys(LIMITS) as (keyof LiftNumbers)[];
-
-const limited = (name: keyof LiftNumbers, value: number): number => within(value, ...LIMITS[name]);
-
-const numbersOf = (from: LiftNumbers): LiftNumbers => ({
-  forward: from.forward,
-  steer: from.steer,
-  rise: from.rise,
-  gravity: from.gravity,
-  mostUp: from.mostUp,
-  mostDown: from.mostDown,
-});
+} satisfies Record<keyof LiftNumbers, readonly [number, number]>);
 
 /** Inputs: the first of a pair lets go, the second holds. */
 const HELD = 1;
@@ -72,22 +60,11 @@ const FACING_LEFT = 16;
 
 /** Hold to rise, let go to sink. */
 export const lift: GroundKind<LiftMotion, LiftOwn> = {
-  prepare(preparing) {
-    const moves = preparing.project.player.moves.lift ?? USUAL_LIFT;
-    const numbers = {} as LiftNumbers;
-    let live = {};
-    for (const name of NAMES) {
-      numbers[name] = limited(name, preparing.number(moves[name]));
-      live = { ...live, ...following(name, moves[name], preparing) };
-    }
-    return { ...numbers, live };
+  prepare: (preparing) => NUMBERS.prepare(preparing.project.player.moves.lift ?? USUAL_LIFT, preparing),
+  start({ level }) {
+    const { live: _live, ...numbers } = level.motion.body as LiftMotion;
+    return { ...numbers, begun: false, stopped: false, gone: 0 };
   },
-  start: ({ level }) => ({
-    ...numbersOf(level.motion.body as LiftMotion),
-    begun: false,
-    stopped: false,
-    gone: 0,
-  }),
   moveBody(_world, view, body, own, input) {
     own.gone = 0;
     own.stopped = false;
@@ -129,17 +106,10 @@ export const lift: GroundKind<LiftMotion, LiftOwn> = {
     Object.assign(to, from);
   },
   hash(own, hash) {
-    for (const name of NAMES) hash = mixFloat(hash, own[name]);
+    for (const name of NUMBERS.names) hash = mixFloat(hash, own[name]);
     return mix(mix(hash, own.begun ? 1 : 0), own.stopped ? 1 : 0);
   },
-  dials: Object.fromEntries(
-    NAMES.map((name) => [
-      name,
-      (_state: unknown, own: LiftOwn, value: number) => {
-        own[name] = limited(name, value);
-      },
-    ]),
-  ),
+  dials: NUMBERS.dials<LiftOwn>(),
   cells: '#.',
   label: 'rises while held',
   backdrop: horizon,

@@ -1,7 +1,6 @@
 import {
   collectablesOf,
   enemiesOf,
-  FIRE,
   latchesOf,
   zonesOf,
   type AttemptState,
@@ -13,9 +12,9 @@ import { cellAt } from '../../../ground/index.ts';
 import { isStandable, type LeapOwn } from '../../../grounds/index.ts';
 import { TICK_SECONDS } from '../../../rules/index.ts';
 import type { Player } from '../../driver.ts';
-import { plannedFor } from '../../faults/reaction.ts';
 import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
 import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
+import { imagineUntilActing } from '../imagine.ts';
 import { graphOf, ticksTo, type Graph } from './graph.ts';
 import { FROM_FLOOR, IN_AIR, inputAt, WAIT, type Move } from './moves.ts';
 
@@ -58,14 +57,6 @@ const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
 const own = {} as LeapOwn;
 const kept = { x: 0, y: 0, vx: 0, vy: 0, facing: 0 };
 const keptOwn = {} as LeapOwn;
-
-function imagineUntilActing({ reaction }: Player, state: AttemptState): void {
-  const { world, view } = state;
-  Object.assign(body, state.body);
-  world.kind.copy(state.own, own);
-  for (let i = 0; i < reaction.ticks; i++)
-    world.kind.moveBody(world, view, body, own, plannedFor(reaction, state.tick + i) % FIRE);
-}
 
 /** Between which places each enemy walks to and fro; endless for those that do not. Scratch of the decision at hand. */
 const lows: number[] = [];
@@ -272,7 +263,7 @@ export function chooseMove(player: Player, state: AttemptState, memory: LeapMemo
   const misjudged = stream.nextBell() * player.reaction.ticks * TICK_SECONDS * TIMING_ERROR_SHARE;
   pendingNeeds(state, needs);
   player.fires = needs.anythingToBeat && state.world.level.motion.player.shooting !== null;
-  imagineUntilActing(player, state);
+  imagineUntilActing(player, state, body, own);
   seeTurns(state);
   const graph = graphOf(state);
   // In the air a goal is kept: what is below says little of what is near.
@@ -332,7 +323,7 @@ const LOOKED_AT_TICKS = 30;
 
 /** Is a player who goes on doing this about to be hurt? */
 export function willBeHurt(player: Player, state: AttemptState, input: number): boolean {
-  imagineUntilActing(player, state);
+  imagineUntilActing(player, state, body, own);
   seeTurns(state);
   for (let tick = 0; tick < LOOKED_AT_TICKS; tick++) {
     state.world.kind.moveBody(state.world, state.view, body, own, input);

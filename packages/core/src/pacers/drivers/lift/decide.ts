@@ -1,12 +1,12 @@
-import { enemiesOf, FIRE, type AttemptState, type Enemy } from '../../../attempt/index.ts';
+import { enemiesOf, type AttemptState, type Enemy } from '../../../attempt/index.ts';
 import { cellAt, nextCellTowards, UNREACHABLE, wayIsClear, type Grid } from '../../../ground/index.ts';
 import type { LiftOwn } from '../../../grounds/index.ts';
 import { TICK_SECONDS } from '../../../rules/index.ts';
 import type { Player } from '../../driver.ts';
-import { plannedFor } from '../../faults/reaction.ts';
 import { pendingNeeds } from '../../goals/index.ts';
 import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
 import { openGoalOf } from '../aims.ts';
+import { imagineUntilActing } from '../imagine.ts';
 
 /** What a player on a lift ground remembers between decisions. */
 export interface LiftMemory {
@@ -79,15 +79,6 @@ const own: LiftOwn = {
   ...{ begun: false, stopped: false, gone: 0 },
 };
 const aim = { x: 0, y: 0 };
-
-function imagineSelf(state: AttemptState): void {
-  body.x = state.body.x;
-  body.y = state.body.y;
-  body.vx = state.body.vx;
-  body.vy = state.body.vy;
-  body.radius = state.body.radius;
-  state.world.kind.copy(state.own, own);
-}
 
 /** By distance map: the cell that is steered to from each, worked out when first asked for; less 1, so that 0 says it was not. */
 const steered = new WeakMap<Int32Array, Int32Array>();
@@ -202,16 +193,6 @@ function isHurt(state: AttemptState, memory: LiftMemory, ticks: number, clearanc
   return false;
 }
 
-/** Sets the imagined body to where the player will be when it acts. */
-function imagineUntilActing(player: Player, state: AttemptState): number {
-  const { reaction } = player;
-  const { world, view } = state;
-  imagineSelf(state);
-  for (let i = 0; i < reaction.ticks; i++)
-    world.kind.moveBody(world, view, body, own, plannedFor(reaction, state.tick + i) % FIRE);
-  return reaction.ticks;
-}
-
 /** How well a plan goes; the lower, the better. The imagined body stands where the plan begins. */
 function priceOf(
   state: AttemptState,
@@ -253,7 +234,8 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
   pendingNeeds(state, needs);
   if (needs.height >= 0) needs.height = Math.min(grid.height - 0.5, needs.height + HEIGHT_MARGIN);
   player.fires = needs.anythingToBeat && world.level.motion.player.shooting !== null;
-  const from = imagineUntilActing(player, state);
+  imagineUntilActing(player, state, body, own);
+  const from = player.reaction.ticks;
   // The first press lets everything begin.
   if (!own.begun) return 1;
   const here = cellAt(grid, body.x, body.y);
@@ -323,7 +305,8 @@ const LOOKED_AT_TICKS = 30;
 
 /** Is a player who goes on doing this about to be hurt? */
 export function willBeHurt(player: Player, state: AttemptState, memory: LiftMemory, input: number): boolean {
-  const from = imagineUntilActing(player, state);
+  imagineUntilActing(player, state, body, own);
+  const from = player.reaction.ticks;
   for (let tick = 0; tick < LOOKED_AT_TICKS; tick++) {
     state.world.kind.moveBody(state.world, state.view, body, own, input);
     if (isHurt(state, memory, from + tick, 0)) return true;

@@ -1,0 +1,16 @@
+import { FIRE, type AttemptState, type PlayerBody } from '../../attempt/index.ts';
+import type { Player } from '../driver.ts';
+import { plannedFor } from '../faults/reaction.ts';
+
+/** Sets a body to where the player will be when what it decides now takes effect, by what it has decided so far. @param own of the kind of ground, made the state's */
+export function imagineUntilActing(
+  { reaction }: Player,
+  { world, view, body, own, tick }: AttemptState,
+  imagined: PlayerBody,
+  imaginedOwn: unknown,
+): void {
+  Object.assign(imagined, body);
+  world.kind.copy(own, imaginedOwn);
+  for (let i = 0; i < reaction.ticks; i++)
+    world.kind.moveBody(world, view, imagined, imaginedOwn, plannedFor(reaction, tick + i) % FIRE);
+}
