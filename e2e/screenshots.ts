@@ -139,7 +139,7 @@ async function showPlay(slot: number, name: string, keys: readonly string[], tic
 
 /** How the player moves otherwise. */
 async function showKinds(): Promise<void> {
-  await showPlay(23, 'play-cross', [Key.ARROW_UP], 40);
+  await showPlay(23, 'play-cross', [Key.ARROW_LEFT], 30);
   await showPlay(10, 'play-leap', [Key.ARROW_RIGHT, Key.ARROW_UP], 30);
   await showPlay(22, 'play-lift', [Key.ARROW_UP], 70);
   await show(`/projects/${id}/level/slot-23?view=ground`, /attempts in [\d.]+ s ·/);

@@ -34,7 +34,7 @@ export function checkExpectation(
     const { clearRate, interval } = forecast;
     // Judged on the estimate; the interval says how sure that is.
     const met = clearRate >= expectation.low && clearRate <= expectation.high;
-    return { expectation, met, said: `${percent(clearRate)} (${percent(interval.low)} to ${percent(interval.high)})` };
+    return { expectation, met, said: `${percent(clearRate)}, ${percent(interval.low)} to ${percent(interval.high)}` };
   }
   const position = positionOf(project, expectation.slotId);
   const level = project.levels[project.slots[position - 1]?.levelId ?? ''];

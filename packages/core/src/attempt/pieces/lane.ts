@@ -299,7 +299,7 @@ export const lane: PieceSort<Extract<Piece, { piece: 'lane' }>, PreparedLane, Tr
     return hash;
   },
   hurts: (lanes) => lanes.some(({ damage }) => damage > 0),
-  layer: 1,
+  layer: 3,
   scene(lanes, { motion }, now, looks) {
     const grid = { width: motion.rows[0]?.length ?? 0, height: motion.rows.length };
     return lanes.map((lane, index): Mark => {

@@ -44,7 +44,7 @@ export function JudgePanel({ state, here }: Props) {
           <div key={`${standing}-${rule.id}`} className="border-t border-line py-2">
             <h3 className="mb-1 flex text-[12.5px]">
               <span className="grow">{title}</span>
-              {fired > 0 ? <span className="font-normal text-ink-2">fired {fired}×</span> : null}
+              {fired > 0 ? <span className="font-normal whitespace-nowrap text-ink-2">fired {fired}×</span> : null}
             </h3>
             <Row condition={rule.when} node={judged.when} state={state} here={here} depth={0} />
           </div>

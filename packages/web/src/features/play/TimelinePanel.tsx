@@ -85,7 +85,7 @@ export function TimelinePanel({ here, state, recording, ticks, onLookAt, onPlayO
                 {name}
               </span>
               <div
-                className="relative h-4 bg-band"
+                className="relative h-4 overflow-hidden bg-band"
                 role="img"
                 aria-label={`${name}: ${bars.length === 0 ? 'never true' : `true ${bars.length} time${bars.length === 1 ? '' : 's'}`}, fired ${fired.length}×`}
               >
@@ -93,11 +93,18 @@ export function TimelinePanel({ here, state, recording, ticks, onLookAt, onPlayO
                   <i
                     key={from}
                     className={`absolute inset-y-1 ${ending === 'lost' ? 'bg-loss' : 'bg-win-2'}`}
-                    style={{ left: share(from), width: `max(2px, ${((to - from) / most) * 100}%)` }}
+                    style={{
+                      left: `min(${share(from)}, 100% - 3px)`,
+                      width: `max(2px, ${((to - from) / most) * 100}%)`,
+                    }}
                   />
                 ))}
                 {fired.map((at) => (
-                  <i key={at} className="absolute inset-y-0 w-[3px] bg-mark" style={{ left: share(at) }} />
+                  <i
+                    key={at}
+                    className="absolute inset-y-0 w-[3px] bg-mark"
+                    style={{ left: `min(${share(at)}, 100% - 3px)` }}
+                  />
                 ))}
                 <i className="absolute inset-y-0 w-px bg-ink" style={{ left: share(tick) }} />
               </div>
