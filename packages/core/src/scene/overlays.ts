@@ -1,5 +1,5 @@
 import { HEADED_MOVEMENTS, type Figure, type Gap, type Mark, type PreparedLevel } from '../attempt/index.ts';
-import { makeWorld } from '../grounds/index.ts';
+import { groundKindOf, makeWorld } from '../grounds/index.ts';
 import {
   cellAt,
   DistanceMaps,
@@ -244,10 +244,23 @@ export const patrolMarks = (project: Pick<Project, 'kinds'>, { ground }: Pick<Le
 /** A gap that forgives less than this is tight, and than that surely so. Seconds. */
 const TIGHT = { some: 0.1, surely: 0.05 } as const;
 
+const NO_GAPS: Gap[] = [];
+const knownGaps = new Map<string, Gap[]>();
+const MOST_GROUNDS_KEPT = 600;
+
 /** What the gaps of a level forgive; none on kinds of ground without. */
 export function gapsOf(level: PreparedLevel): Gap[] {
-  const world = makeWorld(level);
-  return world.kind.gaps?.(world) ?? [];
+  const { gaps } = groundKindOf(level.kind);
+  if (!gaps) return NO_GAPS;
+  const { rows, body, player, pieces } = level.motion;
+  // What bears on it, and nothing else: levels that differ otherwise share what was worked out.
+  const key = JSON.stringify([rows, body, player.radius, pieces.gate]);
+  const known = knownGaps.get(key);
+  if (known) return known;
+  const found = gaps(makeWorld(level));
+  if (knownGaps.size >= MOST_GROUNDS_KEPT) knownGaps.clear();
+  knownGaps.set(key, found);
+  return found;
 }
 
 /** Gaps in the colour of what they forgive: green, yellow below a tenth of a second, red below half of that. */
@@ -268,8 +281,8 @@ export const gapMarks = (gaps: readonly Gap[]): Mark[] =>
 
 /** The ways that the player's body makes from a cell: a jump at full speed to either side. @param at the cell */
 export function wayFromMarks(level: PreparedLevel, at: { x: number; y: number }): Mark[] {
-  const world = makeWorld(level);
-  const ways = world.kind.waysFrom?.(world, at.x, at.y) ?? [];
+  const { waysFrom } = groundKindOf(level.kind);
+  const ways = waysFrom?.(makeWorld(level), at.x, at.y) ?? [];
   return ways.map((points, index) => ({
     key: `way-from-${index}`,
     figures: [{ is: 'line', points, stroke: 'edit', line: 0.07, dash: [0.22, 0.14] }],

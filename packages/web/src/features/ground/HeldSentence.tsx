@@ -7,6 +7,7 @@ import type { LevelHere } from '../../project/levelHere.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { nameRefused, ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';
 import type { Hand } from './gestures.ts';
+import { LaneWords } from './LaneWords.tsx';
 import { nameOfPiece } from './words.ts';
 
 interface Props {
@@ -372,57 +373,16 @@ function One({ here, piece, onHand, onKinds }: OneProps) {
           {place}
         </>
       );
-    case 'lane': {
-      const bySeconds = piece.spacing === 'seconds';
+    case 'lane':
       return (
         <>
           <b>{name}</b>
           <span className="join">: along it</span>
           {ofKind(enemies)}
-          <span className="join">, each</span>
-          {number('Length', 'length', piece.length, { step: 0.5, min: 0.5, max: 12 })}
-          <span className="join">units long, drives</span>
-          <ChoiceChip
-            label={`Where it drives: ${name}`}
-            value={piece.towards}
-            choices={['right', 'down', 'left', 'up'].map((value) => ({ value, label: `to the ${value}` }))}
-            onChoose={(next) => set('towards', piece.towards, next, `${name} drives to the ${next}`)}
-          />
-          <span className="join">at</span>
-          {amount('Speed', 'speed', piece.speed, { max: 25, step: 0.1 })}
-          <span className="join">units a second,</span>
-          <ChoiceChip
-            label={`What stands between two: ${name}`}
-            value={piece.spacing}
-            choices={[
-              { value: 'seconds', label: 'one every' },
-              { value: 'units', label: 'with gaps of' },
-            ]}
-            onChoose={(next) => set('spacing', piece.spacing, next, `Traffic of ${name}`)}
-          />
-          {amount(bySeconds ? 'One every' : 'Gap', 'every', piece.every, {
-            max: 100,
-            step: 0.1,
-            ...(bySeconds ? { min: 0.1, unit: 's' } : {}),
-          })}
-          <span className="join">{bySeconds ? ', more or less by' : 'units, more or less by'}</span>
-          {number('More or less by', 'jitter', piece.jitter, { step: 0.05, max: 0.9, scale: 100, unit: '%' })}
-          <span className="join">; who is in its way</span>
-          <ChoiceChip
-            label={`What it does: ${name}`}
-            value={piece.carries ? 'carries' : 'meets'}
-            choices={[
-              { value: 'meets', label: 'is touched by it' },
-              { value: 'carries', label: 'stands on it and is carried' },
-            ]}
-            onChoose={(next) =>
-              set('carries', piece.carries, next === 'carries' ? true : undefined, `What ${name} does`)
-            }
-          />
+          <LaneWords piece={piece} name={name} amount={amount} number={number} set={set} />
           {place}
         </>
       );
-    }
     case 'emitter':
       return (
         <>

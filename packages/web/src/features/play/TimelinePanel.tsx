@@ -106,7 +106,7 @@ export function TimelinePanel({ here, state, recording, ticks, onLookAt, onPlayO
                     style={{ left: `min(${share(at)}, 100% - 3px)` }}
                   />
                 ))}
-                <i className="absolute inset-y-0 w-px bg-ink" style={{ left: share(tick) }} />
+                <i className="absolute inset-y-0 w-px bg-ink" style={{ left: `min(${share(tick)}, 100% - 1px)` }} />
               </div>
             </div>
           );

@@ -269,7 +269,7 @@ export function NumbersGrid() {
           >
             <div
               role="columnheader"
-              className="sticky left-0 z-10 h-full bg-band px-3 py-1 font-[650]"
+              className="sticky left-0 z-10 flex h-full items-end bg-band px-3 py-1 font-[650]"
               style={{ width: NAMES_WIDTH }}
             >
               Level

@@ -1,0 +1,75 @@
+import type { Amount, Piece } from '@stadion/core/model';
+import type { ReactNode } from 'react';
+import { ChoiceChip } from '../../ui/index.ts';
+
+type Lane = Extract<Piece, { piece: 'lane' }>;
+
+interface Props {
+  piece: Lane;
+  name: string;
+  /** Chips for one of its fields, and an edit of one. */
+  amount: (label: string, field: string, value: Amount, limits: object) => ReactNode;
+  number: (
+    label: string,
+    field: string,
+    value: number,
+    limits: { step?: number; min?: number; max?: number; scale?: number; unit?: string },
+  ) => ReactNode;
+  set: (field: string, before: unknown, after: unknown, label: string) => void;
+}
+
+const DIRECTIONS: Readonly<Record<Lane['towards'], string>> = {
+  right: 'to the right',
+  down: 'downwards',
+  left: 'to the left',
+  up: 'upwards',
+};
+
+/** What drives along a lane: how long, which way, how fast, how far apart, and what it does to who is there. */
+export function LaneWords({ piece, name, amount, number, set }: Props) {
+  const bySeconds = piece.spacing === 'seconds';
+  return (
+    <>
+      <span className="join">, each</span>
+      {number('Length', 'length', piece.length, { step: 0.5, min: 0.5, max: 12 })}
+      <span className="join">units long, drives</span>
+      <ChoiceChip
+        label={`Where it drives: ${name}`}
+        value={piece.towards}
+        choices={Object.entries(DIRECTIONS).map(([value, label]) => ({ value, label }))}
+        onChoose={(next) =>
+          set('towards', piece.towards, next, `${name} drives ${DIRECTIONS[next as Lane['towards']]}`)
+        }
+      />
+      <span className="join">at</span>
+      {amount('Speed', 'speed', piece.speed, { max: 25, step: 0.1 })}
+      <span className="join">units a second,</span>
+      <ChoiceChip
+        label={`What stands between two: ${name}`}
+        value={piece.spacing}
+        choices={[
+          { value: 'seconds', label: 'one every' },
+          { value: 'units', label: 'with gaps of' },
+        ]}
+        onChoose={(next) => set('spacing', piece.spacing, next, `Traffic of ${name}`)}
+      />
+      {amount(bySeconds ? 'One every' : 'Gap', 'every', piece.every, {
+        max: 100,
+        step: 0.1,
+        ...(bySeconds ? { min: 0.1, unit: 's' } : {}),
+      })}
+      <span className="join">{bySeconds ? ', more or less by' : 'units, more or less by'}</span>
+      {number('More or less by', 'jitter', piece.jitter, { step: 0.05, max: 0.9, scale: 100, unit: '%' })}
+      <span className="join">; who is in its way</span>
+      <ChoiceChip
+        label={`What it does: ${name}`}
+        value={piece.carries ? 'carries' : 'meets'}
+        choices={[
+          { value: 'meets', label: 'is touched by it' },
+          { value: 'carries', label: 'stands on it and is carried' },
+        ]}
+        onChoose={(next) => set('carries', piece.carries, next === 'carries' ? true : undefined, `What ${name} does`)}
+      />
+    </>
+  );
+}
