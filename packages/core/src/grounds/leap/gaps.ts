@@ -10,6 +10,8 @@ const EARLIEST = -26;
 const LATEST = 14;
 /** No jump is followed for longer. Ticks. */
 const LONGEST = 150;
+/** A floor so little higher or lower is the same. Units. */
+const SAME_FLOOR = 0.5;
 const NOBODY = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
 const FEET_GAP = 1e-6;
 
@@ -26,6 +28,7 @@ function windowOf(world: World, view: View, row: number, from: number, to: numbe
   for (let press = EARLIEST; press <= LATEST; press++) {
     const body = { ...NOBODY, y: row + 1 - radius - FEET_GAP, vx: usual.speed * forward, radius };
     body.x = edge + EARLIEST * usual.speed * TICK_SECONDS * forward;
+    const level = body.y;
     const own = { ...usual, onFloor: true, airTicks: 0 };
     let clears = false;
     for (let tick = EARLIEST; tick < LONGEST; tick++) {
@@ -36,9 +39,11 @@ function windowOf(world: World, view: View, row: number, from: number, to: numbe
       }
       leap.moveBody(world, view, body, own, (forward > 0 ? 4 : 2) + (tick >= press ? 1 : 0));
       if (own.fell) break;
-      if (!own.onFloor || (body.x - far) * forward < -radius) continue;
-      clears = true;
-      break;
+      if (!own.onFloor || tick < 0) continue;
+      // The first floor after the press: the far side, or one below it.
+      const isLanded = tick > press;
+      clears = isLanded && (body.x - far) * forward >= -radius && Math.abs(body.y - level) < SAME_FLOOR;
+      if (isLanded || body.y - level > SAME_FLOOR) break;
     }
     inARow = clears ? inARow + 1 : 0;
     most = Math.max(most, inARow);

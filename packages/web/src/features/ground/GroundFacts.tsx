@@ -40,11 +40,11 @@ function TightestGap({ gaps }: { gaps: readonly Gap[] }) {
       {' '}
       {tightest ? (
         <>
-          Of {gaps.length === 1 ? 'one gap' : `${gaps.length} gaps`} the tightest, {tightest.width} cells at column{' '}
+          {gaps.length === 1 ? 'The gap' : `The tightest of ${gaps.length} gaps`}, {tightest.width} cells at column{' '}
           {tightest.x + 1}, forgives <b>{Math.round(tightest.seconds * 1000)} ms</b>.
         </>
       ) : null}
-      {beyond === 0 ? null : ` ${beyond} cannot be jumped.`}
+      {beyond === 0 ? null : beyond === 1 ? ' One gap cannot be jumped.' : ` ${beyond} gaps cannot be jumped.`}
     </>
   );
 }
