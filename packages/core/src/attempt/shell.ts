@@ -158,6 +158,8 @@ export interface Gap {
   width: number;
   /** 0 where no press clears it. */
   seconds: number;
+  /** Is there nothing below to land on? */
+  overPit: boolean;
 }
 
 /** How a player moves on one kind of ground, and what only that kind has. */

@@ -5,12 +5,15 @@ import { say, type Check } from '../finding.ts';
 /** Less than this is more exact than people press. Seconds. Of players whose presses differ by 60 ms, one in four misses a window of 50 ms. */
 const LEAST_SECONDS = 0.05;
 
-/** A gap that can be jumped, but only by a press more exact than people's. */
+/** A gap over a pit that can be jumped, but only by a press more exact than people's. */
 export const tightGap: Check<'slot'> = {
   code: 'tight-gap',
   scope: 'slot',
   find(here) {
-    const tight = gapsOf(here.prepared).filter(({ seconds }) => seconds > 0 && seconds < LEAST_SECONDS);
+    // Where there is a floor below, a miss costs a way round, not the attempt.
+    const tight = gapsOf(here.prepared).filter(
+      ({ seconds, overPit }) => overPit && seconds > 0 && seconds < LEAST_SECONDS,
+    );
     const [first] = tight.toSorted((one, other) => one.seconds - other.seconds);
     if (!first) return [];
     const more =

@@ -40,15 +40,25 @@ function windowOf(world: World, view: View, row: number, from: number, to: numbe
       leap.moveBody(world, view, body, own, (forward > 0 ? 4 : 2) + (tick >= press ? 1 : 0));
       if (own.fell) break;
       if (!own.onFloor || tick < 0) continue;
-      // The first floor after the press: the far side, or one below it.
+      // The first floor after the press: the far side, a ledge above, which is no miss either, or one below.
       const isLanded = tick > press;
-      clears = isLanded && (body.x - far) * forward >= -radius && Math.abs(body.y - level) < SAME_FLOOR;
-      if (isLanded || body.y - level > SAME_FLOOR) break;
+      const lower = body.y - level;
+      clears = isLanded && (lower < -SAME_FLOOR || (lower < SAME_FLOOR && (body.x - far) * forward >= -radius));
+      if (isLanded || lower > SAME_FLOOR) break;
     }
     inARow = clears ? inARow + 1 : 0;
     most = Math.max(most, inARow);
   }
   return most;
+}
+
+/** Is there anything to land on somewhere below a cell? */
+function hasFloorBelow({ grid }: View, ledges: Uint8Array, column: number, row: number): boolean {
+  for (let below = row + 1; below < grid.height; below++) {
+    const cell = below * grid.width + column;
+    if (grid.walls[cell] === 1 || ledges[cell] === 1) return true;
+  }
+  return false;
 }
 
 /** Every gap between two floors of the same height, with what it forgives to one who comes running. */
@@ -64,7 +74,10 @@ export function gapsOn(world: World, view: View): Gap[] {
         const width = column - last - 1;
         if (last >= 0 && width >= 1 && width <= WIDEST) {
           const ticks = Math.min(windowOf(world, view, row, last, column), windowOf(world, view, row, column, last));
-          gaps.push({ x: last + 1, y: row + 1, width, seconds: ticks * TICK_SECONDS });
+          const overPit = Array.from({ length: width }, (_, cell) => last + 1 + cell).some(
+            (at) => !hasFloorBelow(view, own.ledges, at, row),
+          );
+          gaps.push({ x: last + 1, y: row + 1, width, seconds: ticks * TICK_SECONDS, overPit });
         }
         last = column;
       }

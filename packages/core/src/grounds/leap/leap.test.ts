@@ -159,6 +159,17 @@ describe('what a gap forgives', () => {
     expect(two - three).toBeCloseTo(1 / 5, 1);
   });
 
+  it('is no miss where a ledge above catches the jump, and none over a floor below', () => {
+    const gapsOver = (rows: string[]) => {
+      const { world } = onFloor({ jumpHeight: 2.6 }, { rows });
+      return (world.kind.gaps?.(world) ?? []).map(({ width, overPit, seconds }) => [width, overPit, seconds > 0.2]);
+    };
+    const caught = pitFrom(12, 3).map((row, y) => (y === 8 ? `${row.slice(0, 11)}-----${row.slice(16)}` : row));
+    expect(gapsOver(caught)).toEqual([[3, true, true]]);
+    const ledges = FLOOR.map((row, y) => (y === 8 ? `${row.slice(0, 8)}----..----${row.slice(18)}` : row));
+    expect(gapsOver(ledges)).toEqual([[2, false, true]]);
+  });
+
   it('grows by the grace after an edge', () => {
     expect(forgiven(3, { edgeGraceSeconds: 0.1 })! - forgiven(3)!).toBeCloseTo(0.1, 1);
   });
