@@ -32,6 +32,7 @@ export {
   type Recording,
   type Timeline,
 } from './recording.ts';
+export { carryBody, noteOffGround, putAtRest } from './playerBody.ts';
 export { hashState } from './hash.ts';
 export { FIRE, REST } from './input.ts';
 export { startObserved } from './observed.ts';
@@ -42,7 +43,15 @@ export { SHOT_RADIUS } from './shots.ts';
 export { bySort, PIECES, SORTS } from './pieces/index.ts';
 export { between, disc, type Figure, type Mark, type Places, type Tone } from './mark.ts';
 export { collectablesOf, worthAtStart, type Collectable } from './pieces/collectable.ts';
-export { lanesOf, lengthOf, trafficOf, usualGap, type PreparedLane, type Traffic } from './pieces/lane.ts';
+export {
+  lanesOf,
+  lengthOf,
+  runsAlongRow,
+  trafficOf,
+  usualGap,
+  type PreparedLane,
+  type Traffic,
+} from './pieces/lane.ts';
 export { enemiesOf, HEADED_MOVEMENTS, preparedEnemies, type Enemy } from './pieces/enemies.ts';
 export { latchesOf } from './pieces/latch.ts';
 export { startPlace } from './pieces/start.ts';

@@ -1,5 +1,5 @@
 export { asKind } from './kind.ts';
-export { keyOf, puttables, type Puttable } from './puttable.ts';
+export { cellsOn, keyOf, puttables, puttablesOn, type Puttable } from './puttable.ts';
 export { boxOf, boxOn, cellOf, coversCell, heightOf, isArea, isLine, moved, widthOf, type Box } from './shape.ts';
 export { newPiece, withPiece } from './put.ts';
 export {

@@ -1,4 +1,7 @@
-import type { Id, Piece, PieceName, Project } from '../model/index.ts';
+import { PIECES } from '../attempt/index.ts';
+import { groundKindOf } from '../grounds/index.ts';
+import type { Ground, Id, Piece, PieceName, Project } from '../model/index.ts';
+import { CELLS, type CellName } from './cells.ts';
 
 /** A thing that can be put on a ground: a sort of piece, of a kind where the sort has kinds. */
 export interface Puttable {
@@ -20,6 +23,14 @@ const PLAIN: readonly Puttable[] = [
   { key: 'latch', label: 'Latch', piece: 'latch', by: 'one' },
   { key: 'gate', label: 'Gate', piece: 'gate', by: 'area' },
 ];
+
+/** Everything that can be put on a kind of ground, in the order in which it is offered. */
+export const puttablesOn = (project: Pick<Project, 'kinds'>, on: Ground['kind']): Puttable[] =>
+  puttables(project).filter(({ piece }) => PIECES[piece].onlyOn?.includes(on) ?? true);
+
+/** What the cells of a kind of ground can be. */
+export const cellsOn = (on: Ground['kind']): CellName[] =>
+  (Object.keys(CELLS) as CellName[]).filter((cell) => groundKindOf(on).cells.includes(CELLS[cell]));
 
 /** Everything that can be put on the grounds of a project, in the order in which it is offered. */
 export function puttables({ kinds }: Pick<Project, 'kinds'>): Puttable[] {

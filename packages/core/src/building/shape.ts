@@ -1,3 +1,4 @@
+import { runsAlongRow } from '../attempt/index.ts';
 import type { Ground, Piece } from '../model/index.ts';
 
 /** A rectangle from its upper left corner. Units. */
@@ -23,20 +24,18 @@ export const boxOf = (piece: Piece): Box =>
 /** Does it run along a whole row or column? */
 export const isLine = (piece: Piece): piece is Extract<Piece, { piece: 'lane' }> => piece.piece === 'lane';
 
-const alongRow = ({ towards }: Extract<Piece, { piece: 'lane' }>): boolean => towards === 'right' || towards === 'left';
-
 /** Room that a piece takes on its ground: a line the whole of its row or column. Units. */
 export function boxOn(ground: Pick<Ground, 'rows'>, piece: Piece): Box {
   if (!isLine(piece)) return boxOf(piece);
   const { x, y } = cellOf(piece);
-  return alongRow(piece)
+  return runsAlongRow(piece)
     ? { x: 0, y, width: widthOf(ground), height: 1 }
     : { x, y: 0, width: 1, height: heightOf(ground) };
 }
 
 /** Does the piece lie over this cell? @param x @param y the cell's column and row */
 export function coversCell(piece: Piece, x: number, y: number): boolean {
-  if (isLine(piece)) return alongRow(piece) ? cellOf(piece).y === y : cellOf(piece).x === x;
+  if (isLine(piece)) return runsAlongRow(piece) ? cellOf(piece).y === y : cellOf(piece).x === x;
   const box = boxOf(piece);
   return box.x < x + 1 && box.x + box.width > x && box.y < y + 1 && box.y + box.height > y;
 }

@@ -2,4 +2,5 @@ export { GROUND_KIND_NAMES, groundKindOf, makeWorld, prepareLevel, prepareWith }
 export { STEPS, USUAL_CROSS, type CrossMotion, type CrossOwn } from './cross/index.ts';
 export { USUAL_LIFT, type LiftMotion, type LiftOwn } from './lift/index.ts';
 export { isStandable, jumpFacts, USUAL_LEAP, type LeapMotion, type LeapOwn } from './leap/index.ts';
+export { isHeld, sideInput, sideOf, type Side } from './sideways.ts';
 export { headingInput, type RoamMotion, type RoamOwn } from './roam/index.ts';

@@ -2,7 +2,6 @@ import {
   makeWorldOn,
   prepareOn,
   resolvingAt,
-  viewOf,
   type GroundKind,
   type PreparedLevel,
   type World,
@@ -10,7 +9,7 @@ import {
 import type { Ground, Level, Project } from '../model/index.ts';
 import type { Resolving } from '../rules/index.ts';
 import { cross } from './cross/index.ts';
-import { gapsOn, leap, type LeapMotion, type LeapOwn } from './leap/index.ts';
+import { leap } from './leap/index.ts';
 import { lift } from './lift/index.ts';
 import { roam } from './roam/index.ts';
 
@@ -19,10 +18,7 @@ const GROUND_KINDS: Readonly<Record<Ground['kind'], GroundKind>> = {
   roam: roam as unknown as GroundKind,
   cross: cross as unknown as GroundKind,
   lift: lift as unknown as GroundKind,
-  leap: { ...leap, gaps: (world) => gapsOn(world, viewOf(world, [])) } as GroundKind<
-    LeapMotion,
-    LeapOwn
-  > as unknown as GroundKind,
+  leap: leap as unknown as GroundKind,
 };
 
 /** The names of all kinds of ground. */

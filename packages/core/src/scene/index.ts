@@ -10,6 +10,7 @@ export {
   passMarks,
   gapMarks,
   gapsOf,
+  TOO_TIGHT_SECONDS,
   patrolMarks,
   wayFromMarks,
   reachMarks,

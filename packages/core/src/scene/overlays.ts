@@ -1,4 +1,11 @@
-import { HEADED_MOVEMENTS, type Figure, type Gap, type Mark, type PreparedLevel } from '../attempt/index.ts';
+import {
+  HEADED_MOVEMENTS,
+  runsAlongRow,
+  type Figure,
+  type Gap,
+  type Mark,
+  type PreparedLevel,
+} from '../attempt/index.ts';
 import { groundKindOf, makeWorld } from '../grounds/index.ts';
 import {
   cellAt,
@@ -67,8 +74,7 @@ const riddenCells = ({ pieces }: Level['ground'], { width, height }: Grid): Read
   new Set(
     pieces.flatMap((piece) => {
       if (piece.piece !== 'lane' || !piece.carries) return [];
-      const alongRow = piece.towards === 'right' || piece.towards === 'left';
-      return alongRow
+      return runsAlongRow(piece)
         ? Array.from({ length: width }, (_, x) => Math.floor(piece.at.y) * width + x)
         : Array.from({ length: height }, (_, y) => y * width + Math.floor(piece.at.x));
     }),
@@ -241,8 +247,10 @@ export const patrolMarks = (project: Pick<Project, 'kinds'>, { ground }: Pick<Le
       : [];
   });
 
-/** A gap that forgives less than this is tight, and than that surely so. Seconds. */
-const TIGHT = { some: 0.1, surely: 0.05 } as const;
+/** A gap that forgives less is tight. Seconds. */
+const TIGHT_SECONDS = 0.1;
+/** Less than this is more exact than people press. Seconds. Of players whose presses differ by 60 ms, one in four misses a window of 50 ms. */
+export const TOO_TIGHT_SECONDS = 0.05;
 
 const NO_GAPS: Gap[] = [];
 const knownGaps = new Map<string, Gap[]>();
@@ -274,7 +282,7 @@ export const gapMarks = (gaps: readonly Gap[]): Mark[] =>
         y,
         width,
         height: 0.3,
-        fill: seconds < TIGHT.surely ? 'loss' : seconds < TIGHT.some ? 'mark' : 'win',
+        fill: seconds < TOO_TIGHT_SECONDS ? 'loss' : seconds < TIGHT_SECONDS ? 'mark' : 'win',
       },
     ],
   }));

@@ -61,6 +61,10 @@ const INSET = 0.12;
 const LANE_DRAWS = 100_000;
 const SHORTEST_SECONDS = 0.1;
 
+/** Is it a row? Else a column. */
+export const runsAlongRow = ({ towards }: Extract<Piece, { piece: 'lane' }>): boolean =>
+  towards === 'right' || towards === 'left';
+
 /** The lanes of a level, in the order of the ground. */
 export const lanesOf = ({ motion }: PreparedLevel): readonly PreparedLane[] =>
   motion.pieces.lane as readonly PreparedLane[];
@@ -254,7 +258,7 @@ export const lane: PieceSort<Extract<Piece, { piece: 'lane' }>, PreparedLane, Tr
     const { project, resolving, number } = preparing;
     const kind = resolving.subjects.enemy.get(piece.kind) as number;
     const definition = project.kinds.enemies[kind] as EnemyKind;
-    const alongRow = piece.towards === 'right' || piece.towards === 'left';
+    const alongRow = runsAlongRow(piece);
     const bySeconds = piece.spacing === 'seconds';
     return {
       kind,

@@ -11,13 +11,16 @@ import {
 } from '../../model/index.ts';
 import { drawAt } from '../../random/index.ts';
 import {
+  clockParameter,
   compare,
   ease,
+  insideOf,
   levelFrom,
   levelsOf,
   parameter,
   share,
   shareAsked,
+  shareParameter,
   TOKEN,
   winningRule,
   type StartKit,
@@ -56,10 +59,7 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
       shape: ease([3, goal === 'often' ? 2.4 : 1.9], levels),
       roundTo: 0.1,
     }),
-    parameter('clock', 'Clock', 'seconds', 's', [5, 180], {
-      shape: ease(goal === 'reach' ? [20, 14] : [60, 45], levels),
-      roundTo: 1,
-    }),
+    clockParameter(goal === 'reach' ? [20, 14] : [60, 45], levels),
   ];
   if (goal === 'often')
     return [
@@ -69,11 +69,7 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
         atMost: 4,
       }),
     ];
-  if (goal === 'gather')
-    return [
-      ...shared,
-      parameter('share', 'Share needed', 'share', '', [0, 1], { shape: ease([0.5, 0.7], levels), roundTo: 0.01 }),
-    ];
+  if (goal === 'gather') return [...shared, shareParameter([0.5, 0.7], levels)];
   return shared;
 }
 
@@ -121,7 +117,7 @@ const crossing: Rule = {
 
 const winOf = (goal: Goal): Rule[] =>
   goal === 'reach'
-    ? winningRule({ id: 'goal', is: 'onOff', reading: { reading: 'inside', zone: 'far' }, on: true })
+    ? winningRule(insideOf('far'))
     : goal === 'often'
       ? [crossing, ...winningRule(compare({ reading: 'crossings' }, fromParameter('crossings')))]
       : winningRule(shareAsked());

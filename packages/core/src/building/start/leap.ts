@@ -11,13 +11,17 @@ import {
 } from '../../model/index.ts';
 import { drawAt } from '../../random/index.ts';
 import {
+  clockParameter,
   compare,
+  costsALife,
   ease,
+  insideOf,
   levelFrom,
   levelsOf,
   parameter,
   share,
   shareAsked,
+  shareParameter,
   TOKEN,
   winningRule,
   type StartKit,
@@ -49,15 +53,12 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
       shape: ease([1, 2.6], levels),
       roundTo: 0.05,
     }),
-    parameter('clock', 'Clock', 'seconds', 's', [5, 180], {
-      shape: ease(goal === 'reach' ? [26, 18] : [50, 40], levels),
-      roundTo: 1,
-    }),
+    clockParameter(goal === 'reach' ? [26, 18] : [50, 40], levels),
   ];
   return [
     ...shared,
     goal === 'gather'
-      ? parameter('share', 'Share needed', 'share', '', [0, 1], { shape: ease([0.5, 0.8], levels), roundTo: 0.01 })
+      ? shareParameter([0.5, 0.8], levels)
       : parameter('jump', 'Jump height', 'real', 'units', [1.2, 5], { shape: ease([3, 2.3], levels), roundTo: 0.05 }),
   ];
 }
@@ -114,7 +115,7 @@ function tokensAt(position: number, rows: readonly string[]): Piece[] {
 function winOf(goal: Goal): Rule[] {
   switch (goal) {
     case 'reach':
-      return winningRule({ id: 'goal', is: 'onOff', reading: { reading: 'inside', zone: 'flag' }, on: true });
+      return winningRule(insideOf('flag'));
     case 'gather':
       return winningRule(shareAsked());
     case 'beat':
@@ -122,12 +123,7 @@ function winOf(goal: Goal): Rule[] {
   }
 }
 
-const fallen: Rule = {
-  id: 'fell',
-  when: { id: 'falls', is: 'onOff', reading: { reading: 'offGround' }, on: true },
-  then: [{ effect: 'loseLife', lives: literal(1), back: 'start', resets: [] }],
-  fires: 'eachTime',
-};
+const fallen = costsALife('fell', 'falls', { reading: 'offGround' });
 
 const BRIEFS: Readonly<Record<Goal, string>> = {
   reach: 'Over the pits to the flag.',

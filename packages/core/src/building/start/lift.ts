@@ -11,7 +11,19 @@ import {
   type Rule,
 } from '../../model/index.ts';
 import { drawAt } from '../../random/index.ts';
-import { compare, ease, levelFrom, levelsOf, parameter, share, winningRule, type StartKit } from './parts.ts';
+import {
+  clockParameter,
+  compare,
+  costsALife,
+  ease,
+  insideOf,
+  levelFrom,
+  levelsOf,
+  parameter,
+  share,
+  winningRule,
+  type StartKit,
+} from './parts.ts';
 
 const GOALS = {
   height: { label: 'come so high', says: 'Up a shaft with ledges, past what flies across, before the clock runs out.' },
@@ -33,8 +45,6 @@ const FIRST_COLUMN = 10;
 const MOST_OFF = 5;
 
 function parametersOf(goal: Goal, levels: number): Parameter[] {
-  const clock = (from: number, to: number): Parameter =>
-    parameter('clock', 'Clock', 'seconds', 's', [5, 180], { shape: ease([from, to], levels), roundTo: 1 });
   const birds = parameter('birdSpeed', 'Bird speed', 'real', 'units/s', [0.5, 10], {
     shape: ease([2, 5.5], levels),
     roundTo: 0.05,
@@ -47,13 +57,13 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
           roundTo: 0.5,
         }),
         birds,
-        clock(14, 8),
+        clockParameter([14, 8], levels),
       ];
     case 'hold':
       return [
         parameter('heldFor', 'Held for', 'seconds', 's', [0.5, 20], { shape: ease([2, 6], levels), roundTo: 0.1 }),
         birds,
-        clock(30, 22),
+        clockParameter([30, 22], levels),
       ];
     case 'finish':
       return [
@@ -65,7 +75,7 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
           shape: ease([10, 18], levels),
           roundTo: 0.5,
         }),
-        clock(60, 45),
+        clockParameter([60, 45], levels),
       ];
   }
 }
@@ -130,16 +140,11 @@ function winOf(goal: Goal): Rule[] {
       return winningRule({ ...when, heldSeconds: fromParameter('heldFor') });
     }
     case 'finish':
-      return winningRule({ id: 'goal', is: 'onOff', reading: { reading: 'inside', zone: 'finish' }, on: true });
+      return winningRule(insideOf('finish'));
   }
 }
 
-const wallTouched: Rule = {
-  id: 'touch-wall',
-  when: { id: 'touches-wall', is: 'onOff', reading: { reading: 'touchingWall' }, on: true },
-  then: [{ effect: 'loseLife', lives: literal(1), back: 'start', resets: [] }],
-  fires: 'eachTime',
-};
+const wallTouched = costsALife('touch-wall', 'touches-wall', { reading: 'touchingWall' });
 
 const BRIEFS: Readonly<Record<Goal, string>> = {
   height: 'Come as high as asked.',

@@ -77,6 +77,34 @@ export const compare = (
 /** The rule that wins once its condition holds. */
 export const winningRule = (when: Condition): Rule[] => [{ id: 'won', when, then: [{ effect: 'win' }], fires: 'once' }];
 
+/** The player is inside a goal. */
+export const insideOf = (zone: string): Condition => ({
+  id: 'goal',
+  is: 'onOff',
+  reading: { reading: 'inside', zone },
+  on: true,
+});
+
+/** Costs a life, and leads back to the start. @param when id of the condition */
+export const costsALife = (
+  id: string,
+  when: string,
+  reading: Extract<Condition, { is: 'onOff' }>['reading'],
+): Rule => ({
+  id,
+  when: { id: when, is: 'onOff', reading, on: true },
+  then: [{ effect: 'loseLife', lives: literal(1), back: 'start', resets: [] }],
+  fires: 'eachTime',
+});
+
+/** The clock over the sequence. Seconds. */
+export const clockParameter = (course: Course, levels: number, label = 'Clock'): Parameter =>
+  parameter('clock', label, 'seconds', 's', [5, 180], { shape: ease(course, levels), roundTo: 1 });
+
+/** The share of what is placed that is asked for over the sequence. */
+export const shareParameter = (course: Course, levels: number): Parameter =>
+  parameter('share', 'Share needed', 'share', '', [0, 1], { shape: ease(course, levels), roundTo: 0.01 });
+
 /** A share of the clock, which follows a parameter. */
 export const clockTimes = (times: number): Amount => ({ ...fromParameter('clock'), times });
 

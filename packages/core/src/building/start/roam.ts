@@ -17,13 +17,16 @@ import {
 import { scattered } from '../scatter.ts';
 import { fieldAt } from './grounds.ts';
 import {
+  clockParameter,
   clockTimes,
   compare,
   ease,
+  insideOf,
   levelsOf,
   parameter,
   share,
   shareAsked,
+  shareParameter,
   TOKEN,
   winningRule,
   type Course,
@@ -50,16 +53,10 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
       atMost: sent + 4,
     }),
     parameter('restBetween', 'Rest between them', 'seconds', 's', [1, 30], { shape: ease(rest, levels), roundTo: 0.5 }),
-    parameter('clock', goal === 'survive' ? 'Time to survive' : 'Clock', 'seconds', 's', [5, 180], {
-      shape: ease(clock, levels),
-      roundTo: 1,
-    }),
+    clockParameter(clock, levels, goal === 'survive' ? 'Time to survive' : undefined),
   ];
   if (goal !== 'gather') return shared;
-  return [
-    ...shared,
-    parameter('share', 'Share needed', 'share', '', [0, 1], { shape: ease([0.5, 0.85], levels), roundTo: 0.01 }),
-  ];
+  return [...shared, shareParameter([0.5, 0.85], levels)];
 }
 
 /** What each goal asks of the usual pacers, so that about the wanted rates come of it. Units per second, enemies, seconds. */
@@ -94,7 +91,7 @@ function kindsOf(goal: Goal): Kinds {
 function winOf(goal: Goal): Rule[] {
   switch (goal) {
     case 'reach':
-      return winningRule({ id: 'goal', is: 'onOff', reading: { reading: 'inside', zone: 'exit' }, on: true });
+      return winningRule(insideOf('exit'));
     case 'gather':
       return winningRule(shareAsked());
     case 'beat':

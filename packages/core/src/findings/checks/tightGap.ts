@@ -1,9 +1,6 @@
 import { pointerOf } from '../../model/index.ts';
-import { gapsOf } from '../../scene/index.ts';
+import { gapsOf, TOO_TIGHT_SECONDS } from '../../scene/index.ts';
 import { say, type Check } from '../finding.ts';
-
-/** Less than this is more exact than people press. Seconds. Of players whose presses differ by 60 ms, one in four misses a window of 50 ms. */
-const LEAST_SECONDS = 0.05;
 
 /** A gap over a pit that can be jumped, but only by a press more exact than people's. */
 export const tightGap: Check<'slot'> = {
@@ -12,7 +9,7 @@ export const tightGap: Check<'slot'> = {
   find(here) {
     // Where there is a floor below, a miss costs a way round, not the attempt.
     const tight = gapsOf(here.prepared).filter(
-      ({ seconds, overPit }) => overPit && seconds > 0 && seconds < LEAST_SECONDS,
+      ({ seconds, overPit }) => overPit && seconds > 0 && seconds < TOO_TIGHT_SECONDS,
     );
     const [first] = tight.toSorted((one, other) => one.seconds - other.seconds);
     if (!first) return [];

@@ -1,5 +1,14 @@
-import { following, within, zonesOf, type GroundKind, type KindMotion } from '../../attempt/index.ts';
-import { cellAt, fits, isWall } from '../../ground/index.ts';
+import {
+  carryBody,
+  following,
+  noteOffGround,
+  putAtRest,
+  within,
+  zonesOf,
+  type GroundKind,
+  type KindMotion,
+} from '../../attempt/index.ts';
+import { cellAt, isWall } from '../../ground/index.ts';
 import type { Project } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { secondsToTicks, TICKS_PER_SECOND } from '../../rules/index.ts';
@@ -105,10 +114,7 @@ export const cross: GroundKind<CrossMotion, CrossOwn> = {
     observed.distance += own.gone;
     observed.height = grid.height - body.y;
     observed.row = grid.height - Math.floor(body.y);
-    const standsOn = cellAt(grid, body.x, body.y);
-    const off = own.left === 0 && !state.carried && world.holes[standsOn] === 1 ? 1 : 0;
-    if (off === 1 && observed.offGround === 0) state.happenings.push({ tick: state.tick, what: 'fell' });
-    observed.offGround = off;
+    noteOffGround(state, own.left === 0 && !state.carried && world.holes[cellAt(grid, body.x, body.y)] === 1);
     const zones = zonesOf(world.level);
     let inGoal = false;
     for (let i = 0; i < zones.length; i++) if (zones[i]?.goal === true && observed.inside[i] === 1) inGoal = true;
@@ -116,10 +122,7 @@ export const cross: GroundKind<CrossMotion, CrossOwn> = {
     own.wasInGoal = inGoal;
   },
   putBack({ body }, own, at) {
-    body.x = at.x;
-    body.y = at.y;
-    body.vx = 0;
-    body.vy = 0;
+    putAtRest(body, at);
     own.left = 0;
     // A key still held does not lead on at once.
     own.resting = PUT_BACK_TICKS;
@@ -128,14 +131,11 @@ export const cross: GroundKind<CrossMotion, CrossOwn> = {
     own.gone = 0;
   },
   endsAt: ({ world }, x, y) => world.holes[cellAt(world.grid, x, y)] === 1,
-  carry({ body, view }, own, dx, dy) {
-    if (!fits(view.grid, body.x + dx, body.y + dy, body.radius)) return;
-    body.x += dx;
-    body.y += dy;
+  carry(state, own, dx, dy) {
     // A step under way leads to a cell; only who stands is carried from it.
-    if (own.left > 0) return;
-    own.toX = body.x;
-    own.toY = body.y;
+    if (!carryBody(state, dx, dy) || own.left > 0) return;
+    own.toX = state.body.x;
+    own.toY = state.body.y;
   },
   copy(from, to) {
     Object.assign(to, from);

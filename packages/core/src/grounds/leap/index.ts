@@ -1,2 +1,3 @@
-export { gapsOn } from './gaps.ts';
-export { isStandable, jumpFacts, leap, USUAL_LEAP, type LeapMotion, type LeapOwn } from './leap.ts';
+export { jumpFacts, leap, USUAL_LEAP } from './leap.ts';
+export { isStandable } from './standing.ts';
+export type { LeapMotion, LeapOwn } from './state.ts';

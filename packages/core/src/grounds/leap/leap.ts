@@ -1,52 +1,14 @@
-import { FASTEST, viewOf, type GroundKind, type KindMotion, type View, type World } from '../../attempt/index.ts';
-import { fits, isWall, moveBody } from '../../ground/index.ts';
+import { carryBody, FASTEST, noteOffGround, putAtRest, type GroundKind, type View } from '../../attempt/index.ts';
+import { moveBody } from '../../ground/index.ts';
 import type { Project } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { secondsToTicks, TICK_SECONDS } from '../../rules/index.ts';
 import { horizon } from '../horizon.ts';
 import { numbersWithin, usual } from '../numbers.ts';
-
-/** How the player moves on a leap ground, seen from aside: it walks, jumps and falls. */
-interface LeapNumbers {
-  /** Units per second. */
-  speed: number;
-  /** Units per second squared. */
-  acceleration: number;
-  /** Share of it in the air, 0–1. */
-  airControl: number;
-  /** Units per second squared. */
-  gravity: number;
-  /** Units. */
-  jumpHeight: number;
-  /** Share of the speed upwards that is left when let go, 0–1. */
-  shortHop: number;
-  edgeGraceSeconds: number;
-  pressEarlySeconds: number;
-  jumpsInAir: number;
-}
-export type LeapMotion = KindMotion & LeapNumbers;
-
-/** What a leap ground remembers of an attempt: its numbers as changed parameters have made them, and the state of the body. */
-export interface LeapOwn extends LeapNumbers {
-  /** Units per second at take-off. */
-  takeOff: number;
-  onFloor: boolean;
-  /** Ticks since the player stood. */
-  airTicks: number;
-  /** Ticks for which the last press still counts; 0 for none. */
-  pressTicks: number;
-  /** Is jump held? */
-  held: boolean;
-  /** On its way up by a jump that has not been let go. */
-  rising: boolean;
-  jumpsLeft: number;
-  /** Has it left by the lower edge? */
-  fell: boolean;
-  /** Way gone at the last tick, units. */
-  gone: number;
-  /** 1 for each cell that is a ledge. */
-  ledges: Uint8Array;
-}
+import { face, inputOfControls, isHeld, sideOf, SIDES } from '../sideways.ts';
+import { gapsOn, jumpsFrom } from './jumps.ts';
+import { isStandable, ledgesOf } from './standing.ts';
+import type { LeapMotion, LeapNumbers, LeapOwn } from './state.ts';
 
 type Moves = NonNullable<Project['player']['moves']['leap']>;
 
@@ -101,28 +63,8 @@ export function jumpFacts(of: Pick<LeapNumbers, 'gravity' | 'jumpHeight' | 'spee
   return { seconds, length: of.speed * (seconds + of.edgeGraceSeconds) };
 }
 
-/** Inputs: the first of a pair does not jump, the second does. */
-const JUMP = 1;
-const SIDES = [0, -1, 1] as const;
-const FACING_LEFT = 16;
 /** Kept between a body and a ledge it stands on. */
 const GAP = 1e-6;
-
-const ledgesOf = ({ level, grid }: World): Uint8Array =>
-  Uint8Array.from({ length: grid.walls.length }, (_, cell) =>
-    level.motion.rows[Math.floor(cell / grid.width)]?.[cell % grid.width] === '-' ? 1 : 0,
-  );
-
-/** Is there something to stand on right below a cell, and room in it? @param row @param column of the cell */
-export const isStandable = (
-  { grid }: View,
-  { ledges }: Pick<LeapOwn, 'ledges'>,
-  column: number,
-  row: number,
-): boolean =>
-  !isWall(grid, column, row) &&
-  row + 1 < grid.height &&
-  (isWall(grid, column, row + 1) || ledges[(row + 1) * grid.width + column] === 1);
 
 /** Stops a body that has come down through the upper side of a ledge. @param before where its feet were */
 function landOnLedge(
@@ -146,10 +88,6 @@ function landOnLedge(
   return false;
 }
 
-const NOBODY = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
-/** No jump is drawn for longer. Ticks. */
-const LONGEST_WAY = 180;
-
 /** Walk, jump and fall. */
 export const leap: GroundKind<LeapMotion, LeapOwn> = {
   prepare: (preparing) => NUMBERS.prepare(preparing.project.player.moves.leap ?? USUAL_LEAP, preparing),
@@ -170,9 +108,9 @@ export const leap: GroundKind<LeapMotion, LeapOwn> = {
     };
   },
   moveBody(_world, view, body, own, input) {
-    const side = SIDES[input >> 1] ?? 0;
-    const jumps = (input & JUMP) === JUMP;
-    if (side !== 0) body.facing = side < 0 ? FACING_LEFT : 0;
+    const side = sideOf(input);
+    const jumps = isHeld(input);
+    face(body, side);
     const most = own.acceleration * TICK_SECONDS * (own.onFloor ? 1 : own.airControl);
     const change = side * own.speed - body.vx;
     body.vx += change > most ? most : change < -most ? -most : change;
@@ -213,14 +151,10 @@ export const leap: GroundKind<LeapMotion, LeapOwn> = {
     observed.height = world.grid.height - body.y;
     observed.onFloor = own.onFloor ? 1 : 0;
     observed.fallSpeed = own.onFloor || body.vy < 0 ? 0 : body.vy;
-    if (own.fell && observed.offGround === 0) state.happenings.push({ tick: state.tick, what: 'fell' });
-    observed.offGround = own.fell ? 1 : 0;
+    noteOffGround(state, own.fell);
   },
   putBack({ body }, own, at) {
-    body.x = at.x;
-    body.y = at.y;
-    body.vx = 0;
-    body.vy = 0;
+    putAtRest(body, at);
     own.onFloor = false;
     own.airTicks = 1000;
     own.pressTicks = 0;
@@ -229,22 +163,14 @@ export const leap: GroundKind<LeapMotion, LeapOwn> = {
     own.fell = false;
     own.gone = 0;
   },
-  endsAt({ view, own }, x, y) {
-    const column = Math.floor(x);
-    const row = Math.floor(y);
-    return !isStandable(view, own as LeapOwn, column, row);
-  },
+  endsAt: ({ view, own }, x, y) => !isStandable(view, own as LeapOwn, Math.floor(x), Math.floor(y)),
   bounce({ body }, own) {
     body.vy = -own.takeOff * (own.held ? 1 : own.shortHop);
     own.rising = own.held;
     own.airTicks = 1000;
     own.onFloor = false;
   },
-  carry({ body, view }, _own, dx, dy) {
-    if (!fits(view.grid, body.x + dx, body.y + dy, body.radius)) return;
-    body.x += dx;
-    body.y += dy;
-  },
+  carry: (state, _own, dx, dy) => void carryBody(state, dx, dy),
   copy(from, to) {
     Object.assign(to, from);
   },
@@ -257,22 +183,8 @@ export const leap: GroundKind<LeapMotion, LeapOwn> = {
   dials: NUMBERS.dials<LeapOwn>((own) => {
     own.takeOff = takeOffOf(own.gravity, own.jumpHeight);
   }),
-  waysFrom(world, column, row) {
-    const view = viewOf(world, []);
-    const own = leap.start(world, NOBODY);
-    if (!isStandable(view, own, column, row)) return [];
-    const { radius } = world.level.motion.player;
-    return [1, -1].map((side) => {
-      const body = { ...NOBODY, x: column + 0.5, y: row + 1 - radius - GAP, vx: side * own.speed, radius };
-      const state = { ...own, onFloor: true, airTicks: 0 };
-      const points = [body.x, body.y];
-      for (let tick = 0; tick < LONGEST_WAY && !(tick > 2 && state.onFloor) && !state.fell; tick++) {
-        leap.moveBody(world, view, body, state, (side < 0 ? 2 : 4) + JUMP);
-        points.push(body.x, body.y);
-      }
-      return points;
-    });
-  },
+  waysFrom: (world, column, row) => jumpsFrom(leap, world, column, row),
+  gaps: (world) => gapsOn(leap, world),
   cells: '#.-',
   label: 'walks and leaps',
   backdrop: horizon,
@@ -286,8 +198,5 @@ export const leap: GroundKind<LeapMotion, LeapOwn> = {
       name: [side === 0 ? '' : side < 0 ? 'left' : 'right', name].filter(Boolean).join(', ') || 'let go',
     })),
   ),
-  inputOf(held) {
-    const side = (held.has('right') ? 1 : 0) - (held.has('left') ? 1 : 0);
-    return (side === 0 ? 0 : side < 0 ? 2 : 4) + (held.has('up') || held.has('act') ? JUMP : 0);
-  },
+  inputOf: inputOfControls,
 };

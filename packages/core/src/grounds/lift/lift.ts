@@ -1,8 +1,9 @@
-import { FASTEST, type GroundKind, type KindMotion } from '../../attempt/index.ts';
+import { FASTEST, putAtRest, type GroundKind, type KindMotion } from '../../attempt/index.ts';
 import { moveBody } from '../../ground/index.ts';
 import type { Project } from '../../model/index.ts';
 import { horizon } from '../horizon.ts';
 import { numbersWithin, usual } from '../numbers.ts';
+import { face, inputOfControls, isHeld, sideOf, SIDES } from '../sideways.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
 
@@ -53,11 +54,6 @@ const NUMBERS = numbersWithin({
   mostDown: [0, FASTEST],
 } satisfies Record<keyof LiftNumbers, readonly [number, number]>);
 
-/** Inputs: the first of a pair lets go, the second holds. */
-const HELD = 1;
-const SIDES = [0, -1, 1] as const;
-const FACING_LEFT = 16;
-
 /** Hold to rise, let go to sink. */
 export const lift: GroundKind<LiftMotion, LiftOwn> = {
   prepare: (preparing) => NUMBERS.prepare(preparing.project.player.moves.lift ?? USUAL_LIFT, preparing),
@@ -70,10 +66,10 @@ export const lift: GroundKind<LiftMotion, LiftOwn> = {
     own.stopped = false;
     if (input !== 0) own.begun = true;
     if (!own.begun) return;
-    const side = SIDES[input >> 1] ?? 0;
+    const side = sideOf(input);
     body.vx = own.forward + side * own.steer;
-    if (side !== 0) body.facing = side < 0 ? FACING_LEFT : 0;
-    const wanted = body.vy + ((input & HELD) === HELD ? -own.rise : own.gravity) * TICK_SECONDS;
+    face(body, side);
+    const wanted = body.vy + (isHeld(input) ? -own.rise : own.gravity) * TICK_SECONDS;
     body.vy = wanted < -own.mostUp ? -own.mostUp : wanted > own.mostDown ? own.mostDown : wanted;
     const { x, y, vx, vy } = body;
     moveBody(view.grid, body, TICK_SECONDS);
@@ -91,10 +87,7 @@ export const lift: GroundKind<LiftMotion, LiftOwn> = {
     observed.offGround = 0;
   },
   putBack({ body }, own, at) {
-    body.x = at.x;
-    body.y = at.y;
-    body.vx = 0;
-    body.vy = 0;
+    putAtRest(body, at);
     own.begun = false;
     own.stopped = false;
     own.gone = 0;
@@ -123,8 +116,5 @@ export const lift: GroundKind<LiftMotion, LiftOwn> = {
       name: side === 0 ? (name === 'sink' ? 'let go' : name) : `${name}, ${side < 0 ? 'left' : 'right'}`,
     })),
   ),
-  inputOf(held) {
-    const side = (held.has('right') ? 1 : 0) - (held.has('left') ? 1 : 0);
-    return (side === 0 ? 0 : side < 0 ? 2 : 4) + (held.has('up') || held.has('act') ? HELD : 0);
-  },
+  inputOf: inputOfControls,
 };

@@ -1,5 +1,14 @@
-import { FASTEST, following, within, type GroundKind, type KindMotion } from '../../attempt/index.ts';
-import { cellAt, fits, HEADING_VECTORS, HEADINGS, moveBody, nearestHeading } from '../../ground/index.ts';
+import {
+  carryBody,
+  FASTEST,
+  following,
+  noteOffGround,
+  putAtRest,
+  within,
+  type GroundKind,
+  type KindMotion,
+} from '../../attempt/index.ts';
+import { cellAt, HEADING_VECTORS, HEADINGS, moveBody, nearestHeading } from '../../ground/index.ts';
 import { mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
 
@@ -64,25 +73,15 @@ export const roam: GroundKind<RoamMotion, RoamOwn> = {
     const { body, observed, world } = state;
     observed.distance += Math.sqrt(own.goneX * own.goneX + own.goneY * own.goneY);
     observed.height = world.grid.height - body.y;
-    const off = world.hasAvoid && !state.carried && world.holes[cellAt(world.grid, body.x, body.y)] === 1 ? 1 : 0;
-    if (off === 1 && observed.offGround === 0) state.happenings.push({ tick: state.tick, what: 'fell' });
-    observed.offGround = off;
+    noteOffGround(state, world.hasAvoid && !state.carried && world.holes[cellAt(world.grid, body.x, body.y)] === 1);
   },
   putBack({ body }, own, at) {
-    body.x = at.x;
-    body.y = at.y;
-    body.vx = 0;
-    body.vy = 0;
+    putAtRest(body, at);
     own.goneX = 0;
     own.goneY = 0;
   },
   endsAt: ({ world }, x, y) => world.holes[cellAt(world.grid, x, y)] === 1,
-  carry({ body, view }, _own, dx, dy) {
-    if (fits(view.grid, body.x + dx, body.y + dy, body.radius)) {
-      body.x += dx;
-      body.y += dy;
-    }
-  },
+  carry: (state, _own, dx, dy) => void carryBody(state, dx, dy),
   copy(from, to) {
     to.speed = from.speed;
     to.goneX = from.goneX;

@@ -4,7 +4,7 @@ import type { Player } from '../driver.ts';
 import { needsToOpenTheWay } from '../goals/index.ts';
 
 /** The cell of an area that is nearest by the way from another. */
-export function nearestIn(
+function nearestIn(
   state: AttemptState,
   area: { x: number; y: number; width: number; height: number },
   from: number,
@@ -51,8 +51,8 @@ function nearestPiece({ needs }: Player, state: AttemptState, from: number): num
   return best;
 }
 
-/** The cell that a player heads for who goes by distance maps alone, or -1 for nowhere. */
-export function goalOf(player: Player, state: AttemptState, from: number): number {
+/** The cell that a player heads for, or -1 for nowhere. */
+function goalOf(player: Player, state: AttemptState, from: number): number {
   const { needs } = player;
   const { level, grid } = state.world;
   if (needs.anythingToGather) {
@@ -71,7 +71,7 @@ export function goalOf(player: Player, state: AttemptState, from: number): numbe
   return -1;
 }
 
-/** The same; where the way there is closed, to what opens it. */
+/** The cell that a player heads for who goes by distance maps alone, or -1 for nowhere; where the way there is closed, what opens it. */
 export function openGoalOf(player: Player, state: AttemptState, from: number): number {
   const { maps } = state.view;
   const goal = goalOf(player, state, from);

@@ -1,4 +1,4 @@
-import { CELLS, groundOfText, legendOf, textOfGround, type CellName, type TextFault } from '@stadion/core/building';
+import { CELLS, cellsOn, groundOfText, legendOf, textOfGround, type TextFault } from '@stadion/core/building';
 import { useMemo, useRef, useState } from 'react';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
@@ -62,7 +62,7 @@ export function AsText({
           className="grid w-44 auto-rows-min grid-cols-[auto_1fr] gap-x-2 overflow-y-auto text-[12px]"
         >
           {[
-            ...(Object.keys(CELLS) as CellName[]).map((cell) => ({ character: CELLS[cell], label: CELL_WORDS[cell] })),
+            ...cellsOn(level.ground.kind).map((cell) => ({ character: CELLS[cell], label: CELL_WORDS[cell] })),
             ...legend.map(({ character, thing }) => ({ character, label: thing.label })),
           ].map(({ character, label }) => (
             <div key={character} className={`contents ${used.has(character) ? '' : 'text-ink-3'}`}>

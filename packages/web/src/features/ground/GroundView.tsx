@@ -120,7 +120,8 @@ export function GroundView({ here, lostAt, head }: Props) {
   const removeHeld = (): void => void remove(held, `Remove ${held.size} piece${held.size === 1 ? '' : 's'}`);
 
   const reach = useMemo(() => reachOf(level), [level]);
-  const gaps = useMemo(() => gapsOf(prepareLevel(project, here.position)), [project, here.position]);
+  const prepared = useMemo(() => prepareLevel(project, here.position), [project, here.position]);
+  const gaps = useMemo(() => gapsOf(prepared), [prepared]);
   const drawn = useCallback(
     (changed: Level): { below: Mark[]; above: Mark[] } => ({
       below: [
@@ -184,6 +185,7 @@ export function GroundView({ here, lostAt, head }: Props) {
           ) : null}
           {panel === 'copy' ? <CopyPanel here={here} onClose={() => setPanel(null)} /> : null}
           <Stage
+            prepared={prepared}
             here={here}
             hand={hand}
             held={held}

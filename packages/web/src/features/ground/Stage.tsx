@@ -1,5 +1,6 @@
 import { boxOf, boxOn, cellsAlong, heightOf, isArea, widthOf, type Cell } from '@stadion/core/building';
 import { prepareLevel } from '@stadion/core/grounds';
+import type { PreparedLevel } from '@stadion/core/attempt';
 import type { Ground, Id, Level, Piece } from '@stadion/core/model';
 import {
   hiddenMarks,
@@ -30,6 +31,8 @@ import { cellInWords, nameOfPiece } from './words.ts';
 
 interface Props {
   here: LevelHere;
+  /** The level as it stands, made ready. */
+  prepared: PreparedLevel;
   hand: Hand | null;
   held: ReadonlySet<Id>;
   /** What is drawn on the ground besides, of the level as it is being changed. */
@@ -63,7 +66,21 @@ function gridMark(width: number, height: number): Mark {
 
 /** The ground as it is edited: what is put, held and moved on it, by the pointer and by keys. */
 export function Stage(props: Props) {
-  const { here, hand, held, drawn, onHold, onOutcome, onSay, onLetGo, onRemove, onKeyChoice, onCopy, onPaste } = props;
+  const {
+    here,
+    prepared,
+    hand,
+    held,
+    drawn,
+    onHold,
+    onOutcome,
+    onSay,
+    onLetGo,
+    onRemove,
+    onKeyChoice,
+    onCopy,
+    onPaste,
+  } = props;
   const { project, level, position } = here;
   const { ground } = level;
   const [width, height] = [widthOf(ground), heightOf(ground)];
@@ -86,14 +103,17 @@ export function Stage(props: Props) {
   const now: Ground = outcome?.ground ?? ground;
   const marks = useMemo((): Mark[] => {
     const changed: Level = { ...level, ground: now };
-    const changing = now === ground ? project : { ...project, levels: { ...project.levels, [level.id]: changed } };
+    const changing = { ...project, levels: { ...project.levels, [level.id]: changed } };
     const ids = new Set(outcome?.held ?? held);
     const heldPieces = now.pieces.filter(({ id }) => ids.has(id));
     const justHeld: Level = {
       ...level,
       ground: { ...now, pieces: now.pieces.filter(({ id, piece }) => ids.has(id) || piece === 'gate') },
     };
-    const [bottom, ...standing] = sceneOf(prepareLevel(changing, position), looksOf(project)) as [Mark, ...Mark[]];
+    const [bottom, ...standing] = sceneOf(
+      now === ground ? prepared : prepareLevel(changing, position),
+      looksOf(project),
+    ) as [Mark, ...Mark[]];
     const { below, above } = drawn(changed);
     return [
       bottom,
@@ -110,7 +130,7 @@ export function Stage(props: Props) {
         figures: heldPieces.length === 1 ? heldPieces.flatMap((piece) => handles(piece)) : [],
       },
     ];
-  }, [level, project, position, ground, now, outcome, held, drawn, width, height]);
+  }, [level, project, position, prepared, ground, now, outcome, held, drawn, width, height]);
   const pointed = useMemo((): Mark[] => {
     const figures: Figure[] = [];
     if (drag?.does === 'hold')
@@ -121,10 +141,7 @@ export function Stage(props: Props) {
   }, [marks, drag, byKeys, cursor]);
   // How the body can go on from the cell that is looked at: what a number means is seen in cells.
   const from = byKeys ? cursor : hovered;
-  const ways = useMemo(
-    () => (from && !drag ? wayFromMarks(prepareLevel(project, position), from) : []),
-    [from, drag, project, position],
-  );
+  const ways = useMemo(() => (from && !drag ? wayFromMarks(prepared, from) : []), [from, drag, prepared]);
 
   const unitsOf = (event: PointerEvent): { x: number; y: number } => {
     const { left, top, width: across, height: down } = (box.current as HTMLDivElement).getBoundingClientRect();

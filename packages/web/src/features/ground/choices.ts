@@ -1,6 +1,4 @@
-import { PIECES } from '@stadion/core/attempt';
-import { groundKindOf } from '@stadion/core/grounds';
-import { CELLS, puttables, type CellName, type Puttable } from '@stadion/core/building';
+import { cellsOn, puttablesOn, type CellName, type Puttable } from '@stadion/core/building';
 import { KINDS_OF_PIECE, type Ground, type PieceName, type Project } from '@stadion/core/model';
 import { kindFigures, type Figure } from '@stadion/core/scene';
 import { CELL_WORDS, type Hand } from './gestures.ts';
@@ -53,7 +51,7 @@ const GENERAL: Readonly<Partial<Record<PieceName, string>>> = { spawner: 'Spawne
 
 /** Everything that can be put, of what sends or shoots one for all kinds. */
 function offered(project: Project, on: Ground['kind']): Puttable[] {
-  const things = puttables(project).filter(({ piece }) => PIECES[piece].onlyOn?.includes(on) ?? true);
+  const things = puttablesOn(project, on);
   const isFirst = (thing: Puttable): boolean => things.find(({ piece }) => piece === thing.piece) === thing;
   const general = things.filter((thing) => GENERAL[thing.piece] !== undefined && isFirst(thing));
   const plain = things.filter(({ kind }) => kind === undefined);
@@ -77,14 +75,12 @@ export function handChoices(project: Project, on: Ground['kind']): HandChoice[] 
     );
   };
   return [
-    ...(Object.keys(CELL_WORDS) as CellName[])
-      .filter((cells) => groundKindOf(on).cells.includes(CELLS[cells]))
-      .map((cells) => ({
-        key: `cells ${cells}`,
-        label: CELL_WORDS[cells],
-        hand: { is: 'cells', cells } as const,
-        figures: CELL_FIGURES[cells],
-      })),
+    ...cellsOn(on).map((cells) => ({
+      key: `cells ${cells}`,
+      label: CELL_WORDS[cells],
+      hand: { is: 'cells', cells } as const,
+      figures: CELL_FIGURES[cells],
+    })),
     ...offered(project, on).map((thing) => ({
       key: thing.key,
       label: GENERAL[thing.piece] ?? thing.label,

@@ -29,8 +29,8 @@ interface Props {
 /** A level's ground on which a player who makes no mistakes plays. It stays still for those who asked for less motion. */
 export function MovingGround({ project, position, label }: Props) {
   const world = useMemo(() => makeWorld(prepareLevel(project, position)), [project, position]);
-  const [moment, setMoment] = useState<AttemptState | null>(null);
-  const [, setPicture] = useState(0);
+  /** Another object at every picture, since the attempt itself is one that changes. */
+  const [moment, setMoment] = useState<{ state: AttemptState } | null>(null);
   useEffect(() => {
     if (window.matchMedia('(prefers-reduced-motion: reduce)').matches) return;
     let seed = 0;
@@ -45,13 +45,12 @@ export function MovingGround({ project, position, label }: Props) {
       if (state.phase === 'playing' && state.tick < LONGEST) {
         for (let i = 0; i < TICKS_PER_PICTURE; i++) step(state, playerInput(player, state));
       } else if (--showing.pause <= 0) showing = begin();
-      setMoment(showing.state);
-      setPicture((picture) => picture + 1);
+      setMoment({ state: showing.state });
     }, 1000 / PICTURES_PER_SECOND);
     return () => clearInterval(timer);
   }, [world]);
   const looks = looksOf(project);
-  const shown = moment?.world === world ? moment : null;
+  const shown = moment?.state.world === world ? moment.state : null;
   const { rows } = world.level.motion;
   return (
     <GroundPicture

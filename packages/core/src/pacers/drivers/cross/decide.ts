@@ -32,7 +32,7 @@ const IMPATIENT_SHARE = 0.4;
 const ARRIVES_SHARE = 0.2;
 const LEAVES_SHARE = 0.7;
 /** Prices, in cells of way. */
-const PRICE = { step: 0.06, wait: 0.04, hurt: 8, caught: 50 } as const;
+const PRICE = { step: 0.06, wait: 0.04, hurt: 8 } as const;
 const FIFTHS_PER_CELL = 5;
 /** Ways that lead so much further from the goal than the best are not followed. Cells. */
 const MOST_DETOUR = 4;
@@ -196,7 +196,8 @@ function search(
         const distance = distances[cell] as number;
         const way = distance === UNREACHABLE ? width * height : distance / FIFTHS_PER_CELL;
         // Whoever is there need go no further.
-        const worth = distance === 0 ? price - (steps - k) : price + way;
+        if (distance === 0) return first;
+        const worth = price + way;
         if (worth < least) {
           least = worth;
           best = first;
@@ -211,7 +212,6 @@ function search(
         ys[place] = landed.y;
         prices[place] = price;
         firsts[place] = first;
-        if (distance === 0) return first;
       }
     }
     base = next;

@@ -9,7 +9,7 @@ import {
   type View,
 } from '../../../attempt/index.ts';
 import { cellAt } from '../../../ground/index.ts';
-import { isStandable, type LeapOwn } from '../../../grounds/index.ts';
+import { isStandable, sideInput, type LeapOwn } from '../../../grounds/index.ts';
 import { TICK_SECONDS } from '../../../rules/index.ts';
 import type { Player } from '../../driver.ts';
 import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
@@ -303,17 +303,17 @@ export function chooseMove(player: Player, state: AttemptState, memory: LeapMemo
   // A jump begins with a press: who still holds lets go first.
   if (own.onFloor && own.held && best.jumpTicks > 0) {
     memory.price = Number.NEGATIVE_INFINITY;
-    return inputAt(best, 0) & ~1;
+    return sideInput(best.side, false);
   }
   return goOn(memory, best, least);
 }
 
 /** Notes what is left of a move after this decision. Returns its input. */
-function goOn(memory: LeapMemory, { side, sideTicks, jumpTicks }: Move, price: number): number {
-  const input = inputAt({ side, sideTicks, jumpTicks }, 0);
-  memory.move.side = side;
-  memory.move.sideTicks = Math.max(0, sideTicks - TICKS_BETWEEN_DECISIONS);
-  memory.move.jumpTicks = Math.max(0, jumpTicks - TICKS_BETWEEN_DECISIONS);
+function goOn(memory: LeapMemory, move: Move, price: number): number {
+  const input = inputAt(move, 0);
+  memory.move.side = move.side;
+  memory.move.sideTicks = Math.max(0, move.sideTicks - TICKS_BETWEEN_DECISIONS);
+  memory.move.jumpTicks = Math.max(0, move.jumpTicks - TICKS_BETWEEN_DECISIONS);
   memory.price = price - TICKS_BETWEEN_DECISIONS;
   return input;
 }

@@ -8,7 +8,7 @@ import { FROM_FLOOR, inputAt } from './moves.ts';
  * by running the body itself. Made once for each state of the gates, shared by all attempts.
  */
 
-/** One way of the body: from a cell to stand in, through cells, to one to stand in; -1 where it does not land. */
+/** One way of the body: from a cell to stand in, through cells, to one to stand in. */
 interface Arc {
   from: number;
   to: number;
@@ -71,17 +71,17 @@ function arcsFrom(world: World, view: View, own: LeapOwn, usual: LeapOwn, from: 
         if (!own.onFloor) left = true;
         const done = own.onFloor && (move.jumpTicks > 0 ? tick > 3 && left : left || tick >= WALK_TICKS);
         if (!done) continue;
-        const stands = isStandable(view, own, cell % grid.width, Math.floor(cell / grid.width));
-        add({ from, to: stands ? cell : -1, ticks: tick + 1, passed });
+        // Who does not land has come nowhere.
+        if (isStandable(view, own, cell % grid.width, Math.floor(cell / grid.width)))
+          add({ from, to: cell, ticks: tick + 1, passed });
         break;
       }
-      if (!own.onFloor) add({ from, to: -1, ticks: LONGEST, passed });
     }
   }
 }
 
 /** The graph of a ground as its gates are. */
-export function graphOf({ world, view, own: now }: AttemptState): Graph {
+export function graphOf({ world, view }: AttemptState): Graph {
   const before = graphs.get(view);
   if (before) return before;
   const { grid } = view;
@@ -92,11 +92,11 @@ export function graphOf({ world, view, own: now }: AttemptState): Graph {
     passing: Array.from({ length: cells }, () => []),
     known: new Map(),
   };
-  const own = { ...(now as LeapOwn) };
-  const usual = world.kind.start(world, body as never) as LeapOwn;
+  const usual = world.kind.start(world, body) as LeapOwn;
+  const own = { ...usual };
   const add = (arc: Arc): void => {
     const index = graph.arcs.push(arc) - 1;
-    if (arc.to >= 0) graph.landing[arc.to]?.push(index);
+    graph.landing[arc.to]?.push(index);
     for (let i = 0; i < arc.passed.length; i += 2) graph.passing[arc.passed[i] as number]?.push(index);
   };
   for (let cell = 0; cell < cells; cell++) {
@@ -122,8 +122,6 @@ export function ticksTo(graph: Graph, goal: number): Float64Array {
   };
   for (const index of graph.passing[goal] ?? []) {
     const arc = graph.arcs[index] as Arc;
-    // Who does not land after it has not come there.
-    if (arc.to < 0) continue;
     for (let i = 0; i < arc.passed.length; i += 2)
       if (arc.passed[i] === goal) offer(arc.from, arc.passed[i + 1] as number);
   }

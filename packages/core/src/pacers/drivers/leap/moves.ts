@@ -1,3 +1,5 @@
+import { sideInput, type Side } from '../../../grounds/index.ts';
+
 /*
  * What a player can do next, as inputs over ticks: a side, how long jump is held, and when the side is let go. Everything
  * is counted in ticks of one decision, so that what is imagined is what is done.
@@ -5,8 +7,7 @@
 
 /** One thing that can be tried. */
 export interface Move {
-  /** -1 left, 0, 1 right. */
-  side: -1 | 0 | 1;
+  side: Side;
   /** Ticks for which the side is held. */
   sideTicks: number;
   /** Ticks for which jump is held; 0 for none. */
@@ -35,8 +36,6 @@ export const IN_AIR: readonly Move[] = [
   ...SIDES.flatMap((side) => [6, 12].map((sideTicks): Move => ({ side, sideTicks, jumpTicks: 0 }))),
 ];
 
-/** The input of a move at one of its ticks. @param held was jump held before? A jump begins with a press of its own. */
-export function inputAt({ side, sideTicks, jumpTicks }: Move, tick: number): number {
-  const pushes = side === 0 || tick >= sideTicks ? 0 : side < 0 ? 2 : 4;
-  return pushes + (tick < jumpTicks ? 1 : 0);
-}
+/** The input of a move at one of its ticks. */
+export const inputAt = ({ side, sideTicks, jumpTicks }: Move, tick: number): number =>
+  sideInput(tick < sideTicks ? side : 0, tick < jumpTicks);

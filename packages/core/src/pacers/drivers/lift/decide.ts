@@ -1,6 +1,6 @@
 import { enemiesOf, type AttemptState, type Enemy } from '../../../attempt/index.ts';
 import { cellAt, nextCellTowards, UNREACHABLE, wayIsClear, type Grid } from '../../../ground/index.ts';
-import type { LiftOwn } from '../../../grounds/index.ts';
+import { isHeld, sideInput, sideOf, type LiftOwn, type Side } from '../../../grounds/index.ts';
 import { TICK_SECONDS } from '../../../rules/index.ts';
 import type { Player } from '../../driver.ts';
 import { pendingNeeds } from '../../goals/index.ts';
@@ -165,14 +165,14 @@ function steady(): number {
   const off = aim.x - body.x;
   // What one decision steers is not taken back by the next.
   const inLine = Math.max(IN_LINE, own.steer * STEERED_SECONDS);
-  const side = off > inLine ? 4 : off < -inLine ? 2 : 0;
-  return side + (body.vy > STEADY * (aim.y - body.y) ? 1 : 0);
+  const side = off > inLine ? 1 : off < -inLine ? -1 : 0;
+  return sideInput(side, body.vy > STEADY * (aim.y - body.y));
 }
 
 /** What a plan does at one of its ticks. */
 function inputOf([held, ticks]: readonly [held: boolean, ticks: number], tick: number): number {
   const input = steady();
-  return tick < ticks ? (input & ~1) + (held ? 1 : 0) : input;
+  return tick < ticks ? sideInput(sideOf(input), held) : input;
 }
 
 /** Does the imagined body meet what hurts, so many ticks from now? */
@@ -206,12 +206,11 @@ function priceOf(
 ): number {
   const { world, view } = state;
   const { grid } = view;
-  const safe = clearance;
   let nearest = Number.POSITIVE_INFINITY;
   for (let tick = 0; tick < horizon; tick++) {
     if (tick % TICKS_BETWEEN_LOOKS === 0) lookAhead(state, distances, missed);
     world.kind.moveBody(world, view, body, own, inputOf(plan, tick));
-    if (isHurt(state, memory, from + tick + 1, safe)) return PRICE.hurt - tick * PRICE.sooner + plan[1];
+    if (isHurt(state, memory, from + tick + 1, clearance)) return PRICE.hurt - tick * PRICE.sooner + plan[1];
     const way = distances[cellAt(grid, body.x, body.y)] as number;
     if (way !== UNREACHABLE && way < nearest) {
       nearest = way;
@@ -237,7 +236,7 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
   imagineUntilActing(player, state, body, own);
   const from = player.reaction.ticks;
   // The first press lets everything begin.
-  if (!own.begun) return 1;
+  if (!own.begun) return sideInput(0, true);
   const here = cellAt(grid, body.x, body.y);
   const goal = openGoalOf(player, state, here);
   const distances = maps.to(goal < 0 ? here : goal);
@@ -290,14 +289,14 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
   // Until the next decision: what the plan does for most of that time.
   let holds = 0;
   const plan = PLANS[best] as readonly [boolean, number];
-  let side = 0;
+  let side: Side = 0;
   for (let tick = 0; tick < TICKS_BETWEEN_DECISIONS; tick++) {
     const input = inputOf(plan, tick);
-    if (tick === 0) side = input & ~1;
-    holds += input & 1;
+    if (tick === 0) side = sideOf(input);
+    if (isHeld(input)) holds++;
     world.kind.moveBody(world, view, body, own, input);
   }
-  return side + (holds * 2 >= TICKS_BETWEEN_DECISIONS ? 1 : 0);
+  return sideInput(side, holds * 2 >= TICKS_BETWEEN_DECISIONS);
 }
 
 /** Half a second of the same: does it hurt? */

@@ -1,7 +1,12 @@
-import type { Gap, View, World } from '../../attempt/index.ts';
+import { viewOf, type Gap, type GroundKind, type View, type World } from '../../attempt/index.ts';
 import { isWall } from '../../ground/index.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
-import { isStandable, leap } from './leap.ts';
+import { sideInput } from '../sideways.ts';
+import { isStandable, ledgesOf } from './standing.ts';
+import type { LeapMotion, LeapOwn } from './state.ts';
+
+/** How a body leaps. */
+type Leap = Pick<GroundKind<LeapMotion, LeapOwn>, 'start' | 'moveBody'>;
 
 /** Wider ones are no gaps to be jumped. Cells. */
 const WIDEST = 9;
@@ -16,7 +21,7 @@ const NOBODY = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
 const FEET_GAP = 1e-6;
 
 /** For how many ticks in a row a press clears the gap, by one who runs at full speed and holds on. */
-function windowOf(world: World, view: View, row: number, from: number, to: number): number {
+function windowOf(leap: Leap, world: World, view: View, row: number, from: number, to: number): number {
   const { radius } = world.level.motion.player;
   const usual = leap.start(world, NOBODY);
   if (usual.speed === 0) return 0;
@@ -37,7 +42,7 @@ function windowOf(world: World, view: View, row: number, from: number, to: numbe
         own.onFloor = true;
         own.airTicks = 0;
       }
-      leap.moveBody(world, view, body, own, (forward > 0 ? 4 : 2) + (tick >= press ? 1 : 0));
+      leap.moveBody(world, view, body, own, sideInput(forward, tick >= press));
       if (own.fell) break;
       if (!own.onFloor || tick < 0) continue;
       // The first floor after the press: the far side, a ledge above, which is no miss either, or one below.
@@ -62,20 +67,24 @@ function hasFloorBelow({ grid }: View, ledges: Uint8Array, column: number, row: 
 }
 
 /** Every gap between two floors of the same height, with what it forgives to one who comes running. */
-export function gapsOn(world: World, view: View): Gap[] {
-  const own = leap.start(world, NOBODY);
+export function gapsOn(leap: Leap, world: World): Gap[] {
+  const view = viewOf(world, []);
+  const ledges = ledgesOf(world);
   const { grid } = view;
   const gaps: Gap[] = [];
   for (let row = 0; row < grid.height; row++) {
     let last = -1;
     for (let column = 0; column < grid.width; column++) {
       if (isWall(grid, column, row)) last = -1;
-      else if (isStandable(view, own, column, row)) {
+      else if (isStandable(view, { ledges }, column, row)) {
         const width = column - last - 1;
         if (last >= 0 && width >= 1 && width <= WIDEST) {
-          const ticks = Math.min(windowOf(world, view, row, last, column), windowOf(world, view, row, column, last));
+          const ticks = Math.min(
+            windowOf(leap, world, view, row, last, column),
+            windowOf(leap, world, view, row, column, last),
+          );
           const overPit = Array.from({ length: width }, (_, cell) => last + 1 + cell).some(
-            (at) => !hasFloorBelow(view, own.ledges, at, row),
+            (at) => !hasFloorBelow(view, ledges, at, row),
           );
           gaps.push({ x: last + 1, y: row + 1, width, seconds: ticks * TICK_SECONDS, overPit });
         }
@@ -84,4 +93,25 @@ export function gapsOn(world: World, view: View): Gap[] {
     }
   }
   return gaps;
+}
+
+/** No jump is drawn for longer. Ticks. */
+const LONGEST_DRAWN = 180;
+
+/** The ways of a jump at full speed from a cell, to the right and to the left: each as x, y, x, y … None from where nobody can stand. */
+export function jumpsFrom(leap: Leap, world: World, column: number, row: number): number[][] {
+  const view = viewOf(world, []);
+  const usual = leap.start(world, NOBODY);
+  if (!isStandable(view, usual, column, row)) return [];
+  const { radius } = world.level.motion.player;
+  return [1, -1].map((side) => {
+    const body = { ...NOBODY, x: column + 0.5, y: row + 1 - radius - FEET_GAP, vx: side * usual.speed, radius };
+    const own = { ...usual, onFloor: true, airTicks: 0 };
+    const points = [body.x, body.y];
+    for (let tick = 0; tick < LONGEST_DRAWN && !(tick > 2 && own.onFloor) && !own.fell; tick++) {
+      leap.moveBody(world, view, body, own, sideInput(side, true));
+      points.push(body.x, body.y);
+    }
+    return points;
+  });
 }
