@@ -16,6 +16,10 @@ describe('a game from nothing', () => {
     await at.page.driver.get(`${at.server.address}/projects`);
     const field = await at.page.byName('textbox', 'Its name');
     await field.sendKeys('Lantern Fields');
+    // Arrow keys choose among what moves.
+    await at.page.clickName('radio', /^○?●? ?The player crosses lanes/);
+    await at.page.driver.actions().keyDown(Key.ARROW_LEFT).pause(100).keyUp(Key.ARROW_LEFT).perform();
+    await at.page.seeText('● The player roams freely');
     await at.page.clickName('radio', /^○?●? ?To reach a place/);
     await at.page.clickName('button', 'Start with 12 levels');
     await at.page.seeText('Sequence · 12 levels');

@@ -16,7 +16,7 @@ export interface TrialQuestion {
   precision: Precision;
 }
 
-const ENGINE = 5;
+const ENGINE = 6;
 
 /** @param position from 1 */
 export function trialQuestion(

@@ -3,6 +3,7 @@ import { FindingBook } from '../../findings/index.ts';
 import { importProject } from '../../formats/index.ts';
 import { prepareLevel } from '../../grounds/index.ts';
 import { documentOf } from '../../model/index.ts';
+import { PERFECT } from '../../pacers/index.ts';
 import { valuesAt } from '../../ramps/index.ts';
 import { reachOf } from '../../scene/index.ts';
 import { readyGame, seedOf } from '../../trials/index.ts';
@@ -46,6 +47,16 @@ describe('a project started from three answers', () => {
       expect(rate(12)).toBeLessThanOrEqual(1);
     },
   );
+
+  it.each(WAYS)('%s, %s: a player without mistakes clears it to the end', (moves, goal) => {
+    const project = startProject({ moves, goal, levels: 12 });
+    const without = { abilities: PERFECT, spread: 0 };
+    for (const position of [7, 10, 12]) {
+      const game = readyGame(prepareLevel(project, position));
+      const won = Array.from({ length: 10 }, (_, i) => game.play(without, seedOf(i)).won);
+      expect([position, won.filter(Boolean).length >= 9]).toEqual([position, true]);
+    }
+  });
 
   it('is not made of a goal that does not fit what moves', () => {
     const result = StartChoices.safeParse({ moves: 'cross', goal: 'survive', levels: 3 });

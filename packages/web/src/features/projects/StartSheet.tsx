@@ -1,6 +1,7 @@
 import { START_KITS, startGoals, startProject, type StartChoices, type StartMoves } from '@stadion/core/building';
 import { prepareLevel } from '@stadion/core/grounds';
 import { looksOf, sceneOf } from '@stadion/core/scene';
+import { RadioGroup } from 'radix-ui';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Button, GroundPicture, NumberChip } from '../../ui/index.ts';
 import type { CreateProject } from '@stadion/core/contract';
@@ -35,29 +36,32 @@ export function StartSheet({ busy, onStart }: { busy: boolean; onStart: (wanted:
           onChange={(event) => setName(event.target.value)}
         />
         <span className="pt-1 font-medium">What moves</span>
-        <div role="radiogroup" aria-label="What moves" className="grid grid-cols-4 gap-2">
+        <RadioGroup.Root
+          aria-label="What moves"
+          className="grid grid-cols-4 gap-2"
+          value={choices.moves}
+          onValueChange={(moves: StartMoves) => setChoices({ ...choices, moves, goal: goalWith(moves, choices.goal) })}
+        >
           {(Object.keys(START_KITS) as StartMoves[]).map((moves) => (
             <MoveChoice
               key={moves}
               moves={moves}
               goal={goalWith(moves, choices.goal)}
               chosen={choices.moves === moves}
-              onChoose={() => setChoices({ ...choices, moves, goal: goalWith(moves, choices.goal) })}
             />
           ))}
-        </div>
+        </RadioGroup.Root>
         <span className="pt-1 font-medium">What ends a level well</span>
-        <div role="radiogroup" aria-label="What ends a level well" className="grid grid-cols-2 gap-2">
+        <RadioGroup.Root
+          aria-label="What ends a level well"
+          className="grid grid-cols-2 gap-2"
+          value={choices.goal}
+          onValueChange={(goal) => setChoices({ ...choices, goal })}
+        >
           {Object.entries(startGoals(choices.moves)).map(([goal, { label, says }]) => (
-            <Choice
-              key={goal}
-              label={`To ${label}`}
-              says={says}
-              chosen={choices.goal === goal}
-              onChoose={() => setChoices({ ...choices, goal })}
-            />
+            <Choice key={goal} value={goal} label={`To ${label}`} says={says} chosen={choices.goal === goal} />
           ))}
-        </div>
+        </RadioGroup.Root>
         <span className="pt-1 font-medium">How many levels</span>
         <div className="say">
           <NumberChip
@@ -117,15 +121,14 @@ interface MoveChoiceProps {
   moves: StartMoves;
   goal: string;
   chosen: boolean;
-  onChoose: () => void;
 }
 
 /** A way of moving, with a first level in which it is seen. */
-function MoveChoice({ moves, goal, chosen, onChoose }: MoveChoiceProps) {
+function MoveChoice({ moves, goal, chosen }: MoveChoiceProps) {
   const { label, says } = START_KITS[moves];
   const project = useMemo(() => startProject({ moves, goal, levels: 1 }), [moves, goal]);
   return (
-    <Choice label={`The player ${label}`} says={says} chosen={chosen} onChoose={onChoose}>
+    <Choice value={moves} label={`The player ${label}`} says={says} chosen={chosen}>
       <span className="relative mt-auto block h-28 overflow-hidden" aria-hidden>
         <MovingGround project={project} position={1} label="" />
       </span>
@@ -134,21 +137,18 @@ function MoveChoice({ moves, goal, chosen, onChoose }: MoveChoiceProps) {
 }
 
 interface ChoiceProps {
+  value: string;
   label: string;
   says: string;
   chosen: boolean;
-  onChoose: () => void;
   children?: ReactNode;
 }
 
-function Choice({ label, says, chosen, onChoose, children }: ChoiceProps) {
+function Choice({ value, label, says, chosen, children }: ChoiceProps) {
   return (
-    <button
-      type="button"
-      role="radio"
-      aria-checked={chosen}
+    <RadioGroup.Item
+      value={value}
       className={`flex flex-col rounded-r border px-3 py-1.5 text-left ${chosen ? 'border-edit bg-edit-soft' : 'border-line-strong hover:bg-band'}`}
-      onClick={onChoose}
     >
       <b className={chosen ? 'text-edit-ink' : ''}>
         {chosen ? '● ' : '○ '}
@@ -156,6 +156,6 @@ function Choice({ label, says, chosen, onChoose, children }: ChoiceProps) {
       </b>
       <span className="block max-w-80 text-[12px] text-ink-2">{says}</span>
       {children}
-    </button>
+    </RadioGroup.Item>
   );
 }

@@ -50,7 +50,15 @@ const TIMING_ERROR_SHARE = 0.14;
 const CLEARANCE = 0.05;
 const CLEARANCE_PER_CAUTION = 0.15;
 /** Prices, in ticks. */
-const PRICE = { hurt: 100_000, lost: 20_000, wait: 20, there: 5_000, beats: 8_000 } as const;
+const PRICE = {
+  hurt: 100_000,
+  trapped: 50_000,
+  lost: 20_000,
+  tooNear: 3_000,
+  wait: 20,
+  there: 5_000,
+  beats: 8_000,
+} as const;
 
 /** Scratch of the decision at hand. */
 const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
@@ -94,14 +102,16 @@ function turning(x: number, index: number): number {
 
 const HURT = 1;
 const BEATS = 2;
+const TOO_NEAR = 3;
 
-/** Does the imagined body meet something, so many ticks from now? */
+/** Does the imagined body meet something, so many ticks from now, or come nearer to it than it wants? */
 function meets(state: AttemptState, ticks: number, clearance: number): number {
   const { world, view } = state;
   if (own.fell) return HURT;
   if (world.hasAvoid && world.avoid[cellAt(view.grid, body.x, body.y)] === 1) return HURT;
   const { all } = enemiesOf(state);
   const seconds = ticks * TICK_SECONDS;
+  let met = 0;
   for (let i = 0; i < all.length; i++) {
     const enemy = all[i] as Enemy;
     if (!enemy.active) continue;
@@ -115,9 +125,43 @@ function meets(state: AttemptState, ticks: number, clearance: number): number {
       if (squared < touch * touch) return BEATS;
       continue;
     }
-    if (squared < (touch + clearance) * (touch + clearance)) return HURT;
+    if (squared < touch * touch) return HURT;
+    if (squared < (touch + clearance) * (touch + clearance)) met = TOO_NEAR;
   }
-  return 0;
+  return met;
+}
+
+/** What one does who has come down: stands, goes on, turns back, jumps on. */
+const AFTERWARDS: readonly Move[] = [
+  { ...WAIT },
+  { side: 1, sideTicks: 99, jumpTicks: 0 },
+  { side: -1, sideTicks: 99, jumpTicks: 0 },
+  { side: 1, sideTicks: 99, jumpTicks: 99 },
+  { side: -1, sideTicks: 99, jumpTicks: 99 },
+];
+/** So long is looked on after coming down. Ticks. */
+const AFTER_TICKS = 24;
+const landed = { x: 0, y: 0, vx: 0, vy: 0, facing: 0 };
+const landedOwn = {} as LeapOwn;
+
+/** Is there something left to do for the imagined body, so many ticks from now, that does not hurt it at once? */
+function canGoOn(state: AttemptState, ticks: number): boolean {
+  const { world, view } = state;
+  copyInto(landed, landedOwn);
+  for (const move of AFTERWARDS) {
+    Object.assign(body, landed);
+    Object.assign(own, landedOwn);
+    // A jump begins with a press.
+    own.held = false;
+    let tick = 0;
+    while (tick < AFTER_TICKS) {
+      world.kind.moveBody(world, view, body, own, inputAt(move, tick));
+      tick++;
+      if (meets(state, ticks + tick, 0) === HURT) break;
+      if (tick === AFTER_TICKS) return true;
+    }
+  }
+  return false;
 }
 
 /** Ticks from where the imagined body stands to its goal. */
@@ -143,27 +187,31 @@ function priceOf(
   goal: number,
   distances: Float64Array,
   clearance: number,
+  least = Number.POSITIVE_INFINITY,
 ): number {
   const { world, view } = state;
   const from = player.reaction.ticks;
   const begins = own.onFloor;
   let left = !begins;
   let passed = -1;
+  let risked = 0;
   for (let tick = 0; tick < LONGEST; tick++) {
     world.kind.moveBody(world, view, body, own, inputAt(move, tick));
     const met = meets(state, from + tick + 1, clearance);
     if (met === HURT) return PRICE.hurt - tick * 10;
+    if (met === TOO_NEAR && risked === 0) risked = PRICE.tooNear - tick * 10;
     if (met === BEATS) return player.needs.anythingToBeat ? tick - PRICE.beats : tick + 100;
     // Coming there is worth it only to who lands after it.
     if (goal >= 0 && passed < 0 && cellAt(view.grid, body.x, body.y) === goal) passed = tick;
     if (!own.onFloor) left = true;
     const done = own.onFloor && (left ? tick > 2 : tick >= WALK_TICKS);
     if (!done) continue;
-    if (passed >= 0) return passed - PRICE.there;
+    if (passed >= 0) return passed + risked - PRICE.there;
     const on = ticksFrom(state, distances);
     // Waiting is for those who have nothing better.
     const waits = move.side === 0 && move.jumpTicks === 0 ? PRICE.wait : 0;
-    return tick + waits + (on === Number.POSITIVE_INFINITY ? PRICE.lost : on);
+    const price = tick + waits + risked + (on === Number.POSITIVE_INFINITY ? PRICE.lost : on);
+    return price < least && !canGoOn(state, from + tick + 1) ? price + PRICE.trapped : price;
   }
   return PRICE.hurt / 2;
 }
@@ -234,13 +282,13 @@ function chooseGoal(player: Player, state: AttemptState, graph: Graph, here: num
   return -1;
 }
 
-function remember(): void {
-  kept.x = body.x;
-  kept.y = body.y;
-  kept.vx = body.vx;
-  kept.vy = body.vy;
-  kept.facing = body.facing;
-  Object.assign(keptOwn, own);
+function copyInto(to: typeof kept, toOwn: LeapOwn): void {
+  to.x = body.x;
+  to.y = body.y;
+  to.vx = body.vx;
+  to.vy = body.vy;
+  to.facing = body.facing;
+  Object.assign(toOwn, own);
 }
 function again(): void {
   Object.assign(body, kept);
@@ -281,7 +329,7 @@ export function chooseMove(player: Player, state: AttemptState, memory: LeapMemo
   // Who takes off too early or too late takes itself to be elsewhere.
   body.x += body.vx * misjudged;
   const clearance = CLEARANCE + abilities.cautionUnits * CLEARANCE_PER_CAUTION;
-  remember();
+  copyInto(kept, keptOwn);
   const going = priceOf(player, state, memory.move, goal, distances, clearance);
   if (going < PRICE.lost && going <= memory.price + AS_THOUGHT) {
     again();
@@ -294,7 +342,7 @@ export function chooseMove(player: Player, state: AttemptState, memory: LeapMemo
   for (let i = 0; i < moves.length; i++) {
     again();
     const move = moves[i] as Move;
-    const price = priceOf(player, state, move, goal, distances, clearance);
+    const price = priceOf(player, state, move, goal, distances, clearance, least);
     if (price >= least) continue;
     least = price;
     best = move;

@@ -1,4 +1,4 @@
-import { enemiesOf, type AttemptState, type Enemy } from '../../../attempt/index.ts';
+import { enemiesOf, type AttemptState, type Enemy, type View } from '../../../attempt/index.ts';
 import { cellAt, nextCellTowards, UNREACHABLE, wayIsClear, type Grid } from '../../../ground/index.ts';
 import { isHeld, sideInput, sideOf, type LiftOwn, type Side } from '../../../grounds/index.ts';
 import { TICK_SECONDS } from '../../../rules/index.ts';
@@ -16,6 +16,8 @@ export interface LiftMemory {
   goal: number;
   nearest: number;
   nearestTick: number;
+  /** How high it has to be, units, -1 for any. */
+  height: number;
 }
 
 /** Without coming nearer for so long a player takes more risks, and then all. Ticks. */
@@ -30,6 +32,7 @@ export const startMemory = ({ world }: AttemptState): LiftMemory => ({
   goal: -1,
   nearest: Number.POSITIVE_INFINITY,
   nearestTick: 0,
+  height: -1,
 });
 
 /** Plans: for how many ticks it is held or let go, whatever comes, before the steady hand. */
@@ -43,6 +46,7 @@ const PLANS: readonly (readonly [held: boolean, ticks: number])[] = [
   [false, 26],
   [true, 44],
   [false, 44],
+  [true, 90],
 ];
 /** Flying is planned so many times further ahead than dodging. */
 const FORESIGHT_FACTOR = 1.6;
@@ -68,7 +72,7 @@ const STEERED_SECONDS = 0.05;
 const CLEARANCE = 0.06;
 const CLEARANCE_PER_CAUTION = 0.2;
 /** Prices, in fifths of a unit of way. */
-const PRICE = { hurt: 4000, safe: 1500, there: 900, sooner: 20, near: 40 } as const;
+const PRICE = { hurt: 6000, leaves: 2500, tooNear: 2000, safe: 1500, there: 900, sooner: 20, near: 40 } as const;
 /** A player that must rise goes so much higher than asked. Units. */
 const HEIGHT_MARGIN = 0.3;
 
@@ -175,22 +179,36 @@ function inputOf([held, ticks]: readonly [held: boolean, ticks: number], tick: n
   return tick < ticks ? sideInput(sideOf(input), held) : input;
 }
 
-/** Does the imagined body meet what hurts, so many ticks from now? */
-function isHurt(state: AttemptState, memory: LiftMemory, ticks: number, clearance: number): boolean {
+const HURT = 1;
+const TOO_NEAR = 2;
+
+/** Does the imagined body meet what hurts, so many ticks from now, or come nearer to it than it wants? */
+function meets(state: AttemptState, memory: LiftMemory, ticks: number, clearance: number): number {
   const { world, view } = state;
-  if (memory.wallsHurt && own.stopped) return true;
-  if (world.hasAvoid && world.avoid[cellAt(view.grid, body.x, body.y)] === 1) return true;
+  if (memory.wallsHurt && own.stopped) return HURT;
+  if (world.hasAvoid && world.avoid[cellAt(view.grid, body.x, body.y)] === 1) return HURT;
   const { all } = enemiesOf(state);
   const seconds = ticks * TICK_SECONDS;
+  let met = 0;
   for (let i = 0; i < all.length; i++) {
     const enemy = all[i] as Enemy;
     if (!enemy.active) continue;
     const dx = enemy.x + enemy.vx * seconds - body.x;
     const dy = enemy.y + enemy.vy * seconds - body.y;
-    const reach = Math.max(0, enemy.radius + body.radius + clearance);
-    if (dx * dx + dy * dy < reach * reach) return true;
+    const touch = enemy.radius + body.radius;
+    const reach = Math.max(0, touch + clearance);
+    const squared = dx * dx + dy * dy;
+    if (squared >= reach * reach) continue;
+    if (squared < touch * touch) return HURT;
+    met = TOO_NEAR;
   }
-  return false;
+  return met;
+}
+
+/** Is the imagined body where it has to be? */
+function isThere(memory: LiftMemory, { grid }: View, distances: Int32Array): boolean {
+  if (memory.height >= 0) return grid.height - body.y >= memory.height;
+  return distances[cellAt(grid, body.x, body.y)] === 0;
 }
 
 /** How well a plan goes; the lower, the better. The imagined body stands where the plan begins. */
@@ -206,20 +224,29 @@ function priceOf(
 ): number {
   const { world, view } = state;
   const { grid } = view;
+  // Who is there already has to hold it, and looks on.
+  const holding = isThere(memory, view, distances);
   let nearest = Number.POSITIVE_INFINITY;
+  let risked = 0;
+  let left = 0;
   for (let tick = 0; tick < horizon; tick++) {
     if (tick % TICKS_BETWEEN_LOOKS === 0) lookAhead(state, distances, missed);
     world.kind.moveBody(world, view, body, own, inputOf(plan, tick));
-    if (isHurt(state, memory, from + tick + 1, clearance)) return PRICE.hurt - tick * PRICE.sooner + plan[1];
+    const met = meets(state, memory, from + tick + 1, clearance);
+    if (met === HURT) return PRICE.hurt - tick * PRICE.sooner + plan[1];
+    // The later it comes too near, the better: much can happen until then.
+    if (met === TOO_NEAR && risked === 0) risked = PRICE.tooNear - tick * PRICE.sooner * 0.1;
+    if (holding && left === 0 && !isThere(memory, view, distances)) left = PRICE.leaves - tick;
     const way = distances[cellAt(grid, body.x, body.y)] as number;
     if (way !== UNREACHABLE && way < nearest) {
       nearest = way;
-      if (way === 0) return -PRICE.there + tick;
+      if (way === 0 && !holding) return risked + tick - PRICE.there;
     }
   }
   const last = distances[cellAt(grid, body.x, body.y)] as number;
   // How near it ends counts, and what it has come near to on the way; shorter plans first.
-  return (last === UNREACHABLE ? PRICE.near : last) + nearest * 0.2 + Math.abs(aim.y - body.y) + plan[1] * 0.01;
+  const way = (last === UNREACHABLE ? PRICE.near : last) + nearest * 0.2;
+  return risked + left + way + Math.abs(aim.y - body.y) + plan[1] * 0.01;
 }
 
 const held = { x: 0, y: 0, vx: 0, vy: 0 };
@@ -231,6 +258,7 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
   const { world, view } = state;
   const { grid, maps } = view;
   pendingNeeds(state, needs);
+  memory.height = needs.height;
   if (needs.height >= 0) needs.height = Math.min(grid.height - 0.5, needs.height + HEIGHT_MARGIN);
   player.fires = needs.anythingToBeat && world.level.motion.player.shooting !== null;
   imagineUntilActing(player, state, body, own);
@@ -241,7 +269,8 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
   const goal = openGoalOf(player, state, here);
   const distances = maps.to(goal < 0 ? here : goal);
   const missed = (player.drift * abilities.aimErrorDegrees) / DEGREES_PER_UNIT;
-  if (goal !== memory.goal || (distances[here] as number) < memory.nearest) {
+  // Who holds where it should be has no reason for haste.
+  if (goal !== memory.goal || isThere(memory, view, distances) || (distances[here] as number) < memory.nearest) {
     memory.goal = goal;
     memory.nearest = distances[here] as number;
     memory.nearestTick = state.tick;
@@ -308,7 +337,7 @@ export function willBeHurt(player: Player, state: AttemptState, memory: LiftMemo
   const from = player.reaction.ticks;
   for (let tick = 0; tick < LOOKED_AT_TICKS; tick++) {
     state.world.kind.moveBody(state.world, state.view, body, own, input);
-    if (isHurt(state, memory, from + tick, 0)) return true;
+    if (meets(state, memory, from + tick, 0) === HURT) return true;
   }
   return false;
 }
