@@ -1,4 +1,4 @@
-import { liveAmount, resolveAmount, shareOf, secondsToTicks, type LiveAmount } from '../rules/index.ts';
+import { liveAmount, shareOf, secondsToTicks, type LiveAmount } from '../rules/index.ts';
 import type { Amount } from '../model/index.ts';
 import type { Shooting } from './level.ts';
 import type { Preparing } from './shell.ts';
@@ -71,15 +71,3 @@ export const shootingNow = (
 /** Ticks between two, one at least, as the parameter that they may follow now is. */
 export const ticksNow = (ticks: number, live: LiveAmount | undefined, dials: readonly number[]): number =>
   live ? Math.max(1, secondsToTicks(within(followed(live, dials), 0, LONGEST_SECONDS))) : ticks;
-
-/** What preparing needs to know. */
-export const preparingOf = (
-  project: Preparing['project'],
-  level: Preparing['level'],
-  resolving: Preparing['resolving'],
-): Preparing => ({
-  project,
-  level,
-  resolving,
-  number: (amount) => resolveAmount(amount, resolving.values, resolving.placed),
-});

@@ -5,6 +5,7 @@ export type {
   Control,
   Gap,
   GroundKind,
+  GroundPart,
   Happening,
   Moment,
   PieceSort,
@@ -21,6 +22,7 @@ export { makeWorldOn } from './world.ts';
 export { viewOf } from './view.ts';
 export { startAttempt, startAttemptFrom } from './startAttempt.ts';
 export { step } from './step.ts';
+export { layOn, ownGround, type Stretch } from './layOn.ts';
 export { coast, type AfterEnd } from './coast.ts';
 export {
   cutAt,
@@ -39,6 +41,7 @@ export { startObserved } from './observed.ts';
 export { starReading } from './outcome.ts';
 export { startingJudgeOf } from './startingJudge.ts';
 export { namesFor, placedOn, subjectsOf } from './pieces/facts.ts';
+export { beyond } from './reach.ts';
 export { SHOT_RADIUS } from './shots.ts';
 export { bySort, PIECES, SORTS } from './pieces/index.ts';
 export { between, disc, type Figure, type Mark, type Places, type Tone } from './mark.ts';
@@ -53,6 +56,7 @@ export {
   type Traffic,
 } from './pieces/lane.ts';
 export { enemiesOf, HEADED_MOVEMENTS, preparedEnemies, type Enemy } from './pieces/enemies.ts';
+export { hazardsOf } from './pieces/hazard.ts';
 export { latchesOf } from './pieces/latch.ts';
 export { startPlace } from './pieces/start.ts';
 export { zonesOf } from './pieces/zone.ts';

@@ -5,6 +5,7 @@ import {
   liveAmount,
   liveParameters,
   liveRampsOf,
+  resolveAmount,
   resolveCondition,
   resolveRules,
   resolveStars,
@@ -13,7 +14,7 @@ import {
   subjectOf,
   type Resolving,
 } from '../rules/index.ts';
-import { following, MOST, preparingOf, shootingOf, within } from './amounts.ts';
+import { following, MOST, shootingOf, within } from './amounts.ts';
 import type { PreparedLevel } from './level.ts';
 import { placedOn, subjectsOf } from './pieces/facts.ts';
 import { bySort, PIECES } from './pieces/index.ts';
@@ -34,6 +35,25 @@ export function resolvingAt(project: Project, level: Level, position: number, gi
   };
 }
 
+/** What preparing needs to know. */
+function preparingOf(project: Project, level: Level, resolving: Resolving): Preparing {
+  const preparing: Preparing = {
+    project,
+    level,
+    resolving,
+    number: (amount) => resolveAmount(amount, resolving.values, resolving.placed),
+    pieces(list) {
+      const pieces: Record<PieceName, unknown[]> = bySort(() => []);
+      for (const piece of list) {
+        const sort = PIECES[piece.piece];
+        pieces[sort.name].push(sort.prepare(piece, preparing));
+      }
+      return pieces;
+    },
+  };
+  return preparing;
+}
+
 /** Resolve a level of which it is known already what its names and parameters stand for. */
 export function prepareOn(kind: GroundKind, project: Project, level: Level, resolving: Resolving): PreparedLevel {
   const preparing = preparingOf(project, level, resolving);
@@ -47,11 +67,6 @@ export function prepareOn(kind: GroundKind, project: Project, level: Level, reso
 function motionOf(kind: GroundKind, preparing: Preparing): PreparedLevel['motion'] {
   const { project, level, resolving, number } = preparing;
   const { collectables, enemies, hazards } = project.kinds;
-  const pieces: Record<PieceName, unknown[]> = bySort(() => []);
-  for (const piece of level.ground.pieces) {
-    const sort = PIECES[piece.piece];
-    pieces[sort.name].push(sort.prepare(piece, preparing));
-  }
   const { player } = project;
   const { shooting } = player;
   return {
@@ -70,7 +85,7 @@ function motionOf(kind: GroundKind, preparing: Preparing): PreparedLevel['motion
       },
     },
     body: kind.prepare(preparing),
-    pieces,
+    pieces: preparing.pieces(level.ground.pieces),
     kindsOfHazard: hazards.map(({ damage, acts }) => ({
       damage: within(number(damage), 0, MOST),
       ...following('liveDamage', damage, preparing),

@@ -4,10 +4,13 @@ import type { AttemptState } from './shell.ts';
 /** How near the player's edge must come to the middle of a piece to gather or touch it. Units. */
 export const REACH = 0.35;
 
+/** What of a difference in height is left beyond the middle line of a body. @param dy units @param half how far that goes up and down */
+export const beyond = (dy: number, half: number): number => (dy > half ? dy - half : dy < -half ? dy + half : 0);
+
 /** Does the player touch a piece that lies here? */
 export const isTouching = ({ body, world }: AttemptState, place: Spot): boolean => {
   const dx = place.x - body.x;
-  const dy = place.y - body.y;
+  const dy = beyond(place.y - body.y, body.half);
   return dx * dx + dy * dy <= world.gatherReach * world.gatherReach;
 };
 

@@ -41,12 +41,16 @@ export interface World {
   ready: Record<PieceName, unknown>;
   /** Distance at which the player gathers or touches a piece, units. */
   gatherReach: number;
+  /** How far the middle line of the player's body goes up and down where it is at full height, units. */
+  half: number;
 }
 
 /** The player's body. */
 export interface PlayerBody extends Body {
   /** The heading last steered (0–31), in which the player shoots. */
   facing: number;
+  /** How far its middle line goes up and down from its place, units; 0 for a round body. */
+  half: number;
 }
 
 /** Something shot, by the player (kind -1) or by an emitter (its kind of hazard). */
@@ -148,6 +152,8 @@ export interface Preparing {
   resolving: Resolving;
   /** An amount's number here. */
   number(amount: Amount): number;
+  /** Pieces made ready, by their sorts. */
+  pieces(list: readonly Piece[]): Record<PieceName, unknown[]>;
 }
 
 /** A gap between two floors, and for how long a press clears it. */
@@ -162,10 +168,28 @@ export interface Gap {
   overPit: boolean;
 }
 
+/** A place on a part of a ground that may come more than once. Units. */
+export interface GroundPart extends Spot {
+  /** Number of the part, -1 for what comes once. */
+  part: number;
+}
+
 /** How a player moves on one kind of ground, and what only that kind has. */
 export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknown> {
   /** What moves, as plain data: part of the question's key. */
   prepare(preparing: Preparing): Motion;
+  /** Lays on ground that only this attempt has, before the player comes there; absent where all of it is known from the start. */
+  layAhead?(state: AttemptState, own: Own): void;
+  /** Of parts that are drawn, lets only one come. */
+  onlyPart?(own: Own, part: number): void;
+  /** Where a loss is drawn: on a part of the ground that comes again and again, by its number; absent where places say all. Units. */
+  partAt?(state: AttemptState, at: Spot): GroundPart;
+  /** How often each of these parts was come to. */
+  partsEntered?(state: AttemptState): number[];
+  /** How far the middle line of its player's body goes up and down at most, units; absent for a round one. */
+  halfOf?(level: PreparedLevel): number;
+  /** The stretch of a wide ground that is looked at; all of it when absent. Units. */
+  seen?(state: AttemptState): { x: number; width: number };
   start(world: World, body: PlayerBody): Own;
   /** Moves the body by one tick. Writes `body` and `own` only, so that anybody can look ahead on copies. @param input index into `actions` */
   moveBody(world: World, view: View, body: PlayerBody, own: Own, input: number): void;
@@ -231,6 +255,10 @@ export interface PieceSort<P extends Piece = Piece, Prepared = unknown, Own = un
   ready?(prepared: readonly Prepared[], world: World): unknown;
   /** What these pieces remember of one attempt. Called in the order of the list of sorts. */
   start?(prepared: readonly Prepared[], state: AttemptState): Own;
+  /** More of them come in on ground that is laid on. @param all with them, made ready @param first number of the first new one */
+  more?(all: readonly Prepared[], first: number, state: AttemptState): void;
+  /** Lets go of those left of a place, units: they are neither met nor drawn any more. */
+  letGo?(state: AttemptState, x: number): void;
   /** Differences from the usual start. */
   begin?(state: AttemptState, from: StartFrom): void;
   /** Acts before things move: shoots, sends. */
@@ -280,6 +308,8 @@ export interface StartFrom {
   latches?: readonly number[];
   /** Readings that only the kind of ground has and that only grow, by name. */
   readings?: Readonly<Partial<Record<ReadingName, number>>>;
+  /** Of parts that are drawn, only this one comes: its number. */
+  onlyPart?: number;
   /** Own tallies, by index. */
   tallies?: Readonly<Record<number, number>>;
 }

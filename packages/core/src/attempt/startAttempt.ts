@@ -9,6 +9,12 @@ import { viewOf } from './view.ts';
 
 /** A new attempt, before its first tick. The same world, seed and inputs give the same attempt, bit for bit. @param seed whole number, 32 bits */
 export function startAttempt(world: World, seed: number): AttemptState {
+  const state = begun(world, seed);
+  world.kind.layAhead?.(state, state.own);
+  return state;
+}
+
+function begun(world: World, seed: number): AttemptState {
   const { motion, judging } = world.level;
   const observed = startObserved(world.level, world);
   const { x, y } = startPlace(world.level);
@@ -18,7 +24,7 @@ export function startAttempt(world: World, seed: number): AttemptState {
     seed,
     tick: 0,
     phase: 'playing',
-    body: { x, y, vx: 0, vy: 0, radius: motion.player.radius, facing: 0 },
+    body: { x, y, vx: 0, vy: 0, radius: motion.player.radius, facing: 0, half: world.half },
     own: undefined,
     pieces: bySort(() => undefined),
     carried: false,
@@ -44,7 +50,7 @@ export function startAttempt(world: World, seed: number): AttemptState {
 
 /** An attempt that begins from a state that the designer sets. */
 export function startAttemptFrom(world: World, seed: number, from: StartFrom): AttemptState {
-  const state = startAttempt(world, seed);
+  const state = begun(world, seed);
   const { observed, clock } = state;
   const set = (reading: ReadingName, value: number | undefined): void => {
     if (value !== undefined) READINGS[reading].write(observed, 0, value);
@@ -66,6 +72,8 @@ export function startAttemptFrom(world: World, seed: number, from: StartFrom): A
   for (const [tally, value] of Object.entries(from.tallies ?? {})) {
     if (observed.tallies[Number(tally)] !== undefined) observed.tallies[Number(tally)] = value;
   }
+  if (from.onlyPart !== undefined) world.kind.onlyPart?.(state.own, from.onlyPart);
+  world.kind.layAhead?.(state, state.own);
   state.happenings.length = 0;
   return state;
 }

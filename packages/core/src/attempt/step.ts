@@ -75,6 +75,7 @@ export function step(state: AttemptState, input: number): void {
   if (state.happenings.length > MOST_HAPPENINGS) state.happenings.splice(0, MOST_HAPPENINGS / 2);
   if (!clock.runs && input !== REST && world.level.judging.clockStarts === 'firstMove') startClock(state);
   world.kind.moveBody(world, state.view, state.body, state.own, input % FIRE);
+  world.kind.layAhead?.(state, state.own);
   if (state.shots.length > 0) playerShoots(state, input >= FIRE);
   all(TICK, state);
   all(MOVE, state);

@@ -32,6 +32,7 @@ export function makeWorldOn(kind: GroundKind, level: PreparedLevel): World {
     views: new Map(),
     ready: bySort(() => undefined),
     gatherReach: motion.player.radius + REACH,
+    half: kind.halfOf?.(level) ?? 0,
   };
   for (const sort of SORTS) world.ready[sort.name] = sort.ready?.(motion.pieces[sort.name], world);
   return world;

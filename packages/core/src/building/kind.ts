@@ -5,5 +5,5 @@ import type { Ground } from '../model/index.ts';
 export function asKind(ground: Ground, kind: Ground['kind']): Ground {
   const { cells } = groundKindOf(kind);
   const rows = ground.rows.map((row) => [...row].map((cell) => (cells.includes(cell) ? cell : '.')).join(''));
-  return { ...ground, kind, rows };
+  return { ...ground, kind, rows } as Ground;
 }

@@ -175,5 +175,5 @@ export function drawGround(
       // The one latch of a garden opens what gates there are.
       return piece.piece === 'latch' ? { ...piece, opens: piece.opens.filter((gate) => gates.has(gate)) } : piece;
     }),
-  };
+  } as Ground;
 }

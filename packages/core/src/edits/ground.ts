@@ -1,12 +1,16 @@
+import { sectionsOf } from '../ground/index.ts';
 import {
   entryOf,
+  groundEntryOf,
   levelEntryOf,
+  piecesEntryOf,
   type Condition,
   type Effect,
   type Ground,
   type Id,
   type Level,
   type Piece,
+  type Section,
 } from '../model/index.ts';
 import type { PatchOperation } from '../patch/index.ts';
 import { conditionInWords, eachCondition, effectInWords, type Names } from '../rules/index.ts';
@@ -30,6 +34,51 @@ function entryPatch(path: string, before: Record<string, unknown>, after: Record
  * @param path of the ground
  */
 export function groundPatch(path: readonly (string | number)[], before: Ground, after: Ground): PatchOperation[] {
+  // What moves otherwise is another ground.
+  if (before.kind !== after.kind) return [replaceAt(at(...path), groundEntryOf(after))];
+  return [...cutPatch(path, before, after), ...sectionsPatch(path, sectionsOf(before), sectionsOf(after))];
+}
+
+/** Sections go by their ids, as pieces do. */
+function sectionsPatch(
+  path: readonly (string | number)[],
+  before: readonly Section[],
+  after: readonly Section[],
+): PatchOperation[] {
+  const now = new Map(after.map((section) => [section.id, section]));
+  const was = new Set(before.map(({ id }) => id));
+  const kept = before.flatMap((section): PatchOperation[] => {
+    const place = [...path, 'sections', section.id];
+    const next = now.get(section.id);
+    if (next === section) return [];
+    if (!next) return [removeAt(at(...place))];
+    const { id: _id, rows: _rows, pieces: _pieces, ...words } = next;
+    const { id: _was, rows: _rowsWere, pieces: _piecesWere, ...wordsWere } = section;
+    return [...entryPatch(at(...place), wordsWere, words), ...cutPatch(place, section, next)];
+  });
+  const come = after.filter(({ id }) => !was.has(id));
+  return [
+    ...kept,
+    ...appendEntries(
+      [...path, 'sections'],
+      before,
+      come.map(({ order: _order, ...section }) => section as Section),
+    ).map((operation) =>
+      'value' in operation ? { ...operation, value: withKeyedPieces(operation.value) } : operation,
+    ),
+  ];
+}
+
+/** A section as the document holds it. */
+function withKeyedPieces(section: unknown): unknown {
+  const { pieces } = section as Section;
+  return { ...(section as object), pieces: piecesEntryOf(pieces) };
+}
+
+type Cut = Pick<Ground, 'rows' | 'pieces'>;
+
+/** Rows one by one where their number and length stay, pieces by their ids. */
+function cutPatch(path: readonly (string | number)[], before: Cut, after: Cut): PatchOperation[] {
   const sameSize = before.rows.length === after.rows.length && before.rows[0]?.length === after.rows[0]?.length;
   const rows = sameSize
     ? after.rows.flatMap((row, y) => (row === before.rows[y] ? [] : [replaceAt(at(...path, 'rows', y), row)]))
@@ -46,8 +95,7 @@ export function groundPatch(path: readonly (string | number)[], before: Ground, 
     return entryPatch(place, old as Record<string, unknown>, fresh as Record<string, unknown>);
   });
   const come = after.pieces.filter(({ id }) => !was.has(id)).map(({ order: _order, ...piece }) => piece as Piece);
-  const kind = before.kind === after.kind ? [] : [replaceAt(at(...path, 'kind'), after.kind)];
-  return [...kind, ...rows, ...kept, ...appendEntries([...path, 'pieces'], before.pieces, come)];
+  return [...rows, ...kept, ...appendEntries([...path, 'pieces'], before.pieces, come)];
 }
 
 /** An edit that makes a level's ground another. */

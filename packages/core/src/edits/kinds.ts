@@ -1,12 +1,14 @@
+import { allPiecesOf, sectionsOf } from '../ground/index.ts';
 import {
   freshId,
   freshName,
+  groundEntryOf,
   kindsInAmounts,
   KINDS_OF_PIECE,
-  levelEntryOf,
   literal,
   type CollectableKind,
   type EnemyKind,
+  type Ground,
   type HazardKind,
   type Id,
   type Kinds,
@@ -196,7 +198,7 @@ export function usesOfKind(
   wordsOf: (rule: Rule, level?: Level) => string,
 ): KindUses {
   const levels = Object.values(project.levels).flatMap((level) => {
-    const pieces = level.ground.pieces.filter((piece) => isOfKind(piece, role, id)).length;
+    const pieces = allPiecesOf(level.ground).filter((piece) => isOfKind(piece, role, id)).length;
     return pieces > 0 ? [{ level, pieces }] : [];
   });
   const isNamed = (reading: Reading): boolean => {
@@ -237,8 +239,31 @@ export function usesOfKind(
 /** An edit holds only so many operations: beyond this the pieces of a level are one. Two people's pieces meet less where they go one by one. */
 const MOST_REMOVED_SINGLY = 1000;
 
-const piecesWithout = (level: Level, ids: ReadonlySet<Id>) =>
-  Object.fromEntries(Object.entries(levelEntryOf(level).ground.pieces).filter(([id]) => !ids.has(id)));
+/** Takes the pieces of a kind off a level. @param singly one operation a piece; else one for all */
+function withoutKind(level: Level, role: KindRole, id: Id, singly: boolean): PatchOperation[] {
+  const stays = (piece: Piece): boolean => !isOfKind(piece, role, id);
+  const { ground } = level;
+  const path = ['levels', level.id, 'ground'];
+  if (singly) {
+    const remove = (pieces: readonly Piece[], base: readonly string[]): PatchOperation[] =>
+      pieces.flatMap((piece) => (stays(piece) ? [] : [removeAt(at(...base, 'pieces', piece.id))]));
+    return [
+      ...remove(ground.pieces, path),
+      ...sectionsOf(ground).flatMap((section) => remove(section.pieces, [...path, 'sections', section.id])),
+    ];
+  }
+  const { pieces, ...rest } = groundEntryOf({
+    ...ground,
+    pieces: ground.pieces.filter(stays),
+    ...('sections' in ground
+      ? { sections: ground.sections.map((one) => ({ ...one, pieces: one.pieces.filter(stays) })) }
+      : {}),
+  } as Ground);
+  return [
+    replaceAt(at(...path, 'pieces'), pieces),
+    ...('sections' in rest ? [replaceAt(at(...path, 'sections'), rest.sections)] : []),
+  ];
+}
 
 /** Takes a kind out with its pieces; refused where rules name it or one of its pieces. */
 export function removeKind(
@@ -256,13 +281,10 @@ export function removeKind(
     return {
       refused: `${kind.name} stays: it is named by ${inWords(uses.named.map(({ level, words }) => (level ? `${words} (${level.name})` : words)))}. Change these first.`,
     };
-  const gone = uses.levels.map(({ level }) => ({
-    level,
-    ids: new Set(level.ground.pieces.flatMap((piece) => (isOfKind(piece, role, kind.id) ? [piece.id] : []))),
-  }));
-  const naming = gone.flatMap(({ level, ids }) =>
-    sentencesNaming(level, ids, namesOf(level)).map((words) => `${words} (${level.name})`),
-  );
+  const naming = uses.levels.flatMap(({ level }) => {
+    const ids = new Set(level.ground.pieces.flatMap((piece) => (isOfKind(piece, role, kind.id) ? [piece.id] : [])));
+    return sentencesNaming(level, ids, namesOf(level)).map((words) => `${words} (${level.name})`);
+  });
   if (naming.length > 0)
     return { refused: `${kind.name} stays: a piece of it is named by ${inWords(naming)}. Change these first.` };
   return {
@@ -271,11 +293,7 @@ export function removeKind(
         ? `Remove ${kind.name}`
         : `Remove ${kind.name} and its ${uses.pieces === 1 ? 'piece' : `${uses.pieces} pieces`}`,
     patch: [
-      ...gone.flatMap(({ level, ids }) =>
-        uses.pieces > MOST_REMOVED_SINGLY
-          ? [replaceAt(at('levels', level.id, 'ground', 'pieces'), piecesWithout(level, ids))]
-          : [...ids].map((id) => removeAt(at('levels', level.id, 'ground', 'pieces', id))),
-      ),
+      ...uses.levels.flatMap(({ level }) => withoutKind(level, role, kind.id, uses.pieces <= MOST_REMOVED_SINGLY)),
       removeAt(at('kinds', role, kind.id)),
     ],
   };

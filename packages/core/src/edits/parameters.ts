@@ -86,7 +86,13 @@ export function setShape(project: Project, key: string, type: ShapeType): NamedE
 }
 
 /** What a live ramp starts from: the values that its parameter had, as steps along the reading. */
-const FIRST_STEPS: Readonly<Record<LiveAxis, number>> = { score: 100, collected: 5, timeElapsed: 10, distance: 20 };
+const FIRST_STEPS: Readonly<Record<LiveAxis, number>> = {
+  score: 100,
+  collected: 5,
+  timeElapsed: 10,
+  distance: 20,
+  sectionsPassed: 4,
+};
 
 /** Lets a ramp go along a reading of the attempt, or along the sequence again (no axis). It keeps the value it begins with. */
 export function setAxis(project: Project, key: string, axis: LiveAxis | undefined): NamedEdit {
@@ -108,6 +114,7 @@ export const READING_WORDS: Readonly<Record<LiveAxis, string>> = {
   collected: 'pieces collected',
   timeElapsed: 'seconds on the clock',
   distance: 'units gone',
+  sectionsPassed: 'sections passed',
 };
 
 /** Sets a ramp and its pins at once. */

@@ -1,3 +1,4 @@
+import { sectionsOf } from '../ground/index.ts';
 import type { Condition, Reading } from '../model/index.ts';
 import { liveAmount, resolveAmount, type Leaf } from '../rules/index.ts';
 import type { SlotFacts } from './scopes.ts';
@@ -23,12 +24,14 @@ export function rangeOf(reading: Reading, here: SlotFacts): Range {
   const { project, level, resolving } = here;
   const number = (amount: Parameters<typeof resolveAmount>[0]): number =>
     resolveAmount(amount, resolving.values, resolving.placed);
+  // What lies on sections comes as often as they do.
+  const comesAgain = sectionsOf(level.ground).length > 0;
   switch (reading.reading) {
     case 'worth':
-      return worthRange(reading.of, here);
+      return comesAgain ? ANY : worthRange(reading.of, here);
     case 'collected':
     case 'left':
-      return { least: 0, most: resolving.placed.count[reading.of] ?? 0 };
+      return { least: 0, most: comesAgain ? ANY.most : (resolving.placed.count[reading.of] ?? 0) };
     case 'lives': {
       const { livesAtStart, livesAtMost, lifeEvery } = project.run;
       if (lifeEvery && !livesAtMost) return { least: 0, most: Number.POSITIVE_INFINITY };
@@ -51,6 +54,7 @@ export function rangeOf(reading: Reading, here: SlotFacts): Range {
     case 'touching':
     case 'offGround':
     case 'touchingWall':
+    case 'blocked':
     case 'onFloor':
       return { least: 0, most: 1 };
     default:

@@ -22,14 +22,15 @@ const limited = (step: number): number =>
  * Move a body by its velocity for one tick; walls stop it on the axis on which it meets them, so that it slides along.
  *
  * @param seconds length of the tick
+ * @param halfTall from its middle to its feet, units; its radius for a round one
  */
-export function moveBody(grid: Grid, body: Body, seconds: number): void {
+export function moveBody(grid: Grid, body: Body, seconds: number, halfTall = body.radius): void {
   const { radius } = body;
   const stepX = limited(body.vx * seconds);
   if (stepX !== 0) {
     const x = body.x + stepX;
     const edge = Math.floor(stepX > 0 ? x + radius : x - radius);
-    if (isWallInColumn(grid, edge, Math.floor(body.y - radius), Math.floor(body.y + radius))) {
+    if (isWallInColumn(grid, edge, Math.floor(body.y - halfTall), Math.floor(body.y + halfTall))) {
       body.x = stepX > 0 ? edge - radius - GAP : edge + 1 + radius + GAP;
       body.vx = 0;
     } else body.x = x;
@@ -37,9 +38,9 @@ export function moveBody(grid: Grid, body: Body, seconds: number): void {
   const stepY = limited(body.vy * seconds);
   if (stepY !== 0) {
     const y = body.y + stepY;
-    const edge = Math.floor(stepY > 0 ? y + radius : y - radius);
+    const edge = Math.floor(stepY > 0 ? y + halfTall : y - halfTall);
     if (isWallInRow(grid, edge, Math.floor(body.x - radius), Math.floor(body.x + radius))) {
-      body.y = stepY > 0 ? edge - radius - GAP : edge + 1 + radius + GAP;
+      body.y = stepY > 0 ? edge - halfTall - GAP : edge + 1 + halfTall + GAP;
       body.vy = 0;
     } else body.y = y;
   }

@@ -4,3 +4,4 @@ export { fits, isInSight, wayIsClear } from './sight.ts';
 export { HEADINGS, HEADING_VECTORS, nearestHeading, nearestHeadingOf } from './headings.ts';
 export { moveBody, type Body } from './body.ts';
 export { nextCellTowards, type Spot } from './path.ts';
+export { allPiecesOf, sectionsOf } from './sections.ts';

@@ -11,6 +11,7 @@ import type { Resolving } from '../rules/index.ts';
 import { cross } from './cross/index.ts';
 import { leap } from './leap/index.ts';
 import { lift } from './lift/index.ts';
+import { run } from './run/index.ts';
 import { roam } from './roam/index.ts';
 
 /** Every kind of ground. Their motions and what they remember are their own: nobody else looks into them. */
@@ -19,6 +20,7 @@ const GROUND_KINDS: Readonly<Record<Ground['kind'], GroundKind>> = {
   cross: cross as unknown as GroundKind,
   lift: lift as unknown as GroundKind,
   leap: leap as unknown as GroundKind,
+  run: run as unknown as GroundKind,
 };
 
 /** The names of all kinds of ground. */

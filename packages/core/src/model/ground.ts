@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import { keyed } from './keyed.ts';
+import { keyed, Order, type Listed } from './keyed.ts';
 import { Limits } from './limits.ts';
-import { PieceEntry, type Piece } from './piece.ts';
+import { LiveAxis } from './parameter.ts';
+import { PieceEntry, type Piece, type PieceName } from './piece.ts';
 
 const SEEN_FROM_ABOVE = {
   pattern: /^[#.~]+$/,
@@ -10,48 +11,108 @@ const SEEN_FROM_ABOVE = {
 const WITH_LEDGES = { pattern: /^[#.-]+$/, said: 'A row is made of # (wall), . (open) and - (ledge).' };
 const SEEN_FROM_ASIDE = { pattern: /^[#.]+$/, said: 'A row is made of # (wall) and . (open).' };
 
+type Cells = typeof SEEN_FROM_ABOVE;
+
+const rowsOf = ({ pattern, said }: Cells, least: number, most: number) =>
+  z
+    .array(
+      z
+        .string()
+        .regex(pattern, said)
+        .min(least, `A ground is at least ${least} cells wide.`)
+        .max(most, `A ground is at most ${most} cells wide.`),
+    )
+    .min(Limits.groundLeast, 'A ground is at least 4 cells high.')
+    .max(Limits.groundHeight, 'A ground is at most 40 cells high.');
+
+interface Cut {
+  rows: readonly string[];
+  pieces: Readonly<Record<string, z.infer<typeof PieceEntry>>>;
+}
+
+/** What is wrong with cells and the pieces on them: rows of different lengths, pieces outside, not the starts that there must be. */
+function cutProblems({ rows, pieces }: Cut, starts: number, say: (path: (string | number)[], message: string) => void) {
+  const width = rows[0]?.length ?? 0;
+  rows.forEach((row, index) => {
+    if (row.length !== width)
+      say(
+        ['rows', index],
+        `Row ${index + 1} has ${row.length} cells, the first has ${width}: all rows must be equally long.`,
+      );
+  });
+  const entries = Object.entries(pieces);
+  const found = entries.filter(([, { piece }]) => piece === 'start').length;
+  if (found !== starts)
+    say(
+      ['pieces'],
+      starts === 1 ? `A ground has exactly one start; this has ${found}.` : 'A run starts before its sections.',
+    );
+  for (const [id, { at }] of entries)
+    if (rows[Math.floor(at.y)]?.[Math.floor(at.x)] === undefined)
+      say(['pieces', id, 'at'], `“${id}” lies outside the ground.`);
+}
+
 /** Cells as text, all rows equally long; and the pieces on them. */
-const groundOf = <K extends string>(kind: K, cells: { pattern: RegExp; said: string }) =>
+const groundOf = <K extends string>(kind: K, cells: Cells) =>
   z
     .strictObject({
       kind: z.literal(kind),
-      rows: z
-        .array(
-          z
-            .string()
-            .regex(cells.pattern, cells.said)
-            .min(Limits.groundLeast, 'A ground is at least 4 cells wide.')
-            .max(Limits.groundWidth, 'A ground is at most 64 cells wide.'),
-        )
-        .min(Limits.groundLeast, 'A ground is at least 4 cells high.')
-        .max(Limits.groundHeight, 'A ground is at most 40 cells high.'),
+      rows: rowsOf(cells, Limits.groundLeast, Limits.groundWidth),
       pieces: keyed(PieceEntry, Limits.pieces, 'pieces on a ground'),
     })
-    .superRefine((ground, context) => {
-      const width = ground.rows[0]?.length ?? 0;
-      ground.rows.forEach((row, index) => {
-        if (row.length !== width) {
-          context.addIssue({
-            code: 'custom',
-            path: ['rows', index],
-            message: `Row ${index + 1} has ${row.length} cells, the first has ${width}: all rows must be equally long.`,
-          });
-        }
-      });
-      const pieces = Object.entries(ground.pieces);
-      const starts = pieces.filter(([, { piece }]) => piece === 'start').length;
-      if (starts !== 1) {
-        context.addIssue({
-          code: 'custom',
-          path: ['pieces'],
-          message: `A ground has exactly one start; this has ${starts}.`,
-        });
-      }
-      for (const [id, { at }] of pieces) {
-        if (ground.rows[Math.floor(at.y)]?.[Math.floor(at.x)] !== undefined) continue;
-        context.addIssue({ code: 'custom', path: ['pieces', id, 'at'], message: `“${id}” lies outside the ground.` });
-      }
-    });
+    .superRefine((ground, context) =>
+      cutProblems(ground, 1, (path, message) => context.addIssue({ code: 'custom', path, message })),
+    );
+
+/** One stretch of a run: a small ground that comes in its turn, drawn by tier and weight. */
+const SectionEntry = z
+  .strictObject({
+    order: Order,
+    name: z.string().regex(/\S/, 'A section needs a name.').max(Limits.nameLength),
+    tier: z.number().int().min(1).max(Limits.tiers).describe('The tier from whose pool it is drawn, from 1.'),
+    weight: z.number().min(0).max(100).describe('How often it comes beside the others of its pool; 0 for never.'),
+    rows: rowsOf(SEEN_FROM_ASIDE, Limits.sectionLeast, Limits.sectionWidth),
+    pieces: keyed(PieceEntry, Limits.sectionPieces, 'pieces on a section'),
+  })
+  .superRefine((section, context) =>
+    cutProblems(section, 0, (path, message) => context.addIssue({ code: 'custom', path, message })),
+  );
+type SectionEntry = z.infer<typeof SectionEntry>;
+
+/** What can stand on a run: all else would be there many times, or never again. */
+const ON_A_RUN: readonly PieceName[] = ['start', 'collectable', 'hazard', 'enemy'];
+
+/** Sorts of pieces that a kind of ground cannot hold. */
+export const isBarredOn = (kind: string, piece: PieceName): boolean => kind === 'run' && !ON_A_RUN.includes(piece);
+
+/** An opening with the start, and sections that follow it as they are drawn. */
+const RunGround = z
+  .strictObject({
+    kind: z.literal('run'),
+    rows: rowsOf(SEEN_FROM_ASIDE, Limits.groundLeast, Limits.groundWidth).describe('The opening: it comes first.'),
+    pieces: keyed(PieceEntry, Limits.pieces, 'pieces on a ground'),
+    drawnBy: LiveAxis.describe('The reading whose tiers say from which pool the next section comes.'),
+    sections: keyed(SectionEntry, Limits.sections, 'sections in a run'),
+  })
+  .superRefine((ground, context) => {
+    const say = (path: (string | number)[], message: string): void =>
+      context.addIssue({ code: 'custom', path, message });
+    cutProblems(ground, 1, say);
+    const cuts = [
+      { path: [] as string[], cut: ground as Cut },
+      ...Object.entries(ground.sections).map(([id, cut]) => ({ path: ['sections', id], cut })),
+    ];
+    for (const { path, cut } of cuts) {
+      if (cut.rows.length !== ground.rows.length)
+        say(
+          [...path, 'rows'],
+          `All of a run is equally high: the opening has ${ground.rows.length} rows, this has ${cut.rows.length}.`,
+        );
+      for (const [id, { piece }] of Object.entries(cut.pieces))
+        if (isBarredOn('run', piece))
+          say([...path, 'pieces', id], `A run has no ${piece}: only what is gathered, hurts or moves.`);
+    }
+  });
 
 /** A level's playing field, by its kind. */
 export const GroundEntry = z
@@ -60,10 +121,18 @@ export const GroundEntry = z
     groundOf('cross', SEEN_FROM_ABOVE),
     groundOf('lift', SEEN_FROM_ASIDE),
     groundOf('leap', WITH_LEDGES),
+    RunGround,
   ])
   .meta({ title: 'Ground' });
 export type GroundEntry = z.infer<typeof GroundEntry>;
 
-type Read<Entry> = Entry extends { pieces: unknown } ? Omit<Entry, 'pieces'> & { pieces: Piece[] } : Entry;
+/** A section as it is read. */
+export type Section = Listed<Omit<SectionEntry, 'pieces'> & { pieces: Piece[] }>;
+
+type Read<Entry> = Entry extends { sections: unknown }
+  ? Omit<Entry, 'pieces' | 'sections'> & { pieces: Piece[]; sections: Section[] }
+  : Entry extends { pieces: unknown }
+    ? Omit<Entry, 'pieces'> & { pieces: Piece[] }
+    : Entry;
 /** As it is read: its pieces in a list. # wall, . open; seen from above also ~ no ground; of leap also - a ledge, solid from above only. */
 export type Ground = Read<GroundEntry>;

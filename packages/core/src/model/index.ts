@@ -4,7 +4,7 @@ export { Comparison, Condition, GroupKind, MAX_CONDITION_DEPTH } from './conditi
 export { Effect, LOSABLE, type EffectName } from './effect.ts';
 export { Ending, GoesOn, type EndingSide } from './ending.ts';
 export { ExpectationEntry, ExpectedVerdict, type Expectation } from './expectation.ts';
-export { GroundEntry, type Ground } from './ground.ts';
+export { GroundEntry, isBarredOn, type Ground, type Section } from './ground.ts';
 export { Id, freshId, freshName, slugOf, type MintId } from './ids.ts';
 export {
   CollectableEntry,
@@ -17,7 +17,17 @@ export {
   type Kinds,
 } from './kinds.ts';
 export { LevelEntry, type Level } from './level.ts';
-export { documentOf, entryOf, idOf, levelEntryOf, numbersOf, projectOf, type Item } from './listed.ts';
+export {
+  documentOf,
+  entryOf,
+  groundEntryOf,
+  idOf,
+  levelEntryOf,
+  numbersOf,
+  piecesEntryOf,
+  projectOf,
+  type Item,
+} from './listed.ts';
 export { Limits } from './limits.ts';
 export {
   Breather,

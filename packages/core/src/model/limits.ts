@@ -20,6 +20,11 @@ export const Limits = {
   /** Of all frames of an expectation together. */
   expectationSeconds: 600,
   pieces: 400,
+  /** Of a run: how many sections, how wide each, and what stands on one. */
+  sections: 60,
+  sectionLeast: 8,
+  sectionWidth: 40,
+  sectionPieces: 60,
   /** Cells, across and down. */
   groundLeast: 4,
   groundWidth: 64,

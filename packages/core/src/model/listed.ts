@@ -1,8 +1,10 @@
+import type { Ground, GroundEntry, Section } from './ground.ts';
 import type { Id } from './ids.ts';
 import type { Kinds } from './kinds.ts';
 import type { Level, LevelEntry } from './level.ts';
 import type { LiveAxis, Parameter } from './parameter.ts';
 import type { LiveTier } from './sequence.ts';
+import type { Piece } from './piece.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, type ProjectDocument } from './project.ts';
 
 /** Something in a list that is an entry of a collection in the document: its name there is its id, or its key. */
@@ -56,10 +58,24 @@ const tiersOf = remembered((collection: Collection<{ from: number }>): Item[] =>
     .map(([id, entry]) => itemOf('id', id, entry)),
 );
 
-const groundOf = remembered((ground: LevelEntry['ground']): Level['ground'] => ({
-  ...ground,
-  pieces: listOf(ground.pieces),
+type SectionEntries = Extract<LevelEntry['ground'], { sections: unknown }>['sections'];
+
+const sectionOf = remembered((section: Item): Section => ({
+  ...(section as Section),
+  pieces: listOf((section as unknown as SectionEntries[string]).pieces),
 }));
+const sectionsIn = remembered((sections: SectionEntries): Section[] =>
+  byIds(sections).map((section) => sectionOf(section)),
+);
+
+const groundOf = remembered(
+  (ground: LevelEntry['ground']): Level['ground'] =>
+    ({
+      ...ground,
+      pieces: listOf(ground.pieces),
+      ...('sections' in ground ? { sections: sectionsIn(ground.sections) } : {}),
+    }) as Level['ground'],
+);
 
 const levels = new WeakMap<LevelEntry, Level>();
 
@@ -134,11 +150,28 @@ function collectionOf<Entry>(list: readonly Item[]): Record<Id, Entry> {
 const tierEntries = <Entry>(tiers: readonly Item[]): Record<Id, Entry> =>
   Object.fromEntries(tiers.map((tier) => [idOf(tier), entryOf(tier)])) as Record<Id, Entry>;
 
+/** The pieces of a ground as the document holds them. */
+export const piecesEntryOf = (pieces: readonly Piece[]): GroundEntry['pieces'] => collectionOf(pieces);
+
+/** A ground as the document holds it. */
+export const groundEntryOf = (ground: Ground): GroundEntry =>
+  ({
+    ...ground,
+    pieces: collectionOf(ground.pieces),
+    ...('sections' in ground
+      ? {
+          sections: collectionOf(
+            ground.sections.map((section) => ({ ...section, pieces: collectionOf(section.pieces) }) as Item),
+          ),
+        }
+      : {}),
+  }) as GroundEntry;
+
 /** A level as the document holds it. */
 export function levelEntryOf({ id: _id, ...level }: Level): LevelEntry {
   return {
     ...level,
-    ground: { ...level.ground, pieces: collectionOf(level.ground.pieces) },
+    ground: groundEntryOf(level.ground),
     rules: collectionOf(level.rules),
     standingRulesOff: Object.fromEntries(level.standingRulesOff.map((id) => [id, true as const])),
   };

@@ -7,7 +7,7 @@ export const NumberKind = z.enum(['real', 'whole', 'seconds', 'share']);
 export type NumberKind = z.infer<typeof NumberKind>;
 
 /** What a ramp can go along within the attempt instead of along the sequence. */
-export const LiveAxis = z.enum(['score', 'collected', 'timeElapsed', 'distance']);
+export const LiveAxis = z.enum(['score', 'collected', 'timeElapsed', 'distance', 'sectionsPassed']);
 export type LiveAxis = z.infer<typeof LiveAxis>;
 
 /** Along the sequence one counts levels; along a reading, whatever it is measured in. */

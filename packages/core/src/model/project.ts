@@ -71,6 +71,18 @@ export const ProjectDocument = z
               mostDown: Amount.describe('Units per second.'),
             })
             .optional(),
+          run: z
+            .strictObject({
+              speed: Amount.describe('Units per second to the right, all the time.'),
+              tall: Amount.describe('Units that it is high; half of that while it slides.'),
+              gravity: Amount.describe('Units per second squared.'),
+              jumpHeight: Amount.describe('Units that a jump reaches when held.'),
+              shortHop: Amount.describe('Share of the speed upwards that is left when it is let go, 0–1.'),
+              edgeGraceSeconds: Amount.describe('So long after an edge a press still counts.'),
+              pressEarlySeconds: Amount.describe('So long before landing a press already counts.'),
+              jumpsInAir: Amount.describe('How many more jumps before landing.'),
+            })
+            .optional(),
           cross: z
             .strictObject({
               stepSeconds: Amount.describe('Seconds from one cell to the next.'),

@@ -33,6 +33,8 @@ export const Reading = z
     z.strictObject({ reading: z.literal('fallSpeed') }),
     z.strictObject({ reading: z.literal('climbRate') }),
     z.strictObject({ reading: z.literal('touchingWall') }),
+    z.strictObject({ reading: z.literal('sectionsPassed') }),
+    z.strictObject({ reading: z.literal('blocked') }),
   ])
   .meta({ title: 'Reading' });
 export type Reading = z.infer<typeof Reading>;

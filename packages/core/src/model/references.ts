@@ -306,6 +306,15 @@ function findLevelProblems(project: Project, level: Level, slots: ReadonlySet<st
   const known = knownIn(project, level);
   const standing = new Set(idsOf(project.standing));
   const base = ['levels', level.id];
+  for (const section of 'sections' in level.ground ? level.ground.sections : [])
+    for (const piece of section.pieces) {
+      const list = KINDS_OF_PIECE[piece.piece];
+      if (list && 'kind' in piece && !known[list].has(piece.kind))
+        say(
+          [...base, 'ground', 'sections', section.id, 'pieces', piece.id, 'kind'],
+          `There is no ${KIND_WORDS[list]} “${piece.kind}”.`,
+        );
+    }
   for (const piece of level.ground.pieces) {
     const place = [...base, 'ground', 'pieces', piece.id];
     const list = KINDS_OF_PIECE[piece.piece];

@@ -14,6 +14,8 @@ export interface Player {
   needs: Needs;
   /** Wants to shoot. */
   fires: boolean;
+  /** What is decided begins so many ticks later than the decision, less than there are between two. */
+  late: number;
   reaction: Reaction;
   /** Steering error, in deviations. */
   drift: number;

@@ -23,6 +23,7 @@ export function makePlayerOn(driver: Driver, state: AttemptState, abilities: Abi
     memory: driver.start(state),
     needs: emptyNeeds(kindsOfCollectable, kindsOfEnemy),
     fires: false,
+    late: 0,
     reaction: makeReaction(abilities.reactionMs),
     drift: 0,
     lapses: { untilTick: -1 },
@@ -46,6 +47,10 @@ function decide(player: Player, state: AttemptState): number {
 
 /** The input for the next tick: what was decided a reaction ago. Call it once before every step. */
 export function playerInput(player: Player, state: AttemptState): number {
-  if (state.tick % TICKS_BETWEEN_DECISIONS === 0) intend(player.reaction, state.tick, decide(player, state));
+  if (state.tick % TICKS_BETWEEN_DECISIONS === 0) {
+    player.late = 0;
+    const input = decide(player, state);
+    intend(player.reaction, state.tick + player.late, input);
+  }
   return actAt(player.reaction, state.tick);
 }

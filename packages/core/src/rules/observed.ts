@@ -36,6 +36,10 @@ export interface Observed {
   climbRate: number;
   /** 1 while a wall or an edge is touched. */
   touchingWall: number;
+  /** Sections of a run that lie behind the player. */
+  sectionsPassed: number;
+  /** 1 while a wall stops who is carried forward. */
+  blocked: number;
   /** Points given by milestones. */
   bonus: number;
   /** What the score is made of besides. */
@@ -104,6 +108,8 @@ export function emptyObserved(sizes: Partial<ObservedSizes> = {}): Observed {
     fallSpeed: 0,
     climbRate: 0,
     touchingWall: 0,
+    sectionsPassed: 0,
+    blocked: 0,
     bonus: 0,
     scoreTerms: [],
     worth: zeros(collectables + 1),

@@ -99,6 +99,8 @@ export const READINGS: { readonly [N in ReadingName]: ReadingDefinition } = {
   fallSpeed: { unit: 'speed', subject: 'none', direction: 'both', step: 0.01, ...single('fallSpeed') },
   climbRate: { unit: 'speed', subject: 'none', direction: 'both', step: 0.01, ...single('climbRate') },
   touchingWall: { unit: 'on/off', subject: 'none', direction: 'both', step: 1, ...single('touchingWall') },
+  sectionsPassed: { unit: 'count', subject: 'none', direction: 'up', step: 1, ...single('sectionsPassed') },
+  blocked: { unit: 'on/off', subject: 'none', direction: 'both', step: 1, ...single('blocked') },
 };
 
 export const readingDefinition = (reading: Reading): ReadingDefinition => READINGS[reading.reading];

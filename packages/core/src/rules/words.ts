@@ -72,6 +72,10 @@ export function readingInWords(reading: Reading, names: Names): string {
       return 'units a second upwards';
     case 'touchingWall':
       return `the ${player} touches a wall`;
+    case 'sectionsPassed':
+      return 'sections passed';
+    case 'blocked':
+      return `a wall stops the ${player}`;
   }
 }
 
@@ -79,6 +83,7 @@ const isPlural = (reading: Reading): boolean =>
   reading.reading === 'lives' ||
   reading.reading === 'tries' ||
   reading.reading === 'crossings' ||
+  reading.reading === 'sectionsPassed' ||
   ((reading.reading === 'collected' ||
     reading.reading === 'left' ||
     reading.reading === 'enemiesLeft' ||

@@ -89,7 +89,12 @@ export function reachOf({ ground }: Pick<Level, 'ground'>): Reach {
     holesIn(ground.rows).filter((cell) => !ridden.has(cell)),
   );
   const start = ground.pieces.find(({ piece }) => piece === 'start');
-  const ways = start && new DistanceMaps(grid).to(cellAt(grid, start.at.x, start.at.y));
+  // A stretch without a start is come to from its left.
+  const entered = Array.from({ length: grid.height }, (_, row) => row * grid.width).find(
+    (cell) => grid.walls[cell] !== 1,
+  );
+  const from = start ? cellAt(grid, start.at.x, start.at.y) : entered;
+  const ways = from === undefined ? undefined : new DistanceMaps(grid).to(from);
   const units = Array.from(solid.walls, (wall, cell) => {
     if (wall === 1) return undefined;
     const way = ways?.[cell] ?? UNREACHABLE;

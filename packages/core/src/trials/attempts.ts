@@ -35,14 +35,20 @@ const WORK = {
 /** What an attempt has cost so far, taking for every tick what it costs now. */
 function workOf(state: AttemptState): number {
   const { world, happenings, tick } = state;
-  const movers = enemiesOf(state).all.length;
+  let movers = 0;
+  let chase = false;
+  for (const { active, movement } of enemiesOf(state).all) {
+    if (!active) continue;
+    movers++;
+    chase ||= movement === 'chase';
+  }
   const cells = world.grid.width * world.grid.height;
   const perTick =
     WORK.player +
     WORK.mover * movers +
     WORK.pair * movers * movers +
     WORK.condition * world.judge.nodes.length +
-    (movers > 0 ? WORK.cell * cells : 0);
+    (chase ? WORK.cell * cells : 0);
   const gates = happenings.filter((happening) => happening.what === 'piece' && happening.piece === 'gate').length;
   return tick * perTick + gates * WORK.cellOfGate * cells;
 }
@@ -74,7 +80,10 @@ export const attempts: Game<PreparedLevel, World, AttemptState, Player> = {
   result(state) {
     const { observed, verdicts, world, phase, tick, lastLifeRule } = state;
     const any = world.level.motion.kindsOfCollectable;
-    const { x, y } = placeOfEnd(state);
+    const { kind } = world;
+    const end = placeOfEnd(state);
+    const { x, y, part } = kind.partAt?.(state, end) ?? { x: end.x, y: end.y, part: -1 };
+    const entered = kind.partsEntered?.(state);
     return {
       won: phase === 'won',
       stars: verdicts.stars,
@@ -90,6 +99,7 @@ export const attempts: Game<PreparedLevel, World, AttemptState, Player> = {
       score: READINGS.score.read(observed, 0),
       tallies: [...observed.tallies],
       place: { x, y },
+      ...(entered ? { parts: { entered, endedIn: part } } : {}),
     };
   },
 };

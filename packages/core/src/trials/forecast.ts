@@ -1,5 +1,5 @@
 import { quantile, wilson, type Interval } from '../stats/index.ts';
-import type { Tally } from './tally.ts';
+import type { PartCount, Tally } from './tally.ts';
 import { packWins } from './wins.ts';
 
 /** How many attempts ended one way. Indices as in GameResult. */
@@ -27,6 +27,8 @@ export interface Forecast {
   endings: EndingCount[];
   /** x, y, x, y … */
   lostAt: number[];
+  /** What came of each part, on a ground of parts that come again and again. */
+  parts?: PartCount[];
 }
 
 const ascending = (values: readonly number[]): number[] => values.toSorted((a, b) => a - b);
@@ -51,5 +53,6 @@ export function forecastOf(tally: Tally): Forecast {
       })
       .toSorted((a, b) => b.count - a.count),
     lostAt: tally.lostAt,
+    ...(tally.parts ? { parts: tally.parts } : {}),
   };
 }

@@ -41,6 +41,8 @@ export interface GameResult {
   tallies: number[];
   /** Where it ended, units; out of lives, where the last one was lost. Null for a game without a ground. */
   place: { x: number; y: number } | null;
+  /** On a ground of parts that come again and again: how often each was come to, and in which it ended, -1 for none. `place` is on that part. */
+  parts?: { entered: number[]; endedIn: number };
 }
 
 /** A kind of play that trials can try: all that they know of it. */

@@ -20,6 +20,30 @@ export interface Tally {
   endings: Record<string, number>;
   /** x, y, x, y … of losses, units. */
   lostAt: number[];
+  /** By part, on a ground of parts that come again and again. */
+  parts?: PartCount[];
+}
+
+/** What came of one part of a ground. */
+export interface PartCount {
+  /** How often players came to it. */
+  entered: number;
+  /** How often an attempt was lost on it. */
+  lost: number;
+  /** x, y, x, y … of losses on it, units from its left upper corner. */
+  lostAt: number[];
+}
+
+/** Adds what came of parts, in place. */
+function addParts(tally: Tally, parts: readonly PartCount[]): void {
+  tally.parts ??= [];
+  const all = tally.parts;
+  parts.forEach(({ entered, lost, lostAt }, index) => {
+    const part = (all[index] ??= { entered: 0, lost: 0, lostAt: [] });
+    part.entered += entered;
+    part.lost += lost;
+    part.lostAt.push(...lostAt.slice(0, Math.max(0, MOST_PLACES - part.lostAt.length)));
+  });
 }
 
 export const emptyTally = (): Tally => ({
@@ -39,6 +63,19 @@ const hundredths = (value: number): number => Math.round(value * 100) / 100;
 /** Add one attempt to a tally, in place. */
 export function addResult(tally: Tally, result: GameResult): void {
   tally.attempts++;
+  const { place, parts } = result;
+  const endedIn = parts?.endedIn ?? -1;
+  if (parts) {
+    const isLost = (index: number): boolean => !result.won && index === endedIn;
+    addParts(
+      tally,
+      parts.entered.map((entered, index) => ({
+        entered,
+        lost: isLost(index) ? 1 : 0,
+        lostAt: place && isLost(index) ? [hundredths(place.x), hundredths(place.y)] : [],
+      })),
+    );
+  }
   tally.wins.push(result.won);
   if (result.won) {
     tally.cleared++;
@@ -49,13 +86,14 @@ export function addResult(tally: Tally, result: GameResult): void {
   }
   const key = `${result.endingRule}/${result.lifeRule}`;
   tally.endings[key] = (tally.endings[key] ?? 0) + 1;
-  const { place } = result;
-  if (place && tally.lostAt.length < MOST_PLACES * 2) tally.lostAt.push(hundredths(place.x), hundredths(place.y));
+  if (place && endedIn < 0 && tally.lostAt.length < MOST_PLACES * 2)
+    tally.lostAt.push(hundredths(place.x), hundredths(place.y));
 }
 
 /** Add a batch played elsewhere to a tally, in place: the attempts that come next after those there are. */
 export function addTally(tally: Tally, batch: Tally): void {
   tally.attempts += batch.attempts;
+  if (batch.parts) addParts(tally, batch.parts);
   tally.cleared += batch.cleared;
   tally.wins.push(...batch.wins);
   tally.times.push(...batch.times);

@@ -49,19 +49,25 @@ export function worthAtStart(level: PreparedLevel): number[] {
   return worth;
 }
 
+/** Takes a piece off the ground: it is no more among those left. */
+function takeAway(state: AttemptState, index: number): void {
+  const mine = collectablesOf(state);
+  const { remaining } = mine;
+  const { left } = state.observed;
+  remaining[remaining.indexOf(index)] = remaining[--mine.remainingCount] as number;
+  for (const kind of [(mine.all[index] as Collectable).kind, left.length - 1]) left[kind] = (left[kind] as number) - 1;
+}
+
 /** Takes a piece off the ground and counts it. */
 function take(state: AttemptState, index: number): void {
   const { observed, world } = state;
-  const mine = collectablesOf(state);
-  const { remaining } = mine;
-  const piece = mine.all[index] as Collectable;
+  const piece = collectablesOf(state).all[index] as Collectable;
   const any = world.level.motion.kindsOfCollectable;
   piece.gathered = true;
-  remaining[remaining.indexOf(index)] = remaining[--mine.remainingCount] as number;
+  takeAway(state, index);
   for (const kind of [piece.kind, any]) {
     observed.worth[kind] = (observed.worth[kind] as number) + piece.worth;
     observed.collected[kind] = (observed.collected[kind] as number) + 1;
-    observed.left[kind] = (observed.left[kind] as number) - 1;
   }
 }
 
@@ -83,10 +89,10 @@ export function reveal(state: AttemptState, index: number): void {
 }
 
 /** Most ticks pass with nothing in reach: looking a cell up spares trying every piece. */
-function piecesNear(pieces: readonly PreparedCollectable[], { grid, gatherReach: reach }: World): Near {
+function piecesNear(pieces: readonly PreparedCollectable[], { grid, gatherReach: reach, half }: World): Near {
   const near: Near = new Array<number[] | undefined>(grid.walls.length).fill(undefined);
   pieces.forEach((piece, index) => {
-    for (let row = Math.floor(piece.y - reach); row <= Math.floor(piece.y + reach); row++) {
+    for (let row = Math.floor(piece.y - reach - half); row <= Math.floor(piece.y + reach + half); row++) {
       for (let column = Math.floor(piece.x - reach); column <= Math.floor(piece.x + reach); column++) {
         if (row < 0 || column < 0 || row >= grid.height || column >= grid.width) continue;
         (near[row * grid.width + column] ??= []).push(index);
@@ -129,6 +135,21 @@ export const collectable: PieceSort<Extract<Piece, { piece: 'collectable' }>, Pr
     const remaining = pieces.flatMap((piece, index) => (piece.hidden ? [] : [index]));
     const all = pieces.map((source) => ({ ...source, gathered: false }));
     return { all, remaining, remainingCount: remaining.length };
+  },
+  more(all, first, state) {
+    const mine = collectablesOf(state);
+    all.slice(first).forEach((source, index) => {
+      mine.all.push({ ...source, gathered: false });
+      if (!source.hidden) putDown(state, first + index);
+    });
+    state.world.ready.collectable = piecesNear(all, state.world);
+  },
+  letGo(state, x) {
+    collectablesOf(state).all.forEach((piece, index) => {
+      if (piece.hidden || piece.x >= x) return;
+      if (!piece.gathered) takeAway(state, index);
+      piece.hidden = true;
+    });
   },
   begin(state, { gathered = [] }) {
     for (const index of gathered) {

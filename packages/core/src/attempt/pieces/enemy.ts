@@ -3,7 +3,7 @@ import type { EnemyKind, Piece, Place } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import type { Observed } from '../../rules/index.ts';
 import { asItIs, FASTEST, following, FURTHEST, MOST, within } from '../amounts.ts';
-import { hurtPlayer } from '../reach.ts';
+import { beyond, hurtPlayer } from '../reach.ts';
 import type { AttemptState, PieceSort, Preparing, View } from '../shell.ts';
 import { enemiesOf, HEADED_MOVEMENTS, type Enemies, type Enemy, type PreparedEnemy } from './enemies.ts';
 import { enemyMarks, movingEnemyMarks } from './enemyMarks.ts';
@@ -122,7 +122,7 @@ function touchPlayer(state: AttemptState): void {
       continue;
     }
     const dx = enemy.x - body.x;
-    const dy = enemy.y - body.y;
+    const dy = beyond(enemy.y - body.y, body.half);
     const reach = enemy.radius + body.radius;
     const touches = dx * dx + dy * dy < reach * reach;
     if (touches && enemy.source.fromAbove && enemy.health > 0 && fallsOnto(state, enemy)) {
@@ -152,6 +152,20 @@ export const enemy: PieceSort<Extract<Piece, { piece: 'enemy' }>, PreparedEnemy,
     const enemies: Enemies = { all: [], sweep: [], wasTouching: [], largestRadius: 0 };
     for (const source of sources) addEnemy(enemies, source, true, view);
     return enemies;
+  },
+  more(all, first, state) {
+    const { observed, view } = state;
+    for (const source of all.slice(first)) {
+      addEnemy(enemiesOf(state), source, true, view);
+      if (source.health > 0) countEnemies(observed, source.kind, 1);
+    }
+  },
+  letGo(state, x) {
+    for (const one of enemiesOf(state).all) {
+      if (!one.active || one.x >= x) continue;
+      one.active = false;
+      if (one.health > 0) countEnemies(state.observed, one.kind, -1);
+    }
   },
   move: moveEnemies,
   touch: touchPlayer,

@@ -55,7 +55,8 @@ export const hazard: PieceSort<Extract<Piece, { piece: 'hazard' }>, PreparedHaza
     // Who is carried over it does not stand in it.
     for (let i = 0; i < hazards.length && !state.carried; i++) {
       const area = hazards[i] as PreparedHazard;
-      if (body.x < area.x || body.x > area.x + area.width || body.y < area.y || body.y > area.y + area.height) continue;
+      if (body.x < area.x || body.x > area.x + area.width) continue;
+      if (body.y + body.half < area.y || body.y - body.half > area.y + area.height) continue;
       observed.touching[kindsOfEnemy + area.kind] = 1;
     }
     const stoodIn = stoodInOf(state);

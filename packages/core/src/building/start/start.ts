@@ -5,12 +5,16 @@ import { leapKit } from './leap.ts';
 import { liftKit } from './lift.ts';
 import { share, tiersOf, type StartKit } from './parts.ts';
 import { roamKit } from './roam.ts';
+import { runKit } from './run.ts';
 
 /** What can move in a new project. */
-export const START_KITS = { roam: roamKit, cross: crossKit, leap: leapKit, lift: liftKit } as const satisfies Record<
-  string,
-  StartKit
->;
+export const START_KITS = {
+  roam: roamKit,
+  cross: crossKit,
+  leap: leapKit,
+  run: runKit,
+  lift: liftKit,
+} as const satisfies Record<string, StartKit>;
 export type StartMoves = keyof typeof START_KITS;
 
 const keysOf = <T extends object>(entries: T): [keyof T & string, ...(keyof T & string)[]] =>

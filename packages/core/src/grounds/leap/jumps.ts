@@ -17,7 +17,7 @@ const LATEST = 14;
 const LONGEST = 150;
 /** A floor so little higher or lower is the same. Units. */
 const SAME_FLOOR = 0.5;
-const NOBODY = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
+const NOBODY = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
 const FEET_GAP = 1e-6;
 
 /** For how many ticks in a row a press clears the gap, by one who runs at full speed and holds on. */

@@ -2,8 +2,9 @@ import { carryBody, FASTEST, noteOffGround, putAtRest, type GroundKind, type Vie
 import { moveBody } from '../../ground/index.ts';
 import type { Project } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
-import { secondsToTicks, TICK_SECONDS } from '../../rules/index.ts';
+import { TICK_SECONDS } from '../../rules/index.ts';
 import { horizon } from '../horizon.ts';
+import { bounceUp, JUMP_LIMITS, noteFloor, pullAndPress, restJumping, stillJumping, takeOffOf } from '../jumping.ts';
 import { numbersWithin, usual } from '../numbers.ts';
 import { face, inputOfControls, isHeld, sideOf, SIDES } from '../sideways.ts';
 import { gapsOn, jumpsFrom } from './jumps.ts';
@@ -30,38 +31,8 @@ const NUMBERS = numbersWithin({
   speed: [0, FASTEST],
   acceleration: [0.1, 1000],
   airControl: [0, 1],
-  gravity: [0, 200],
-  jumpHeight: [0, 40],
-  shortHop: [0, 1],
-  edgeGraceSeconds: [0, 2],
-  pressEarlySeconds: [0, 2],
-  jumpsInAir: [0, 20],
+  ...JUMP_LIMITS,
 } satisfies Record<keyof LeapNumbers, readonly [number, number]>);
-
-/**
- * Speed at take-off, so that the sum over ticks reaches the height exactly: velocity comes before place, so that
- * h = v²/2g − v·dt/2. Without gravity a jump is a push of so many units a second.
- */
-function takeOffOf(gravity: number, height: number): number {
-  if (gravity === 0) return height;
-  const step = gravity * TICK_SECONDS;
-  return (step + Math.sqrt(step * step + 8 * gravity * height)) / 2;
-}
-
-/** What a jump from level floor to level floor comes to, held all the time. */
-export interface JumpFacts {
-  /** Seconds off the floor. */
-  seconds: number;
-  /** Units across at full speed, with what the edge forgives. */
-  length: number;
-}
-
-/** How long and how far a jump goes. */
-export function jumpFacts(of: Pick<LeapNumbers, 'gravity' | 'jumpHeight' | 'speed' | 'edgeGraceSeconds'>): JumpFacts {
-  if (of.gravity <= 0) return { seconds: Number.POSITIVE_INFINITY, length: Number.POSITIVE_INFINITY };
-  const seconds = (2 * takeOffOf(of.gravity, of.jumpHeight)) / of.gravity;
-  return { seconds, length: of.speed * (seconds + of.edgeGraceSeconds) };
-}
 
 /** Kept between a body and a ledge it stands on. */
 const GAP = 1e-6;
@@ -93,19 +64,7 @@ export const leap: GroundKind<LeapMotion, LeapOwn> = {
   prepare: (preparing) => NUMBERS.prepare(preparing.project.player.moves.leap ?? USUAL_LEAP, preparing),
   start(world) {
     const { live: _live, ...numbers } = world.level.motion.body as LeapMotion;
-    return {
-      ...numbers,
-      takeOff: takeOffOf(numbers.gravity, numbers.jumpHeight),
-      onFloor: false,
-      airTicks: 1000,
-      pressTicks: 0,
-      held: false,
-      rising: false,
-      jumpsLeft: 0,
-      fell: false,
-      gone: 0,
-      ledges: ledgesOf(world),
-    };
+    return { ...numbers, ...stillJumping(numbers), ledges: ledgesOf(world) };
   },
   moveBody(_world, view, body, own, input) {
     const side = sideOf(input);
@@ -115,32 +74,14 @@ export const leap: GroundKind<LeapMotion, LeapOwn> = {
     const change = side * own.speed - body.vx;
     body.vx += change > most ? most : change < -most ? -most : change;
 
-    if (jumps && !own.held) own.pressTicks = secondsToTicks(own.pressEarlySeconds) + 1;
-    else if (own.pressTicks > 0) own.pressTicks--;
-    own.held = jumps;
-    body.vy += own.gravity * TICK_SECONDS;
-    if (own.pressTicks > 0 && (own.airTicks <= secondsToTicks(own.edgeGraceSeconds) || own.jumpsLeft > 0)) {
-      if (own.airTicks > secondsToTicks(own.edgeGraceSeconds)) own.jumpsLeft--;
-      body.vy = own.gravity * TICK_SECONDS - own.takeOff;
-      own.pressTicks = 0;
-      own.airTicks = 1000;
-      own.rising = true;
-    } else if (own.rising && (!jumps || body.vy >= 0)) {
-      if (!jumps && body.vy < 0) body.vy *= own.shortHop;
-      own.rising = false;
-    }
+    pullAndPress(own, body, jumps);
 
     const { x, y, vy } = body;
     moveBody(view.grid, body, TICK_SECONDS);
     const onLedge = vy > 0 && landOnLedge(view, own, body, y + body.radius);
     // Below the lower edge there is nothing: who comes to it has fallen.
     own.fell = body.y + body.radius > view.grid.height - GAP * 4;
-    own.onFloor = !own.fell && vy > 0 && (onLedge || body.vy === 0);
-    if (own.onFloor) {
-      own.airTicks = 0;
-      own.jumpsLeft = Math.floor(own.jumpsInAir);
-      own.rising = false;
-    } else if (own.airTicks < 1000) own.airTicks++;
+    noteFloor(own, !own.fell && vy > 0 && (onLedge || body.vy === 0));
     const dx = body.x - x;
     const dy = body.y - y;
     own.gone = Math.sqrt(dx * dx + dy * dy);
@@ -155,21 +96,10 @@ export const leap: GroundKind<LeapMotion, LeapOwn> = {
   },
   putBack({ body }, own, at) {
     putAtRest(body, at);
-    own.onFloor = false;
-    own.airTicks = 1000;
-    own.pressTicks = 0;
-    own.rising = false;
-    own.jumpsLeft = 0;
-    own.fell = false;
-    own.gone = 0;
+    restJumping(own);
   },
   endsAt: ({ view, own }, x, y) => !isStandable(view, own as LeapOwn, Math.floor(x), Math.floor(y)),
-  bounce({ body }, own) {
-    body.vy = -own.takeOff * (own.held ? 1 : own.shortHop);
-    own.rising = own.held;
-    own.airTicks = 1000;
-    own.onFloor = false;
-  },
+  bounce: ({ body }, own) => bounceUp(own, body),
   carry: (state, _own, dx, dy) => void carryBody(state, dx, dy),
   copy(from, to) {
     Object.assign(to, from);
@@ -181,7 +111,7 @@ export const leap: GroundKind<LeapMotion, LeapOwn> = {
     return hash;
   },
   dials: NUMBERS.dials<LeapOwn>((own) => {
-    own.takeOff = takeOffOf(own.gravity, own.jumpHeight);
+    own.takeOff = takeOffOf(own);
   }),
   waysFrom: (world, column, row) => jumpsFrom(leap, world, column, row),
   gaps: (world) => gapsOn(leap, world),

@@ -50,7 +50,7 @@ let asked = new Float64Array(0);
 let hit = new Uint8Array(0);
 let asking = 0;
 const own: CrossOwn = { stepTicks: 1, restTicks: 0, left: 0, resting: 0, toX: 0, toY: 0, gone: 0, wasInGoal: false };
-const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
+const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
 
 /** When the step under way at that time ends, or the last one before it did; -1 for none. Ticks from now. */
 let landing = -1;

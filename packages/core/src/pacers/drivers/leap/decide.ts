@@ -61,7 +61,7 @@ const PRICE = {
 } as const;
 
 /** Scratch of the decision at hand. */
-const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
+const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
 const own = {} as LeapOwn;
 const kept = { x: 0, y: 0, vx: 0, vy: 0, facing: 0 };
 const keptOwn = {} as LeapOwn;

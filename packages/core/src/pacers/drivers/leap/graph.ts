@@ -35,7 +35,7 @@ const MOST_GOALS_KEPT = 400;
 
 const graphs = new WeakMap<View, Graph>();
 
-const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
+const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
 
 /** All ways from one cell: from a stand, and at full speed to either side. */
 function arcsFrom(world: World, view: View, own: LeapOwn, usual: LeapOwn, from: number, add: (arc: Arc) => void): void {

@@ -77,7 +77,7 @@ const PRICE = { hurt: 6000, leaves: 2500, tooNear: 2000, safe: 1500, there: 900,
 const HEIGHT_MARGIN = 0.3;
 
 /** Scratch of the decision at hand. */
-const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
+const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
 const own: LiftOwn = {
   ...{ forward: 0, steer: 0, rise: 0, gravity: 0, mostUp: 0, mostDown: 0 },
   ...{ begun: false, stopped: false, gone: 0 },

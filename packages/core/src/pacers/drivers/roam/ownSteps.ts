@@ -9,7 +9,7 @@ import { plannedFor } from '../../faults/reaction.ts';
 export const here: Spot & { radius: number } = { x: 0, y: 0, radius: 0 };
 
 /** A body to look ahead with. */
-const imagined = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0 };
+const imagined = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
 const imaginedOwn: RoamOwn = { speed: 0, goneX: 0, goneY: 0 };
 
 /** Puts the imagined body where the player is. */

@@ -1,0 +1,3 @@
+export { JUMP, run, RUN_ON, SLIDE, USUAL_RUN } from './run.ts';
+export { tierAt } from './sections.ts';
+export type { RunMotion, RunOwn } from './state.ts';

@@ -1,0 +1,1 @@
+export { runDriver } from './driver.ts';
