@@ -26,6 +26,16 @@ export function recordedTicks({ runs }: Recording): number {
   return ticks;
 }
 
+/** The input that was recorded for the tick after so many; undefined beyond the end. */
+export function inputAfter({ runs }: Recording, ticks: number): number | undefined {
+  let passed = 0;
+  for (let i = 0; i < runs.length; i += 2) {
+    passed += runs[i + 1] as number;
+    if (ticks < passed) return runs[i];
+  }
+  return undefined;
+}
+
 /** Drops everything after a tick: play goes on from there. */
 export function cutAt(recording: Recording, tick: number): Recording {
   const runs: number[] = [];

@@ -188,8 +188,10 @@ export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknow
   partsEntered?(state: AttemptState): number[];
   /** How far the middle line of its player's body goes up and down at most, units; absent for a round one. */
   halfOf?(level: PreparedLevel): number;
-  /** The stretch of a wide ground that is looked at; all of it when absent. Units. */
-  seen?(state: AttemptState): { x: number; width: number };
+  /** The stretch of a wide ground that is looked at while the player is at a place; all of it when absent. Units. */
+  seen?(x: number): { x: number; width: number };
+  /** Parts that come again and again, each as a ground of its own; absent where a ground is all one. */
+  parts?(level: PreparedLevel): PreparedLevel[];
   start(world: World, body: PlayerBody): Own;
   /** Moves the body by one tick. Writes `body` and `own` only, so that anybody can look ahead on copies. @param input index into `actions` */
   moveBody(world: World, view: View, body: PlayerBody, own: Own, input: number): void;

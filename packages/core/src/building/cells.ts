@@ -42,11 +42,17 @@ export interface Growth {
 }
 
 /** Why a ground cannot grow or shrink like that, or undefined. */
-export function growthRefused(ground: Ground, { left, right, top, bottom }: Growth): string | undefined {
+export function growthRefused(
+  ground: Ground,
+  { left, right, top, bottom }: Growth,
+  isSection = false,
+): string | undefined {
   const width = widthOf(ground) + left + right;
   const height = heightOf(ground) + top + bottom;
   if (width < Limits.groundLeast || height < Limits.groundLeast)
     return `A ground is at least ${Limits.groundLeast} × ${Limits.groundLeast} cells.`;
+  if (isSection && (width < Limits.sectionLeast || width > Limits.sectionWidth))
+    return `A section is ${Limits.sectionLeast} to ${Limits.sectionWidth} cells wide.`;
   if (width > Limits.groundWidth || height > Limits.groundHeight)
     return `A ground is at most ${Limits.groundWidth} × ${Limits.groundHeight} cells.`;
   return undefined;

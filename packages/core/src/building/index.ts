@@ -1,5 +1,13 @@
-export { endsThatDoNotJoin, withGroundAsSection, withSectionAsGround } from './sections.ts';
-export { drawnSection, type SectionLegend } from './sections.ts';
+export {
+  drawnSection,
+  endsThatDoNotJoin,
+  flatSection,
+  grownRun,
+  sectionAlone,
+  withGroundAsSection,
+  withSectionAsGround,
+  type SectionLegend,
+} from './sections.ts';
 export { asKind } from './kind.ts';
 export { cellsOn, keyOf, puttables, puttablesOn, type Puttable } from './puttable.ts';
 export { boxOf, boxOn, cellOf, coversCell, heightOf, isArea, isLine, moved, widthOf, type Box } from './shape.ts';

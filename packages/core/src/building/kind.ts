@@ -1,9 +1,13 @@
 import { groundKindOf } from '../grounds/index.ts';
-import type { Ground } from '../model/index.ts';
+import { isBarredOn, type Ground } from '../model/index.ts';
 
-/** A ground on which the player moves otherwise; what stands there stays. Cells that this kind does not know are open. */
+/**
+ * A ground on which the player moves otherwise; what can stand there stays. Cells that this kind does not know are open. A
+ * run begins with no sections, and leaves them behind.
+ */
 export function asKind(ground: Ground, kind: Ground['kind']): Ground {
   const { cells } = groundKindOf(kind);
   const rows = ground.rows.map((row) => [...row].map((cell) => (cells.includes(cell) ? cell : '.')).join(''));
-  return { ...ground, kind, rows } as Ground;
+  const pieces = ground.pieces.filter(({ piece }) => !isBarredOn(kind, piece));
+  return kind === 'run' ? { kind, rows, pieces, drawnBy: 'sectionsPassed', sections: [] } : { kind, rows, pieces };
 }

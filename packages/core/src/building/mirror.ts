@@ -50,9 +50,11 @@ export function mirrored(ground: Ground, mirror: Mirror): Ground {
 
 /** Why a ground cannot be turned, or undefined. */
 export const turnRefused = (ground: Ground): string | undefined =>
-  widthOf(ground) > Limits.groundHeight
-    ? `Turned, it would be ${widthOf(ground)} cells high; ${Limits.groundHeight} is the most.`
-    : undefined;
+  'sections' in ground
+    ? 'All of a run is equally high: it cannot be turned.'
+    : widthOf(ground) > Limits.groundHeight
+      ? `Turned, it would be ${widthOf(ground)} cells high; ${Limits.groundHeight} is the most.`
+      : undefined;
 
 /** A ground turned by a quarter, clockwise. Four times is the ground itself. */
 export function turned(ground: Ground): Ground {

@@ -1,6 +1,6 @@
 import { PIECES } from '../attempt/index.ts';
 import { groundKindOf } from '../grounds/index.ts';
-import type { Ground, Id, Piece, PieceName, Project } from '../model/index.ts';
+import { isBarredOn, type Ground, type Id, type Piece, type PieceName, type Project } from '../model/index.ts';
 import { CELLS, type CellName } from './cells.ts';
 
 /** A thing that can be put on a ground: a sort of piece, of a kind where the sort has kinds. */
@@ -26,7 +26,7 @@ const PLAIN: readonly Puttable[] = [
 
 /** Everything that can be put on a kind of ground, in the order in which it is offered. */
 export const puttablesOn = (project: Pick<Project, 'kinds'>, on: Ground['kind']): Puttable[] =>
-  puttables(project).filter(({ piece }) => PIECES[piece].onlyOn?.includes(on) ?? true);
+  puttables(project).filter(({ piece }) => (PIECES[piece].onlyOn?.includes(on) ?? true) && !isBarredOn(on, piece));
 
 /** What the cells of a kind of ground can be. */
 export const cellsOn = (on: Ground['kind']): CellName[] =>

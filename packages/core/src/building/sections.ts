@@ -1,4 +1,15 @@
-import type { Ground, Id, Piece, Section } from '../model/index.ts';
+import {
+  literal,
+  type Condition,
+  type Ground,
+  type Id,
+  type Level,
+  type Piece,
+  type Project,
+  type Rule,
+  type Section,
+} from '../model/index.ts';
+import { grown, type Growth } from './cells.ts';
 
 /** What the characters of a drawing stand for, besides # (wall) and . (open): pieces of a kind, in the middle of their cells or over them. */
 export type SectionLegend = Readonly<
@@ -62,4 +73,58 @@ export function endsThatDoNotJoin(ground: Ground, rows: readonly string[]): ('st
   const wanted = floorOf(ground.rows, -1);
   const joins = (columns: readonly number[]): boolean => columns.every((column) => floorOf(rows, column) === wanted);
   return [...(joins([0, 1]) ? [] : ['start' as const]), ...(joins([-1, -2]) ? [] : ['end' as const])];
+}
+
+/** A new section: open above a floor that joins the opening's. @param width cells */
+export function flatSection(ground: Ground, width: number): { rows: string[]; pieces: Piece[] } {
+  return { rows: ground.rows.map((row) => (row.at(-1) === '#' ? '#' : '.').repeat(width)), pieces: [] };
+}
+
+/** A run, grown or shrunk: to the sides the opening or one section, up and down all of it, since all of a run is equally high. */
+export function grownRun(ground: Ground, id: Id | undefined, { left, right, top, bottom }: Growth): Ground {
+  if (!('sections' in ground)) return ground;
+  const upDown = { left: 0, right: 0, top, bottom };
+  const all = { left, right, top, bottom };
+  const opening = grown(ground, id === undefined ? all : upDown);
+  return {
+    ...ground,
+    rows: opening.rows,
+    pieces: opening.pieces,
+    sections: ground.sections.map((section) => {
+      const { rows, pieces } = grown(withSectionAsGround(ground, section.id), section.id === id ? all : upDown);
+      return { ...section, rows, pieces };
+    }),
+  };
+}
+
+/** A condition that holds once a section has been passed. */
+const passedOne: Condition = {
+  id: 'passed-one',
+  is: 'compare',
+  reading: { reading: 'sectionsPassed' },
+  comparison: 'atLeast',
+  amount: literal(1),
+};
+
+const wins = (rule: Rule): boolean => rule.then.some(({ effect }) => effect === 'win');
+
+/** A project in which a level is one section of its run and nothing else, cleared by who passes it; what loses there loses as before. */
+export function sectionAlone(project: Project, level: Level, id: Id): Project {
+  const { ground } = level;
+  if (!('sections' in ground)) return project;
+  const alone: Level = {
+    ...level,
+    ground: { ...ground, sections: ground.sections.filter((section) => section.id === id) },
+    rules: [
+      ...level.rules.filter((rule) => !wins(rule)),
+      { id: 'alone', when: passedOne, then: [{ effect: 'win' }], fires: 'once' },
+    ],
+    standingRulesOff: [
+      ...level.standingRulesOff,
+      ...project.standing
+        .filter((rule) => wins(rule) && !level.standingRulesOff.includes(rule.id))
+        .map((rule) => rule.id),
+    ],
+  };
+  return { ...project, levels: { ...project.levels, [level.id]: alone } };
 }

@@ -24,6 +24,7 @@ export {
   setShape,
   type CellChange,
 } from './parameters.ts';
+export { addSection, removeSection, setDrawnBy, setSection } from './sections.ts';
 export { addTier, moveTier, removeTier, renameTier, tierLimits, tiersOf } from './tiers.ts';
 export {
   addRules,

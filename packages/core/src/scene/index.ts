@@ -1,6 +1,6 @@
 export type { Figure, Looks, Mark, Places, Tone } from '../attempt/index.ts';
 export { COLOURS, looksOf, markFigures, MARKS, usualCollectableLook, usualEnemyLook } from '../attempt/index.ts';
-export { sceneOf, sceneOfAttempt } from './scene.ts';
+export { sceneOf, sceneOfAttempt, seenStretch } from './scene.ts';
 export { kindFigures } from './kindFigures.ts';
 export { placesOf, remember } from './places.ts';
 export { happeningInWords } from './happeningWords.ts';

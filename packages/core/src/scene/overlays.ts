@@ -267,7 +267,7 @@ export function gapsOf(level: PreparedLevel): Gap[] {
   if (!gaps) return NO_GAPS;
   const { rows, body, player, pieces } = level.motion;
   // What bears on it, and nothing else: levels that differ otherwise share what was worked out.
-  const key = JSON.stringify([rows, body, player.radius, pieces.gate]);
+  const key = JSON.stringify([rows, body, player.radius, pieces.gate, pieces.hazard]);
   const known = knownGaps.get(key);
   if (known) return known;
   const found = gaps(makeWorld(level));

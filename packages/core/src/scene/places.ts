@@ -16,9 +16,11 @@ export function remember(places: Places, state: AttemptState): void {
   places.x = state.body.x;
   places.y = state.body.y;
   for (const sort of SORTS) {
-    const list = places.moving[sort.name];
+    let list = places.moving[sort.name];
     const things = sort.moving?.(state);
     if (!list || !things) continue;
+    // More may have come in than there were.
+    if (list.length < things.length * 2) list = places.moving[sort.name] = new Float64Array(things.length * 2);
     for (let i = 0; i < things.length; i++) {
       const { x, y } = things[i] as { x: number; y: number };
       list[i * 2] = x;

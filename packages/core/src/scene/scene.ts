@@ -103,6 +103,28 @@ function marksOf(level: PreparedLevel, looks?: Looks, now?: Moment): Mark[] {
 /** A level's ground as it is before anybody moves: marks to be drawn, lowest first. Lengths in units. @param looks of the kinds; as usual when absent */
 export const sceneOf = (level: PreparedLevel, looks?: Looks): Mark[] => marksOf(level, looks);
 
+/** A body as it is drawn: round, or as tall as it is. */
+const figureOfBody = (x: number, y: number, { radius, half }: { radius: number; half: number }): Figure =>
+  half === 0
+    ? disc(x, y, radius, 'mark', 'ink')
+    : {
+        is: 'rectangle',
+        x: x - radius,
+        y: y - radius - half,
+        width: 2 * radius,
+        height: 2 * (radius + half),
+        round: radius,
+        fill: 'mark',
+        stroke: 'ink',
+        line: 0.08,
+      };
+
+/** The stretch of the ground that is looked at between two ticks. Units. */
+export function seenStretch(state: AttemptState, before: Places, share: number): { x: number; width: number } {
+  const { kind, grid } = state.world;
+  return kind.seen?.(between(before.x, state.body.x, share)) ?? { x: 0, width: grid.width };
+}
+
 /** An attempt between two ticks: marks to be drawn, lowest first. Lengths in units. */
 export function sceneOfAttempt(state: AttemptState, before: Places, share: number, looks?: Looks): Mark[] {
   const { body, graceTicks } = state;
@@ -111,7 +133,7 @@ export function sceneOfAttempt(state: AttemptState, before: Places, share: numbe
   );
   const player: Mark = {
     key: 'player',
-    figures: [disc(between(before.x, body.x, share), between(before.y, body.y, share), body.radius, 'mark', 'ink')],
+    figures: [figureOfBody(between(before.x, body.x, share), between(before.y, body.y, share), body)],
     // In grace the player is seen through, now and then.
     opacity: graceTicks > 0 && Math.floor(graceTicks / 8) % 2 === 0 ? 0.45 : 1,
   };

@@ -35,20 +35,15 @@ const WORK = {
 /** What an attempt has cost so far, taking for every tick what it costs now. */
 function workOf(state: AttemptState): number {
   const { world, happenings, tick } = state;
-  let movers = 0;
-  let chase = false;
-  for (const { active, movement } of enemiesOf(state).all) {
-    if (!active) continue;
-    movers++;
-    chase ||= movement === 'chase';
-  }
+  const { sweep } = enemiesOf(state);
+  const movers = sweep.length;
   const cells = world.grid.width * world.grid.height;
   const perTick =
     WORK.player +
     WORK.mover * movers +
     WORK.pair * movers * movers +
     WORK.condition * world.judge.nodes.length +
-    (chase ? WORK.cell * cells : 0);
+    (sweep.some(({ movement }) => movement === 'chase') ? WORK.cell * cells : 0);
   const gates = happenings.filter((happening) => happening.what === 'piece' && happening.piece === 'gate').length;
   return tick * perTick + gates * WORK.cellOfGate * cells;
 }

@@ -14,6 +14,8 @@ export interface LevelHere {
   names: Names;
   /** The rules that hold here, in the order in which they act: indices of attempts and forecasts are into these. */
   rules: RuleInForce[];
+  /** The section of its ground that stands for the ground, while that is edited. */
+  section?: string;
 }
 
 /** @returns undefined where the sequence has no such position */

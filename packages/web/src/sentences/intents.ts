@@ -119,6 +119,15 @@ function waysToWin(here: LevelHere): Intent[] {
           ),
         ].filter(({ rules }) => goal !== undefined || rules.length === 1)
       : []),
+    ...(groundKindOf(here.level.ground.kind).readings.includes('sectionsPassed')
+      ? [
+          win(
+            'Pass so many sections',
+            'sections run far endless',
+            wins(condition('far-enough', { reading: 'sectionsPassed' }, 6)),
+          ),
+        ]
+      : []),
     ...gates.flatMap((gate) =>
       goals.map((zone) =>
         win(
@@ -279,6 +288,15 @@ function waysToLose(here: LevelHere): Intent[] {
             'A wall or an edge is touched',
             'walls crash',
             loses('hit-wall', 'Touched a wall', so('wall', { reading: 'touchingWall' })),
+          ),
+        ]
+      : []),
+    ...(groundKindOf(here.level.ground.kind).readings.includes('blocked')
+      ? [
+          lose(
+            'A wall stops who runs',
+            'blocked crash',
+            loses('stopped', 'Stopped by a wall', so('is-blocked', { reading: 'blocked' })),
           ),
         ]
       : []),

@@ -17,8 +17,6 @@ export function LevelPage() {
   return here ? <Level here={here} /> : <FirstStep />;
 }
 
-const NOBODY: readonly number[] = [];
-
 function Level({ here }: { here: LevelHere }) {
   const { view } = useSelection();
   const live = useForecast(here.project, here.position, usePacer());
@@ -28,7 +26,7 @@ function Level({ here }: { here: LevelHere }) {
         <GroundView
           key={here.slotId}
           here={here}
-          lostAt={live.forecast?.lostAt ?? NOBODY}
+          forecast={live.forecast}
           head={(acts) => <LevelHead here={here}>{acts}</LevelHead>}
         />
       ) : (

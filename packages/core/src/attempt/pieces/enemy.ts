@@ -161,10 +161,13 @@ export const enemy: PieceSort<Extract<Piece, { piece: 'enemy' }>, PreparedEnemy,
     }
   },
   letGo(state, x) {
-    for (const one of enemiesOf(state).all) {
-      if (!one.active || one.x >= x) continue;
+    const { sweep } = enemiesOf(state);
+    for (let i = sweep.length - 1; i >= 0; i--) {
+      const one = sweep[i] as Enemy;
+      if (one.x >= x) continue;
+      sweep.splice(i, 1);
+      if (one.active && one.health > 0) countEnemies(state.observed, one.kind, -1);
       one.active = false;
-      if (one.health > 0) countEnemies(state.observed, one.kind, -1);
     }
   },
   move: moveEnemies,

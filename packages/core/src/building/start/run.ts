@@ -55,7 +55,7 @@ const SECTIONS: readonly (readonly [name: string, tier: number, rows: readonly s
     ],
   ],
   [
-    'Spikes',
+    'Thorn',
     1,
     [
       '...........o............',
@@ -143,7 +143,7 @@ const SECTIONS: readonly (readonly [name: string, tier: number, rows: readonly s
     ],
   ],
   [
-    'Spikes and pit',
+    'Thorns and pit',
     3,
     [
       '....o.....oo.....o......',
@@ -266,11 +266,11 @@ export const runKit: StartKit = {
       kinds: {
         collectables: goal === 'pass' ? [] : [TOKEN],
         enemies: [walker],
-        hazards: [{ id: 'spikes', name: 'Spikes', damage: literal(0), acts: 'atTouch' }],
+        hazards: [{ id: 'spikes', name: 'Thorn', damage: literal(0), acts: 'atTouch' }],
       },
       standing: [
         ends('touch-walker', 'touches-walker', { reading: 'touching', kind: 'walker' }, 'A walker'),
-        ends('touch-spikes', 'touches-spikes', { reading: 'touching', kind: 'spikes' }, 'Spikes'),
+        ends('touch-spikes', 'touches-spikes', { reading: 'touching', kind: 'spikes' }, 'Thorns'),
         ends('stopped', 'blocked', { reading: 'blocked' }, 'Stopped by a wall'),
         ends('fell', 'falls', { reading: 'offGround' }, 'Fell'),
       ],

@@ -1,3 +1,5 @@
+import { groundKindOf } from '../../grounds/index.ts';
+import { sectionsOf } from '../../ground/index.ts';
 import { pointerOf } from '../../model/index.ts';
 import { gapsOf, TOO_TIGHT_SECONDS } from '../../scene/index.ts';
 import { say, type Check } from '../finding.ts';
@@ -8,9 +10,11 @@ export const tightGap: Check<'slot'> = {
   scope: 'slot',
   find(here) {
     // Where there is a floor below, a miss costs a way round, not the attempt.
-    const tight = gapsOf(here.prepared).filter(
-      ({ seconds, overPit }) => overPit && seconds > 0 && seconds < TOO_TIGHT_SECONDS,
+    const parts = groundKindOf(here.prepared.kind).parts?.(here.prepared) ?? [];
+    const gaps = [here.prepared, ...parts].flatMap((part, index) =>
+      gapsOf(part).map((gap) => ({ ...gap, section: sectionsOf(here.level.ground)[index - 1]?.name })),
     );
+    const tight = gaps.filter(({ seconds, overPit }) => overPit && seconds > 0 && seconds < TOO_TIGHT_SECONDS);
     const [first] = tight.toSorted((one, other) => one.seconds - other.seconds);
     if (!first) return [];
     const more =
@@ -20,7 +24,7 @@ export const tightGap: Check<'slot'> = {
         slotId: here.slot.id,
         path: pointerOf(['levels', here.level.id, 'ground']),
         sentence: 'A gap asks for a more exact jump than people make.',
-        reason: `The gap of ${say(first.width)} cells at column ${say(first.x + 1)} forgives ${Math.round(first.seconds * 1000)} ms to one who comes running${more}.`,
+        reason: `The gap of ${say(first.width)} cells at column ${say(first.x + 1)}${first.section === undefined ? '' : ` of “${first.section}”`} forgives ${Math.round(first.seconds * 1000)} ms to one who comes running${more}.`,
       },
     ];
   },

@@ -3,9 +3,10 @@ import { isWall, moveBody, sectionsOf } from '../../ground/index.ts';
 import type { Ground, Project } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
-import { horizon } from '../horizon.ts';
+import { rollingHills } from '../horizon.ts';
 import { bounceUp, JUMP_LIMITS, noteFloor, pullAndPress, restJumping, stillJumping, takeOffOf } from '../jumping.ts';
 import { numbersWithin, usual } from '../numbers.ts';
+import { obstaclesOn, runnersFrom } from './obstacles.ts';
 import { layAhead } from './sections.ts';
 import type { Laid, RunMotion, RunNumbers, RunOwn } from './state.ts';
 
@@ -58,6 +59,8 @@ function canStandUp({ grid }: View, body: { x: number; y: number; radius: number
     for (let row = top; row <= bottom; row++) if (isWall(grid, column, row)) return false;
   return true;
 }
+
+const INPUTS = { none: RUN_ON, jump: JUMP, slide: SLIDE } as const;
 
 /** Carried forward; jump and slide. */
 export const run: GroundKind<RunMotion, RunOwn> = {
@@ -189,13 +192,17 @@ export const run: GroundKind<RunMotion, RunOwn> = {
       if (section >= 0 && state.body.x >= from) entered[section] = (entered[section] as number) + 1;
     return entered;
   },
-  seen({ body, world }) {
-    const width = Math.min(SEEN, world.grid.width);
-    return { x: Math.max(0, body.x - SEEN_BEHIND), width };
-  },
+  seen: (x) => ({ x: Math.max(0, x - SEEN_BEHIND), width: SEEN }),
   cells: '#.',
   label: 'is carried forward',
-  backdrop: horizon,
+  gaps: (world) => obstaclesOn({ ...run, inputs: INPUTS }, world),
+  waysFrom: (world, column, row) => runnersFrom({ ...run, inputs: INPUTS }, world, column, row),
+  parts: (level) =>
+    (level.motion.body as RunMotion).sections.map(({ rows, pieces }) => ({
+      ...level,
+      motion: { ...level.motion, rows: [...rows], pieces },
+    })),
+  backdrop: rollingHills,
   controls: [
     { held: ['up'], does: 'jump' },
     { held: ['down'], does: 'slide' },

@@ -169,7 +169,7 @@ function Report({ here, forecast, pacer }: { here: LevelHere; forecast: Forecast
       <h3 className="mt-3.5 mb-1 text-[12.5px]">How attempts end</h3>
       <Endings parts={endingParts(here, forecast)} total={forecast.attempts} />
       <h3 className="mt-3.5 mb-1 text-[12.5px]">Where they are lost</h3>
-      <LossMap here={here} lostAt={forecast.lostAt} />
+      <LossMap here={here} forecast={forecast} />
     </>
   );
 }

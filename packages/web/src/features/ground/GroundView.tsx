@@ -1,6 +1,7 @@
-import { cleared, copiedText, pasted, type Cell } from '@stadion/core/building';
+import { cleared, copiedText, pasted, withGroundAsSection, type Cell } from '@stadion/core/building';
 import { duplicateLevel, editGround, withoutPieces } from '@stadion/core/edits';
 import type { Id, Level } from '@stadion/core/model';
+import { sectionsOf } from '@stadion/core/ground';
 import { prepareLevel } from '@stadion/core/grounds';
 import {
   gapMarks,
@@ -17,6 +18,7 @@ import {
   wayMarks,
   type Mark,
 } from '@stadion/core/scene';
+import type { Forecast } from '@stadion/core/trials';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { useEdit, useGoto, usePacer, useSequenceEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
@@ -30,14 +32,15 @@ import { nameOfPiece } from './words.ts';
 import { HeldSentence } from './HeldSentence.tsx';
 import { DrawnBar, type Drawn } from './DrawnBar.tsx';
 import { Palette } from './Palette.tsx';
+import { onSection, SectionSentence, SectionStrips, SectionTable } from './sections/index.ts';
 import { Stage } from './Stage.tsx';
 import { useWays } from './useWays.ts';
 import { another, CopyPanel, ScatterPanel, SizePanel, WholeGround, type GroundPanel } from './WholeGround.tsx';
 
 interface Props {
   here: LevelHere;
-  /** Where attempts of the forecast were lost: x, y, x, y … in units. */
-  lostAt: readonly number[];
+  /** Of the level, as far as it has come. */
+  forecast: Forecast | null;
   /** What stands over the level, with what can be done to it. */
   head: (acts: ReactNode) => ReactNode;
 }
@@ -45,15 +48,29 @@ interface Props {
 const NOTHING: ReadonlySet<Id> = new Set();
 const NONE: ReadonlySet<Drawn> = new Set();
 const NO_GAPS: ReadonlySet<Drawn> = new Set(['gaps']);
+/** Of a run the same is told section by section. */
+const ON_RUNS: ReadonlySet<Drawn> = new Set(['passes', 'way', 'ties', 'safe', 'sight']);
+const NOWHERE: readonly number[] = [];
 const AT_FIRST: readonly Drawn[] = ['patrols', 'ties'];
 
 /** A level's ground: what stands on it, put and moved, as a picture or as text. */
-export function GroundView({ here, lostAt, head }: Props) {
+export function GroundView({ here: whole, forecast, head }: Props) {
+  const [opened, setOpened] = useState<Id>();
+  const sections = sectionsOf(whole.level.ground);
+  const index = sections.findIndex(({ id }) => id === opened);
+  const section = sections[index];
+  const here = useMemo(() => onSection(whole, section?.id), [whole, section?.id]);
   const { level, project, values } = here;
+  const isRun = 'sections' in whole.level.ground;
+  const lostAt = (section ? forecast?.parts?.[index]?.lostAt : forecast?.lostAt) ?? NOWHERE;
   const edit = useEdit();
   const goto = useGoto();
   const change = useSequenceEdit();
-  const choices = useMemo(() => handChoices(project, level.ground.kind), [project, level.ground.kind]);
+  const choices = useMemo(
+    // A run starts before its sections.
+    () => handChoices(project, level.ground.kind).filter(({ key }) => key !== 'start' || here.section === undefined),
+    [project, level.ground.kind, here.section],
+  );
   const [hand, setHand] = useState<Hand | null>(null);
   const [heldIds, setHeld] = useState<ReadonlySet<Id>>(NOTHING);
   const [said, setSaid] = useState('');
@@ -62,7 +79,7 @@ export function GroundView({ here, lostAt, head }: Props) {
   const [clearing, setClearing] = useState(false);
   const [shown, setShown] = useState<ReadonlySet<Drawn>>(new Set(AT_FIRST));
   const pacer = usePacer();
-  const asksWays = shown.has('passes') || shown.has('way');
+  const asksWays = !isRun && (shown.has('passes') || shown.has('way'));
   const ways = useWays(here, pacer, asksWays);
 
   const pieces = level.ground.pieces.filter(({ id }) => heldIds.has(id));
@@ -76,7 +93,11 @@ export function GroundView({ here, lostAt, head }: Props) {
     const [one] = pieces;
     // What is moved alone is called by its name.
     const label = one && held.size === 1 ? outcome.label.replace(/piece$/, nameOfPiece(here, one)) : outcome.label;
-    if (outcome.ground !== level.ground) edit(editGround(level, outcome.ground, label));
+    if (outcome.whole) edit(editGround(whole.level, outcome.whole, label));
+    else if (outcome.ground !== level.ground) {
+      const after = section ? withGroundAsSection(whole.level.ground, section.id, outcome.ground) : outcome.ground;
+      edit(editGround(whole.level, after, section ? `${label} in ${section.name}` : label));
+    }
     if (outcome.held) setHeld(new Set(outcome.held));
     if (label !== '') setSaid(label);
   };
@@ -114,7 +135,7 @@ export function GroundView({ here, lostAt, head }: Props) {
     });
   };
   const varyAsNew = (): void => {
-    const command = duplicateLevel(project, here.slotId, mintId, { ground: another(level.ground) });
+    const command = duplicateLevel(project, here.slotId, mintId, { ground: another(whole.level.ground) });
     change(command && { ...command, label: `A new level from ${level.name}` });
   };
   const removeHeld = (): void => void remove(held, `Remove ${held.size} piece${held.size === 1 ? '' : 's'}`);
@@ -142,11 +163,12 @@ export function GroundView({ here, lostAt, head }: Props) {
     [shown, gaps, reach, ways, lostAt, project, values],
   );
   return (
-    <div className="flex min-w-0 grow flex-col overflow-y-auto px-[22px] pt-3.5 pb-4">
+    <div className="flex w-0 min-w-0 grow flex-col overflow-y-auto px-[22px] pt-3.5 pb-4">
       {head(
         <>
           <WholeGround
             here={here}
+            whole={whole}
             onOutcome={take}
             onPanel={setPanel}
             onSay={setTrouble}
@@ -169,6 +191,16 @@ export function GroundView({ here, lostAt, head }: Props) {
         </div>
       ) : (
         <>
+          <SectionStrips
+            here={whole}
+            now={section?.id}
+            onOpen={(id) => {
+              setOpened(id);
+              setHeld(NOTHING);
+              setTrouble('');
+            }}
+          />
+          {section ? <SectionSentence here={whole} section={section} onOpen={setOpened} /> : null}
           <Palette
             choices={choices}
             ground={level.ground}
@@ -179,12 +211,15 @@ export function GroundView({ here, lostAt, head }: Props) {
             }}
             onAddKind={() => goto({ screen: 'kinds' })}
           />
-          {panel === 'size' ? <SizePanel here={here} onOutcome={take} onClose={() => setPanel(null)} /> : null}
+          {panel === 'size' ? (
+            <SizePanel here={here} whole={whole.level.ground} onOutcome={take} onClose={() => setPanel(null)} />
+          ) : null}
           {panel === 'scatter' ? (
             <ScatterPanel here={here} onOutcome={take} onClose={() => setPanel(null)} onSay={setTrouble} />
           ) : null}
-          {panel === 'copy' ? <CopyPanel here={here} onClose={() => setPanel(null)} /> : null}
+          {panel === 'copy' ? <CopyPanel here={whole} onClose={() => setPanel(null)} /> : null}
           <Stage
+            key={section?.id ?? 'opening'}
             prepared={prepared}
             here={here}
             hand={hand}
@@ -210,7 +245,7 @@ export function GroundView({ here, lostAt, head }: Props) {
             {said}
           </p>
           <DrawnBar
-            hidden={gaps.length === 0 ? NO_GAPS : NONE}
+            hidden={isRun ? ON_RUNS : gaps.length === 0 ? NO_GAPS : NONE}
             shown={shown}
             onToggle={(name) => {
               const next = new Set(shown);
@@ -234,6 +269,7 @@ export function GroundView({ here, lostAt, head }: Props) {
             />
           </div>
           <FactsOfGround here={here} reach={reach} gaps={gaps} />
+          <SectionTable here={whole} forecast={forecast} onOpen={setOpened} />
           {asksWays ? <FactsOfWays here={here} pacer={pacer} ways={ways} /> : null}
         </>
       )}
@@ -249,8 +285,8 @@ export function GroundView({ here, lostAt, head }: Props) {
           else take({ ground: cleared(level.ground), label: 'Clear the ground', held: [] });
         }}
       >
-        All walls inside and all pieces but the start go: {level.ground.pieces.length - 1} pieces. Undo brings them
-        back.
+        All walls inside and all pieces but the start go:{' '}
+        {level.ground.pieces.filter(({ piece }) => piece !== 'start').length} pieces. Undo brings them back.
       </Confirm>
     </div>
   );

@@ -76,7 +76,8 @@ interface OneProps extends Props {
 function One({ here, piece, onHand, onKinds }: OneProps) {
   const edit = useEdit();
   const { level, project } = here;
-  const path = at('levels', level.id, 'ground', 'pieces', piece.id);
+  const part = here.section === undefined ? [] : ['sections', here.section];
+  const path = at('levels', level.id, 'ground', ...part, 'pieces', piece.id);
   const name = nameOfPiece(here, piece);
   const set = (field: string, before: unknown, after: unknown, label: string): void =>
     edit({ label: `${label}, ${level.name}`, patch: setOptional(`${path}/${field}`, before, after) });

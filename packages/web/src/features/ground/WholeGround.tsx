@@ -2,6 +2,7 @@ import {
   asKind,
   growthRefused,
   grown,
+  grownRun,
   heightOf,
   mirrored,
   scattered,
@@ -11,7 +12,7 @@ import {
   widthOf,
 } from '@stadion/core/building';
 import { GROUND_KIND_NAMES, groundKindOf } from '@stadion/core/grounds';
-import { copyGround, lostByCopying, slotsNamed } from '@stadion/core/edits';
+import { copyGround, lostByCopying, sentencesNaming, slotsNamed } from '@stadion/core/edits';
 import { namesFor } from '@stadion/core/attempt';
 import type { Ground, Level } from '@stadion/core/model';
 import { useState } from 'react';
@@ -25,6 +26,8 @@ export type GroundPanel = 'size' | 'scatter' | 'copy' | 'text';
 
 interface Acts {
   here: LevelHere;
+  /** With all of its ground, also while a section of it is shown. */
+  whole: LevelHere;
   onOutcome: (outcome: Outcome) => void;
   onPanel: (panel: GroundPanel | null) => void;
   onSay: (words: string) => void;
@@ -40,8 +43,19 @@ const throwOf = (): number => Math.floor(Math.random() * 1e6);
 export const another = (ground: Ground): Ground => varied(mirrored(ground, 'leftRight'), throwOf());
 
 /** Everything that is done to a ground as a whole. */
-export function WholeGround({ here, onOutcome, onPanel, onSay, onClear, onVaryAsNew }: Acts) {
+export function WholeGround({ here, whole, onOutcome, onPanel, onSay, onClear, onVaryAsNew }: Acts) {
   const { ground } = here.level;
+  const moveOtherwise = (kind: Ground['kind']): void => {
+    const next = asKind(whole.level.ground, kind);
+    const stays = new Set(next.pieces.map(({ id }) => id));
+    const gone = new Set(whole.level.ground.pieces.flatMap(({ id }) => (stays.has(id) ? [] : [id])));
+    const naming = sentencesNaming(whole.level, gone, whole.names);
+    if (naming.length > 0)
+      return onSay(
+        `Nothing was changed. On a ground where the player ${groundKindOf(kind).label} what these rules name cannot stand: ${naming.join('; ')}. Change them first.`,
+      );
+    onOutcome({ ground, whole: next, label: `The player ${groundKindOf(kind).label}` });
+  };
   const make = (label: string, next: Ground): void => onOutcome({ ground: next, label });
   return (
     <Menu
@@ -81,7 +95,7 @@ export function WholeGround({ here, onOutcome, onPanel, onSay, onClear, onVaryAs
           label: `The player ${groundKindOf(kind).label}`,
           note: kind === ground.kind ? 'here' : '',
           disabled: kind === ground.kind,
-          onSelect: () => make(`The player ${groundKindOf(kind).label}`, asKind(ground, kind)),
+          onSelect: () => moveOtherwise(kind),
         })),
       ]}
     />
@@ -97,12 +111,12 @@ interface PanelProps {
 const SIDES = ['left', 'right', 'top', 'bottom'] as const;
 
 /** Rows and columns added or taken away at each side. */
-export function SizePanel({ here, onOutcome, onClose }: PanelProps) {
+export function SizePanel({ here, whole, onOutcome, onClose }: PanelProps & { whole: Ground }) {
   const { ground } = here.level;
   const [growth, setGrowth] = useState({ left: 0, right: 0, top: 0, bottom: 0 });
   const width = widthOf(ground) + growth.left + growth.right;
   const height = heightOf(ground) + growth.top + growth.bottom;
-  const refused = growthRefused(ground, growth);
+  const refused = growthRefused(ground, growth, here.section !== undefined);
   return (
     <section aria-label="Size of the ground" className="mb-2 border border-line bg-sheet p-3">
       <div className="say">
@@ -128,7 +142,11 @@ export function SizePanel({ here, onOutcome, onClose }: PanelProps) {
           look="main"
           disabled={refused !== undefined || SIDES.every((side) => growth[side] === 0)}
           onClick={() => {
-            onOutcome({ ground: grown(ground, growth), label: `Size ${width} × ${height}` });
+            onOutcome({
+              ground: grown(ground, growth),
+              ...('sections' in whole ? { whole: grownRun(whole, here.section, growth) } : {}),
+              label: `Size ${width} × ${height}`,
+            });
             onClose();
           }}
         >

@@ -76,6 +76,8 @@ export const piecesIn = (ground: Ground, box: Box): Piece[] =>
 /** What a gesture comes to: the ground after it, how it is called, and what is held then. */
 export interface Outcome {
   ground: Ground;
+  /** All of a run, where more of it has changed than what is shown. */
+  whole?: Ground;
   label: string;
   held?: Id[];
   /** Why it did not come to more. */

@@ -1,14 +1,17 @@
-import { SORTS, type AttemptState, type PreparedLevel, type StartFrom } from '@stadion/core/attempt';
+import { SORTS, type AttemptState, type PreparedLevel, type Recording, type StartFrom } from '@stadion/core/attempt';
+import { sectionsOf } from '@stadion/core/ground';
 import { groundKindOf, prepareLevel } from '@stadion/core/grounds';
 import type { EndingSide } from '@stadion/core/model';
 import { READINGS, resolveAmount, secondsToTicks, ticksToSeconds } from '@stadion/core/rules';
-import { happeningInWords, looksOf, sceneOfAttempt } from '@stadion/core/scene';
+import { happeningInWords, looksOf, sceneOfAttempt, seenStretch } from '@stadion/core/scene';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addressOf, useProject, useSelection } from '../../project/hooks.ts';
 import { useNavigate } from 'react-router';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts.ts';
 import { Button, formatNumber, paint, readPalette, type Palette } from '../../ui/index.ts';
+import { attemptOf, bestAttempts, keepAttempt, levelMark } from './bestAttempts.ts';
+import { BestAttempts } from './BestAttempts.tsx';
 import { CONTROL_KEYS } from './controlKeys.ts';
 import { End } from './End.tsx';
 import { JudgePanel } from './JudgePanel.tsx';
@@ -48,13 +51,26 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
     () => ({ won: afterEnd(here, level.ending.won), lost: afterEnd(here, level.ending.lost) }),
     [here, level.ending],
   );
-  const attempt = useAttempt(prepared, after, draw);
+  const mark = useMemo(() => levelMark(JSON.stringify(prepared)), [prepared]);
+  const [best, setBest] = useState(() => bestAttempts(projectId, level.id));
+  const keep = useCallback(
+    (ended: AttemptState, played: Recording) => {
+      // What was begun in the middle is no attempt at the level.
+      if (Object.keys(played.from).length > 0) return;
+      const kept = keepAttempt(projectId, level.id, attemptOf(ended, played, mark));
+      if (kept) setBest(kept);
+    },
+    [projectId, level.id, mark],
+  );
+  const attempt = useAttempt(prepared, after, draw, keep);
   const { state, before, between, recording, restart, paused, setPaused, stepOnce, lookAt, stepBack, lastTick } =
     attempt;
+  const { watch, watching } = attempt;
   const [from, setFrom] = useState<StartFrom>({});
   const [setting, setSetting] = useState(false);
 
-  const columns = level.ground.rows[0]?.length ?? 1;
+  // Of a ground that goes on as much is seen as ever, however much there is of it.
+  const columns = groundKindOf(prepared.kind).seen?.(0).width ?? level.ground.rows[0]?.length ?? 1;
   const rows = level.ground.rows.length;
   // Whole pixels per cell, so that walls have no seams.
   const scale = Math.max(4, Math.floor(Math.min(size.width / columns, size.height / rows)));
@@ -72,6 +88,7 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
       if (!context || !palette.current) return;
       context.setTransform(window.devicePixelRatio, 0, 0, window.devicePixelRatio, 0, 0);
       const scene = sceneOfAttempt(state.current, before.current, between.current, looks);
+      context.translate(-seenStretch(state.current, before.current, between.current).x * scale, 0);
       paint(context, scene, scale, palette.current);
     };
   }, [scale, state, before, between, looks]);
@@ -152,6 +169,12 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
             className="absolute top-1/2 left-1/2 -translate-x-1/2 -translate-y-1/2"
           />
           <Said here={here} state={now} />
+          {watching.current ? (
+            <p role="note" className="pop absolute top-2 right-2 px-3 py-1 text-[12.5px]">
+              Watched again, as it was played. <b>R</b> plays anew.
+            </p>
+          ) : null}
+          <OnlySection here={here} section={recording.current.from.onlyPart} />
           {now.phase === 'playing' || paused ? null : (
             <End
               here={here}
@@ -188,6 +211,7 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
           ) : null}
           <JudgePanel state={now} here={here} />
           <Happenings here={here} state={now} />
+          <BestAttempts here={here} best={best} level={mark} onWatch={watch} />
         </aside>
       </main>
       {paused ? (
@@ -201,6 +225,17 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
         />
       ) : null}
     </div>
+  );
+}
+
+/** Says that one section of a run is forced: it is how one looks at it, and nothing of the level. */
+function OnlySection({ here, section }: { here: LevelHere; section: number | undefined }) {
+  const name = section === undefined ? undefined : sectionsOf(here.level.ground)[section]?.name;
+  if (name === undefined) return null;
+  return (
+    <p role="note" className="pop absolute top-2 left-2 px-3 py-1 text-[12.5px]">
+      Only “{name}” comes, for this play alone. <b>B</b> changes it.
+    </p>
   );
 }
 
@@ -230,6 +265,9 @@ function Counters({ here, state }: { here: LevelHere; state: AttemptState }) {
     ...(hurts ? [['health', formatNumber(observed.health, 0)] as [string, string]] : []),
     ...(beatable > 0 ? [['beaten', `${observed.enemiesBeaten.at(-1) ?? 0} of ${beatable}`] as [string, string]] : []),
     ...(score === worth ? [] : [['score', formatNumber(score, 0)] as [string, string]]),
+    ...(sectionsOf(here.level.ground).length > 0
+      ? [['sections passed', String(observed.sectionsPassed)] as [string, string]]
+      : []),
     ['time left', Number.isFinite(left) ? `${left.toFixed(1)} s${clock.runs ? '' : ' (waits)'}` : 'no limit'],
   ];
   return (

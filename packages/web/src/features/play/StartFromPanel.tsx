@@ -1,9 +1,10 @@
 import { PIECES, startPlace, type PreparedLevel, type StartFrom } from '@stadion/core/attempt';
+import { sectionsOf } from '@stadion/core/ground';
 import { groundKindOf } from '@stadion/core/grounds';
 import type { Reading } from '@stadion/core/model';
 import { READINGS, readingInWords, resolveAmount } from '@stadion/core/rules';
 import type { LevelHere } from '../../project/levelHere.ts';
-import { Button, formatNumber, NumberChip } from '../../ui/index.ts';
+import { Button, ChoiceChip, formatNumber, NumberChip } from '../../ui/index.ts';
 
 interface Props {
   here: LevelHere;
@@ -24,6 +25,7 @@ export function StartFromPanel({ here, prepared, from, onChange, onStart, onRese
   const gathered = new Set(from.gathered ?? []);
   const given = here.level.ground.pieces.flatMap((piece) => PIECES[piece.piece].gives?.(piece) ?? []);
   const ofKind = (kind: string): number[] => given.flatMap((piece, index) => (piece.kind === kind ? [index] : []));
+  const sections = sectionsOf(here.level.ground);
   const latches = here.level.ground.pieces.filter((piece) => PIECES[piece.piece].subject === 'latch');
   const chip = (label: string, value: number, onCommit: (value: number) => void, most: number, unit = '') => (
     <NumberChip label={label} value={value} step={1} min={0} max={most} unit={unit} onCommit={onCommit} />
@@ -102,6 +104,23 @@ export function StartFromPanel({ here, prepared, from, onChange, onStart, onRese
           )}
         </div>
       ))}
+      {sections.length > 0 ? (
+        <div className={row}>
+          which section comes
+          <ChoiceChip
+            label="Which section comes"
+            value={String(from.onlyPart ?? -1)}
+            choices={[
+              { value: '-1', label: 'as they are drawn' },
+              ...sections.map(({ name }, index) => ({ value: String(index), label: `only ${name}` })),
+            ]}
+            onChoose={(value) => {
+              const { onlyPart: _onlyPart, ...rest } = from;
+              onChange(value === '-1' ? rest : { ...rest, onlyPart: Number(value) });
+            }}
+          />
+        </div>
+      ) : null}
       {latches.map((latch, index) => {
         const isOn = from.latches?.includes(index) === true;
         return (

@@ -2,6 +2,7 @@ import {
   coast,
   cutAt,
   emptyRecording,
+  inputAfter,
   FIRE,
   record,
   recordedTicks,
@@ -48,6 +49,10 @@ export interface PlayedAttempt {
   lookAt: (tick: number) => void;
   /** One tick back, while paused. */
   stepBack: () => void;
+  /** Shows a recorded attempt from its start to its end, as it was played. */
+  watch: (recording: Recording) => void;
+  /** Is a recorded attempt being shown? */
+  watching: RefObject<boolean>;
   /** The last tick played, also while an earlier one is looked at. */
   lastTick: () => number;
 }
@@ -87,6 +92,7 @@ export function useAttempt(
   level: PreparedLevel,
   after: Readonly<Record<'won' | 'lost', AfterEnd>>,
   draw: () => void,
+  onEnd: (state: AttemptState, recording: Recording) => void,
 ): PlayedAttempt {
   const [world] = useState(() => makeWorld(level));
   const [first] = useState(() => startAttemptFrom(world, 1, {}));
@@ -95,6 +101,7 @@ export function useAttempt(
   const before = useRef<Places>(placesOf(first));
   const between = useRef(0);
   const held = useHeldKeys();
+  const watching = useRef(false);
   const tries = useRef(1);
   const [told, setTold] = useState(0);
   const [paused, setPaused] = useState(false);
@@ -119,6 +126,7 @@ export function useAttempt(
   const restart = useCallback(
     (from: StartFrom = recording.current.from) => {
       tries.current++;
+      watching.current = false;
       // Another luck, but the same try at the level unless the designer says otherwise.
       recording.current = emptyRecording(tries.current, from);
       show(startAttemptFrom(world, tries.current, from));
@@ -134,16 +142,36 @@ export function useAttempt(
       coast(now, afterNow.current[now.phase]);
       return;
     }
+    if (watching.current) {
+      const input = inputAfter(recording.current, now.tick);
+      if (input !== undefined) {
+        step(now, input);
+        return;
+      }
+      watching.current = false;
+    }
     // Whoever plays on from an earlier tick drops what came after it.
     if (recordedTicks(recording.current) > now.tick) recording.current = cutAt(recording.current, now.tick);
     const shoots = held.current.has(SHOOT) ? FIRE : 0;
     const input = world.kind.inputOf(controlsOf(held.current)) + shoots;
     record(recording.current, input);
     step(now, input);
-  }, [held, world]);
+    if (now.phase !== 'playing') onEnd(now, recording.current);
+  }, [held, world, onEnd]);
+
+  const watch = useCallback(
+    (shown: Recording) => {
+      recording.current = { ...shown, runs: [...shown.runs] };
+      watching.current = true;
+      show(startAttemptFrom(world, shown.seed, shown.from));
+      setPaused(false);
+    },
+    [world, show],
+  );
 
   const lookAt = useCallback(
     (at: number) => {
+      watching.current = false;
       setPaused(true);
       show(replay(world, recording.current, at));
     },
@@ -190,5 +218,20 @@ export function useAttempt(
 
   const lastTick = useCallback(() => recordedTicks(recording.current), []);
 
-  return { state, before, between, recording, told, restart, paused, setPaused, stepOnce, lookAt, stepBack, lastTick };
+  return {
+    state,
+    before,
+    between,
+    recording,
+    told,
+    restart,
+    paused,
+    setPaused,
+    stepOnce,
+    lookAt,
+    stepBack,
+    watch,
+    watching,
+    lastTick,
+  };
 }

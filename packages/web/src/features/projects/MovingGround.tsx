@@ -1,8 +1,8 @@
-import { startAttempt, step, type AttemptState } from '@stadion/core/attempt';
+import { startAttempt, step, type AttemptState, type World } from '@stadion/core/attempt';
 import { makeWorld, prepareLevel } from '@stadion/core/grounds';
 import type { Project } from '@stadion/core/model';
 import { makePlayer, PERFECT, playerInput, type Player } from '@stadion/core/pacers';
-import { looksOf, placesOf, sceneOf, sceneOfAttempt } from '@stadion/core/scene';
+import { looksOf, placesOf, sceneOf, sceneOfAttempt, seenStretch } from '@stadion/core/scene';
 import { useEffect, useMemo, useState } from 'react';
 import { GroundPicture } from '../../ui/index.ts';
 
@@ -26,11 +26,25 @@ interface Props {
   label: string;
 }
 
+/** A level's ground as it is at the start, with what has been laid of one that goes on. */
+export function GroundAtStart({ project, position, label }: Props) {
+  const [marks, width, height] = useMemo(() => {
+    const state = startAttempt(makeWorld(prepareLevel(project, position)), 1);
+    const places = placesOf(state);
+    return [
+      sceneOfAttempt(state, places, 1, looksOf(project)),
+      seenStretch(state, places, 1).width,
+      state.world.grid.height,
+    ] as const;
+  }, [project, position]);
+  return <GroundPicture marks={marks} width={width} height={height} label={label} />;
+}
+
 /** A level's ground on which a player who makes no mistakes plays. It stays still for those who asked for less motion. */
 export function MovingGround({ project, position, label }: Props) {
   const world = useMemo(() => makeWorld(prepareLevel(project, position)), [project, position]);
   /** Another object at every picture, since the attempt itself is one that changes. */
-  const [moment, setMoment] = useState<{ state: AttemptState } | null>(null);
+  const [moment, setMoment] = useState<{ state: AttemptState; of: World } | null>(null);
   useEffect(() => {
     if (window.matchMedia('(prefers-reduced-motion: reduce)').matches) return;
     let seed = 0;
@@ -45,18 +59,25 @@ export function MovingGround({ project, position, label }: Props) {
       if (state.phase === 'playing' && state.tick < LONGEST) {
         for (let i = 0; i < TICKS_PER_PICTURE; i++) step(state, playerInput(player, state));
       } else if (--showing.pause <= 0) showing = begin();
-      setMoment({ state: showing.state });
+      setMoment({ state: showing.state, of: world });
     }, 1000 / PICTURES_PER_SECOND);
     return () => clearInterval(timer);
   }, [world]);
   const looks = looksOf(project);
-  const shown = moment?.state.world === world ? moment.state : null;
-  const { rows } = world.level.motion;
+  const shown = moment?.of === world ? moment.state : null;
+  const { kind, level } = world;
+  const { rows } = level.motion;
+  const places = shown && placesOf(shown);
+  const seen =
+    shown && places
+      ? seenStretch(shown, places, 1)
+      : { x: 0, width: Math.min(kind.seen?.(0).width ?? Number.POSITIVE_INFINITY, rows[0]?.length ?? 1) };
   return (
     <GroundPicture
       fills
-      marks={shown ? sceneOfAttempt(shown, placesOf(shown), 1, looks) : sceneOf(world.level, looks)}
-      width={rows[0]?.length ?? 1}
+      marks={shown && places ? sceneOfAttempt(shown, places, 1, looks) : sceneOf(level, looks)}
+      from={seen.x}
+      width={seen.width}
       height={rows.length}
       label={label}
     />

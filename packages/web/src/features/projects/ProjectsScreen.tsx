@@ -44,7 +44,7 @@ export function ProjectsScreen({ openTheOnly = false }: { openTheOnly?: boolean 
         <Mark />
         Stadion
       </header>
-      <main className="mx-auto max-w-4xl px-6 py-8">
+      <main className="mx-auto max-w-5xl px-6 py-8">
         <div className="flex items-end gap-3">
           <div className="grow">
             <h1>Projects</h1>

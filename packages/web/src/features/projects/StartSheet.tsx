@@ -1,11 +1,9 @@
 import { START_KITS, startGoals, startProject, type StartChoices, type StartMoves } from '@stadion/core/building';
-import { prepareLevel } from '@stadion/core/grounds';
-import { looksOf, sceneOf } from '@stadion/core/scene';
 import { RadioGroup } from 'radix-ui';
 import { useMemo, useState, type ReactNode } from 'react';
-import { Button, GroundPicture, NumberChip } from '../../ui/index.ts';
+import { Button, NumberChip } from '../../ui/index.ts';
 import type { CreateProject } from '@stadion/core/contract';
-import { MovingGround } from './MovingGround.tsx';
+import { GroundAtStart, MovingGround } from './MovingGround.tsx';
 
 /** A project from three answers, each given already; or the smaller beginnings. */
 export function StartSheet({ busy, onStart }: { busy: boolean; onStart: (wanted: CreateProject) => void }) {
@@ -38,7 +36,7 @@ export function StartSheet({ busy, onStart }: { busy: boolean; onStart: (wanted:
         <span className="pt-1 font-medium">What moves</span>
         <RadioGroup.Root
           aria-label="What moves"
-          className="grid grid-cols-4 gap-2"
+          className="grid grid-cols-5 gap-2"
           value={choices.moves}
           onValueChange={(moves: StartMoves) => setChoices({ ...choices, moves, goal: goalWith(moves, choices.goal) })}
         >
@@ -82,12 +80,7 @@ export function StartSheet({ busy, onStart }: { busy: boolean; onStart: (wanted:
         <div className="flex gap-3">
           {shown.map((position) => (
             <figure key={position} className="w-60">
-              <GroundPicture
-                marks={sceneOf(prepareLevel(project, position), looksOf(project))}
-                width={project.levels[`level-${position}`]?.ground.rows[0]?.length ?? 1}
-                height={project.levels[`level-${position}`]?.ground.rows.length ?? 1}
-                label={`The ground of level ${position}`}
-              />
+              <GroundAtStart project={project} position={position} label={`The ground of level ${position}`} />
               <figcaption className="text-[12px] text-ink-3">Level {position}</figcaption>
             </figure>
           ))}

@@ -2,7 +2,13 @@ import type { LiveAxis, Ramp } from '@stadion/core/model';
 import { rampValue, type Band, type RampContext, type RampSource } from '@stadion/core/ramps';
 
 /** How far a lane along a reading reaches where its ramp does not ask for more. */
-const USUAL_EXTENT: Readonly<Record<LiveAxis, number>> = { score: 500, collected: 20, timeElapsed: 60, distance: 100, sectionsPassed: 20 };
+const USUAL_EXTENT: Readonly<Record<LiveAxis, number>> = {
+  score: 500,
+  collected: 20,
+  timeElapsed: 60,
+  distance: 100,
+  sectionsPassed: 20,
+};
 
 const NICE = [1, 2, 5];
 

@@ -7,6 +7,8 @@ interface Props {
   /** Of the ground, units. */
   width: number;
   height: number;
+  /** Where the stretch that is shown begins, units; 0 when absent. */
+  from?: number;
   /** What the picture shows, for those who do not see it. */
   label: string;
   className?: string;
@@ -15,7 +17,7 @@ interface Props {
 }
 
 /** A ground and what stands on it, as large as its box allows. */
-export function GroundPicture({ marks, width, height, label, className = '', fills = false }: Props) {
+export function GroundPicture({ marks, width, height, from = 0, label, className = '', fills = false }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const element = canvas.current;
@@ -31,8 +33,14 @@ export function GroundPicture({ marks, width, height, label, className = '', fil
       const scale = Math.min(across / width, down / height);
       context.setTransform(1, 0, 0, 1, 0, 0);
       context.clearRect(0, 0, across, down);
+      context.save();
       context.translate((across - width * scale) / 2, (down - height * scale) / 2);
+      context.beginPath();
+      context.rect(0, 0, width * scale, height * scale);
+      context.clip();
+      context.translate(-from * scale, 0);
       paint(context, marks, scale, readPalette());
+      context.restore();
     };
     draw();
     const observer = new ResizeObserver(draw);
@@ -43,7 +51,7 @@ export function GroundPicture({ marks, width, height, label, className = '', fil
       observer.disconnect();
       theme.removeEventListener('change', draw);
     };
-  }, [marks, width, height]);
+  }, [marks, width, height, from]);
   return (
     <canvas
       ref={canvas}

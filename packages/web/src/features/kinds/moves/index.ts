@@ -3,6 +3,7 @@ import type { LevelHere } from '../../../project/levelHere.ts';
 import { CrossMoves } from './CrossMoves.tsx';
 import { LeapMoves } from './LeapMoves.tsx';
 import { LiftMoves } from './LiftMoves.tsx';
+import { RunMoves } from './RunMoves.tsx';
 
 export { RoamMoves } from './RoamMoves.tsx';
 
@@ -10,5 +11,6 @@ export { RoamMoves } from './RoamMoves.tsx';
 export const MOVES: Readonly<Record<string, (props: { here: LevelHere }) => ReactNode>> = {
   cross: CrossMoves,
   leap: LeapMoves,
+  run: RunMoves,
   lift: LiftMoves,
 };
