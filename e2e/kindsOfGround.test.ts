@@ -105,6 +105,86 @@ describe('floors, ledges and pits', () => {
   });
 });
 
+describe('sections that are run through', () => {
+  const run = (p: Project) => {
+    const { ground } = p.levels['level-3']!;
+    if (ground.kind !== 'run') throw new Error(`The ground is ${ground.kind}.`);
+    return ground;
+  };
+  const sectionNamed = (p: Project, name: string) => run(p).sections.find((section) => section.name === name);
+
+  it('start as a whole sequence that forecasts, with a score that sections and tokens make', async () => {
+    await start(/is carried forward/, /come to a score/);
+    const project = await document();
+    expect(project.score.map(({ reading }) => reading.reading)).toEqual(['worth', 'sectionsPassed']);
+    expect(run(project).sections).toHaveLength(12);
+  });
+
+  it('stand beside each other in pools, with what holds at each bound', async () => {
+    await open('level/slot-3?view=ground');
+    await at.page.seeText('(2: Warm-up, 3: Pace, 4: Pace)');
+    await at.page.typeInto('Where Pace begins', '4');
+    await saved('a bound', (p) => p.liveTiers?.sectionsPassed?.[1]?.from === 4);
+    await at.page.seeText('(3: Warm-up, 4: Pace, 5: Pace)');
+    await at.page.clickName('button', 'What tiers go by');
+    await at.page.clickName('menuitem', 'units gone');
+    await saved('by the way gone', (p) => run(p).drawnBy === 'distance');
+    await at.page.chord('z', Key.CONTROL);
+    await saved('by sections again', (p) => run(p).drawnBy === 'sectionsPassed');
+  });
+
+  it('are made, drawn, named, weighed, tried alone and removed', async () => {
+    await at.page.clickName('button', '+ section');
+    await saved('one more', (p) => run(p).sections.length === 13);
+    await at.page.clickName('button', 'Wall');
+    await groundPointer(at, [24, 10]).click(12, 7);
+    await saved('a step', (p) => sectionNamed(p, 'Section')?.rows[7]?.[12] === '#');
+    await at.page.clickName('button', /^Thorn \d/);
+    await groundPointer(at, [24, 10]).click(5, 7);
+    await saved('a thorn', (p) => sectionNamed(p, 'Section')?.pieces[0]?.piece === 'hazard');
+    await at.page.typeInto('Weight of Section', '3');
+    await at.page.typeInto('Tier of Section', '2');
+    await saved('heavier, later', (p) => {
+      const section = sectionNamed(p, 'Section');
+      return section?.weight === 3 && section.tier === 2;
+    });
+    await at.page.clickName('button', 'try this section alone');
+    await at.page.seeText(/alone, \d+ % of Steady pass it/);
+    await at.page.clickName('button', 'Name of Section');
+    await at.page.typeOver('Thorn and step');
+    await at.page.keys(Key.ENTER);
+    await saved('named', (p) => sectionNamed(p, 'Thorn and step') !== undefined);
+    await at.page.clickName('button', 'duplicate');
+    await saved('twice', (p) => sectionNamed(p, 'Thorn and step 2')?.pieces.length === 1);
+    await at.page.clickName('button', 'remove');
+    await saved('once', (p) => sectionNamed(p, 'Thorn and step 2') === undefined);
+    expect(run(await document()).rows.length).toBe(10);
+  });
+
+  it('are ranked by how often they end attempts', async () => {
+    await at.page.seeText('Sections by how often they end attempts');
+    await at.page.clickName('button', /^Walker$/);
+    await at.page.find('button[aria-pressed=true][title^="Walker: weight"]');
+    await at.page.seeText('sections passed');
+  });
+
+  it('are run by keys; one can be forced, and the best attempts are watched again', async () => {
+    await play(3);
+    await at.page.waitFor('it runs by itself', async () => (await readPlay(at)).x > 4);
+    const { y } = await readPlay(at);
+    await holdKey(at, Key.ARROW_UP, 'it jumps', async () => (await readPlay(at)).y < y - 0.8);
+    await at.page.seeText('Your best attempts');
+    await at.page.waitFor('the end', async () => (await readPlay(at)).phase === 'lost');
+    await at.page.clickName('button', 'watch');
+    await at.page.seeText('Watched again, as it was played.');
+    await at.page.keys('r', 'b');
+    await at.page.clickName('button', 'Which section comes');
+    await at.page.clickName('menuitem', 'only Flat stretch');
+    await at.page.clickName('button', 'Start from this');
+    await at.page.seeText('Only “Flat stretch” comes, for this play alone.');
+  });
+});
+
 describe('a height that is risen to', () => {
   it('starts as a whole sequence that forecasts', async () => {
     await start(/rises while held/, /come so high/);

@@ -124,8 +124,8 @@ describe('what uses a parameter', () => {
 
 describe('what moves a level', () => {
   it('is ranked with intervals, and leads to the lane', async () => {
-    await at.open('ramps/slot-18?lane=clock');
-    await at.page.clickName('button', 'What moves level 18');
+    await at.open('ramps/slot-20?lane=clock');
+    await at.page.clickName('button', 'What moves level 20');
     await at.page.find('table[aria-label="What moves the clear rate"]');
     await at.page.waitFor('hornet speed, surely harder', async () =>
       /Hornet speed \+[\d.]+ units\/s\s*picture?.*−[\d.]+ ± [\d.]+|Hornet speed \+[\d.]+ units\/s\s+−[\d.]+ ± [\d.]+/.test(
@@ -137,7 +137,7 @@ describe('what moves a level', () => {
   });
 
   it('stands beside the level as well', async () => {
-    await at.open('level/slot-18');
+    await at.open('level/slot-20');
     await at.page.clickName('button', /^What moves it/);
     await at.page.find('aside[aria-label=Forecast] table[aria-label="What moves the clear rate"]');
   });

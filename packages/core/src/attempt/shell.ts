@@ -214,6 +214,8 @@ export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknow
   actions: readonly Action[];
   /** Characters that its rows may hold. */
   cells: string;
+  /** What of the motion bears on gaps; all of it when absent. */
+  gapsGoBy?(motion: Motion): unknown;
   /** Gaps that are jumped, with what they forgive. */
   gaps?(world: World): Gap[];
   /** Ways that a body makes from a cell, to be drawn: each as x, y, x, y … in units. None from where nobody can stand. */

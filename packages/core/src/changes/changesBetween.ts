@@ -45,7 +45,7 @@ function withoutNumbers(value: unknown): unknown {
     return value.map((item: unknown) => {
       if (item === null || typeof item !== 'object') return item;
       const { order: _order, ...rest } = item as { order?: number };
-      return rest;
+      return withoutNumbers(rest);
     });
   if (value === null || typeof value !== 'object') return value;
   return Object.fromEntries(Object.entries(value).map(([name, part]) => [name, withoutNumbers(part)]));

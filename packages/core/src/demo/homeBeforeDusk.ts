@@ -10,8 +10,9 @@ import {
   type Parameter,
   type Project,
 } from '../model/index.ts';
-import { USUAL_LEAP, USUAL_LIFT } from '../grounds/index.ts';
+import { USUAL_LEAP, USUAL_LIFT, USUAL_RUN } from '../grounds/index.ts';
 import { drawGround } from './ground.ts';
+import { longHedge } from './hedge.ts';
 import { LAYOUTS } from './layouts.ts';
 import { plainClock, plainEnding, plainRules, plainStars, SKETCHES, type Sketch } from './levels.ts';
 import { standingRules } from './rules.ts';
@@ -23,7 +24,10 @@ function level(sketch: Sketch): Level {
     name,
     brief,
     ...(note === undefined ? {} : { note }),
-    ground: drawGround(LAYOUTS[layout], turn, sketch.kind, sketch.lanes),
+    ground:
+      sketch.hedge === undefined
+        ? drawGround(LAYOUTS[layout], turn, sketch.kind, sketch.lanes)
+        : longHedge(sketch.hedge),
     rules: rules ?? plainRules(),
     standingRulesOff: standingRulesOff ?? [],
     clock: { ...plainClock(), ...clock },
@@ -119,6 +123,7 @@ export function homeBeforeDusk(): Project {
         roam: { speed: literal(4.6), acceleration: literal(26) },
         cross: { stepSeconds: literal(0.15), restSeconds: literal(0.05) },
         leap: { ...USUAL_LEAP, jumpHeight: literal(4) },
+        run: { ...USUAL_RUN, speed: { from: 'parameter', parameter: 'hornetSpeed', times: 1.5, plus: 2.6 } },
         lift: USUAL_LIFT,
       },
       radius: 0.3,
@@ -137,6 +142,7 @@ export function homeBeforeDusk(): Project {
     score: [
       { id: 'nectar', reading: { reading: 'worth', of: 'any' }, times: literal(1) },
       { id: 'quick', reading: { reading: 'timeLeft' }, times: literal(2) },
+      { id: 'stretches', reading: { reading: 'sectionsPassed' }, times: literal(10) },
     ],
     tallies: [{ id: 'stings', name: 'Stings', start: 0 }],
     standing: standingRules(),
@@ -223,6 +229,14 @@ export function homeBeforeDusk(): Project {
       { id: 'afternoon', name: 'Afternoon', from: 13 },
       { id: 'dusk', name: 'Dusk', from: 19 },
     ],
+    liveTiers: {
+      sectionsPassed: [
+        { id: 'trimmed', name: 'Trimmed', from: 0 },
+        { id: 'grown', name: 'Grown', from: 3 },
+        { id: 'wild', name: 'Wild', from: 6 },
+        { id: 'broken', name: 'Broken', from: 9 },
+      ],
+    },
     levels: Object.fromEntries(levels.map((entry) => [entry.id, structuredCloneOf(entry)])),
     slots: SKETCHES.map((sketch, index) => ({
       id: `slot-${index + 1}`,

@@ -39,6 +39,8 @@ export interface Sketch {
   /** How the bee moves there; free in the plane when absent. */
   kind?: Ground['kind'];
   lanes?: readonly LaneSketch[];
+  /** So many tiers of the long hedge in place of the layout. */
+  hedge?: number;
   wanted: number;
   rules?: Rule[];
   standingRulesOff?: string[];
@@ -65,6 +67,12 @@ const costsALife = (id: string, when: Condition): Rule =>
   eachTime(id, when, { effect: 'loseLife', lives: literal(1), back: 'checkpoint', resets: [] });
 const inTheWater = costsALife('in-the-water', on('wet', { reading: 'offGround' }));
 const underTheMower = costsALife('under-the-mower', on('touches-mower', { reading: 'touching', kind: 'mower' }));
+const stretches = (many: number, id = 'stretches'): Condition =>
+  compare(id, { reading: 'sectionsPassed' }, 'atLeast', many);
+const offTheHedge: readonly Rule[] = [
+  lost('fell', 'Fell off the hedge', on('falls', { reading: 'offGround' })),
+  lost('stopped', 'Ran into the hedge', on('is-stopped', { reading: 'blocked' })),
+];
 const shows = (text: string, seconds = 3) => ({ effect: 'message' as const, text, seconds: literal(seconds) });
 
 /** In the order of the sequence. Three hold an honest mistake, one of each class that Stadion finds. */
@@ -146,12 +154,14 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Midday Meadow',
-    brief: 'The clock runs from the start: be quick.',
+    brief: 'Along the top of the long hedge on foot, six stretches before the heat.',
     layout: 'strip',
     turn: 'as drawn',
+    hedge: 2,
     wanted: 0.9,
+    rules: [won(stretches(6)), ...offTheHedge],
     clock: { starts: 'load', parSeconds: literal(24) },
-    stars: ladder('timeElapsed', [null, 28, 20], 'atMost'),
+    stars: ladder('collected', [null, 28, 34]),
   },
   {
     name: 'Four Lavenders',
@@ -271,21 +281,19 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Tea in the Orchard',
-    brief: 'A breather: the hive is near, and every drop counts.',
+    brief: 'A breather on the hedge: nectar and stretches count together.',
     note: 'A breather after The Greedy Bee: nobody should need a second try here.',
     layout: 'court',
     turn: 'as drawn',
+    hedge: 3,
     wanted: 0.86,
     rules: [
-      usual,
-      once(
-        'half-way',
-        nectarAtLeast(shareOfNectar(0.3), 'a-third'),
-        { effect: 'score', add: literal(20) },
-        shows('Tea time!', 2),
-      ),
+      won(compare('enough-score', { reading: 'score' }, 'atLeast', 260)),
+      ...offTheHedge,
+      once('half-way', stretches(4, 'four-stretches'), { effect: 'score', add: literal(20) }, shows('Tea time!', 2)),
     ],
-    stars: ladder('score', [null, 120, 150]),
+    clock: { limitSeconds: null, warnAtSeconds: null },
+    stars: ladder('collected', [null, 30, 36]),
   },
   {
     name: 'Last Light on the Ponds',
@@ -318,10 +326,13 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Hedge by Dusk',
-    brief: 'Three ways to shine.',
+    brief: 'The whole hedge, to its broken end. Three ways to shine.',
     layout: 'hedge',
     turn: 'upside down',
+    hedge: 4,
     wanted: 0.7,
+    rules: [won(stretches(12)), ...offTheHedge],
+    clock: { limitSeconds: literal(60) },
     stars: {
       is: 'conditions',
       conditions: [

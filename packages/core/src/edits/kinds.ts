@@ -261,7 +261,9 @@ function withoutKind(level: Level, role: KindRole, id: Id, singly: boolean): Pat
   } as Ground);
   return [
     replaceAt(at(...path, 'pieces'), pieces),
-    ...('sections' in rest ? [replaceAt(at(...path, 'sections'), rest.sections)] : []),
+    ...('sections' in rest && sectionsOf(ground).some((section) => !section.pieces.every(stays))
+      ? [replaceAt(at(...path, 'sections'), rest.sections)]
+      : []),
   ];
 }
 

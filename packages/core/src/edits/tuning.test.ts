@@ -139,7 +139,7 @@ describe('tiers', () => {
     const live = after(project, addTier(project, 'score', 100));
     expect(live.liveTiers?.score?.map(({ from }) => from)).toEqual([0, 100]);
     const more = after(live, addTier(live, 'distance', 30));
-    expect(Object.keys(more.liveTiers ?? {})).toEqual(['score', 'distance']);
+    expect(Object.keys(more.liveTiers ?? {})).toEqual(['sectionsPassed', 'score', 'distance']);
     expect(addTier(live, 'score', 100)).toBeUndefined();
     expect(tierLimits(live, 'score', live.liveTiers!.score![1]!.id).min).toBe(1);
   });

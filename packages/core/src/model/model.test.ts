@@ -264,13 +264,14 @@ describe('uses of a parameter', () => {
   it('are found in kinds and levels, with their place', () => {
     const uses = usesOfParameter(homeBeforeDusk(), 'hornetSpeed');
     expect(uses.map((use) => use.path.slice(0, 3).join('/'))).toEqual([
+      'player/moves/run',
       'kinds/enemies/hornet',
       'kinds/enemies/wasp',
       'levels/long-shadows/rules',
       ...Array.from({ length: 4 }, () => 'levels/last-light-on-the-ponds/ground'),
       ...Array.from({ length: 7 }, () => 'levels/the-mown-rows/ground'),
     ]);
-    expect(usesOfParameter(homeBeforeDusk(), 'clock')).toHaveLength(21);
+    expect(usesOfParameter(homeBeforeDusk(), 'clock')).toHaveLength(19);
     expect(usesOfParameter(homeBeforeDusk(), 'nectarNeeded').every((use) => use.levelId !== undefined)).toBe(true);
     expect(usesOfParameter(homeBeforeDusk(), 'nothing')).toEqual([]);
   });

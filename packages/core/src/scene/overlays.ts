@@ -259,15 +259,15 @@ export const TOO_TIGHT_SECONDS = 0.05;
 
 const NO_GAPS: Gap[] = [];
 const knownGaps = new Map<string, Gap[]>();
-const MOST_GROUNDS_KEPT = 600;
+const MOST_GROUNDS_KEPT = 1000;
 
 /** What the gaps of a level forgive; none on kinds of ground without. */
 export function gapsOf(level: PreparedLevel): Gap[] {
-  const { gaps } = groundKindOf(level.kind);
+  const { gaps, gapsGoBy } = groundKindOf(level.kind);
   if (!gaps) return NO_GAPS;
   const { rows, body, player, pieces } = level.motion;
   // What bears on it, and nothing else: levels that differ otherwise share what was worked out.
-  const key = JSON.stringify([rows, body, player.radius, pieces.gate, pieces.hazard]);
+  const key = JSON.stringify([rows, gapsGoBy?.(body) ?? body, player.radius, pieces.gate, pieces.hazard]);
   const known = knownGaps.get(key);
   if (known) return known;
   const found = gaps(makeWorld(level));

@@ -71,7 +71,7 @@ describe('the pacers', () => {
       const project = homeBeforeDusk();
       project.kinds.enemies[0]!.speed = literal(speed);
       const tally = emptyTally();
-      playBatch(readyGame(prepareLevel(project, 21)), steady, 0, 120, tally);
+      playBatch(readyGame(prepareLevel(project, 13)), steady, 0, 120, tally);
       return tally.cleared;
     };
     expect(rate(3.6)).toBeLessThan(rate(2) - 10);

@@ -11,9 +11,15 @@ type Running = Pick<GroundKind<RunMotion, RunOwn>, 'start' | 'moveBody'> & {
 const NOBODY = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
 /** Presses are tried from so many ticks before one would be hurt. */
 const EARLIEST = 60;
-/** How long jump and slide are held. Ticks. */
-const JUMPS = [30, 12, 6] as const;
-const SLIDES = [14, 30, 54] as const;
+/** What is tried, and how long it is held. Ticks. */
+const HOLDS = [
+  ['jump', 30],
+  ['jump', 8],
+  ['slide', 20],
+  ['slide', 54],
+] as const;
+/** Presses are tried so far apart at first; where some clear it, to the tick. */
+const COARSE = 3;
 /** Nothing is followed for longer. Ticks. */
 const LONGEST = 1200;
 /** One who is behind an obstacle has come so far beyond where it ends. Units. */
@@ -40,6 +46,23 @@ function footing(view: View, column: number): number {
 
 const isIn = ({ body }: Runner, { x, y, width, height }: Area): boolean =>
   body.x >= x && body.x <= x + width && body.y + body.half >= y && body.y - body.half <= y + height;
+
+/** The most presses in a row that clear something, of so many. */
+function widest(many: number, clears: (at: number) => boolean): number {
+  let most = 0;
+  let first = -1;
+  for (let at = 0; at < many + COARSE; at += COARSE) {
+    const does = at < many && clears(at);
+    if (does && first < 0) first = at;
+    if (does || first < 0) continue;
+    let [low, high] = [first, at - COARSE];
+    while (low > 0 && low > first - COARSE && clears(low - 1)) low--;
+    while (high + 1 < Math.min(many, at) && clears(high + 1)) high++;
+    most = Math.max(most, high - low + 1);
+    first = -1;
+  }
+  return most;
+}
 
 /** What stands in the way of one who runs, with what each forgives: pits, walls, beams, and what hurts. */
 export function obstaclesOn(kind: Running, world: World): Gap[] {
@@ -115,15 +138,12 @@ export function obstaclesOn(kind: Running, world: World): Gap[] {
       while (from < grid.width && footing(view, from) >= 0) from++;
     }
     const end = endOf(from);
+    const beyond = Math.min(end + BEYOND, grid.width - radius - 1);
     let most = 0;
-    for (const [does, ticks] of [...JUMPS.map((held) => [jump, held]), ...SLIDES.map((held) => [slide, held])]) {
-      let inARow = 0;
-      for (const one of past) {
-        inARow = comesBy(one, does as number, ticks as number, Math.min(end + BEYOND, grid.width - radius - 1))
-          ? inARow + 1
-          : 0;
-        most = Math.max(most, inARow);
-      }
+    for (const [does, ticks] of HOLDS) {
+      const clears = (at: number): boolean =>
+        past[at] !== undefined && comesBy(past[at], does === 'jump' ? jump : slide, ticks, beyond);
+      most = Math.max(most, widest(past.length, clears));
     }
     const floor = Math.min(grid.height, Math.round(y + half + radius));
     found.push({

@@ -195,6 +195,16 @@ export const run: GroundKind<RunMotion, RunOwn> = {
   seen: (x) => ({ x: Math.max(0, x - SEEN_BEHIND), width: SEEN }),
   cells: '#.',
   label: 'is carried forward',
+  gapsGoBy: ({ speed, tall, gravity, jumpHeight, shortHop, edgeGraceSeconds, pressEarlySeconds, jumpsInAir }) => [
+    speed,
+    tall,
+    gravity,
+    jumpHeight,
+    shortHop,
+    edgeGraceSeconds,
+    pressEarlySeconds,
+    jumpsInAir,
+  ],
   gaps: (world) => obstaclesOn({ ...run, inputs: INPUTS }, world),
   waysFrom: (world, column, row) => runnersFrom({ ...run, inputs: INPUTS }, world, column, row),
   parts: (level) =>

@@ -44,6 +44,8 @@ const SEEN_ENOUGH = 48;
 /** Presses are tried at every so many ticks, up to so late. */
 const PRESS_STEP = 3;
 const LATEST_PRESS = 42;
+/** A plan is made once what hurts is so near. Ticks. */
+const DUE_TICKS = 50;
 /** Of plans that are hurt in the end, those that last as long as the best but so much are as good. Ticks. */
 const AS_LONG = 4;
 /** A piece more is worth so many ticks of a wider window. */
@@ -105,6 +107,8 @@ interface Window {
   hold: number;
   press: number;
   worth: number;
+  /** Does it go on beyond the last press that was tried, and begin late enough to look again? */
+  canWait: boolean;
 }
 
 /** The windows among the presses tried. @param enough ticks that a press has to last */
@@ -120,7 +124,8 @@ function windows(enough: number): Window[] {
         const middle = Math.floor((first + press - 1) / 2);
         // A window wider than a second is no safer than one of half of that.
         const width = Math.min(12, press - first);
-        found.push({ hold, press: middle, worth: width + PIECE * (gathers[hold * PRESSES + middle] as number) });
+        const canWait = press === PRESSES && first * PRESS_STEP >= WAITS_FROM;
+        found.push({ hold, press: middle, canWait, worth: width + PIECE * (gathers[hold * PRESSES + middle] as number) });
         first = -1;
       }
       if (first < 0 && fits) first = press;
@@ -128,6 +133,9 @@ function windows(enough: number): Window[] {
   }
   return found.toSorted((one, other) => other.worth - one.worth);
 }
+
+/** A window that begins so late can be looked at again at the next decision. Ticks. */
+const WAITS_FROM = 2 * TICKS_BETWEEN_DECISIONS;
 
 /** So many windows are looked at for what comes after them. */
 const MOST_LOOKED_ON = 8;
@@ -146,6 +154,8 @@ function makePlan(
   const found = windows(longest >= horizon ? horizon : longest - AS_LONG).filter(
     ({ hold, press }) => (gathers[hold * PRESSES + press] as number) >= atLeast,
   );
+  // Not all of it is seen yet: its middle will be.
+  if (found[0]?.canWait) return false;
   for (const { hold, press } of found.slice(0, MOST_LOOKED_ON)) {
     setPlan(chosen, hold, press, now);
     if (canGoOn(state, chosen, from, THENS, THEN_TICKS)) return true;
@@ -182,7 +192,9 @@ export function chooseInput(player: Player, state: AttemptState, memory: RunMemo
   memory.safeUntil = goes < horizon ? -1 : now + goes;
   const pressed = !isOver && now > really.from;
   if (isNew) memory.lookedAt = piece;
-  if (goes < horizon || (isNew && gets === 0)) {
+  // What is far off can wait: from nearer all presses that clear it are seen.
+  const isDue = goes < (isOver ? Math.min(horizon, DUE_TICKS) : horizon);
+  if (isDue || (isNew && gets === 0 && goes >= horizon)) {
     const alone = isOver ? goes : imagine(state, NOTHING, from, horizon, clearance).lasts;
     const wants = goes >= horizon;
     // What is under way is changed only for something that lasts longer.

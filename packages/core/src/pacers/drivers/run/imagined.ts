@@ -22,8 +22,68 @@ import { inputAt, type Plan } from './plan.ts';
 
 const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
 const own = {} as RunOwn;
-const kept = { ...body };
-const keptOwn = {} as RunOwn;
+
+/** What of a body changes while it runs; the rest stays as it is for a whole decision. */
+interface Moving {
+  x: number;
+  y: number;
+  vx: number;
+  vy: number;
+  half: number;
+  halfTall: number;
+  airTicks: number;
+  pressTicks: number;
+  jumpsLeft: number;
+  onFloor: boolean;
+  held: boolean;
+  rising: boolean;
+  fell: boolean;
+  low: boolean;
+  blocked: boolean;
+}
+
+const atRest = (): Moving => ({
+  ...{ x: 0, y: 0, vx: 0, vy: 0, half: 0, halfTall: 0, airTicks: 0, pressTicks: 0, jumpsLeft: 0 },
+  ...{ onFloor: false, held: false, rising: false, fell: false, low: false, blocked: false },
+});
+
+function keep(moving: Moving): void {
+  moving.x = body.x;
+  moving.y = body.y;
+  moving.vx = body.vx;
+  moving.vy = body.vy;
+  moving.half = body.half;
+  moving.halfTall = own.halfTall;
+  moving.airTicks = own.airTicks;
+  moving.pressTicks = own.pressTicks;
+  moving.jumpsLeft = own.jumpsLeft;
+  moving.onFloor = own.onFloor;
+  moving.held = own.held;
+  moving.rising = own.rising;
+  moving.fell = own.fell;
+  moving.low = own.low;
+  moving.blocked = own.blocked;
+}
+
+function bringBack(moving: Moving): void {
+  body.x = moving.x;
+  body.y = moving.y;
+  body.vx = moving.vx;
+  body.vy = moving.vy;
+  body.half = moving.half;
+  own.halfTall = moving.halfTall;
+  own.airTicks = moving.airTicks;
+  own.pressTicks = moving.pressTicks;
+  own.jumpsLeft = moving.jumpsLeft;
+  own.onFloor = moving.onFloor;
+  own.held = moving.held;
+  own.rising = moving.rising;
+  own.fell = moving.fell;
+  own.low = moving.low;
+  own.blocked = moving.blocked;
+}
+
+const kept = atRest();
 
 /** What may be met, and what may be gathered. */
 const enemies: Enemy[] = [];
@@ -39,8 +99,7 @@ const isNear = (x: number): boolean => x > body.x - NEAR_BEHIND && x < body.x + 
 /** Begins a decision: everything is imagined from the tick at which it takes effect. @param needs pieces of which kinds are wanted */
 export function lookFrom(player: Player, state: AttemptState, needs: Needs): void {
   imagineUntilActing(player, state, body, own);
-  Object.assign(kept, body);
-  Object.assign(keptOwn, own);
+  keep(kept);
   enemies.length = 0;
   for (const enemy of enemiesOf(state).all) if (enemy.active && isNear(enemy.x)) enemies.push(enemy);
   hazards.length = 0;
@@ -59,7 +118,7 @@ export function lookFrom(player: Player, state: AttemptState, needs: Needs): voi
 export const anythingMoves = (): boolean => enemies.length > 0;
 
 /** Does the player stand on something, or slide, where its act begins? */
-export const standsAtStart = (): boolean => keptOwn.onFloor;
+export const standsAtStart = (): boolean => kept.onFloor;
 
 /** Does the imagined body meet what hurts, so many ticks from now? @param clearance what it keeps from it, units */
 function isHurt(ticks: number, clearance: number): boolean {
@@ -104,7 +163,7 @@ const IN_REACH_SECONDS = 0.8;
 export function nearestPiece(): number {
   let nearest = Number.POSITIVE_INFINITY;
   for (const { x } of pieces) if (x > kept.x && x < nearest) nearest = x;
-  return nearest <= kept.x + keptOwn.speed * IN_REACH_SECONDS ? nearest : -1;
+  return nearest <= kept.x + own.speed * IN_REACH_SECONDS ? nearest : -1;
 }
 
 /** How a plan goes. */
@@ -126,8 +185,7 @@ export const outcome: Outcome = { lasts: 0, gathers: 0, done: 0 };
  * @param from ticks from now until the act
  */
 export function imagine(state: AttemptState, plan: Plan, from: number, horizon: number, clearance: number): Outcome {
-  Object.assign(body, kept);
-  Object.assign(own, keptOwn);
+  bringBack(kept);
   gatheredBefore = 0;
   gathered.fill(false);
   for (let i = gathered.length; i < pieces.length; i++) gathered.push(false);
@@ -135,16 +193,15 @@ export function imagine(state: AttemptState, plan: Plan, from: number, horizon: 
 }
 
 /** The body that just runs on until a press: presses that come later begin where it has come to. */
-const running = { ...body };
-const runningOwn = {} as RunOwn;
+const running = atRest();
 const gatheredRunning: boolean[] = [];
 let gatheredBefore = 0;
 let ranTicks = 0;
 
 /** Begins presses that come one after the other. */
 export function beginPresses(): void {
-  Object.assign(running, kept);
-  Object.assign(runningOwn, keptOwn);
+  bringBack(kept);
+  keep(running);
   gatheredRunning.length = 0;
   for (let i = 0; i < pieces.length; i++) gatheredRunning.push(false);
   ranTicks = 0;
@@ -160,15 +217,13 @@ export function runOnTo(state: AttemptState, from: number, ticks: number, cleara
     if (isHurt(from + ranTicks + 1, clearance)) return false;
     if (pieces.length > 0) ranGathers += gather(state);
   }
-  Object.assign(running, body);
-  Object.assign(runningOwn, own);
+  keep(running);
   for (let i = 0; i < pieces.length; i++) gatheredRunning[i] = gathered[i] as boolean;
   return true;
 }
 
 function toRunning(): void {
-  Object.assign(body, running);
-  Object.assign(own, runningOwn);
+  bringBack(running);
   for (let i = 0; i < pieces.length; i++) gathered[i] = gatheredRunning[i] as boolean;
 }
 
@@ -214,22 +269,18 @@ function goOn(
   return outcome;
 }
 
-const after = { ...body };
-const afterOwn = {} as RunOwn;
+const after = atRest();
 
 /** Can one who has done a plan go on for a while by one thing more? @param thens what may come next, ticks counted from when it stands again */
 export function canGoOn(state: AttemptState, plan: Plan, from: number, thens: readonly Plan[], ticks: number): boolean {
-  Object.assign(body, kept);
-  Object.assign(own, keptOwn);
+  bringBack(kept);
   goOn(state, plan, from, 0, plan.until - state.tick - from + 90, 0, true);
   const { done } = outcome;
   if (done === Number.POSITIVE_INFINITY) return false;
-  Object.assign(after, body);
-  Object.assign(afterOwn, own);
+  keep(after);
   const now = state.tick + from + done + 1;
   for (const then of thens) {
-    Object.assign(body, after);
-    Object.assign(own, afterOwn);
+    bringBack(after);
     own.held = false;
     next.does = then.does;
     next.from = now + then.from;

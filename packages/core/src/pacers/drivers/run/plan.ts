@@ -12,10 +12,8 @@ export const NOTHING: Readonly<Plan> = { does: RUN_ON, from: 0, until: 0 };
 /** For how long jump or slide is held. Ticks. */
 export const HOLDS: readonly (readonly [does: Plan['does'], ticks: number])[] = [
   [JUMP, 30],
-  [JUMP, 12],
-  [JUMP, 6],
-  [SLIDE, 14],
-  [SLIDE, 30],
+  [JUMP, 8],
+  [SLIDE, 20],
   [SLIDE, 54],
 ];
 
