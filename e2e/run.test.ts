@@ -88,9 +88,9 @@ describe('the sequence screen', () => {
     await at.page.clickName('button', '+ part');
     await at.page.find('[role=combobox]');
     await at.page.keys('beaten', Key.ENTER);
-    await at.saved('three parts', (p) => p.score.length === 3);
+    await at.saved('four parts', (p) => p.score.length === 4);
     await at.page.typeInto('Points per enemies beaten', '15');
-    await at.saved('15 points each', (p) => JSON.stringify(p.score[2]!.times).includes('15'));
+    await at.saved('15 points each', (p) => JSON.stringify(p.score[3]!.times).includes('15'));
   });
 
   it('says what the player can do, and how lengths are shown', async () => {

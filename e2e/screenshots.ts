@@ -64,21 +64,6 @@ async function showTuning(): Promise<void> {
   await page.click(await page.find('[role=gridcell][aria-colindex="2"]'));
   for (let i = 0; i < 3; i++) await page.chord(Key.ARROW_DOWN, Key.SHIFT);
   await take('numbers');
-  await page.clickName('radio', 'Lanes');
-  await page.clickName('button', 'Stop comparing');
-  await page.clickName('button', 'Axis of Hornet speed');
-  await page.clickName('menuitem', 'along the score');
-  await page.clickName('button', 'Shape of Hornet speed');
-  await page.clickName('menuitem', 'Tiers');
-  await page.clickName('button', '+ tier');
-  await page.seeText('Tier 2:');
-  await page.clickName('button', '+ tier');
-  await page.typeInto('Hornet speed Tier 2:', '2.3');
-  await page.typeInto('Hornet speed Tier 3:', '2.6');
-  await page.clickName('button', 'At its bounds');
-  await page.seeText('1 below');
-  await trackIsDone(own);
-  await take('ramps-live');
 }
 
 /** Sheets as they are at rest, or with every act in sight. */
@@ -116,11 +101,6 @@ async function showBuilding(): Promise<void> {
   await page.clickName('button', /^Wanted at 7/);
   await take('history');
   await page.keys('h');
-  await page.chord('k', Key.CONTROL);
-  await page.find('[role=combobox]');
-  await page.keys('hornet');
-  await page.driver.sleep(300);
-  await take('find');
   await fetch(`${projectsAddress}/${own}`, { method: 'DELETE' });
 }
 
@@ -142,6 +122,12 @@ async function showKinds(): Promise<void> {
   await showPlay(23, 'play-cross', [Key.ARROW_LEFT], 30);
   await showPlay(10, 'play-leap', [Key.ARROW_RIGHT, Key.ARROW_UP], 30);
   await showPlay(22, 'play-lift', [Key.ARROW_UP], 70);
+  await showPlay(8, 'play-run', [], 190);
+  await show(`/projects/${id}/level/slot-21?view=ground`, /attempts in [\d.]+ s ·/);
+  await page.clickName('button', 'what gaps forgive');
+  await page.clickName('button', /^Leap and slide/);
+  await page.seeText('is drawn in tier');
+  await take('ground-run');
   await show(`/projects/${id}/level/slot-23?view=ground`, /attempts in [\d.]+ s ·/);
   await groundPointer({ page }, [24, 12]).click(1, 6);
   await page.find('[aria-label^="What is held: Mower lane"]');
@@ -155,7 +141,7 @@ async function takeAll(): Promise<void> {
   await trackIsDone();
   await show(`/projects/${id}/level/slot-7`, /attempts in [\d.]+ s ·/);
   await take('level');
-  await show(`/projects/${id}/level/slot-21`, /attempts in [\d.]+ s ·/);
+  await show(`/projects/${id}/level/slot-20`, /attempts in [\d.]+ s ·/);
   await page.keys('f');
   await page.find('aside[aria-label=Findings]');
   await take('findings');

@@ -28,6 +28,27 @@ const dragFromTo = async (from: { x: number; y: number }, to: { x: number; y: nu
   await actions.release().perform();
 };
 
+describe('what moves a level', () => {
+  it('is ranked with intervals, and leads to the lane', async () => {
+    await at.open('ramps/slot-13?lane=clock');
+    await at.page.clickName('button', 'What moves level 13');
+    await at.page.find('table[aria-label="What moves the clear rate"]');
+    await at.page.waitFor('hornet speed, surely harder', async () =>
+      /Hornet speed \+[\d.]+ units\/s\s*picture?.*−[\d.]+ ± [\d.]+|Hornet speed \+[\d.]+ units\/s\s+−[\d.]+ ± [\d.]+/.test(
+        await at.page.textOf('table[aria-label="What moves the clear rate"]'),
+      ),
+    );
+    await at.page.clickName('button', 'Hornet speed');
+    await at.page.waitFor('its lane', async () => (await at.page.driver.getCurrentUrl()).includes('lane=hornetSpeed'));
+  });
+
+  it('stands beside the level as well', async () => {
+    await at.open('level/slot-13');
+    await at.page.clickName('button', /^What moves it/);
+    await at.page.find('aside[aria-label=Forecast] table[aria-label="What moves the clear rate"]');
+  });
+});
+
 describe('a stretch of levels', () => {
   it('is marked by dragging over the track, or over the lane', async () => {
     await at.open('ramps/slot-3?lane=hornetsSent');
@@ -119,26 +140,5 @@ describe('what uses a parameter', () => {
     // 2.55 is pinned at 7; wasps fly 0.8 of it and 0.4 more.
     expect(text.replaceAll(/\s+/g, ' ')).toContain('Hornet: speed as it is 2.55 7');
     expect(text.replaceAll(/\s+/g, ' ')).toContain('Wasp: speed × 0.8 + 0.4 2.44 7');
-  });
-});
-
-describe('what moves a level', () => {
-  it('is ranked with intervals, and leads to the lane', async () => {
-    await at.open('ramps/slot-20?lane=clock');
-    await at.page.clickName('button', 'What moves level 20');
-    await at.page.find('table[aria-label="What moves the clear rate"]');
-    await at.page.waitFor('hornet speed, surely harder', async () =>
-      /Hornet speed \+[\d.]+ units\/s\s*picture?.*−[\d.]+ ± [\d.]+|Hornet speed \+[\d.]+ units\/s\s+−[\d.]+ ± [\d.]+/.test(
-        await at.page.textOf('table[aria-label="What moves the clear rate"]'),
-      ),
-    );
-    await at.page.clickName('button', 'Hornet speed');
-    await at.page.waitFor('its lane', async () => (await at.page.driver.getCurrentUrl()).includes('lane=hornetSpeed'));
-  });
-
-  it('stands beside the level as well', async () => {
-    await at.open('level/slot-20');
-    await at.page.clickName('button', /^What moves it/);
-    await at.page.find('aside[aria-label=Forecast] table[aria-label="What moves the clear rate"]');
   });
 });

@@ -6,6 +6,7 @@ import { literal } from '../model/index.ts';
 import { PERFECT } from '../pacers/index.ts';
 import {
   addResult,
+  addTally,
   DEFAULT_PRECISION,
   emptyTally,
   forecastOf,
@@ -235,6 +236,25 @@ describe('which attempts were won', () => {
     // More lives never lose what fewer had won.
     before.wins.forEach((won, index) => expect(!won || after.wins[index]).toBe(true));
     expect(after.wins.filter((won) => won).length).toBeGreaterThan(before.wins.filter((won) => won).length);
+  });
+});
+
+describe('parts of a ground', () => {
+  it('are counted: how often they were come to, and what was lost on them', () => {
+    const game = readyGame(prepareLevel(homeBeforeDusk(), 21));
+    const tally = emptyTally();
+    playBatch(game, homeBeforeDusk().pacers[0]!, 0, 30, tally);
+    const { parts = [] } = forecastOf(tally);
+    expect(parts).toHaveLength(24);
+    const lost = parts.reduce((sum, part) => sum + part.lost, 0);
+    expect(lost + tally.lostAt.length / 2).toBe(tally.attempts - tally.cleared);
+    for (const { entered, lost: here, lostAt } of parts) {
+      expect(lostAt).toHaveLength(here * 2);
+      expect(entered).toBeGreaterThanOrEqual(here);
+    }
+    const twice = emptyTally();
+    for (const batch of [tally, tally]) addTally(twice, batch);
+    expect(twice.parts?.map(({ entered }) => entered)).toEqual(parts.map(({ entered }) => entered * 2));
   });
 });
 

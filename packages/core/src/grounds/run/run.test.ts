@@ -316,6 +316,45 @@ describe('sections', () => {
   });
 });
 
+describe('what stands in the way', () => {
+  const gapsAt = (rows: string[], of: Given['of'] = {}) => {
+    const state = started({ sections: [section('One', rows)], of });
+    const { kind, level } = state.world;
+    const [part] = kind.parts!(level);
+    return kind.gaps!(makeWorld(part!)).map(({ x, width, seconds }) => [x, width, Math.round(seconds * 60)]);
+  };
+  // A press clears a pit from where the jump just reaches its far side to the last tick of the edge grace: the way of a
+  // jump, less the pit, plus twice the radius and the grace, over the speed.
+  it.each([2, 3])('is a pit of %d cells, with the ticks that a press clears it', (wide) => {
+    const floor = `${'#'.repeat(9)}${'.'.repeat(wide)}${'#'.repeat(11 - wide)}`;
+    const [[x, width, ticks]] = gapsAt(['.'.repeat(20), floor, floor]) as [[number, number, number]];
+    const { length } = jumpFacts({ gravity: 34, jumpHeight: 1.8, speed: 6, edgeGraceSeconds: 0.08 });
+    expect([x, width]).toEqual([9, wide]);
+    expect(Math.abs(ticks - ((length + 2 * 0.3 - wide) / 6) * 60)).toBeLessThan(2);
+  });
+
+  it('is a bough that is slid under, a wall that is jumped, and one that is too high', () => {
+    const bough = gapsAt(['........####........', '........####........', '....................', ...FLOOR]);
+    expect(bough).toMatchObject([[8, 4, expect.any(Number)]]);
+    expect(bough[0]![2]).toBeGreaterThan(20);
+    expect(gapsAt(['..........#.........', ...FLOOR])[0]!.slice(0, 2)).toEqual([10, 1]);
+    const high = gapsAt([...Array.from({ length: 5 }, () => '..........#.........'), ...FLOOR]);
+    expect(high[0]![2]).toBe(0);
+  });
+
+  it('is nothing on a flat floor, and nothing to who stands still', () => {
+    expect(gapsAt(['.'.repeat(20), ...FLOOR])).toEqual([]);
+    expect(gapsAt(['..........#.........', ...FLOOR], { speed: 0 })).toEqual([]);
+  });
+
+  it('is cleared along the ways that are drawn from a cell', () => {
+    const { world } = started();
+    const [far, near] = world.kind.waysFrom!(world, 4, 7) as [number[], number[]];
+    expect(far.at(-2)).toBeGreaterThan(near.at(-2)!);
+    expect(world.kind.waysFrom!(world, 4, 3)).toEqual([]);
+  });
+});
+
 it('whatever its numbers and sections are, it goes on, and nobody comes to be in a wall or at no place', () => {
   const number = fc.double({ min: 0, max: 1000, noNaN: true });
   const moves = fc.record(Object.fromEntries(Object.keys(USUAL_RUN).map((name) => [name, number])));

@@ -125,7 +125,12 @@ function windows(enough: number): Window[] {
         // A window wider than a second is no safer than one of half of that.
         const width = Math.min(12, press - first);
         const canWait = press === PRESSES && first * PRESS_STEP >= WAITS_FROM;
-        found.push({ hold, press: middle, canWait, worth: width + PIECE * (gathers[hold * PRESSES + middle] as number) });
+        found.push({
+          hold,
+          press: middle,
+          canWait,
+          worth: width + PIECE * (gathers[hold * PRESSES + middle] as number),
+        });
         first = -1;
       }
       if (first < 0 && fits) first = press;
