@@ -122,7 +122,7 @@ async function showKinds(): Promise<void> {
   await showPlay(23, 'play-cross', [Key.ARROW_LEFT], 30);
   await showPlay(10, 'play-leap', [Key.ARROW_RIGHT, Key.ARROW_UP], 30);
   await showPlay(22, 'play-lift', [Key.ARROW_UP], 70);
-  await showPlay(8, 'play-run', [], 190);
+  await showPlay(8, 'play-run', [], 150);
   await show(`/projects/${id}/level/slot-21?view=ground`, /attempts in [\d.]+ s ·/);
   await page.clickName('button', 'what gaps forgive');
   await page.clickName('button', /^Leap and slide/);

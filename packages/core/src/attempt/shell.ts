@@ -212,6 +212,8 @@ export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknow
   dials: Readonly<Record<string, (state: AttemptState, own: Own, value: number) => void>>;
   /** An input is an index into these; keys, pacers and recordings share it. The first one lets go. */
   actions: readonly Action[];
+  /** What a ground of this kind has besides cells and pieces, with nothing in it; nothing when absent. */
+  besides?(): object;
   /** Characters that its rows may hold. */
   cells: string;
   /** What of the motion bears on gaps; all of it when absent. */

@@ -6,8 +6,8 @@ import { isBarredOn, type Ground } from '../model/index.ts';
  * run begins with no sections, and leaves them behind.
  */
 export function asKind(ground: Ground, kind: Ground['kind']): Ground {
-  const { cells } = groundKindOf(kind);
+  const { cells, besides } = groundKindOf(kind);
   const rows = ground.rows.map((row) => [...row].map((cell) => (cells.includes(cell) ? cell : '.')).join(''));
   const pieces = ground.pieces.filter(({ piece }) => !isBarredOn(kind, piece));
-  return kind === 'run' ? { kind, rows, pieces, drawnBy: 'sectionsPassed', sections: [] } : { kind, rows, pieces };
+  return { kind, rows, pieces, ...besides?.() } as Ground;
 }

@@ -79,11 +79,13 @@ const SectionEntry = z
   );
 type SectionEntry = z.infer<typeof SectionEntry>;
 
-/** What can stand on a run: all else would be there many times, or never again. */
-const ON_A_RUN: readonly PieceName[] = ['start', 'collectable', 'hazard', 'enemy'];
+/** Sorts of pieces on kinds of ground that do not hold all: on a run all else would be there many times, or never again. */
+const HELD_ON: Readonly<Partial<Record<string, readonly PieceName[]>>> = {
+  run: ['start', 'collectable', 'hazard', 'enemy'],
+};
 
 /** Sorts of pieces that a kind of ground cannot hold. */
-export const isBarredOn = (kind: string, piece: PieceName): boolean => kind === 'run' && !ON_A_RUN.includes(piece);
+export const isBarredOn = (kind: string, piece: PieceName): boolean => HELD_ON[kind]?.includes(piece) === false;
 
 /** An opening with the start, and sections that follow it as they are drawn. */
 const RunGround = z

@@ -43,6 +43,7 @@ interface Given {
   pieces?: Piece[];
   from?: StartFrom;
   seed?: number;
+  change?: (project: Project) => void;
 }
 
 const section = (name: string, rows: string[], tier = 1, weight = 1): Section => ({
@@ -76,6 +77,7 @@ function started({
         ...Object.fromEntries(Object.entries(of).map(([name, value]) => [name, literal(value)])),
       };
       project.liveTiers = { [drawnBy]: tiers };
+      given.change?.(project);
     },
   });
   return startAttemptFrom(makeWorld(prepareLevel(project, 1)), given.seed ?? 1, given.from ?? {});
@@ -264,6 +266,30 @@ describe('sections', () => {
         .map((index) => (index < 2 ? 1 : 2))
         .slice(0, 4),
     ).toEqual([1, 1, 2, 2]);
+  });
+
+  it('quicken a speed that goes along them', () => {
+    const quicker = (project: Project): void => {
+      project.parameters.push({
+        key: 'pace',
+        label: 'Pace',
+        unit: 'units/s',
+        number: 'real',
+        sane: { min: 1, max: 20 },
+        ramp: { axis: 'sectionsPassed', shape: { type: 'steps', from: 6, add: 1, every: 1, startingAt: 0 } },
+        pins: {},
+        note: '',
+      });
+      project.player.moves.run = { ...USUAL_RUN, speed: { from: 'parameter', parameter: 'pace' } };
+    };
+    const state = started({ change: quicker });
+    const speeds: number[] = [];
+    while (state.observed.sectionsPassed < 4) {
+      step(state, RUN_ON);
+      if (speeds.at(-1) !== state.body.vx) speeds.push(state.body.vx);
+    }
+    step(state, RUN_ON);
+    expect([...speeds, state.body.vx]).toEqual([6, 7, 8, 9, 10]);
   });
 
   it('are begun from as many as are said to be passed', () => {

@@ -193,6 +193,7 @@ export const run: GroundKind<RunMotion, RunOwn> = {
     return entered;
   },
   seen: (x) => ({ x: Math.max(0, x - SEEN_BEHIND), width: SEEN }),
+  besides: () => ({ drawnBy: 'sectionsPassed', sections: [] }),
   cells: '#.',
   label: 'is carried forward',
   gapsGoBy: ({ speed, tall, gravity, jumpHeight, shortHop, edgeGraceSeconds, pressEarlySeconds, jumpsInAir }) => [

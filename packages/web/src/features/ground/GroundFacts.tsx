@@ -17,10 +17,15 @@ export function FactsOfGround({ here, reach, gaps }: { here: LevelHere; reach: R
     .map((piece) => nameOfPiece(here, piece));
   return (
     <p className="text-ink-2">
-      {widthOf(level.ground)} × {heightOf(level.ground)} cells, {level.ground.pieces.length} pieces. The furthest cell
-      is <b>{formatNumber(reach.furthest, 1)}</b> units from the start.{' '}
+      {widthOf(level.ground)} × {heightOf(level.ground)} cells, {level.ground.pieces.length}{' '}
+      {level.ground.pieces.length === 1 ? 'piece' : 'pieces'}. The furthest cell is{' '}
+      <b>{formatNumber(reach.furthest, 1)}</b> units from the start.{' '}
       {away.length === 0 ? (
-        <>{reach.wanted === 1 ? 'The one thing' : `All ${reach.wanted} things`} to come to can be reached.</>
+        <>
+          {reach.wanted === 0
+            ? 'Nothing stands there to be come to.'
+            : `${reach.wanted === 1 ? 'The one thing' : `All ${reach.wanted} things`} to come to can be reached.`}
+        </>
       ) : (
         <b className="text-loss">Cannot be reached, even with all gates open: {away.join(', ')}.</b>
       )}

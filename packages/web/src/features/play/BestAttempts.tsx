@@ -30,7 +30,7 @@ export function BestAttempts({ here, best, level, onWatch }: Props) {
               {'★'.repeat(attempt.stars)}
             </span>
             <span className="grow text-ink-2" title={formatMoment(attempt.at)}>
-              {isRun ? `${attempt.sectionsPassed} sections, ` : ''}
+              {isRun ? `${attempt.sectionsPassed} section${attempt.sectionsPassed === 1 ? '' : 's'}, ` : ''}
               {attempt.score > 0 ? `score ${formatNumber(attempt.score, 0)}, ` : ''}
               {formatNumber(ticksToSeconds(attempt.ticks), 1)} s
             </span>

@@ -64,14 +64,13 @@ export function MovingGround({ project, position, label }: Props) {
     return () => clearInterval(timer);
   }, [world]);
   const looks = looksOf(project);
-  const shown = moment?.of === world ? moment.state : null;
-  const { kind, level } = world;
+  // Before anything moves: of a ground that goes on, with what has been laid of it.
+  const atStart = useMemo(() => (world.kind.seen ? startAttempt(world, 1) : null), [world]);
+  const shown = moment?.of === world ? moment.state : atStart;
+  const { level } = world;
   const { rows } = level.motion;
   const places = shown && placesOf(shown);
-  const seen =
-    shown && places
-      ? seenStretch(shown, places, 1)
-      : { x: 0, width: Math.min(kind.seen?.(0).width ?? Number.POSITIVE_INFINITY, rows[0]?.length ?? 1) };
+  const seen = shown && places ? seenStretch(shown, places, 1) : { x: 0, width: rows[0]?.length ?? 1 };
   return (
     <GroundPicture
       fills

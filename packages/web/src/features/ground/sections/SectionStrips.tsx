@@ -129,7 +129,10 @@ function Bounds({ here }: { here: LevelHere }) {
       <span className="join">:</span>
       {tiers.map((tier, index) => (
         <span key={tier.id} className="say inline-flex">
-          <span className="join">{tier.name} from</span>
+          <span className="join">
+            {index === 0 ? '' : '· '}
+            {tier.name} from
+          </span>
           {index === 0 ? (
             <b>{tier.from}</b>
           ) : (
