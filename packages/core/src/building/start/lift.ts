@@ -61,9 +61,9 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
       ];
     case 'hold':
       return [
-        parameter('heldFor', 'Held for', 'seconds', 's', [0.5, 20], { shape: ease([2, 6], levels), roundTo: 0.1 }),
-        birds,
-        clockParameter([30, 22], levels),
+        parameter('heldFor', 'Held for', 'seconds', 's', [0.5, 20], { shape: ease([2, 7], levels), roundTo: 0.1 }),
+        { ...birds, ramp: { ...birds.ramp, shape: ease([2.5, 9], levels) } },
+        clockParameter([24, 13], levels),
       ];
     case 'finish':
       return [
