@@ -1,7 +1,7 @@
 import { after as edited } from '../testing/index.ts';
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import type { Project } from '../model/index.ts';
+import { documentOf, projectOf, type Project } from '../model/index.ts';
 import { changesBetween, type Change } from './index.ts';
 
 /** The demo and a later state of it. */
@@ -104,6 +104,15 @@ describe('two states of a project', () => {
     let state = after;
     for (const change of changesBetween(before, after)) state = restored(state, change);
     expect(changesBetween(before, state)).toEqual([]);
+  });
+
+  it('do not differ by the numbers that keep sections and their pieces in order', () => {
+    const demo = projectOf(documentOf(homeBeforeDusk()));
+    expect(changesBetween(homeBeforeDusk(), demo)).toEqual([]);
+    const moved = structuredClone(demo);
+    const { ground } = moved.levels['midday-meadow']!;
+    if ('sections' in ground) ground.sections[0]!.pieces[0]!.at.x += 1;
+    expect(changesBetween(demo, moved).map(({ title }) => title)).toEqual(['Midday Meadow']);
   });
 
   it('restore no pin at a slot that is gone', () => {

@@ -82,6 +82,22 @@ describe('kinds', () => {
     whole(after(project, result));
   });
 
+  it('go from the sections of runs as well', () => {
+    const added = addKind(demo, 'gathered', look);
+    const project = after(demo, added);
+    const runs = Object.values(project.levels).filter(({ ground }) => 'sections' in ground);
+    for (const { ground } of runs)
+      if ('sections' in ground)
+        ground.sections[1]!.pieces.push({ id: 'more', piece: 'collectable', kind: added.id, at: { x: 3.5, y: 6.5 } });
+    const result = removal(project, added.id);
+    if ('refused' in result) throw new Error(result.refused);
+    expect(result.label).toBe('Remove Token and its 3 pieces');
+    const next = after(project, result);
+    whole(next);
+    for (const { ground } of Object.values(next.levels))
+      if ('sections' in ground) expect(ground.sections[1]!.pieces.some(({ id }) => id === 'more')).toBe(false);
+  });
+
   it('stay while rules name them, with their words', () => {
     const result = removal(demo, 'hornet');
     expect('refused' in result && result.refused).toMatch(/^Hornet stays: it is named by .+Change these first\.$/);

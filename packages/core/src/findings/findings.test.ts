@@ -81,6 +81,30 @@ describe('an empty project', () => {
   });
 });
 
+describe('a tight gap of a section', () => {
+  it('is told with the name of its section', () => {
+    const project = homeBeforeDusk();
+    const { ground } = project.levels['midday-meadow']!;
+    if (!('sections' in ground)) throw new Error('no run');
+    const wide = ground.sections.find(({ name }) => name === 'A wide gap')!;
+    // At 5.9 units/s a jump of 1.9 at gravity 34 crosses 5 units with the edge's grace and the body's width.
+    wide.rows = wide.rows.map((row, y) => (y < 8 ? row : '########.....#########'));
+    project.player.moves.run!.speed = literal(5.9);
+    const found = (jumpHeight: number): string[] => {
+      project.player.moves.run!.jumpHeight = literal(jumpHeight);
+      return findingsAt(structuredClone(project), 8).flatMap(({ code, reason }) =>
+        code === 'tight-gap' ? [reason] : [],
+      );
+    };
+    const heights = Array.from({ length: 16 }, (_, step) => 1.9 + step * 0.02);
+    const reasons = heights.flatMap(found);
+    expect(reasons.length).toBeGreaterThan(0);
+    for (const reason of reasons)
+      expect(reason).toMatch(/^The gap of 5 cells at column 9 of “A wide gap” forgives \d+ ms/);
+    expect(found(2.8)).toEqual([]);
+  });
+});
+
 describe('a tight gap', () => {
   // A jump of 1.6 at gravity 30 lasts 40 ticks, 3.3 units at 5 units/s; the body reaches 0.3 over each edge.
   const withPit = (wide: number): Project => {

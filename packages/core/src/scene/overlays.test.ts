@@ -23,6 +23,21 @@ const clover = (id: string, x: number, y: number): Piece => ({
   at: { x, y },
 });
 
+describe('how far it is on a stretch without a start', () => {
+  it('is counted from its left', () => {
+    const { ground } = homeBeforeDusk().levels['midday-meadow']!;
+    if (!('sections' in ground)) throw new Error('no run');
+    const [section] = ground.sections;
+    const reach = reachOf({ ground: { ...ground, rows: section!.rows, pieces: section!.pieces } });
+    expect([reach.width, reach.unreachable, reach.wanted]).toEqual([
+      22,
+      [],
+      section!.pieces.filter(({ piece }) => piece === 'collectable').length,
+    ]);
+    expect(reach.furthest).toBeGreaterThan(20);
+  });
+});
+
 describe('reach', () => {
   const here = level(
     ['########', '#....#.#', '#.##.#.#', '#..~~#.#', '########'],

@@ -4,7 +4,7 @@ import { homeBeforeDusk } from '../demo/index.ts';
 import { headingInput, makeWorld, prepareLevel } from '../grounds/index.ts';
 import type { Piece } from '../model/index.ts';
 import { clover, garden, is, rule } from '../testing/index.ts';
-import { happeningInWords, placesOf, remember, sceneOf, sceneOfAttempt } from './index.ts';
+import { happeningInWords, placesOf, remember, sceneOf, sceneOfAttempt, seenStretch } from './index.ts';
 import { namesFor } from '../attempt/index.ts';
 import { rulesOf } from '../rules/index.ts';
 
@@ -46,6 +46,40 @@ describe('a ground', () => {
       const names = keys(sceneOf(prepareLevel(demo, position)));
       expect(new Set(names).size).toBe(names.length);
     }
+  });
+});
+
+describe('a run', () => {
+  const demo = homeBeforeDusk();
+  const state = startAttempt(makeWorld(prepareLevel(demo, 8)), 1);
+  const places = placesOf(state);
+
+  it('is looked at from a little behind the player on, always as wide', () => {
+    expect(seenStretch(state, places, 1)).toEqual({ x: 0, width: 34 });
+    for (let tick = 0; tick < 150; tick++) {
+      remember(places, state);
+      step(state, 0);
+    }
+    const between = [0, 0.5, 1].map((share) => seenStretch(state, places, share).x);
+    expect(between[2]).toBeCloseTo(state.body.x - 8, 9);
+    expect(between[1]).toBeCloseTo((between[0]! + between[2]!) / 2, 9);
+    const meadow = startAttempt(makeWorld(prepareLevel(demo, 1)), 1);
+    expect(seenStretch(meadow, placesOf(meadow), 1)).toEqual({ x: 0, width: meadow.world.grid.width });
+  });
+
+  it('has hills that more ground does not move, and a player as tall as it is', () => {
+    const hills = (at: typeof state) => {
+      const backdrop = find(sceneOfAttempt(at, placesOf(at), 1), 'ground').figures.find(
+        ({ is: what }) => what === 'polygon',
+      );
+      return backdrop?.is === 'polygon' ? backdrop.points.slice(2, 8) : [];
+    };
+    const before = hills(state);
+    for (let tick = 0; tick < 5; tick++) step(state, 0);
+    expect(hills(startAttempt(makeWorld(prepareLevel(demo, 8)), 3))).toEqual(before);
+    const [figure] = find(sceneOfAttempt(state, placesOf(state), 1), 'player').figures;
+    expect(figure).toMatchObject({ is: 'rectangle', width: 0.6 });
+    expect(figure?.is === 'rectangle' && figure.height).toBeCloseTo(1.6, 9);
   });
 });
 

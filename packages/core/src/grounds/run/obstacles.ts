@@ -61,6 +61,13 @@ function widest(many: number, clears: (at: number) => boolean): number {
     most = Math.max(most, high - low + 1);
     first = -1;
   }
+  if (most > 0) return most;
+  // What only a press or two clear lies between those that were tried.
+  let inARow = 0;
+  for (let at = 0; at < many; at++) {
+    inARow = clears(at) ? inARow + 1 : 0;
+    most = Math.max(most, inARow);
+  }
   return most;
 }
 
