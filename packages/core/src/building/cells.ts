@@ -60,9 +60,23 @@ export function growthRefused(
 
 /**
  * A ground with rows and columns added or taken away. New cells are as their neighbours at that side: a wall round the
- * ground stays one. Pieces keep their places on the ground; those that lose theirs come in to the edge.
+ * ground stays one; sections of a run grow up and down with it. Pieces keep their places on the ground; those that lose theirs come in to the edge.
  */
 export function grown(ground: Ground, growth: Growth): Ground {
+  const next = grownAlone(ground, growth);
+  if (!('sections' in ground) || (growth.top === 0 && growth.bottom === 0)) return next;
+  // All of a run is equally high.
+  const sections = ground.sections.map((section) => {
+    const { rows, pieces } = grownAlone(
+      { ...ground, rows: section.rows, pieces: section.pieces },
+      { ...growth, left: 0, right: 0 },
+    );
+    return { ...section, rows, pieces };
+  });
+  return { ...next, sections } as Ground;
+}
+
+function grownAlone(ground: Ground, growth: Growth): Ground {
   const { left, right, top, bottom } = growth;
   const across = (row: string): string => {
     const kept = row.slice(Math.max(0, -left), row.length - Math.max(0, -right));

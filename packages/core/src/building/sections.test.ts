@@ -9,10 +9,13 @@ import {
   drawnSection,
   endsThatDoNotJoin,
   flatSection,
+  groundOfText,
   grownRun,
   growthRefused,
+  legendOf,
   mirrored,
   sectionAlone,
+  textOfGround,
   turnRefused,
   withGroundAsSection,
   withSectionAsGround,
@@ -52,6 +55,26 @@ describe('a section shown as a ground', () => {
     const meadow = demo.levels['clover-steps']!.ground;
     expect(withSectionAsGround(meadow, 'any')).toBe(meadow);
     expect(withGroundAsSection(meadow, 'any', run)).toBe(meadow);
+  });
+});
+
+describe('a section as text', () => {
+  const shown = withSectionAsGround(run, second!.id);
+  const legend = legendOf(demo);
+  const text = textOfGround(shown, legend);
+  it('comes back as it was, without a start', () => {
+    expect(groundOfText(shown, legend, text)).toEqual({ ground: shown });
+  });
+  it.each([
+    ['S', /^A run starts before its sections/],
+    ['G', /^Goal cannot stand where the player is carried forward/],
+  ])('is refused with a %s, with its place', (character, said) => {
+    const lines = text.split('\n');
+    lines[2] = `..${character}${lines[2]!.slice(3)}`;
+    const result = groundOfText(shown, legend, lines.join('\n'));
+    expect('faults' in result && result.faults).toMatchObject([
+      { line: 3, column: 3, message: expect.stringMatching(said) },
+    ]);
   });
 });
 

@@ -80,21 +80,12 @@ export function flatSection(ground: Ground, width: number): { rows: string[]; pi
   return { rows: ground.rows.map((row) => (row.at(-1) === '#' ? '#' : '.').repeat(width)), pieces: [] };
 }
 
-/** A run, grown or shrunk: to the sides the opening or one section, up and down all of it, since all of a run is equally high. */
-export function grownRun(ground: Ground, id: Id | undefined, { left, right, top, bottom }: Growth): Ground {
-  if (!('sections' in ground)) return ground;
-  const upDown = { left: 0, right: 0, top, bottom };
-  const all = { left, right, top, bottom };
-  const opening = grown(ground, id === undefined ? all : upDown);
-  return {
-    ...ground,
-    rows: opening.rows,
-    pieces: opening.pieces,
-    sections: ground.sections.map((section) => {
-      const { rows, pieces } = grown(withSectionAsGround(ground, section.id), section.id === id ? all : upDown);
-      return { ...section, rows, pieces };
-    }),
-  };
+/** A run, grown or shrunk: to the sides the opening or one section, up and down all of it. */
+export function grownRun(ground: Ground, id: Id | undefined, growth: Growth): Ground {
+  if (id === undefined) return grown(ground, growth);
+  const { left, right } = growth;
+  const high = grown(ground, { ...growth, left: 0, right: 0 });
+  return withGroundAsSection(high, id, grown(withSectionAsGround(high, id), { left, right, top: 0, bottom: 0 }));
 }
 
 /** A condition that holds once a section has been passed. */

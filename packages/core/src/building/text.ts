@@ -1,4 +1,4 @@
-import { freshId, Limits, type Ground, type MintId, type Piece, type Project } from '../model/index.ts';
+import { freshId, isBarredOn, Limits, type Ground, type MintId, type Piece, type Project } from '../model/index.ts';
 import { groundKindOf } from '../grounds/index.ts';
 import { keyOf, puttables, type Puttable } from './puttable.ts';
 import { newPiece } from './put.ts';
@@ -148,11 +148,26 @@ export function groundOfText(
     }),
   );
   const starts = spots.get(FIXED['start'] as string) ?? [];
-  if (starts.length !== 1) {
+  const hasStart = ground.pieces.some(({ piece }) => piece === 'start');
+  if (!hasStart && starts[0]) {
+    const { x, y } = starts[0];
+    return { faults: [{ line: y + 1, column: x + 1, message: 'A run starts before its sections: take the S away.' }] };
+  }
+  if (hasStart && starts.length !== 1) {
     const [, second] = starts;
     const message = second ? 'A ground has one start: this is the second S.' : 'A ground has one start: put an S.';
     return { faults: [{ line: (second?.y ?? 0) + 1, column: (second?.x ?? 0) + 1, message }] };
   }
+  const barred = legend.flatMap(({ character, thing }): TextFault[] =>
+    isBarredOn(ground.kind, thing.piece)
+      ? (spots.get(character) ?? []).map(({ x, y }) => ({
+          line: y + 1,
+          column: x + 1,
+          message: `${thing.label} cannot stand where the player ${groundKindOf(ground.kind).label}.`,
+        }))
+      : [],
+  );
+  if (barred.length > 0) return { faults: barred };
   const placed = new Map<Piece, Cell>();
   const added: { thing: Puttable; cell: Cell }[] = [];
   for (const { character, thing } of legend) {
