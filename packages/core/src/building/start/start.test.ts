@@ -12,7 +12,7 @@ import { START_KITS, StartChoices, startGoals, startProject, type StartMoves } f
 const WAYS = (Object.keys(START_KITS) as StartMoves[]).flatMap((moves) =>
   Object.keys(startGoals(moves)).map((goal) => [moves, goal] as const),
 );
-const CASES = WAYS.flatMap(([moves, goal]) => [1, 2, 12, 60].map((levels) => [moves, goal, levels] as const));
+const CASES = WAYS.flatMap(([moves, goal]) => [1, 12, 60].map((levels) => [moves, goal, levels] as const));
 
 describe('a project started from three answers', () => {
   it.each(CASES)('%s, %s, %i levels: is whole, has nothing to find, and all can be reached', (moves, goal, levels) => {
@@ -39,7 +39,7 @@ describe('a project started from three answers', () => {
       const project = startProject({ moves, goal, levels: 12 });
       const rate = (position: number): number => {
         const game = readyGame(prepareLevel(project, position));
-        const won = Array.from({ length: 30 }, (_, i) => game.play(project.pacers[1]!, seedOf(i)).won);
+        const won = Array.from({ length: 24 }, (_, i) => game.play(project.pacers[1]!, seedOf(i)).won);
         return won.filter(Boolean).length / won.length;
       };
       expect(rate(1)).toBeGreaterThanOrEqual(0.85);
