@@ -50,6 +50,8 @@ describe('ground that is laid on', () => {
     expect([all.map(({ x }) => x), remainingCount, state.observed.left.at(-1)]).toEqual([[4.5, width + 2.5], 2, 2]);
     const [, other] = enemiesOf(state).all;
     expect([other!.x, other!.path[0]!.x]).toEqual([width + 2.5, 18.5 + width]);
+    // Its cell is one of the ground as it now is.
+    expect(other!.targetCell).toBe(3 * (width + 6) + width + 2);
   });
 
   it('is gone round where it hurts, on both sides', () => {

@@ -66,16 +66,16 @@ export function layOn(state: AttemptState, stretch: Stretch): void {
   world.holes = widened(world.holes, width, height, more);
   world.avoid = widened(world.avoid, width, height, more);
   world.views.clear();
+  const firsts = bySort(({ name }) => motion.pieces[name].length);
   for (const sort of SORTS) {
-    const all = motion.pieces[sort.name] as unknown[];
-    const first = all.length;
     for (const piece of stretch.pieces[sort.name]) {
       const here = shifted(piece, width);
-      all.push(here);
+      (motion.pieces[sort.name] as unknown[]).push(here);
       for (const cell of sort.avoids?.(here, world.grid) ?? []) world.avoid[cell] = 1;
     }
-    sort.more?.(all, first, state);
   }
   world.hasAvoid = world.avoid.includes(1);
+  // What comes in looks at the ground as it now is.
   state.view = viewOf(world, state.observed.gates);
+  for (const sort of SORTS) sort.more?.(motion.pieces[sort.name], firsts[sort.name], state);
 }

@@ -3,11 +3,12 @@ import {
   entryOf,
   groundEntryOf,
   levelEntryOf,
-  piecesEntryOf,
+  sectionItemOf,
   type Condition,
   type Effect,
   type Ground,
   type Id,
+  type Item,
   type Level,
   type Piece,
   type Section,
@@ -59,20 +60,12 @@ function sectionsPatch(
   const come = after.filter(({ id }) => !was.has(id));
   return [
     ...kept,
-    ...appendEntries(
+    ...appendEntries<Item>(
       [...path, 'sections'],
       before,
-      come.map(({ order: _order, ...section }) => section as Section),
-    ).map((operation) =>
-      'value' in operation ? { ...operation, value: withKeyedPieces(operation.value) } : operation,
+      come.map((section) => sectionItemOf(section)),
     ),
   ];
-}
-
-/** A section as the document holds it. */
-function withKeyedPieces(section: unknown): unknown {
-  const { pieces } = section as Section;
-  return { ...(section as object), pieces: piecesEntryOf(pieces) };
 }
 
 type Cut = Pick<Ground, 'rows' | 'pieces'>;

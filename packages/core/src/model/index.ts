@@ -24,8 +24,8 @@ export {
   idOf,
   levelEntryOf,
   numbersOf,
-  piecesEntryOf,
   projectOf,
+  sectionItemOf,
   type Item,
 } from './listed.ts';
 export { Limits } from './limits.ts';

@@ -4,7 +4,6 @@ import type { Kinds } from './kinds.ts';
 import type { Level, LevelEntry } from './level.ts';
 import type { LiveAxis, Parameter } from './parameter.ts';
 import type { LiveTier } from './sequence.ts';
-import type { Piece } from './piece.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, type ProjectDocument } from './project.ts';
 
 /** Something in a list that is an entry of a collection in the document: its name there is its id, or its key. */
@@ -150,8 +149,8 @@ function collectionOf<Entry>(list: readonly Item[]): Record<Id, Entry> {
 const tierEntries = <Entry>(tiers: readonly Item[]): Record<Id, Entry> =>
   Object.fromEntries(tiers.map((tier) => [idOf(tier), entryOf(tier)])) as Record<Id, Entry>;
 
-/** The pieces of a ground as the document holds them. */
-export const piecesEntryOf = (pieces: readonly Piece[]): GroundEntry['pieces'] => collectionOf(pieces);
+/** A section with its pieces as the document holds them. */
+export const sectionItemOf = (section: Section): Item => ({ ...section, pieces: collectionOf(section.pieces) }) as Item;
 
 /** A ground as the document holds it. */
 export const groundEntryOf = (ground: Ground): GroundEntry =>
@@ -160,9 +159,7 @@ export const groundEntryOf = (ground: Ground): GroundEntry =>
     pieces: collectionOf(ground.pieces),
     ...('sections' in ground
       ? {
-          sections: collectionOf(
-            ground.sections.map((section) => ({ ...section, pieces: collectionOf(section.pieces) }) as Item),
-          ),
+          sections: collectionOf(ground.sections.map(sectionItemOf)),
         }
       : {}),
   }) as GroundEntry;

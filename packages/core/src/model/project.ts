@@ -29,6 +29,16 @@ const bands = (tier: z.ZodType<z.infer<typeof TierEntry>>, first: number) =>
     });
   });
 
+/** How a body jumps that is seen from aside. */
+const jumpNumbers = {
+  gravity: Amount.describe('Units per second squared.'),
+  jumpHeight: Amount.describe('Units that a jump reaches when held.'),
+  shortHop: Amount.describe('Share of the speed upwards that is left when it is let go, 0–1.'),
+  edgeGraceSeconds: Amount.describe('So long after an edge a press still counts.'),
+  pressEarlySeconds: Amount.describe('So long before landing a press already counts.'),
+  jumpsInAir: Amount.describe('How many more jumps before landing.'),
+};
+
 /** One game's design as it is stored, sent and edited. Collections are keyed by id, so that edits do not meet by a place in a list. */
 export const ProjectDocument = z
   .strictObject({
@@ -53,12 +63,7 @@ export const ProjectDocument = z
               speed: Amount.describe('Units per second, walking.'),
               acceleration: Amount.describe('Units per second squared.'),
               airControl: Amount.describe('Share of that in the air, 0–1.'),
-              gravity: Amount.describe('Units per second squared.'),
-              jumpHeight: Amount.describe('Units that a jump reaches when held.'),
-              shortHop: Amount.describe('Share of the speed upwards that is left when it is let go, 0–1.'),
-              edgeGraceSeconds: Amount.describe('So long after an edge a press still counts.'),
-              pressEarlySeconds: Amount.describe('So long before landing a press already counts.'),
-              jumpsInAir: Amount.describe('How many more jumps before landing.'),
+              ...jumpNumbers,
             })
             .optional(),
           lift: z
@@ -75,12 +80,7 @@ export const ProjectDocument = z
             .strictObject({
               speed: Amount.describe('Units per second to the right, all the time.'),
               tall: Amount.describe('Units that it is high; half of that while it slides.'),
-              gravity: Amount.describe('Units per second squared.'),
-              jumpHeight: Amount.describe('Units that a jump reaches when held.'),
-              shortHop: Amount.describe('Share of the speed upwards that is left when it is let go, 0–1.'),
-              edgeGraceSeconds: Amount.describe('So long after an edge a press still counts.'),
-              pressEarlySeconds: Amount.describe('So long before landing a press already counts.'),
-              jumpsInAir: Amount.describe('How many more jumps before landing.'),
+              ...jumpNumbers,
             })
             .optional(),
           cross: z

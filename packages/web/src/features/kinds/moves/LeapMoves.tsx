@@ -4,8 +4,17 @@ import { resolveAmount } from '@stadion/core/rules';
 import type { ReactNode } from 'react';
 import type { LevelHere } from '../../../project/levelHere.ts';
 import { AmountChip } from '../../../sentences/index.ts';
-import { formatNumber } from '../../../ui/index.ts';
+import { JumpWords } from './JumpWords.tsx';
 import { NoMoves } from './NoMoves.tsx';
+
+const LABELS = {
+  jumpHeight: 'Jump height',
+  gravity: 'Pull downwards where it leaps',
+  shortHop: 'Share of the rise kept when let go',
+  edgeGraceSeconds: 'Grace after an edge',
+  pressEarlySeconds: 'Early press before landing',
+  jumpsInAir: 'Jumps in the air',
+} as const;
 
 /** How the player walks, jumps and falls, with what comes of it in cells. */
 export function LeapMoves({ here }: { here: LevelHere }) {
@@ -50,23 +59,7 @@ export function LeapMoves({ here }: { here: LevelHere }) {
       <span className="join">a second,</span>
       {chip('airControl', 'Share of it in the air', { step: 0.05, max: 1 })}
       <span className="join">of that in the air; it jumps</span>
-      {chip('jumpHeight', 'Jump height', { step: 0.1, max: 40 })}
-      <span className="join">units high under a pull of</span>
-      {chip('gravity', 'Pull downwards where it leaps', { step: 1, max: 200 })}
-      <span className="join">, and let go early it keeps</span>
-      {chip('shortHop', 'Share of the rise kept when let go', { step: 0.05, max: 1 })}
-      <span className="join">of its rise. A press counts</span>
-      {chip('edgeGraceSeconds', 'Grace after an edge', { step: 0.01, max: 2, unit: 's' })}
-      <span className="join">after an edge and</span>
-      {chip('pressEarlySeconds', 'Early press before landing', { step: 0.01, max: 2, unit: 's' })}
-      <span className="join">before landing;</span>
-      {chip('jumpsInAir', 'Jumps in the air', { step: 1, max: 20 })}
-      <span className="join">more in the air.</span>
-      <span className="text-ink-2">
-        {Number.isFinite(facts.seconds)
-          ? `A jump lasts ${formatNumber(facts.seconds, 2)} s and goes ${formatNumber(facts.length, 1)} cells across.`
-          : 'Without a pull a jump never ends.'}
-      </span>
+      <JumpWords chip={chip} labels={LABELS} facts={facts} />
     </div>
   );
 }
