@@ -30,7 +30,7 @@ describe('the sequence', () => {
     await at.page.waitFor('slot 8', async () => (await address()).endsWith('/slot-8'));
     await at.page.keys('[', '[');
     await at.page.waitFor('slot 6', async () => (await address()).endsWith('/slot-6'));
-    await at.page.waitFor('the heading', async () => (await heading()).includes('The Old Hedge'));
+    await at.page.waitFor('the heading', async () => (await heading()).includes('The Garden Path'));
     await at.page.driver.navigate().back();
     await at.page.waitFor('Back leads to slot 7', async () => (await address()).endsWith('/slot-7'));
   });

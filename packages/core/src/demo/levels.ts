@@ -135,12 +135,20 @@ export const SKETCHES: readonly Sketch[] = [
     ],
   },
   {
-    name: 'The Old Hedge',
-    brief: 'All the lavender, and home.',
-    layout: 'hedge',
+    name: 'The Garden Path',
+    brief: 'All the lavender on both sides of the path, and home.',
+    layout: 'path',
     turn: 'as drawn',
+    kind: 'cross',
+    lanes: [
+      { row: 9, towards: 'right', times: 1, what: 'mower' },
+      { row: 7, towards: 'left', times: 1.4, what: 'mower' },
+      { row: 6, towards: 'left', times: 1.7, what: 'mower' },
+      { row: 4, towards: 'right', times: 1.5, what: 'mower' },
+      { row: 3, towards: 'left', times: 1.9, what: 'mower' },
+    ],
     wanted: 0.9,
-    rules: [won(gathered('lavender', { from: 'placed', of: 'lavender', measure: 'count' }), home(0.5))],
+    rules: [won(gathered('lavender', { from: 'placed', of: 'lavender', measure: 'count' }), home(0.5)), underTheMower],
   },
   {
     name: 'Lavender Bank',
@@ -210,9 +218,10 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Orchard at Noon',
-    brief: 'Beetles sit on the blossoms: dust them off with pollen, every one.',
-    layout: 'grove',
-    turn: 'left to right',
+    brief: 'Up into the treetops: beetles sit on the blossoms. Dust them off with pollen, every one.',
+    layout: 'treetops',
+    turn: 'as drawn',
+    kind: 'lift',
     wanted: 0.84,
     rules: [
       won(
@@ -314,9 +323,10 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Garden Gate',
-    brief: 'Thistles guard the latch. A broad leaf gives shelter.',
-    layout: 'thistles',
-    turn: 'upside down',
+    brief: 'On foot: up to the latch, down and through the gate. A broad leaf gives shelter.',
+    layout: 'gateway',
+    turn: 'as drawn',
+    kind: 'leap',
     wanted: 0.72,
     rules: [
       won(nectarAtLeast(needed), home(0.5)),

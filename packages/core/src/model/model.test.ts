@@ -267,6 +267,7 @@ describe('uses of a parameter', () => {
       'player/moves/run',
       'kinds/enemies/hornet',
       'kinds/enemies/wasp',
+      ...Array.from({ length: 5 }, () => 'levels/the-garden-path/ground'),
       'levels/long-shadows/rules',
       ...Array.from({ length: 4 }, () => 'levels/last-light-on-the-ponds/ground'),
       ...Array.from({ length: 7 }, () => 'levels/the-mown-rows/ground'),

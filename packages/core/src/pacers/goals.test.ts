@@ -111,6 +111,19 @@ describe('a player beats what is to be beaten', () => {
     expect(state.observed.health).toBe(100);
   });
 
+  it.each(['cross', 'lift'] as const)('on a ground of the kind %s too, from where its shots reach', (kind) => {
+    const state = play(
+      inGarden({
+        pieces: [beetle('a', 9.5, 3.5), beetle('b', 16.5, 9.5)],
+        rules: [won(atMost('none', { reading: 'enemiesLeft', of: 'beetle' }, 0))],
+        change: (_project, level) => (level.ground = { ...level.ground, kind }),
+      }),
+      30,
+    );
+    expect(state.phase).toBe('won');
+    expect(state.observed.lives).toBe(4);
+  });
+
   it('as many as asked, facing them where shots go straight on', () => {
     const state = play(
       inGarden({

@@ -16,7 +16,7 @@ export interface TrialQuestion {
   precision: Precision;
 }
 
-const ENGINE = 6;
+const ENGINE = 7;
 
 /** @param position from 1 */
 export function trialQuestion(

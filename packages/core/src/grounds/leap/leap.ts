@@ -4,7 +4,16 @@ import type { Project } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
 import { horizon } from '../horizon.ts';
-import { bounceUp, JUMP_LIMITS, noteFloor, pullAndPress, restJumping, stillJumping, takeOffOf } from '../jumping.ts';
+import {
+  bounceUp,
+  copyJumping,
+  JUMP_LIMITS,
+  noteFloor,
+  pullAndPress,
+  restJumping,
+  stillJumping,
+  takeOffOf,
+} from '../jumping.ts';
 import { numbersWithin, usual } from '../numbers.ts';
 import { face, inputOfControls, isHeld, sideOf, SIDES } from '../sideways.ts';
 import { gapsOn, jumpsFrom } from './jumps.ts';
@@ -102,7 +111,11 @@ export const leap: GroundKind<LeapMotion, LeapOwn> = {
   bounce: ({ body }, own) => bounceUp(own, body),
   carry: (state, _own, dx, dy) => void carryBody(state, dx, dy),
   copy(from, to) {
-    Object.assign(to, from);
+    copyJumping(from, to);
+    to.speed = from.speed;
+    to.acceleration = from.acceleration;
+    to.airControl = from.airControl;
+    to.ledges = from.ledges;
   },
   hash(own, hash) {
     for (const name of NUMBERS.names) hash = mixFloat(hash, own[name]);

@@ -96,7 +96,15 @@ export const lift: GroundKind<LiftMotion, LiftOwn> = {
   // What carries pushes the floor only; nothing stands here.
   carry: () => undefined,
   copy(from, to) {
-    Object.assign(to, from);
+    to.forward = from.forward;
+    to.steer = from.steer;
+    to.rise = from.rise;
+    to.gravity = from.gravity;
+    to.mostUp = from.mostUp;
+    to.mostDown = from.mostDown;
+    to.begun = from.begun;
+    to.stopped = from.stopped;
+    to.gone = from.gone;
   },
   hash(own, hash) {
     for (const name of NUMBERS.names) hash = mixFloat(hash, own[name]);

@@ -4,7 +4,16 @@ import type { Ground, Project } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
 import { rollingHills } from '../horizon.ts';
-import { bounceUp, JUMP_LIMITS, noteFloor, pullAndPress, restJumping, stillJumping, takeOffOf } from '../jumping.ts';
+import {
+  bounceUp,
+  copyJumping,
+  JUMP_LIMITS,
+  noteFloor,
+  pullAndPress,
+  restJumping,
+  stillJumping,
+  takeOffOf,
+} from '../jumping.ts';
 import { numbersWithin, usual } from '../numbers.ts';
 import { obstaclesOn, runnersFrom } from './obstacles.ts';
 import { layAhead } from './sections.ts';
@@ -167,7 +176,17 @@ export const run: GroundKind<RunMotion, RunOwn> = {
   // Nothing carries here but the run itself.
   carry: () => undefined,
   copy(from, to) {
-    Object.assign(to, from);
+    copyJumping(from, to);
+    to.speed = from.speed;
+    to.tall = from.tall;
+    to.halfTall = from.halfTall;
+    to.low = from.low;
+    to.blocked = from.blocked;
+    to.laid = from.laid;
+    to.passed = from.passed;
+    to.passedBefore = from.passedBefore;
+    to.only = from.only;
+    to.firstLive = from.firstLive;
   },
   hash(own, hash) {
     for (const name of NUMBERS.names) hash = mixFloat(hash, own[name]);

@@ -1,5 +1,14 @@
-import { collectablesOf, latchesOf, zonesOf, type AttemptState, type Collectable } from '../../attempt/index.ts';
-import { cellAt, UNREACHABLE } from '../../ground/index.ts';
+import {
+  collectablesOf,
+  enemiesOf,
+  latchesOf,
+  shootingNow,
+  zonesOf,
+  type AttemptState,
+  type Collectable,
+  type Enemy,
+} from '../../attempt/index.ts';
+import { cellAt, isInSight, UNREACHABLE, type Spot } from '../../ground/index.ts';
 import type { Player } from '../driver.ts';
 import { needsToOpenTheWay } from '../goals/index.ts';
 
@@ -51,10 +60,45 @@ function nearestPiece({ needs }: Player, state: AttemptState, from: number): num
   return best;
 }
 
+/** The nearest enemy that is to be beaten, or undefined. */
+export function nearestToBeat({ needs }: Player, state: AttemptState, from: Spot): Enemy | undefined {
+  const any = needs.beat.length - 1;
+  let best: Enemy | undefined;
+  let least = Number.POSITIVE_INFINITY;
+  for (const enemy of enemiesOf(state).all) {
+    if (!enemy.active || enemy.health === 0 || !(needs.beat[any] || needs.beat[enemy.kind])) continue;
+    const dx = enemy.x - from.x;
+    const dy = enemy.y - from.y;
+    if (dx * dx + dy * dy >= least) continue;
+    least = dx * dx + dy * dy;
+    best = enemy;
+  }
+  return best;
+}
+
+/** Share of a shot's reach from which a player shoots. */
+const SHOOTING_DISTANCE_SHARE = 0.7;
+
+/** Would a player shoot at an enemy from there? @param distance to where the enemy will be, units */
+export function isInShot(state: AttemptState, from: Spot, enemy: Spot, distance: number): boolean {
+  const { shooting } = state.world.level.motion.player;
+  if (!shooting) return false;
+  const { reach } = shootingNow(shooting, state.dials);
+  return distance <= reach * SHOOTING_DISTANCE_SHARE && isInSight(state.view.grid, from, enemy);
+}
+
 /** The cell that a player heads for, or -1 for nowhere. */
 function goalOf(player: Player, state: AttemptState, from: number): number {
   const { needs } = player;
   const { level, grid } = state.world;
+  const { body } = state;
+  const enemy = needs.anythingToBeat && level.motion.player.shooting && nearestToBeat(player, state, body);
+  if (enemy) {
+    const dx = enemy.x - body.x;
+    const dy = enemy.y - body.y;
+    // Who can shoot it from where it is has nowhere to go.
+    return isInShot(state, body, enemy, Math.sqrt(dx * dx + dy * dy)) ? -1 : cellAt(grid, enemy.x, enemy.y);
+  }
   if (needs.anythingToGather) {
     const cell = nearestPiece(player, state, from);
     if (cell >= 0) return cell;
@@ -75,7 +119,8 @@ function goalOf(player: Player, state: AttemptState, from: number): number {
 export function openGoalOf(player: Player, state: AttemptState, from: number): number {
   const { maps } = state.view;
   const goal = goalOf(player, state, from);
-  const closed = goal < 0 ? player.needs.anythingToGather : (maps.to(goal)[from] as number) === UNREACHABLE;
+  const { anythingToBeat, anythingToGather } = player.needs;
+  const closed = goal < 0 ? anythingToGather && !anythingToBeat : (maps.to(goal)[from] as number) === UNREACHABLE;
   if (!closed || state.observed.gates.length === 0) return goal;
   needsToOpenTheWay(state, player.needs);
   return goalOf(player, state, from);

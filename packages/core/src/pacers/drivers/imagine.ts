@@ -9,8 +9,27 @@ export function imagineUntilActing(
   imagined: PlayerBody,
   imaginedOwn: unknown,
 ): void {
-  Object.assign(imagined, body);
+  copyMoving(body, imagined);
+  imagined.radius = body.radius;
+  imagined.facing = body.facing;
+  imagined.half = body.half;
   world.kind.copy(own, imaginedOwn);
   for (let i = 0; i < reaction.ticks; i++)
     world.kind.moveBody(world, view, imagined, imaginedOwn, plannedFor(reaction, tick + i) % FIRE);
+}
+
+/** Where a body is and how it moves. Units, units per second. */
+export interface Moving {
+  x: number;
+  y: number;
+  vx: number;
+  vy: number;
+}
+
+/** Moves one body to where another is. */
+export function copyMoving(from: Moving, to: Moving): void {
+  to.x = from.x;
+  to.y = from.y;
+  to.vx = from.vx;
+  to.vy = from.vy;
 }

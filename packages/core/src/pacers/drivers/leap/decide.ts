@@ -9,14 +9,14 @@ import {
   type View,
 } from '../../../attempt/index.ts';
 import { cellAt } from '../../../ground/index.ts';
-import { isStandable, sideInput, type LeapOwn } from '../../../grounds/index.ts';
+import { copyLeaping, isStandable, sideInput, type Leaping, type LeapOwn } from '../../../grounds/index.ts';
 import { TICK_SECONDS } from '../../../rules/index.ts';
 import type { Player } from '../../driver.ts';
 import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
 import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
-import { imagineUntilActing } from '../imagine.ts';
+import { copyMoving, imagineUntilActing, type Moving } from '../imagine.ts';
 import { graphOf, ticksTo, type Graph } from './graph.ts';
-import { FROM_FLOOR, IN_AIR, inputAt, WAIT, type Move } from './moves.ts';
+import { IN_AIR, ON_FLOOR, inputAt, WAIT, type Move } from './moves.ts';
 
 /** What a player on a leap ground remembers between decisions. */
 export interface LeapMemory {
@@ -26,6 +26,8 @@ export interface LeapMemory {
   /** What it is doing, from the next decision on, and how that was thought to go. */
   move: Move;
   price: number;
+  /** Pieces that lay there when the goal was chosen. */
+  pieces: number;
 }
 
 export const startMemory = (): LeapMemory => ({
@@ -33,6 +35,7 @@ export const startMemory = (): LeapMemory => ({
   goalTick: -1000,
   move: { ...WAIT },
   price: Number.NEGATIVE_INFINITY,
+  pieces: 0,
 });
 
 /** What goes no worse than it was thought to, by so much, is gone on with. Ticks. */
@@ -63,23 +66,53 @@ const PRICE = {
 /** Scratch of the decision at hand. */
 const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
 const own = {} as LeapOwn;
-const kept = { x: 0, y: 0, vx: 0, vy: 0, facing: 0 };
-const keptOwn = {} as LeapOwn;
 
-/** Between which places each enemy walks to and fro; endless for those that do not. Scratch of the decision at hand. */
-const lows: number[] = [];
-const highs: number[] = [];
+/** A body as it is at one moment. */
+interface Moment extends Moving, Leaping {}
+const atRest = (): Moment => ({
+  ...{ x: 0, y: 0, vx: 0, vy: 0 },
+  ...{ onFloor: false, airTicks: 0, pressTicks: 0, held: false, rising: false, jumpsLeft: 0, fell: false },
+});
 
-/** Notes where enemies that walk will turn: anybody sees where their floor ends. */
-function seeTurns(state: AttemptState): void {
-  const { all } = enemiesOf(state);
+function keep(moment: Moment): void {
+  copyMoving(body, moment);
+  copyLeaping(own, moment);
+}
+
+function bringBack(moment: Moment): void {
+  copyMoving(moment, body);
+  copyLeaping(moment, own);
+}
+
+/** Where what is decided takes effect, and where a move that is looked at has come down. */
+const kept = atRest();
+const landed = atRest();
+
+/** What may come near in the decision at hand, and between which places it walks to and fro: endless for what does not walk. */
+interface Near {
+  enemy: Enemy;
+  low: number;
+  high: number;
+}
+const near: Near[] = [];
+let nearCount = 0;
+/** Nothing is looked at for longer than this. Seconds. */
+const LONGEST_SECONDS = 3;
+
+/** Notes what may come near, and where enemies that walk will turn: anybody sees where their floor ends. */
+function lookAround(state: AttemptState, clearance: number): void {
   const { world, view } = state;
   const { grid } = view;
-  for (let i = 0; i < all.length; i++) {
-    const enemy = all[i] as Enemy;
-    lows[i] = Number.NEGATIVE_INFINITY;
-    highs[i] = Number.POSITIVE_INFINITY;
-    if (!enemy.active || enemy.movement !== 'walk') continue;
+  nearCount = 0;
+  for (const enemy of enemiesOf(state).all) {
+    if (!enemy.active) continue;
+    const closing = (Math.abs(enemy.vx) + Math.abs(body.vx) + own.speed) * LONGEST_SECONDS;
+    if (Math.abs(enemy.x - body.x) > closing + enemy.radius + body.radius + clearance) continue;
+    const seen = (near[nearCount++] ??= { enemy, low: 0, high: 0 });
+    seen.enemy = enemy;
+    seen.low = Number.NEGATIVE_INFINITY;
+    seen.high = Number.POSITIVE_INFINITY;
+    if (enemy.movement !== 'walk') continue;
     const row = Math.floor(enemy.y);
     const ends = (column: number): boolean =>
       grid.walls[row * grid.width + column] === 1 || world.kind.endsAt(state, column + 0.5, enemy.y);
@@ -87,15 +120,13 @@ function seeTurns(state: AttemptState): void {
     let high = low;
     while (low > 0 && !ends(low - 1)) low--;
     while (high < grid.width - 1 && !ends(high + 1)) high++;
-    lows[i] = low + enemy.radius;
-    highs[i] = high + 1 - enemy.radius;
+    seen.low = low + enemy.radius;
+    seen.high = high + 1 - enemy.radius;
   }
 }
 
 /** Where one comes to that turns at its ends. */
-function turning(x: number, index: number): number {
-  const low = lows[index] as number;
-  const high = highs[index] as number;
+function turning(x: number, { low, high }: Near): number {
   if (x > high) return Math.max(low, 2 * high - x);
   return x < low ? Math.min(high, 2 * low - x) : x;
 }
@@ -109,13 +140,12 @@ function meets(state: AttemptState, ticks: number, clearance: number): number {
   const { world, view } = state;
   if (own.fell) return HURT;
   if (world.hasAvoid && world.avoid[cellAt(view.grid, body.x, body.y)] === 1) return HURT;
-  const { all } = enemiesOf(state);
   const seconds = ticks * TICK_SECONDS;
   let met = 0;
-  for (let i = 0; i < all.length; i++) {
-    const enemy = all[i] as Enemy;
-    if (!enemy.active) continue;
-    const x = turning(enemy.x + enemy.vx * seconds, i);
+  for (let i = 0; i < nearCount; i++) {
+    const seen = near[i] as Near;
+    const { enemy } = seen;
+    const x = turning(enemy.x + enemy.vx * seconds, seen);
     const y = enemy.y + enemy.vy * seconds;
     const dx = x - body.x;
     const dy = y - body.y;
@@ -141,16 +171,13 @@ const AFTERWARDS: readonly Move[] = [
 ];
 /** So long is looked on after coming down. Ticks. */
 const AFTER_TICKS = 24;
-const landed = { x: 0, y: 0, vx: 0, vy: 0, facing: 0 };
-const landedOwn = {} as LeapOwn;
 
 /** Is there something left to do for the imagined body, so many ticks from now, that does not hurt it at once? */
 function canGoOn(state: AttemptState, ticks: number): boolean {
   const { world, view } = state;
-  copyInto(landed, landedOwn);
+  keep(landed);
   for (const move of AFTERWARDS) {
-    Object.assign(body, landed);
-    Object.assign(own, landedOwn);
+    bringBack(landed);
     // A jump begins with a press.
     own.held = false;
     let tick = 0;
@@ -178,6 +205,10 @@ function footing(view: View, cell: number): number {
   const beside = cell + (body.x - Math.floor(body.x) < 0.5 ? -1 : 1);
   return isStandable(view, own, beside % grid.width, Math.floor(beside / grid.width)) ? beside : cell;
 }
+
+/** How long what a price is for takes, in ticks; much longer where it goes badly. */
+const ticksOf = (price: number): number =>
+  price < -PRICE.there ? price + PRICE.beats : price < 0 ? price + PRICE.there : price;
 
 /** How a move goes: the lower, the better. The imagined body stands where it begins. */
 function priceOf(
@@ -211,7 +242,8 @@ function priceOf(
     // Waiting is for those who have nothing better.
     const waits = move.side === 0 && move.jumpTicks === 0 ? PRICE.wait : 0;
     const price = tick + waits + risked + (on === Number.POSITIVE_INFINITY ? PRICE.lost : on);
-    return price < least && !canGoOn(state, from + tick + 1) ? price + PRICE.trapped : price;
+    if (price >= least || canGoOn(state, from + tick + 1)) return price;
+    return price + PRICE.trapped;
   }
   return PRICE.hurt / 2;
 }
@@ -282,19 +314,6 @@ function chooseGoal(player: Player, state: AttemptState, graph: Graph, here: num
   return -1;
 }
 
-function copyInto(to: typeof kept, toOwn: LeapOwn): void {
-  to.x = body.x;
-  to.y = body.y;
-  to.vx = body.vx;
-  to.vy = body.vy;
-  to.facing = body.facing;
-  Object.assign(toOwn, own);
-}
-function again(): void {
-  Object.assign(body, kept);
-  Object.assign(own, keptOwn);
-}
-
 /** The standing place that counts for the player: below it while it is in the air. */
 function standingCell(state: AttemptState): number {
   const { view } = state;
@@ -312,10 +331,13 @@ export function chooseMove(player: Player, state: AttemptState, memory: LeapMemo
   pendingNeeds(state, needs);
   player.fires = needs.anythingToBeat && state.world.level.motion.player.shooting !== null;
   imagineUntilActing(player, state, body, own);
-  seeTurns(state);
+  const clearance = CLEARANCE + abilities.cautionUnits * CLEARANCE_PER_CAUTION;
+  lookAround(state, clearance);
   const graph = graphOf(state);
   // In the air a goal is kept: what is below says little of what is near.
-  if (memory.goal < 0 || (own.onFloor && state.tick - memory.goalTick >= TICKS_BETWEEN_GOALS)) {
+  const { remainingCount } = collectablesOf(state);
+  const isOld = state.tick - memory.goalTick >= TICKS_BETWEEN_GOALS || remainingCount !== memory.pieces;
+  if (memory.goal < 0 || (own.onFloor && isOld)) {
     const here = standingCell(state);
     memory.goal = chooseGoal(player, state, graph, here);
     if (memory.goal < 0 && state.observed.gates.length > 0) {
@@ -323,31 +345,32 @@ export function chooseMove(player: Player, state: AttemptState, memory: LeapMemo
       memory.goal = chooseGoal(player, state, graph, here);
     }
     memory.goalTick = state.tick;
+    memory.pieces = remainingCount;
   }
   const { goal } = memory;
   const distances = ticksTo(graph, goal);
   // Who takes off too early or too late takes itself to be elsewhere.
   body.x += body.vx * misjudged;
-  const clearance = CLEARANCE + abilities.cautionUnits * CLEARANCE_PER_CAUTION;
-  copyInto(kept, keptOwn);
+  keep(kept);
   const going = priceOf(player, state, memory.move, goal, distances, clearance);
-  if (going < PRICE.lost && going <= memory.price + AS_THOUGHT) {
-    again();
-    return goOn(memory, memory.move, going);
-  }
-  again();
-  const moves = own.onFloor ? FROM_FLOOR : IN_AIR;
+  bringBack(kept);
+  // What goes as it was thought to is gone on with.
+  if (going < PRICE.lost && going <= memory.price + AS_THOUGHT) return goOn(memory, memory.move, going);
+  // Who has found a way that is as quick as any looks no further. Waiting is looked at last.
+  const here = own.onFloor ? footing(state.view, cellAt(state.view.grid, body.x, body.y)) : -1;
+  const quick = here < 0 ? memory.price : (distances[here] as number);
+  const moves = own.onFloor ? ON_FLOOR : IN_AIR;
   let best: Move = WAIT;
-  let least = own.onFloor ? priceOf(player, state, WAIT, goal, distances, clearance) : Number.POSITIVE_INFINITY;
-  for (let i = 0; i < moves.length; i++) {
-    again();
+  let least = Number.POSITIVE_INFINITY;
+  for (let i = 0; i < moves.length && ticksOf(least) > quick; i++) {
+    bringBack(kept);
     const move = moves[i] as Move;
     const price = priceOf(player, state, move, goal, distances, clearance, least);
     if (price >= least) continue;
     least = price;
     best = move;
   }
-  again();
+  bringBack(kept);
   // A jump begins with a press: who still holds lets go first.
   if (own.onFloor && own.held && best.jumpTicks > 0) {
     memory.price = Number.NEGATIVE_INFINITY;
@@ -372,7 +395,7 @@ const LOOKED_AT_TICKS = 30;
 /** Is a player who goes on doing this about to be hurt? */
 export function willBeHurt(player: Player, state: AttemptState, input: number): boolean {
   imagineUntilActing(player, state, body, own);
-  seeTurns(state);
+  lookAround(state, 0);
   for (let tick = 0; tick < LOOKED_AT_TICKS; tick++) {
     state.world.kind.moveBody(state.world, state.view, body, own, input);
     if (meets(state, player.reaction.ticks + tick, 0) === HURT) return true;

@@ -28,6 +28,9 @@ export const FROM_FLOOR: readonly Move[] = [
 /** Waiting: only when nothing better is safe. */
 export const WAIT: Move = { side: 0, sideTicks: 0, jumpTicks: 0 };
 
+/** What is tried by one who stands. */
+export const ON_FLOOR: readonly Move[] = [...FROM_FLOOR, WAIT];
+
 /** In the air: the sides, for how long, and whether jump is still held. */
 export const IN_AIR: readonly Move[] = [
   ...[1, -1, 0].flatMap((side) =>

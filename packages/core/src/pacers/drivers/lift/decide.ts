@@ -6,7 +6,7 @@ import type { Player } from '../../driver.ts';
 import { pendingNeeds } from '../../goals/index.ts';
 import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
 import { openGoalOf } from '../aims.ts';
-import { imagineUntilActing } from '../imagine.ts';
+import { copyMoving, imagineUntilActing } from '../imagine.ts';
 
 /** What a player on a lift ground remembers between decisions. */
 export interface LiftMemory {
@@ -18,6 +18,8 @@ export interface LiftMemory {
   nearestTick: number;
   /** How high it has to be, units, -1 for any. */
   height: number;
+  /** Up to this tick it leaves all to the steady hand: it has seen that this goes well. */
+  sureUntil: number;
 }
 
 /** Without coming nearer for so long a player takes more risks, and then all. Ticks. */
@@ -33,10 +35,13 @@ export const startMemory = ({ world }: AttemptState): LiftMemory => ({
   nearest: Number.POSITIVE_INFINITY,
   nearestTick: 0,
   height: -1,
+  sureUntil: -1,
 });
 
-/** Plans: for how many ticks it is held or let go, whatever comes, before the steady hand. */
-const PLANS: readonly (readonly [held: boolean, ticks: number])[] = [
+/** A plan: for how many ticks it is held or let go, whatever comes, before the steady hand, and to which side it is steered, if not to the aim. */
+type Plan = readonly [held: boolean, ticks: number, side?: Side];
+
+const PLANS: readonly Plan[] = [
   [false, 0],
   [true, 6],
   [false, 6],
@@ -46,8 +51,20 @@ const PLANS: readonly (readonly [held: boolean, ticks: number])[] = [
   [false, 26],
   [true, 44],
   [false, 44],
-  [true, 90],
 ];
+/** One more for who is where it has to be, and would stay there. */
+const HOLDING_PLANS: readonly Plan[] = [...PLANS, [true, 90]];
+/** More for who can steer out of the way. */
+const ASIDE: readonly Plan[] = [
+  [true, 26, -1],
+  [true, 26, 1],
+  [false, 26, -1],
+  [false, 26, 1],
+];
+const STEERED_PLANS: readonly Plan[] = [...PLANS, ...ASIDE];
+const STEERED_HOLDING_PLANS: readonly Plan[] = [...HOLDING_PLANS, ...ASIDE];
+const plansOf = (holds: boolean, steers: boolean): readonly Plan[] =>
+  steers ? (holds ? STEERED_HOLDING_PLANS : STEERED_PLANS) : holds ? HOLDING_PLANS : PLANS;
 /** Flying is planned so many times further ahead than dodging. */
 const FORESIGHT_FACTOR = 1.6;
 const SHORTEST_TICKS = 36;
@@ -68,6 +85,9 @@ const DEGREES_PER_UNIT = 25;
 /** Nearer to the wanted column than this nobody steers. Units. */
 const IN_LINE = 0.15;
 const STEERED_SECONDS = 0.05;
+/** Where all that moves stays so far off, it need not be looked at again for so long. Units, ticks. */
+const FAR_OFF = 3;
+const SURE_TICKS = 2 * TICKS_BETWEEN_DECISIONS;
 /** What is kept clear of what moves: at least, and per unit of caution. Units. */
 const CLEARANCE = 0.06;
 const CLEARANCE_PER_CAUTION = 0.2;
@@ -174,30 +194,43 @@ function steady(): number {
 }
 
 /** What a plan does at one of its ticks. */
-function inputOf([held, ticks]: readonly [held: boolean, ticks: number], tick: number): number {
+function inputOf([held, ticks, side]: Plan, tick: number): number {
   const input = steady();
-  return tick < ticks ? sideInput(sideOf(input), held) : input;
+  return tick < ticks ? sideInput(side ?? sideOf(input), held) : input;
 }
 
 const HURT = 1;
 const TOO_NEAR = 2;
 
+/** Where something will be that has gone so much further: what crosses a ground of that length comes in again. Units. */
+function placeLater(place: number, way: number, radius: number, length: number): number {
+  const later = place + way;
+  if (length === 0) return later;
+  return later > length + radius ? later - length - 2 * radius : later < -radius ? later + length + 2 * radius : later;
+}
+
+/** Scratch: how near anything comes in what is imagined, as the square of its distance. */
+let closest = Number.POSITIVE_INFINITY;
+
 /** Does the imagined body meet what hurts, so many ticks from now, or come nearer to it than it wants? */
 function meets(state: AttemptState, memory: LiftMemory, ticks: number, clearance: number): number {
-  const { world, view } = state;
+  const { world } = state;
+  const { grid } = state.view;
   if (memory.wallsHurt && own.stopped) return HURT;
-  if (world.hasAvoid && world.avoid[cellAt(view.grid, body.x, body.y)] === 1) return HURT;
+  if (world.hasAvoid && world.avoid[cellAt(grid, body.x, body.y)] === 1) return HURT;
   const { all } = enemiesOf(state);
   const seconds = ticks * TICK_SECONDS;
   let met = 0;
   for (let i = 0; i < all.length; i++) {
     const enemy = all[i] as Enemy;
     if (!enemy.active) continue;
-    const dx = enemy.x + enemy.vx * seconds - body.x;
-    const dy = enemy.y + enemy.vy * seconds - body.y;
+    const crosses = enemy.movement === 'cross';
+    const dx = placeLater(enemy.x, enemy.vx * seconds, enemy.radius, crosses ? grid.width : 0) - body.x;
+    const dy = placeLater(enemy.y, enemy.vy * seconds, enemy.radius, crosses ? grid.height : 0) - body.y;
     const touch = enemy.radius + body.radius;
     const reach = Math.max(0, touch + clearance);
     const squared = dx * dx + dy * dy;
+    if (squared < closest) closest = squared;
     if (squared >= reach * reach) continue;
     if (squared < touch * touch) return HURT;
     met = TOO_NEAR;
@@ -205,8 +238,12 @@ function meets(state: AttemptState, memory: LiftMemory, ticks: number, clearance
   return met;
 }
 
+/** Is any place as good as another? */
+const isFree = ({ goal, height }: LiftMemory): boolean => goal < 0 && height < 0;
+
 /** Is the imagined body where it has to be? */
 function isThere(memory: LiftMemory, { grid }: View, distances: Int32Array): boolean {
+  if (isFree(memory)) return false;
   if (memory.height >= 0) return grid.height - body.y >= memory.height;
   return distances[cellAt(grid, body.x, body.y)] === 0;
 }
@@ -215,7 +252,7 @@ function isThere(memory: LiftMemory, { grid }: View, distances: Int32Array): boo
 function priceOf(
   state: AttemptState,
   memory: LiftMemory,
-  plan: readonly [held: boolean, ticks: number],
+  plan: Plan,
   from: number,
   horizon: number,
   distances: Int32Array,
@@ -226,6 +263,7 @@ function priceOf(
   const { grid } = view;
   // Who is there already has to hold it, and looks on.
   const holding = isThere(memory, view, distances);
+  const free = isFree(memory);
   let nearest = Number.POSITIVE_INFINITY;
   let risked = 0;
   let left = 0;
@@ -237,12 +275,14 @@ function priceOf(
     // The later it comes too near, the better: much can happen until then.
     if (met === TOO_NEAR && risked === 0) risked = PRICE.tooNear - tick * PRICE.sooner * 0.1;
     if (holding && left === 0 && !isThere(memory, view, distances)) left = PRICE.leaves - tick;
+    if (free) continue;
     const way = distances[cellAt(grid, body.x, body.y)] as number;
     if (way !== UNREACHABLE && way < nearest) {
       nearest = way;
       if (way === 0 && !holding) return risked + tick - PRICE.there;
     }
   }
+  if (free) return risked + plan[1] * 0.01;
   const last = distances[cellAt(grid, body.x, body.y)] as number;
   // How near it ends counts, and what it has come near to on the way; shorter plans first.
   const way = (last === UNREACHABLE ? PRICE.near : last) + nearest * 0.2;
@@ -250,7 +290,6 @@ function priceOf(
 }
 
 const held = { x: 0, y: 0, vx: 0, vy: 0 };
-const heldOwn: LiftOwn = { ...own };
 
 /** What a player of these abilities does next. @returns an input of the kind of ground */
 export function choosePlan(player: Player, state: AttemptState, memory: LiftMemory): number {
@@ -269,9 +308,11 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
   const goal = openGoalOf(player, state, here);
   const distances = maps.to(goal < 0 ? here : goal);
   const missed = (player.drift * abilities.aimErrorDegrees) / DEGREES_PER_UNIT;
-  // Who holds where it should be has no reason for haste.
-  if (goal !== memory.goal || isThere(memory, view, distances) || (distances[here] as number) < memory.nearest) {
-    memory.goal = goal;
+  const isNew = goal !== memory.goal;
+  memory.goal = goal;
+  // Who is where it should be has no reason for haste.
+  const isAtRest = isFree(memory) || isThere(memory, view, distances);
+  if (isNew || isAtRest || (distances[here] as number) < memory.nearest) {
     memory.nearest = distances[here] as number;
     memory.nearestTick = state.tick;
   }
@@ -283,41 +324,34 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
     LONGEST_TICKS,
     Math.max(SHORTEST_TICKS, Math.round((abilities.foresightSeconds * FORESIGHT_FACTOR) / TICK_SECONDS)),
   );
-  held.x = body.x;
-  held.y = body.y;
-  held.vx = body.vx;
-  held.vy = body.vy;
-  Object.assign(heldOwn, own);
+  copyMoving(body, held);
+  const { stopped } = own;
   const again = (): void => {
-    Object.assign(body, held);
-    Object.assign(own, heldOwn);
+    copyMoving(held, body);
+    own.stopped = stopped;
   };
   let best = 0;
   let least = Number.POSITIVE_INFINITY;
-  for (let i = 0; i < PLANS.length; i++) {
+  const plans = plansOf(isThere(memory, view, distances), own.steer > 0);
+  const isSure = state.tick < memory.sureUntil;
+  closest = Number.POSITIVE_INFINITY;
+  for (let i = 0; i < plans.length && !isSure; i++) {
     again();
-    const price = priceOf(
-      state,
-      memory,
-      PLANS[i] as readonly [boolean, number],
-      from,
-      horizon,
-      distances,
-      missed,
-      clearance,
-    );
+    const price = priceOf(state, memory, plans[i] as Plan, from, horizon, distances, missed, clearance);
     if (price < least) {
       least = price;
       best = i;
     }
     // Where the steady hand alone is safe, nobody looks for anything else.
-    if (i === 0 && price < PRICE.safe) break;
+    if (i > 0 || price >= PRICE.safe) continue;
+    if (closest > FAR_OFF * FAR_OFF) memory.sureUntil = state.tick + SURE_TICKS;
+    break;
   }
   again();
   lookAhead(state, distances, missed);
   // Until the next decision: what the plan does for most of that time.
   let holds = 0;
-  const plan = PLANS[best] as readonly [boolean, number];
+  const plan = plans[best] as Plan;
   let side: Side = 0;
   for (let tick = 0; tick < TICKS_BETWEEN_DECISIONS; tick++) {
     const input = inputOf(plan, tick);

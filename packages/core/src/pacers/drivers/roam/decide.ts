@@ -6,14 +6,12 @@ import {
   type AttemptState,
   type Collectable,
   type Enemy,
-  shootingNow,
 } from '../../../attempt/index.ts';
 import {
   cellAt,
   fits,
   HEADING_VECTORS,
   HEADINGS,
-  isInSight,
   nearestHeading,
   nextCellTowards,
   UNREACHABLE,
@@ -24,6 +22,7 @@ import type { RoamOwn } from '../../../grounds/index.ts';
 import { ticksToSeconds } from '../../../rules/index.ts';
 import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
 import type { Player } from '../../driver.ts';
+import { isInShot, nearestToBeat } from '../aims.ts';
 import { isDesperate, isHeldUp, isImpatient, noteProgress, type RoamMemory } from './memory.ts';
 import { here, predictSelf } from './ownSteps.ts';
 import { horizonOf, IMAGINED_MOMENTS, lookForThreats, priceThreats, probe } from './threats.ts';
@@ -46,8 +45,6 @@ const BLOCKED_PRICE = 8;
 const HURTING_PRICE = 60;
 /** Share of the way lost again after the nearest point that a way out is charged for. */
 const LOST_AGAIN_SHARE = 0.2;
-/** Share of a shot's reach from which a player shoots. */
-const SHOOTING_DISTANCE_SHARE = 0.7;
 /** Cosine of the angle within which a player takes itself to face what it shoots at: 8 degrees. */
 const FACING_COSINE = 0.99;
 /** Least pay of a piece, as a share of the usual one. */
@@ -245,34 +242,15 @@ function wayOut(player: Player, state: AttemptState, distances: Int32Array, want
   return best;
 }
 
-/** The nearest enemy to be beaten, or undefined. */
-function chooseEnemy(player: Player, state: AttemptState): Enemy | undefined {
-  const { needs } = player;
-  const any = needs.beat.length - 1;
-  let best: Enemy | undefined;
-  let least = Number.POSITIVE_INFINITY;
-  for (const enemy of enemiesOf(state).all) {
-    if (!enemy.active || enemy.health === 0 || !(needs.beat[any] || needs.beat[enemy.kind])) continue;
-    const dx = enemy.x - here.x;
-    const dy = enemy.y - here.y;
-    if (dx * dx + dy * dy >= least) continue;
-    least = dx * dx + dy * dy;
-    best = enemy;
-  }
-  return best;
-}
-
 /** Aims at an enemy within reach: the heading that turns to it, or -1 to stand and shoot. Undefined while it must come nearer. */
 function aimAtEnemy(player: Player, state: AttemptState, enemy: Enemy): number | undefined {
   const { shooting } = state.world.level.motion.player;
   if (!shooting) return undefined;
-  const { reach } = shootingNow(shooting, state.dials);
   const seconds = ticksToSeconds(player.reaction.ticks);
   const dx = enemy.x + enemy.vx * seconds - here.x;
   const dy = enemy.y + enemy.vy * seconds - here.y;
   const distance = Math.sqrt(dx * dx + dy * dy);
-  if (distance > reach * SHOOTING_DISTANCE_SHARE || distance === 0 || !isInSight(state.view.grid, here, enemy))
-    return undefined;
+  if (distance === 0 || !isInShot(state, here, enemy, distance)) return undefined;
   player.fires = true;
   if (shooting.aimsAtNearest) return -1;
   const vector = HEADING_VECTORS[state.body.facing] as readonly [number, number];
@@ -301,7 +279,7 @@ function chooseGoal(player: Player, state: AttemptState, memory: RoamMemory): nu
     return cellAt(grid, x, y);
   };
   if (needs.anythingToBeat) {
-    const enemy = chooseEnemy(player, state);
+    const enemy = nearestToBeat(player, state, here);
     if (enemy) return set(enemy.x, enemy.y);
   }
   if (needs.anythingToGather) {
@@ -370,7 +348,7 @@ export function chooseHeading(player: Player, state: AttemptState, memory: RoamM
 
   const distances = maps.to(targetCell);
   let wanted = -1;
-  const enemy = needs.anythingToBeat ? chooseEnemy(player, state) : undefined;
+  const enemy = needs.anythingToBeat ? nearestToBeat(player, state, here) : undefined;
   const aim = enemy && aimAtEnemy(player, state, enemy);
   if (aim !== undefined) wanted = aim;
   else if (!arrived) {

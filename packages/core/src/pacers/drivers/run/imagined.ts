@@ -8,11 +8,11 @@ import {
   type Collectable,
   type Enemy,
 } from '../../../attempt/index.ts';
-import { bounceUp, RUN_ON, type RunOwn } from '../../../grounds/index.ts';
+import { bounceUp, copyLeaping, RUN_ON, type Leaping, type RunOwn } from '../../../grounds/index.ts';
 import { TICK_SECONDS } from '../../../rules/index.ts';
 import type { Needs } from '../../goals/index.ts';
 import type { Player } from '../../driver.ts';
-import { imagineUntilActing } from '../imagine.ts';
+import { copyMoving, imagineUntilActing, type Moving } from '../imagine.ts';
 import { inputAt, type Plan } from './plan.ts';
 
 /*
@@ -24,63 +24,34 @@ const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
 const own = {} as RunOwn;
 
 /** What of a body changes while it runs; the rest stays as it is for a whole decision. */
-interface Moving {
-  x: number;
-  y: number;
-  vx: number;
-  vy: number;
+interface Moment extends Moving, Leaping {
   half: number;
   halfTall: number;
-  airTicks: number;
-  pressTicks: number;
-  jumpsLeft: number;
-  onFloor: boolean;
-  held: boolean;
-  rising: boolean;
-  fell: boolean;
   low: boolean;
   blocked: boolean;
 }
 
-const atRest = (): Moving => ({
+const atRest = (): Moment => ({
   ...{ x: 0, y: 0, vx: 0, vy: 0, half: 0, halfTall: 0, airTicks: 0, pressTicks: 0, jumpsLeft: 0 },
   ...{ onFloor: false, held: false, rising: false, fell: false, low: false, blocked: false },
 });
 
-function keep(moving: Moving): void {
-  moving.x = body.x;
-  moving.y = body.y;
-  moving.vx = body.vx;
-  moving.vy = body.vy;
-  moving.half = body.half;
-  moving.halfTall = own.halfTall;
-  moving.airTicks = own.airTicks;
-  moving.pressTicks = own.pressTicks;
-  moving.jumpsLeft = own.jumpsLeft;
-  moving.onFloor = own.onFloor;
-  moving.held = own.held;
-  moving.rising = own.rising;
-  moving.fell = own.fell;
-  moving.low = own.low;
-  moving.blocked = own.blocked;
+function keep(moment: Moment): void {
+  copyMoving(body, moment);
+  moment.half = body.half;
+  copyLeaping(own, moment);
+  moment.halfTall = own.halfTall;
+  moment.low = own.low;
+  moment.blocked = own.blocked;
 }
 
-function bringBack(moving: Moving): void {
-  body.x = moving.x;
-  body.y = moving.y;
-  body.vx = moving.vx;
-  body.vy = moving.vy;
-  body.half = moving.half;
-  own.halfTall = moving.halfTall;
-  own.airTicks = moving.airTicks;
-  own.pressTicks = moving.pressTicks;
-  own.jumpsLeft = moving.jumpsLeft;
-  own.onFloor = moving.onFloor;
-  own.held = moving.held;
-  own.rising = moving.rising;
-  own.fell = moving.fell;
-  own.low = moving.low;
-  own.blocked = moving.blocked;
+function bringBack(moment: Moment): void {
+  copyMoving(moment, body);
+  body.half = moment.half;
+  copyLeaping(moment, own);
+  own.halfTall = moment.halfTall;
+  own.low = moment.low;
+  own.blocked = moment.blocked;
 }
 
 const kept = atRest();
