@@ -1,13 +1,7 @@
-import { liveAmount, shareOf, secondsToTicks, type LiveAmount } from '../rules/index.ts';
+import { followed, liveAmount, secondsToTicks, type LiveAmount } from '../rules/index.ts';
 import type { Amount } from '../model/index.ts';
 import type { Shooting } from './level.ts';
 import type { Preparing } from './shell.ts';
-
-/** What an amount that follows a parameter comes to, as the parameter now is. @param dials values of the changing parameters */
-export const followed = (live: LiveAmount, dials: readonly number[]): number => {
-  const value = (dials[live.dial] as number) * live.times + live.plus;
-  return live.of === undefined ? value : shareOf(value, live.of);
-};
 
 /** A number that may follow a parameter, as the parameter now is: brought between two ends. */
 export const asItIs = (

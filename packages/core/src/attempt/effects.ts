@@ -1,4 +1,4 @@
-import { secondsToTicks, type ResolvedEffect } from '../rules/index.ts';
+import { count, secondsToTicks, takeLives, type Counting, type ResolvedEffect } from '../rules/index.ts';
 import { asItIs, MOST } from './amounts.ts';
 import { changeParameter } from './dials.ts';
 import { placeOfReturn } from './pieces/checkpoint.ts';
@@ -46,12 +46,16 @@ function putBack(state: AttemptState, to: 'start' | 'checkpoint'): void {
   makeRoom(state);
 }
 
+/** Carries out an effect on what is counted. */
+function tallied(state: AttemptState, effect: Counting, rule: number, at: number): void {
+  if (count(state.observed, effect, fullHealth(state))) tell(state, rule, at);
+}
+
 /** What each effect that does not end the attempt does to it. */
 const EFFECTS: { [N in Milestone['effect']]: Apply<Extract<Milestone, { effect: N }>> } = {
   loseLife: (state, effect, rule) => {
     const { body, observed, world } = state;
-    if (observed.lives === 0) return;
-    observed.lives = Math.max(0, observed.lives - effect.lives);
+    if (!takeLives(observed, effect.lives)) return;
     state.lastLifeRule = rule;
     state.happenings.push({ tick: state.tick, what: 'life lost', rule, x: body.x, y: body.y });
     state.graceTicks = world.level.motion.player.graceTicks;
@@ -66,25 +70,10 @@ const EFFECTS: { [N in Milestone['effect']]: Apply<Extract<Milestone, { effect: 
   gate: (state, effect) => setGate(state, effect.gate, effect.open),
   wave: (state, effect) => sendWave(state, effect.spawner),
   reveal: (state, effect) => reveal(state, effect.collectable),
-  score: (state, effect, rule, at) => {
-    state.observed.bonus += effect.add;
-    tell(state, rule, at);
-  },
-  tally: (state, effect, rule, at) => {
-    const { tallies } = state.observed;
-    if (tallies[effect.tally] === undefined) return;
-    tallies[effect.tally] = (tallies[effect.tally] as number) + effect.add;
-    tell(state, rule, at);
-  },
-  heal: (state, effect, rule, at) => {
-    const most = fullHealth(state);
-    state.observed.health = Math.max(0, Math.min(most, state.observed.health + effect.by));
-    tell(state, rule, at);
-  },
-  hurt: (state, effect, rule, at) => {
-    state.observed.health = Math.max(0, state.observed.health - effect.by);
-    tell(state, rule, at);
-  },
+  score: tallied,
+  tally: tallied,
+  heal: tallied,
+  hurt: tallied,
   parameter: (state, effect, rule, at) => {
     if (state.dials[effect.dial] === undefined) return;
     changeParameter(state, effect);

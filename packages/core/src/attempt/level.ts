@@ -1,5 +1,5 @@
-import type { Ground, PieceName, ReadingName } from '../model/index.ts';
-import type { Expiry, LiveAmount, LiveRamp, ResolvedCondition, ResolvedRule, ResolvedStars } from '../rules/index.ts';
+import type { Ground, PieceName } from '../model/index.ts';
+import type { Judging, LiveAmount, LiveRamp } from '../rules/index.ts';
 
 /** A rectangle from its upper left corner. Units. */
 export interface Area {
@@ -63,20 +63,5 @@ export interface PreparedLevel {
     liveRamps?: LiveRamp[];
   };
   /** What only changes how the motion is judged. */
-  judging: {
-    rules: ResolvedRule[];
-    tie: 'win' | 'loss';
-    /** -1 for no limit. */
-    limitTicks: number;
-    liveLimit?: LiveAmount;
-    warnAtTicks: number;
-    clockStarts: 'load' | 'firstMove' | 'condition';
-    clockStart: ResolvedCondition | null;
-    atExpiry: Expiry;
-    lives: number;
-    stars: ResolvedStars;
-    score: { reading: ReadingName; subject: number; times: number }[];
-    /** Values at the start. */
-    tallies: number[];
-  };
+  judging: Judging;
 }

@@ -1,6 +1,6 @@
 import type { DistanceMaps, Body, Grid, Spot } from '../ground/index.ts';
 import type { Amount, GoesOn, Ground, Level, Piece, PieceName, Project, ReadingName } from '../model/index.ts';
-import type { Judge, Observed, Resolving, ScoreTerm, Verdicts } from '../rules/index.ts';
+import type { ClockState, FollowedRamp, Judge, Observed, Resolving, ScoreTerm, Verdicts } from '../rules/index.ts';
 import type { KindMotion, PreparedLevel } from './level.ts';
 import type { Looks } from './looks.ts';
 import type { Figure, Mark, Places } from './mark.ts';
@@ -83,14 +83,6 @@ interface Message {
   untilTick: number;
 }
 
-/** A live ramp as milestones have turned it: its value × times + plus. */
-export interface FollowedRamp {
-  /** Where its reading stood when it was last read. */
-  reading: number;
-  times: number;
-  plus: number;
-}
-
 /** One attempt under way: plain mutable objects, all made at the start, none in a step. */
 export interface AttemptState {
   world: World;
@@ -106,7 +98,7 @@ export interface AttemptState {
   carried: boolean;
   /** Ticks for which nothing touches the player. */
   graceTicks: number;
-  clock: { runs: boolean; warned: boolean };
+  clock: ClockState;
   /** The ground as it is now. */
   view: View;
   shots: Shot[];

@@ -1,5 +1,5 @@
 import type { ReadingName } from '../model/index.ts';
-import { READINGS, startVerdicts } from '../rules/index.ts';
+import { READINGS, startClock, startFollowed, startVerdicts } from '../rules/index.ts';
 import { startObserved } from './observed.ts';
 import { bySort, SORTS } from './pieces/index.ts';
 import { startPlace } from './pieces/start.ts';
@@ -29,13 +29,13 @@ function begun(world: World, seed: number): AttemptState {
     pieces: bySort(() => undefined),
     carried: false,
     graceTicks: 0,
-    clock: { runs: judging.clockStarts === 'load', warned: false },
+    clock: startClock(judging),
     view: viewOf(world, observed.gates),
     shots: makeShots(motion.player.shooting !== null || somePieceShoots),
     reloadTicks: 0,
     ammunition: motion.player.shooting?.ammunition ?? 0,
     dials: [...motion.dials],
-    followed: (motion.liveRamps ?? []).map(() => ({ reading: Number.NaN, times: 1, plus: 0 })),
+    followed: startFollowed(motion.liveRamps ?? []),
     message: { rule: -1, effect: 0, untilTick: 0 },
     observed,
     verdicts: startVerdicts(world.judge),

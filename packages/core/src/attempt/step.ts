@@ -1,6 +1,6 @@
-import { endTick, judgeTick, type Expiry } from '../rules/index.ts';
+import { endTick, judgeTick, tickClock, type Expiry } from '../rules/index.ts';
 import { applyMilestones } from './effects.ts';
-import { followReadings } from './dials.ts';
+import { followRamps } from './dials.ts';
 import { FIRE, REST } from './input.ts';
 import { SORTS } from './pieces/index.ts';
 import type { AttemptState, PieceSort } from './shell.ts';
@@ -41,19 +41,13 @@ function makeContacts(state: AttemptState): void {
   state.world.kind.observe(state, state.own);
 }
 
-/** Runs the clock by one tick. Returns what happens once the limit is reached; null before. A limit reached exactly counts as reached. */
+/** Runs the clock by one tick. Returns what happens once the limit is reached; null before. */
 function runClock(state: AttemptState): Expiry | null {
-  const { observed, clock } = state;
-  const { judging } = state.world.level;
-  if (!clock.runs) return null;
-  observed.clockTicks++;
-  const { limitTicks, clockTicks } = observed;
-  if (limitTicks < 0) return null;
-  if (!clock.warned && judging.warnAtTicks > 0 && limitTicks - clockTicks <= judging.warnAtTicks) {
-    clock.warned = true;
-    state.happenings.push({ tick: state.tick, what: 'warned' });
-  }
-  return clockTicks >= limitTicks ? judging.atExpiry : null;
+  const { clock, observed, world } = state;
+  const { warned } = clock;
+  const expiry = tickClock(observed, clock, world.level.judging);
+  if (clock.warned && !warned) state.happenings.push({ tick: state.tick, what: 'warned' });
+  return expiry;
 }
 
 function startClock(state: AttemptState): void {
@@ -83,7 +77,7 @@ export function step(state: AttemptState, input: number): void {
   all(SETTLE, state);
   makeContacts(state);
   const expiry = runClock(state);
-  if (state.followed.length > 0) followReadings(state);
+  if (state.followed.length > 0) followRamps(state);
   judgeTick(world.judge, state.observed, verdicts);
   const starts = world.judge.clockStart;
   if (starts && !clock.runs && verdicts.truth[starts.index] === true) startClock(state);

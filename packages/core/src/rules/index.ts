@@ -34,6 +34,10 @@ export {
   type JudgeNode,
   type Verdicts,
 } from './judge.ts';
+export { startClock, tickClock, type ClockState } from './clock.ts';
+export { count, takeLives, type Counting } from './counting.ts';
+export { changeDial, followed, followReadings, startFollowed, turnJudge, type FollowedRamp } from './dials.ts';
+export type { Judging } from './judging.ts';
 export { liveParameters, liveRampAt, liveRampsOf, type LiveRamp } from './liveRamps.ts';
 export { starsFor } from './stars.ts';
 export {
