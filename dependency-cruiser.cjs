@@ -43,9 +43,21 @@ module.exports = {
       { path: '^packages/core/src/model/', dependencyTypesNot: ['type-only'] },
     ),
     rule(
+      'the-runtime-carries-rules-ramps-and-run',
+      { path: '^packages/runtime/src', pathNot: test },
+      {
+        path: '^(packages|node_modules)/',
+        pathNot: ['^packages/runtime/', '^packages/core/src/(rules|run)/index\\.ts$'],
+        dependencyTypesNot: ['type-only'],
+      },
+    ),
+    rule(
       'packages-by-front-door',
       { path: '^packages/([^/]+)/' },
-      { path: '^packages/', pathNot: ['^packages/$1/', '^packages/core/src/[^/]+/index\\.ts$'] },
+      {
+        path: '^packages/',
+        pathNot: ['^packages/$1/', '^packages/core/src/[^/]+/index\\.ts$', '^packages/files/src/index\\.ts$'],
+      },
     ),
     rule(
       'folders-by-index',

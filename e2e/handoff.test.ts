@@ -34,7 +34,7 @@ describe('the hand-off', () => {
   });
 
   it('gives every value at every slot as CSV', async () => {
-    const lines = (await download('Download CSV', 'home-before-dusk-parameters.csv')).trimEnd().split('\r\n');
+    const lines = (await download('Download CSV', 'home-before-dusk-values.csv')).trimEnd().split('\r\n');
     expect(lines).toHaveLength(25);
     expect(lines[0]).toBe(
       'position,slot,level,hornetSpeed,hornetsSent,nectarNeeded,clock,nestRest,hornetSight,beetles',

@@ -129,7 +129,7 @@ describe('Numbers', () => {
   });
 
   it('goes out as CSV and comes in again, changing nothing', async () => {
-    const csv = await (await fetch(`${at.server.address}/api/projects/${at.projectId}/parameters.csv`)).text();
+    const csv = await (await fetch(`${at.server.address}/api/projects/${at.projectId}/files/values.csv`)).text();
     await choose('as-it-is.csv', csv);
     await at.page.seeText('It says what the project says: nothing would change.');
     await at.page.clickName('button', 'Close');

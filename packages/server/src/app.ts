@@ -3,7 +3,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import type { Logger } from 'pino';
 import type { Storage } from './db/client.ts';
-import type { FileReading } from './features/handoff/readFile.ts';
+import type { FileReading } from '@stadion/files';
 import { handoffRoutes } from './features/handoff/routes.ts';
 import { projectRoutes } from './features/projects/routes.ts';
 import { makeProjectService } from './features/projects/service.ts';

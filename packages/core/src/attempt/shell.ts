@@ -168,6 +168,8 @@ export interface GroundPart extends Spot {
 
 /** How a player moves on one kind of ground, and what only that kind has. */
 export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknown> {
+  /** The numbers by which the player of a project moves, as they are written down. */
+  moves(project: Pick<Project, 'player'>): Readonly<Record<string, Amount>>;
   /** What moves, as plain data: part of the question's key. */
   prepare(preparing: Preparing): Motion;
   /** Lays on ground that only this attempt has, before the player comes there; absent where all of it is known from the start. */

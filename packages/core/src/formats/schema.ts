@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ProjectDocument, PROJECT_VERSION } from '../model/index.ts';
+import { HandOff, HAND_OFF_VERSION, Strings, STRINGS_VERSION } from './handOff/index.ts';
 
 /** JSON Schema (2020-12) of the project file, generated from the schemas that the application itself checks by. */
 export function projectJsonSchema(): Record<string, unknown> {
@@ -11,3 +12,16 @@ export function projectJsonSchema(): Record<string, unknown> {
     properties,
   };
 }
+
+/** JSON Schemas (2020-12) of the files that have one, by name. */
+export const SCHEMAS: Readonly<Record<string, () => Record<string, unknown>>> = {
+  'project.json': projectJsonSchema,
+  'hand-off.json': () => ({
+    ...z.toJSONSchema(HandOff, { target: 'draft-2020-12' }),
+    $comment: `Stadion hand-off, version ${HAND_OFF_VERSION}.`,
+  }),
+  'strings.json': () => ({
+    ...z.toJSONSchema(Strings, { target: 'draft-2020-12' }),
+    $comment: `Stadion strings, version ${STRINGS_VERSION}.`,
+  }),
+};

@@ -105,6 +105,12 @@ export const READINGS: { readonly [N in ReadingName]: ReadingDefinition } = {
 
 export const readingDefinition = (reading: Reading): ReadingDefinition => READINGS[reading.reading];
 
+/** What a reading is called outside Stadion: with what it is about after a dot. @example 'worth.any' */
+export const readingName = (reading: Reading): string => {
+  const id = subjectId(reading);
+  return id === '' ? reading.reading : `${reading.reading}.${id}`;
+};
+
 /** The id of what a reading is about; empty for those that need none. */
 export function subjectId(reading: Reading): string {
   switch (reading.reading) {

@@ -1,5 +1,5 @@
 import { RUN_EVENTS, type Project } from '../model/index.ts';
-import { tallyPolicyOf, runTallies, starsAsked } from './ledger.ts';
+import { tallyPolicyOf, runTallies, starsAsked } from './plan.ts';
 
 /** Something about the sequence's bookkeeping that a designer should look at. */
 export interface RunDoubt {

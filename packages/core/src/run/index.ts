@@ -1,13 +1,12 @@
 export { isEndless, positionAtTurn } from './order.ts';
 export {
-  enterAttempt,
-  tallyPolicyOf,
-  ledgerOf,
+  runNumbersAt,
+  runPlanOf,
   runTallies,
   starsAsked,
-  startRun,
-  type AttemptEntry,
-  type LedgerRow,
-  type RunState,
-} from './ledger.ts';
+  tallyPolicyOf,
+  type RunNumbers,
+  type RunPlan,
+} from './plan.ts';
+export { enterAttempt, ledgerOf, startRun, type AttemptEntry, type LedgerRow, type RunState } from './ledger.ts';
 export { runDoubts, type RunDoubt } from './doubts.ts';

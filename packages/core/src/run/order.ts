@@ -1,4 +1,4 @@
-import type { Project } from '../model/index.ts';
+import type { Run } from '../model/index.ts';
 import { drawAt } from '../random/index.ts';
 
 /** Draws for a shuffle are addressed by round, apart from all other draws. */
@@ -14,8 +14,14 @@ function shuffled(count: number, seed: number, round: number): number[] {
   return positions;
 }
 
+/** What says in which order slots are played. */
+interface Ordered {
+  run: Pick<Run, 'order' | 'afterLast'>;
+  slots: readonly unknown[];
+}
+
 /** Does the order of play ever come to an end? */
-export const isEndless = ({ order, afterLast }: Project['run']): boolean =>
+export const isEndless = ({ order, afterLast }: Ordered['run']): boolean =>
   order === 'loop' || order === 'inOrderThenShuffled' || afterLast !== 'end';
 
 /**
@@ -24,14 +30,10 @@ export const isEndless = ({ order, afterLast }: Project['run']): boolean =>
  * @param turn from 1
  * @returns a position from 1; past the last one where the ramps go on; undefined once the run is over
  */
-export function positionAtTurn(
-  project: Pick<Project, 'run' | 'slots'>,
-  turn: number,
-  seed: number,
-): number | undefined {
-  const count = project.slots.length;
+export function positionAtTurn({ run, slots }: Ordered, turn: number, seed: number): number | undefined {
+  const count = slots.length;
   if (count === 0) return undefined;
-  const { order, afterLast } = project.run;
+  const { order, afterLast } = run;
   const round = Math.floor((turn - 1) / count);
   const place = (turn - 1) % count;
   if (round > 0 && order !== 'loop' && order !== 'inOrderThenShuffled') {
@@ -47,9 +49,9 @@ export function positionAtTurn(
  *
  * @param turn the present one: where the order is shuffled, its round counts
  */
-export function turnOf(project: Pick<Project, 'run' | 'slots'>, position: number, turn: number, seed: number): number {
-  const count = project.slots.length;
-  const { order } = project.run;
+export function turnOf({ run, slots }: Ordered, position: number, turn: number, seed: number): number {
+  const count = slots.length;
+  const { order } = run;
   const round = Math.floor((turn - 1) / Math.max(1, count));
   if (order !== 'shuffled' && !(order === 'inOrderThenShuffled' && round > 0)) return position;
   const place = shuffled(count, seed, round).indexOf(position);

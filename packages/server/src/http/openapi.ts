@@ -1,4 +1,5 @@
 import { OpenApiGeneratorV31, OpenAPIRegistry, type RouteConfig } from '@asteasolutions/zod-to-openapi';
+import { FILES, SCHEMAS } from '@stadion/core/formats';
 import * as contract from '@stadion/core/contract';
 import { PROJECT_VERSION } from '@stadion/core/model';
 import { z } from 'zod';
@@ -165,10 +166,16 @@ const ROUTES: RouteConfig[] = [
   },
   {
     method: 'get',
-    path: '/api/projects/{id}/export.json',
-    summary: 'The project file',
-    request: { params: id },
-    responses: found('The file.', z.looseObject({})),
+    path: '/api/projects/{id}/files/{file}',
+    summary: `A file that the project is handed over in: ${FILES.map(({ name }) => name).join(', ')}`,
+    request: { params: id.extend({ file: z.enum(FILES.map(({ name }) => name)) }) },
+    responses: {
+      200: {
+        description: 'The file.',
+        content: Object.fromEntries(FILES.map(({ type }) => [type, { schema: z.string() }])),
+      },
+      404: problem('There is no such project, or no such file.'),
+    },
   },
   {
     method: 'get',
@@ -182,18 +189,9 @@ const ROUTES: RouteConfig[] = [
   },
   {
     method: 'get',
-    path: '/api/projects/{id}/parameters.csv',
-    summary: "Every parameter's value at every slot",
-    request: { params: id },
-    responses: {
-      200: { description: 'The file.', content: { 'text/csv': { schema: z.string() } } },
-      404: problem('There is no such project.'),
-    },
-  },
-  {
-    method: 'get',
-    path: '/api/schema/project.json',
-    summary: 'JSON Schema of the project file',
+    path: '/api/schema/{file}',
+    summary: 'JSON Schema of a file',
+    request: { params: z.object({ file: z.enum(Object.keys(SCHEMAS) as [string]) }) },
     responses: {
       200: { description: 'The schema.', content: { 'application/schema+json': { schema: z.looseObject({}) } } },
     },

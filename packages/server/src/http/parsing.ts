@@ -4,7 +4,7 @@ import { isUtf8 } from 'node:buffer';
 import type { Request } from 'express';
 import type { z } from 'zod';
 import { StadionError } from './errors.ts';
-import { oversizeIn } from './jsonSize.ts';
+import { oversizeIn } from '@stadion/files';
 
 /** Bytes that are no UTF-8 are refused: read as they are they would leave replacement marks in names. For the body parsers, which say what is wrong by a type. */
 export function refuseBrokenText(_request: unknown, _response: unknown, bytes: Buffer, charset: string): void {

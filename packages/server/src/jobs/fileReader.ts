@@ -1,5 +1,5 @@
 import { Piscina } from 'piscina';
-import type { FileReading } from '../features/handoff/readFile.ts';
+import type { FileReading } from '@stadion/files';
 import { threadBody } from './body.ts';
 
 /** A reading thread may take so much memory, MB, and so long, ms. */

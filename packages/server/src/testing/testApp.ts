@@ -1,7 +1,7 @@
 import { pino, type Logger } from 'pino';
 import { createApp, type App } from '../app.ts';
 import { openStorage, type Storage } from '../db/client.ts';
-import { readFile } from '../features/handoff/readFile.ts';
+import { readFile } from '@stadion/files';
 import { LOOPBACK_HOSTS, type Access } from '../http/security.ts';
 import type { BatchTask, WorkQueue } from '../jobs/queue.ts';
 import type { TrialQuestion } from '@stadion/core/trials';

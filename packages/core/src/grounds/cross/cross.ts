@@ -62,10 +62,13 @@ const PUT_BACK_TICKS = 30;
 const stepTicksOf = (seconds: number): number => Math.max(1, secondsToTicks(within(seconds, 0, LONGEST_SECONDS)));
 const restTicksOf = (seconds: number): number => secondsToTicks(within(seconds, 0, LONGEST_SECONDS));
 
+const movesOf = ({ player }: Pick<Project, 'player'>) => player.moves.cross ?? USUAL_CROSS;
+
 /** From cell to cell, in four directions, with traffic in between. */
 export const cross: GroundKind<CrossMotion, CrossOwn> = {
+  moves: movesOf,
   prepare(preparing) {
-    const { stepSeconds, restSeconds } = preparing.project.player.moves.cross ?? USUAL_CROSS;
+    const { stepSeconds, restSeconds } = movesOf(preparing.project);
     return {
       stepTicks: stepTicksOf(preparing.number(stepSeconds)),
       restTicks: restTicksOf(preparing.number(restSeconds)),

@@ -35,6 +35,8 @@ export const USUAL_LEAP: Moves = {
   jumpsInAir: usual(0),
 };
 
+const movesOf = ({ player }: Pick<Project, 'player'>): Moves => player.moves.leap ?? USUAL_LEAP;
+
 /** What each number may be. */
 const NUMBERS = numbersWithin({
   speed: [0, FASTEST],
@@ -70,7 +72,8 @@ function landOnLedge(
 
 /** Walk, jump and fall. */
 export const leap: GroundKind<LeapMotion, LeapOwn> = {
-  prepare: (preparing) => NUMBERS.prepare(preparing.project.player.moves.leap ?? USUAL_LEAP, preparing),
+  moves: movesOf,
+  prepare: (preparing) => NUMBERS.prepare(movesOf(preparing.project), preparing),
   start(world) {
     const { live: _live, ...numbers } = world.level.motion.body as LeapMotion;
     return { ...numbers, ...stillJumping(numbers), ledges: ledgesOf(world) };

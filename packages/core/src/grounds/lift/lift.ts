@@ -44,6 +44,8 @@ export const USUAL_LIFT: Moves = {
   mostDown: usual(7),
 };
 
+const movesOf = ({ player }: Pick<Project, 'player'>): Moves => player.moves.lift ?? USUAL_LIFT;
+
 /** What each number may be. Units per second, or per second squared. */
 const NUMBERS = numbersWithin({
   forward: [0, FASTEST],
@@ -56,7 +58,8 @@ const NUMBERS = numbersWithin({
 
 /** Hold to rise, let go to sink. */
 export const lift: GroundKind<LiftMotion, LiftOwn> = {
-  prepare: (preparing) => NUMBERS.prepare(preparing.project.player.moves.lift ?? USUAL_LIFT, preparing),
+  moves: movesOf,
+  prepare: (preparing) => NUMBERS.prepare(movesOf(preparing.project), preparing),
   start({ level }) {
     const { live: _live, ...numbers } = level.motion.body as LiftMotion;
     return { ...numbers, begun: false, stopped: false, gone: 0 };

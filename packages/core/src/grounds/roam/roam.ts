@@ -37,6 +37,7 @@ const SLOWEST = 0.1;
 
 /** Free in the plane, with acceleration and a top speed. */
 export const roam: GroundKind<RoamMotion, RoamOwn> = {
+  moves: ({ player }) => player.moves.roam,
   prepare(preparing) {
     const { speed, acceleration } = preparing.project.player.moves.roam;
     return {

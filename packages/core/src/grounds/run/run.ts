@@ -71,13 +71,16 @@ function canStandUp({ grid }: View, body: { x: number; y: number; radius: number
 
 const INPUTS = { none: RUN_ON, jump: JUMP, slide: SLIDE } as const;
 
+const movesOf = ({ player }: Pick<Project, 'player'>): Moves => player.moves.run ?? USUAL_RUN;
+
 /** Carried forward; jump and slide. */
 export const run: GroundKind<RunMotion, RunOwn> = {
+  moves: movesOf,
   prepare(preparing) {
     const { project, level, pieces } = preparing;
     const ground = level.ground as Extract<Ground, { kind: 'run' }>;
     return {
-      ...NUMBERS.prepare(project.player.moves.run ?? USUAL_RUN, preparing),
+      ...NUMBERS.prepare(movesOf(project), preparing),
       drawnBy: ground.drawnBy,
       bounds: (project.liveTiers?.[ground.drawnBy] ?? []).map(({ from }) => from),
       sections: sectionsOf(ground).map((section) => ({

@@ -4,8 +4,7 @@ import { documentOf } from '@stadion/core/model';
 import request from 'supertest';
 import { testApp } from '../../testing/testApp.ts';
 import { fileReader } from '../../jobs/fileReader.ts';
-import { readFile } from './readFile.ts';
-import { fileName, parameterFile, projectFile } from './service.ts';
+import { projectFile, readFile } from '@stadion/files';
 
 let app: Awaited<ReturnType<typeof testApp>>;
 beforeAll(async () => {
@@ -86,35 +85,4 @@ describe('the project file', () => {
     const document = documentOf(homeBeforeDusk());
     expect(readFile(projectFile(document))).toEqual({ ok: true, document });
   });
-});
-
-describe('the CSV of values', () => {
-  const cellFor = (name: string): string => {
-    const project = homeBeforeDusk();
-    project.levels['clover-steps']!.name = name;
-    project.parameters[0]!.pins['slot-1'] = -2;
-    return parameterFile(project).split('\r\n')[1]!;
-  };
-
-  it.each([
-    ['=1+1, "now"', `"'=1+1, ""now"""`],
-    ['-5', `'-5`],
-    ['-cmd|x', `'-cmd|x`],
-    ['@SUM(1)', `'@SUM(1)`],
-    [' =1+1', `"' =1+1"`],
-    ['＝1+1', `'＝1+1`],
-    ['Clover - 5', 'Clover - 5'],
-  ])('keeps a name that looks like a formula as text, and numbers as numbers: %s', (name, cell) => {
-    expect(cellFor(name).replaceAll(/"('[^",]*)"/g, '$1')).toBe(
-      `1,slot-1,${cell.replaceAll(/"('[^",]*)"/g, '$1')},-2,0,0.5,48,9,5,2`,
-    );
-  });
-});
-
-describe('a file name', () => {
-  it.each([
-    ['Home Before Dusk', 'home-before-dusk.json'],
-    ['../../etc', 'etc.json'],
-    ['夕暮れ', 'project.json'],
-  ])('from %s is %s', (name, expected) => expect(fileName(name, 'json')).toBe(expected));
 });

@@ -1,11 +1,11 @@
 import type { ImportedProject } from '@stadion/core/contract';
-import { projectJsonSchema, SCHEMA_FILE_NAME } from '@stadion/core/formats';
-import { projectOf, type ProjectDocument } from '@stadion/core/model';
-import { Router, text } from 'express';
+import { FILES, SCHEMAS } from '@stadion/core/formats';
+import type { ProjectDocument } from '@stadion/core/model';
+import { fileName, jsonText, makeFile, type FileReading } from '@stadion/files';
+import { Router, text, type Response } from 'express';
 import { StadionError } from '../../http/errors.ts';
 import { param, refuseBrokenText } from '../../http/parsing.ts';
-import type { FileReading } from './readFile.ts';
-import { documentFrom, fileName, parameterFile, projectFile } from './service.ts';
+import { documentFrom } from './service.ts';
 
 interface Projects {
   text(id: string): Promise<{ name: string; document: string }>;
@@ -20,11 +20,6 @@ const LARGEST_FILE = '24mb';
 export function handoffRoutes(projects: Projects, readFile: (text: string) => Promise<FileReading>): Router {
   const router = Router();
 
-  router.get('/projects/:id/export.json', async (request, response) => {
-    const { document } = await projects.read(param(request, 'id'));
-    response.attachment(fileName(document.name, 'json')).type('application/json').send(projectFile(document));
-  });
-
   router.get('/projects/:id/stored.json', async (request, response) => {
     const { name, document } = await projects.text(param(request, 'id'));
     response
@@ -33,19 +28,36 @@ export function handoffRoutes(projects: Projects, readFile: (text: string) => Pr
       .send(document);
   });
 
-  router.get('/projects/:id/parameters.csv', async (request, response) => {
-    const { document } = await projects.read(param(request, 'id'));
+  const send = async (response: Response, id: string, wanted: string): Promise<void> => {
+    const file = FILES.find(({ name }) => name === wanted);
+    if (!file)
+      throw new StadionError(
+        'not-found',
+        `There is no such file. There are ${FILES.map(({ name }) => name).join(', ')}.`,
+      );
+    const { document } = await projects.read(id);
+    const [stem, ending] = file.name.split('.') as [string, string];
     response
-      .attachment(fileName(`${document.name} parameters`, 'csv'))
-      .type('text/csv')
-      .send(parameterFile(projectOf(document)));
-  });
+      .attachment(fileName(file.name === 'project.json' ? document.name : `${document.name} ${stem}`, ending))
+      .type(file.type)
+      .send(makeFile(file.name, document));
+  };
 
-  router.get('/schema/project.json', (_request, response) => {
+  router.get('/projects/:id/files/:file', (request, response) =>
+    send(response, param(request, 'id'), param(request, 'file')),
+  );
+  // Where the two first files have stood from the beginning.
+  router.get('/projects/:id/export.json', (request, response) => send(response, param(request, 'id'), 'project.json'));
+  router.get('/projects/:id/parameters.csv', (request, response) => send(response, param(request, 'id'), 'values.csv'));
+
+  router.get('/schema/:file', (request, response) => {
+    const schema = SCHEMAS[param(request, 'file')];
+    if (!schema)
+      throw new StadionError('not-found', `There is no such schema. There are ${Object.keys(SCHEMAS).join(', ')}.`);
     response
-      .attachment(SCHEMA_FILE_NAME)
+      .attachment(`stadion-${param(request, 'file').replace('.json', '.schema.json')}`)
       .type('application/schema+json')
-      .send(`${JSON.stringify(projectJsonSchema(), null, 2)}\n`);
+      .send(jsonText(schema()));
   });
 
   router.post(

@@ -1,4 +1,5 @@
-import { exportProject, parameterTable } from '@stadion/core/formats';
+import { exportProject, FILES, handedSlot, parameterTable, stringsOf, type FileName } from '@stadion/core/formats';
+import type { Project, ProjectDocument } from '@stadion/core/model';
 import { useMemo, type ReactNode } from 'react';
 import { useAppSelector, useProject, useProjectDocument, useSelection } from '../../project/hooks.ts';
 import { ImportFile } from '../../project/ImportFile.tsx';
@@ -6,23 +7,42 @@ import { useFindings } from '../../project/useFindings.ts';
 
 const PREVIEW_LINES = 40;
 
+const json = (value: unknown): string => JSON.stringify(value, null, 2);
+
+/** The beginning of a file; none where only the server writes it. */
+const PREVIEWS: Readonly<
+  Partial<Record<FileName, (project: Project, document: ProjectDocument, position: number) => string>>
+> = {
+  'hand-off.json': (project, _document, position) => json(handedSlot(project, position)),
+  'project.json': (_project, document) => json(exportProject(document)),
+  'values.csv': (project) => table(project, ','),
+  'values.tsv': (project) => table(project, '\t'),
+  'strings.json': (project) => json(stringsOf(project)),
+};
+
+function table(project: Project, separator: string): string {
+  const { header, rows } = parameterTable(project);
+  return [header, ...rows.slice(0, PREVIEW_LINES)].map((row) => row.join(separator)).join('\n');
+}
+
 /** The files the game reads, and reading a project file back. */
 export function HandoffScreen() {
   const project = useProject();
   const document = useProjectDocument();
-  const { projectId } = useSelection();
+  const { projectId, position } = useSelection();
   const unsent = useAppSelector((state) => state.document.open?.pending.length ?? 0);
   const findings = useFindings();
   const stopping = findings.filter((finding) => finding.severity === 'stops play').length;
-  const json = useMemo(
-    () => JSON.stringify(exportProject(document), null, 2).split('\n').slice(0, PREVIEW_LINES).join('\n'),
-    [document],
+  const previews = useMemo(
+    () =>
+      new Map(
+        FILES.map(({ name }) => {
+          const text = PREVIEWS[name]?.(project, document, position);
+          return [name, text?.split('\n').slice(0, PREVIEW_LINES).join('\n')];
+        }),
+      ),
+    [project, document, position],
   );
-  const csv = useMemo(() => {
-    const { header, rows } = parameterTable(project);
-    return [header, ...rows.slice(0, PREVIEW_LINES)].map((row) => row.join(',')).join('\n');
-  }, [project]);
-  const base = `/api/projects/${projectId}`;
   return (
     <main className="min-h-0 grow overflow-y-auto px-[22px] py-3.5">
       <h1>Hand-off</h1>
@@ -38,21 +58,17 @@ export function HandoffScreen() {
         )}
       </p>
       <div className="grid grid-cols-2 gap-x-6 gap-y-5 min-[1700px]:grid-cols-3">
-        <File
-          title="Project"
-          about="Everything in one JSON file: rules, levels, order, ramps. Reads back as it is."
-          preview={json}
-          links={[
-            { href: `${base}/export.json`, label: 'Download JSON', main: true },
-            { href: '/api/schema/project.json', label: 'Its JSON Schema' },
-          ]}
-        />
-        <File
-          title="Parameters"
-          about="Every parameter's value at every slot, one row per slot."
-          preview={csv}
-          links={[{ href: `${base}/parameters.csv`, label: 'Download CSV', main: true }]}
-        />
+        {FILES.map((file) => (
+          <File
+            key={file.name}
+            title={file.title}
+            about={file.name === 'hand-off.json' ? `${file.about} Below: level ${position}.` : file.about}
+            preview={previews.get(file.name)}
+            href={`/api/projects/${projectId}/files/${file.name}`}
+            file={file.name}
+            schema={'schema' in file ? `/api/schema/${file.schema}` : undefined}
+          />
+        ))}
         <Sheet
           title="Import"
           about="A project file becomes a new project beside this one; nothing here is overwritten."
@@ -67,8 +83,10 @@ export function HandoffScreen() {
 interface FileProps {
   title: string;
   about: string;
-  preview: string;
-  links: readonly { href: string; label: string; main?: boolean }[];
+  preview: string | undefined;
+  href: string;
+  file: FileName;
+  schema: string | undefined;
 }
 
 function Sheet({ title, about, children }: { title: string; about: ReactNode; children: ReactNode }) {
@@ -81,23 +99,28 @@ function Sheet({ title, about, children }: { title: string; about: ReactNode; ch
   );
 }
 
-function File({ title, about, preview, links }: FileProps) {
+function File({ title, about, preview, href, file, schema }: FileProps) {
   return (
     <Sheet title={title} about={about}>
       <div className="mb-2 flex gap-2">
-        {links.map((link) => (
-          <a key={link.href} href={link.href} download className={`btn ${link.main ? 'btn-main' : ''}`}>
-            {link.label}
+        <a href={href} download className="btn btn-main">
+          Download {file}
+        </a>
+        {schema === undefined ? null : (
+          <a href={schema} download className="btn">
+            Its JSON Schema
           </a>
-        ))}
+        )}
       </div>
-      <pre
-        tabIndex={0}
-        aria-label={`Preview of ${title}`}
-        className="h-56 overflow-auto border border-line bg-sheet p-2.5 font-mono text-[12px] leading-[1.4]"
-      >
-        {preview}
-      </pre>
+      {preview === undefined ? null : (
+        <pre
+          tabIndex={0}
+          aria-label={`Preview of ${title}`}
+          className="h-56 overflow-auto border border-line bg-sheet p-2.5 font-mono text-[12px] leading-[1.4]"
+        >
+          {preview}
+        </pre>
+      )}
     </Sheet>
   );
 }

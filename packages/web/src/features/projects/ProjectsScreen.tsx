@@ -130,7 +130,7 @@ export function ProjectsScreen({ openTheOnly = false }: { openTheOnly?: boolean 
                         { label: 'Duplicate', onSelect: () => void start({ from: 'copy', of: project.id }) },
                         {
                           label: 'Download',
-                          onSelect: () => window.location.assign(`/api/projects/${project.id}/export.json`),
+                          onSelect: () => window.location.assign(`/api/projects/${project.id}/files/project.json`),
                         },
                         'line' as const,
                       ]

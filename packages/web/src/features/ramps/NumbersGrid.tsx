@@ -238,7 +238,7 @@ export function NumbersGrid() {
           Fill with the first
         </Button>
         <Button onClick={fillEvenly}>Fill evenly</Button>
-        <a className="btn" href={`/api/projects/${projectId}/parameters.csv`} download>
+        <a className="btn" href={`/api/projects/${projectId}/files/values.csv`} download>
           CSV out
         </a>
         <TableImport />

@@ -1,4 +1,4 @@
-import { ledgerOf, runTallies, startRun, type AttemptEntry, type LedgerRow } from '@stadion/core/run';
+import { ledgerOf, runTallies, startRun, type AttemptEntry, type LedgerRow, runPlanOf } from '@stadion/core/run';
 import { useMemo, useState } from 'react';
 import { useGoto, useProject } from '../../project/hooks.ts';
 import { Button, formatNumber, NumberChip } from '../../ui/index.ts';
@@ -10,8 +10,8 @@ const EVENTS = { next: 'next', retry: 'retry', gameOver: 'game over', end: 'the 
 export function RunLedgerPanel() {
   const project = useProject();
   const [entries, setEntries] = useState<AttemptEntry[]>(() => SCRIPTS[1]?.entries(project).slice(0, 9) ?? []);
-  const rows = useMemo(() => ledgerOf(project, entries, SEED), [project, entries]);
-  const start = useMemo(() => startRun(project, SEED), [project]);
+  const rows = useMemo(() => ledgerOf(runPlanOf(project), entries, SEED), [project, entries]);
+  const start = useMemo(() => startRun(runPlanOf(project), SEED), [project]);
   const tallies = runTallies(project);
   const last = rows.at(-1)?.after ?? start;
   const change = (index: number, part: Partial<AttemptEntry>): void =>

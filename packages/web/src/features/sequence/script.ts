@@ -1,6 +1,6 @@
 import type { Project } from '@stadion/core/model';
 import { valuesAt } from '@stadion/core/ramps';
-import { enterAttempt, startRun, type AttemptEntry, type RunState } from '@stadion/core/run';
+import { enterAttempt, startRun, type AttemptEntry, type RunState, runPlanOf } from '@stadion/core/run';
 import { placedOn } from '@stadion/core/attempt';
 
 /** Longer runs are not read line by line. */
@@ -25,12 +25,13 @@ export function usualEntry(project: Project, position: number, change: Partial<A
 /** Attempts written down one after the other, each at the slot that the run has come to. */
 function write(project: Project, next: (run: RunState, index: number) => AttemptEntry | undefined): AttemptEntry[] {
   const entries: AttemptEntry[] = [];
-  let run = startRun(project, SEED);
+  const plan = runPlanOf(project);
+  let run = startRun(plan, SEED);
   while (!run.over && entries.length < MOST_ENTRIES) {
     const entry = next(run, entries.length);
     if (!entry) break;
     entries.push(entry);
-    run = enterAttempt(project, run, entry, SEED).after;
+    run = enterAttempt(plan, run, entry, SEED).after;
   }
   return entries;
 }

@@ -1,7 +1,7 @@
 import type { FaultyPlace } from '@stadion/core/contract';
 import { importProject } from '@stadion/core/formats';
 import type { ProjectDocument } from '@stadion/core/model';
-import { oversizeIn } from '../../http/jsonSize.ts';
+import { oversizeIn } from './jsonSize.ts';
 import { lineAndColumn, placeFaults, syntaxFaults } from './locate.ts';
 
 /** A file as a document, or what is wrong with it and where. */

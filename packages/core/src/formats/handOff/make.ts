@@ -1,0 +1,310 @@
+import { resolvingAt } from '../../attempt/index.ts';
+import { sectionsOf } from '../../ground/index.ts';
+import { groundKindOf } from '../../grounds/index.ts';
+import type { Amount, Effect, Level, Piece, Project, Reading } from '../../model/index.ts';
+import {
+  eachCondition,
+  readingName,
+  resolveAmount,
+  resolveRules,
+  rulesOf,
+  ticksToSeconds,
+  type ResolvedEffect,
+  type Resolving,
+  type RuleInForce,
+} from '../../rules/index.ts';
+import { runNumbersAt } from '../../run/index.ts';
+import { followsOf, handedCondition } from './logic.ts';
+import { HAND_OFF_FORMAT, HAND_OFF_VERSION, type HandedEffect, type HandedSlot, type HandOff } from './schema.ts';
+import { effectId, endingId } from './texts.ts';
+
+type Json = ReturnType<typeof JSON.parse>;
+
+const isAmount = (value: object): value is Amount =>
+  'from' in value && ['number', 'parameter', 'placed', 'share'].includes(String(value.from));
+
+const pointer = (path: readonly string[]): string => path.map((part) => `/${part}`).join('');
+
+/** Copies a part of the document with every amount as its number here, and notes which of them may change. @param left entries that only the editor needs */
+function withNumbers(
+  value: unknown,
+  path: readonly string[],
+  resolving: Resolving,
+  follows: HandedSlot['follows'],
+  left: readonly string[] = [],
+): Json {
+  if (value === null || typeof value !== 'object') return value;
+  if (Array.isArray(value))
+    return value.map((item, index) => withNumbers(item, [...path, String(index)], resolving, follows, left));
+  if (isAmount(value)) {
+    const following = followsOf(value, resolving);
+    if (following) follows.push({ at: pointer(path), ...following });
+    return resolveAmount(value, resolving.values, resolving.placed);
+  }
+  return Object.fromEntries(
+    Object.entries(value).flatMap(([key, item]) =>
+      item === undefined || left.includes(key)
+        ? []
+        : [[key, withNumbers(item, [...path, key], resolving, follows, left)]],
+    ),
+  );
+}
+
+/** Entries that only the editor needs. */
+const ONLY_EDITED = ['id', 'look', 'note', 'order'];
+
+function handedEffect(
+  effect: Effect,
+  resolved: ResolvedEffect,
+  textId: string,
+  { values, placed }: Resolving,
+): HandedEffect {
+  const number = (amount: Amount): number => resolveAmount(amount, values, placed);
+  switch (effect.effect) {
+    case 'lose':
+      return { effect: 'lose', text: effect.cause, textId };
+    case 'message':
+      return { effect: 'message', text: effect.text, textId, seconds: number(effect.seconds) };
+    case 'loseLife':
+      return {
+        effect: 'loseLife',
+        lives: 'lives' in resolved ? resolved.lives : 0,
+        back: effect.back,
+        resets: effect.resets,
+      };
+    case 'heal':
+    case 'hurt':
+      return { effect: effect.effect, by: 'by' in resolved ? resolved.by : 0 };
+    case 'score':
+      return { effect: 'score', add: number(effect.add) };
+    case 'tally':
+      return { effect: 'tally', tally: effect.tally, add: number(effect.add) };
+    case 'parameter':
+      return {
+        effect: 'parameter',
+        parameter: effect.parameter,
+        change: effect.change,
+        by: number(effect.by),
+      };
+    case 'cue':
+      return { effect: 'cue', name: effect.name, ...(effect.at === undefined ? {} : { at: effect.at }) };
+    default:
+      return effect;
+  }
+}
+
+function handedRules(inForce: readonly RuleInForce[], level: Level, resolving: Resolving): HandedSlot['rules'] {
+  const resolved = resolveRules(
+    inForce.map(({ rule }) => rule),
+    resolving,
+  );
+  return inForce.map(({ rule, standing }, index) => {
+    const { everyTicks, then } = resolved[index]!;
+    return {
+      id: rule.id,
+      ...handedCondition(rule.when, resolving),
+      fires: rule.fires,
+      ...(everyTicks === undefined ? {} : { everySeconds: ticksToSeconds(everyTicks) }),
+      then: rule.then.map((effect, at) =>
+        handedEffect(effect, then[at]!, effectId(standing ? undefined : level.id, rule.id, at), resolving),
+      ),
+    };
+  });
+}
+
+/** Names of all readings that the rules of a level look at. */
+function readingsOf(project: Project, level: Level, inForce: readonly RuleInForce[]): string[] {
+  const names = new Set<string>();
+  const note = (reading: Reading): void => void names.add(readingName(reading));
+  const conditions = [
+    ...inForce.map(({ rule }) => rule.when),
+    ...(level.clock.starts === 'condition' && level.clock.startsWhen ? [level.clock.startsWhen] : []),
+    ...(level.stars.is === 'conditions' ? level.stars.conditions.filter((one) => one !== null) : []),
+  ];
+  for (const condition of conditions)
+    eachCondition(condition, (one) => {
+      if ('reading' in one) note(one.reading);
+    });
+  if (level.stars.is === 'ladder') names.add(ladderReading(level.stars.reading));
+  for (const { reading } of project.score) note(reading);
+  return [...names].toSorted();
+}
+
+/** A ladder reads what is counted by kind for all kinds together. */
+const ladderReading = (reading: string): string =>
+  reading === 'worth' || reading === 'collected' ? `${reading}.any` : reading;
+
+const tierAt = ({ tiers }: Project, position: number): string =>
+  tiers.findLast(({ from }) => from <= position)?.id ?? '';
+
+function handedGround(
+  level: Level,
+  project: Project,
+  resolving: Resolving,
+  follows: HandedSlot['follows'],
+): HandedSlot['ground'] {
+  const { ground } = level;
+  const pieces = (list: readonly Piece[], path: readonly string[]): Record<string, Json> =>
+    Object.fromEntries(
+      list.map((piece) => [piece.id, withNumbers(piece, [...path, piece.id], resolving, follows, ONLY_EDITED)]),
+    );
+  const sections = sectionsOf(ground).map((section): [string, Json] => [
+    section.id,
+    {
+      name: section.name,
+      tier: section.tier,
+      weight: section.weight,
+      rows: section.rows,
+      pieces: pieces(section.pieces, ['ground', 'sections', section.id, 'pieces']),
+    },
+  ]);
+  return {
+    kind: ground.kind,
+    rows: ground.rows,
+    pieces: pieces(ground.pieces, ['ground', 'pieces']),
+    ...('drawnBy' in ground
+      ? {
+          drawnBy: ground.drawnBy,
+          bounds: (project.liveTiers?.[ground.drawnBy] ?? []).map(({ from }) => from),
+          sections: Object.fromEntries(sections),
+        }
+      : {}),
+  };
+}
+
+function handedStars({ stars }: Level, resolving: Resolving): HandedSlot['stars'] {
+  if (stars.is === 'conditions')
+    return { is: 'conditions', conditions: stars.conditions.map((one) => one && handedCondition(one, resolving)) };
+  return {
+    is: 'ladder',
+    reading: ladderReading(stars.reading),
+    direction: stars.direction,
+    thresholds: stars.thresholds.map((each) => each && resolveAmount(each, resolving.values, resolving.placed)),
+  };
+}
+
+function handedClock({ clock }: Level, resolving: Resolving): HandedSlot['clock'] {
+  const seconds = (amount: Amount | null): number | null =>
+    amount && resolveAmount(amount, resolving.values, resolving.placed);
+  const limitFollows = clock.limitSeconds && followsOf(clock.limitSeconds, resolving);
+  return {
+    limitSeconds: seconds(clock.limitSeconds),
+    ...(limitFollows ? { limitFollows } : {}),
+    starts: clock.starts,
+    ...(clock.starts === 'condition' && clock.startsWhen
+      ? { startsWhen: handedCondition(clock.startsWhen, resolving) }
+      : {}),
+    warnAtSeconds: seconds(clock.warnAtSeconds),
+    parSeconds: seconds(clock.parSeconds),
+    atExpiry: clock.atExpiry,
+  };
+}
+
+function handedEnding({ id, ending }: Level, resolving: Resolving): HandedSlot['ending'] {
+  const side = (name: 'won' | 'lost'): HandedSlot['ending']['won'] => {
+    const { freezeSeconds, goesOn, message, holdSeconds, next } = ending[name];
+    const number = (amount: Amount): number => resolveAmount(amount, resolving.values, resolving.placed);
+    return {
+      freezeSeconds: number(freezeSeconds),
+      goesOn,
+      text: message,
+      textId: endingId(id, name),
+      holdSeconds: number(holdSeconds),
+      next,
+    };
+  };
+  return { won: side('won'), lost: side('lost') };
+}
+
+function handedKinds({ kinds }: Project, resolving: Resolving, follows: HandedSlot['follows']): HandedSlot['kinds'] {
+  const of = (list: keyof Project['kinds']): Record<string, Json> =>
+    Object.fromEntries(
+      kinds[list].map((kind) => [
+        kind.id,
+        withNumbers(kind, ['kinds', list, kind.id], resolving, follows, ONLY_EDITED),
+      ]),
+    );
+  return { collectables: of('collectables'), enemies: of('enemies'), hazards: of('hazards') };
+}
+
+/** Ramps along a reading, by parameter. */
+function handedLive(resolving: Resolving): HandedSlot['live'] {
+  const keys = [...resolving.dials.keys()];
+  return Object.fromEntries(
+    resolving.liveRamps.map(({ dial, axis, level, levels, bands, values, source }) => [
+      keys[dial] as string,
+      {
+        along: axis,
+        level,
+        levels,
+        bands: bands.map(({ id, from }) => ({ id, from })),
+        values: { ...values },
+        source: JSON.parse(JSON.stringify(source)) as Record<string, Json>,
+      },
+    ]),
+  );
+}
+
+/** One slot with every number resolved. @param position from 1 @returns null where no level stands there */
+export function handedSlot(project: Project, position: number): HandedSlot | null {
+  const slot = project.slots[position - 1];
+  const level = slot && project.levels[slot.levelId];
+  if (!level) return null;
+  const resolving = resolvingAt(project, level, position);
+  const number = (amount: Amount): number => resolveAmount(amount, resolving.values, resolving.placed);
+  const inForce = rulesOf(project, level);
+  const follows: HandedSlot['follows'] = [];
+  const { moves: _moves, ...player } = project.player;
+  const { starsAsked, ...run } = runNumbersAt(project, position);
+  return {
+    position,
+    id: slot.id,
+    level: level.id,
+    name: level.name,
+    brief: level.brief,
+    tier: tierAt(project, position),
+    starsAsked,
+    values: { ...resolving.values },
+    live: handedLive(resolving),
+    changing: [...resolving.dials.keys()],
+    player: withNumbers(
+      { ...player, moves: groundKindOf(level.ground.kind).moves(project) },
+      ['player'],
+      resolving,
+      follows,
+    ) as HandedSlot['player'],
+    kinds: handedKinds(project, resolving, follows),
+    ground: handedGround(level, project, resolving, follows),
+    follows,
+    readings: readingsOf(project, level, inForce),
+    lives: Math.max(0, Math.round(number(project.run.livesAtStart))),
+    score: project.score.map(({ reading, times }) => ({ reading: readingName(reading), times: number(times) })),
+    clock: handedClock(level, resolving),
+    rules: handedRules(inForce, level, resolving),
+    tie: level.tie,
+    stars: handedStars(level, resolving),
+    ending: handedEnding(level, resolving),
+    run: run as HandedSlot['run'],
+  };
+}
+
+/** What the game reads: everything resolved for every slot, without what only the editor needs. */
+export function handOffOf(project: Project): HandOff {
+  const { run } = project;
+  return {
+    format: HAND_OFF_FORMAT,
+    version: HAND_OFF_VERSION,
+    name: project.name,
+    words: project.words,
+    metresPerUnit: project.lengths.metresPerUnit,
+    tallies: Object.fromEntries(project.tallies.map(({ id, name, start }) => [id, { name, start }])),
+    run: {
+      order: run.order,
+      afterLast: run.afterLast,
+      unlock: run.unlock.by,
+      onGameOver: run.onGameOver,
+      tiers: project.tiers.map(({ id, name, from }) => ({ id, name, from })),
+    },
+    slots: project.slots.flatMap((_slot, index) => handedSlot(project, index + 1) ?? []),
+  };
+}

@@ -1,0 +1,71 @@
+import { checkExpectation, findingsOf, type Finding, type KnownForecast } from '@stadion/core/findings';
+import type { Project } from '@stadion/core/model';
+import { create } from 'xmlbuilder2';
+
+/** One thing that was checked, and what is wrong with it, if anything. */
+export interface Check {
+  /** What it belongs to: a level, or the whole. */
+  group: string;
+  name: string;
+  /** Does it fail the whole? */
+  fails: boolean;
+  /** Empty where all is well. */
+  said: string;
+}
+
+const levelName = (project: Project, slotId: string): string => {
+  const position = project.slots.findIndex(({ id }) => id === slotId) + 1;
+  const name = project.levels[project.slots[position - 1]?.levelId ?? '']?.name;
+  return position === 0 || name === undefined ? project.name : `${position} ${name}`;
+};
+
+/** Every finding, every level without one, and every expectation. @param forecastOf of the clear rates that are expected, where they are known */
+export function checksOf(
+  project: Project,
+  forecastOf: (slotId: string, pacerId: string) => KnownForecast | undefined = () => undefined,
+): Check[] {
+  const findings: readonly Finding[] = findingsOf(project);
+  const found = findings.map((finding) => ({
+    group: levelName(project, finding.slotId),
+    name: finding.code,
+    fails: finding.severity === 'stops play',
+    said: `${finding.severity}: ${finding.sentence} ${finding.reason}`.trim(),
+  }));
+  const clean = project.slots.flatMap(({ id }) =>
+    findings.some(({ slotId }) => slotId === id)
+      ? []
+      : [{ group: levelName(project, id), name: 'no finding', fails: false, said: '' }],
+  );
+  const expected = project.expectations.map((expectation) => {
+    const known = expectation.is === 'clearRate' ? forecastOf(expectation.slotId, expectation.pacer) : undefined;
+    const { met, said } = checkExpectation(project, expectation, known);
+    return {
+      group: levelName(project, expectation.slotId),
+      name: `expectation ${expectation.id}`,
+      fails: met === false,
+      said: met === true ? '' : said,
+    };
+  });
+  return [...found, ...clean, ...expected];
+}
+
+/** Checks as JUnit XML: one suite a group, one case a check; what does not fail but says something is told as output. */
+export function junitFile(project: Project, checks: readonly Check[]): string {
+  const root = create({ version: '1.0', encoding: 'UTF-8' }).ele('testsuites', {
+    name: project.name,
+    tests: checks.length,
+    failures: checks.filter(({ fails }) => fails).length,
+    errors: 0,
+  });
+  for (const group of new Set(checks.map((check) => check.group))) {
+    const list = checks.filter((check) => check.group === group);
+    const failures = list.filter(({ fails }) => fails).length;
+    const suite = root.ele('testsuite', { name: group, tests: list.length, failures, errors: 0, skipped: 0, time: 0 });
+    for (const { name, fails, said } of list) {
+      const testcase = suite.ele('testcase', { name, classname: group, time: 0 });
+      if (fails) testcase.ele('failure', { message: said, type: name }).txt(said);
+      else if (said !== '') testcase.ele('system-out').txt(said);
+    }
+  }
+  return `${root.end({ prettyPrint: true })}\n`;
+}

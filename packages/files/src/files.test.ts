@@ -1,0 +1,134 @@
+import { describe, expect, it } from '@jest/globals';
+import { homeBeforeDusk } from '@stadion/core/demo';
+import { FILES, HandOff, SCHEMAS, type FileName } from '@stadion/core/formats';
+import { documentOf, projectOf } from '@stadion/core/model';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { po } from 'gettext-parser';
+import { convert } from 'xmlbuilder2';
+import { checksOf, fileName, junitFile, makeFile, readFile, valuesFile } from './index.ts';
+
+const document = documentOf(homeBeforeDusk());
+const text = (name: FileName): string => makeFile(name, document);
+
+describe('every file', () => {
+  it.each(FILES.map(({ name }) => name))('%s is made, ends with a line, and is the same each time', (name) => {
+    const made = text(name);
+    expect(made.endsWith('\n')).toBe(true);
+    expect(makeFile(name, structuredClone(document))).toBe(made);
+  });
+
+  it.each(Object.keys(SCHEMAS))('%s is as its schema says', (name) => {
+    const validate = new Ajv2020({ strict: false }).compile(SCHEMAS[name]!());
+    validate(JSON.parse(text(name as FileName)));
+    expect(validate.errors).toBeNull();
+  });
+});
+
+describe('the project file', () => {
+  it('is read back as it was', () => {
+    expect(readFile(text('project.json'))).toEqual({ ok: true, document });
+  });
+
+  it('changes in one line where one number changes', () => {
+    const changed = structuredClone(document);
+    changed.parameters['hornetSpeed']!.pins['slot-7'] = 2.5;
+    const before = text('project.json').split('\n');
+    const after = makeFile('project.json', changed).split('\n');
+    expect(after.filter((line, index) => line !== before[index])).toEqual(['        "slot-7": 2.5,']);
+  });
+});
+
+describe('the hand-off', () => {
+  it('changes in few lines where one number changes, and names nothing that only the editor needs', () => {
+    const handOff = HandOff.parse(JSON.parse(text('hand-off.json')));
+    expect(handOff.slots).toHaveLength(24);
+    expect(text('hand-off.json')).not.toMatch(/"(look|note|wanted|pacers)"/);
+  });
+});
+
+describe('values', () => {
+  const rowFor = (name: string, as: 'csv' | 'tsv' = 'csv'): string => {
+    const project = homeBeforeDusk();
+    project.levels['clover-steps']!.name = name;
+    project.parameters[0]!.pins['slot-1'] = -2;
+    return valuesFile(project, as).split('\r\n')[1]!;
+  };
+
+  it.each([
+    ['=1+1, "now"', `"'=1+1, ""now"""`],
+    ['-5', `'-5`],
+    ['-cmd|x', `'-cmd|x`],
+    ['@SUM(1)', `'@SUM(1)`],
+    [' =1+1', `"' =1+1"`],
+    ['＝1+1', `'＝1+1`],
+    ['Clover - 5', 'Clover - 5'],
+  ])('keep a name that looks like a formula as text, and numbers as numbers: %s', (name, cell) => {
+    expect(rowFor(name).replaceAll(/"('[^",]*)"/g, '$1')).toBe(
+      `1,slot-1,${cell.replaceAll(/"('[^",]*)"/g, '$1')},-2,0,0.5,48,9,5,2`,
+    );
+  });
+
+  it('stand between tabs as well', () => {
+    expect(rowFor('=1', 'tsv').split('\t').slice(0, 4)).toEqual(['1', 'slot-1', expect.stringContaining("'=1"), '-2']);
+  });
+});
+
+describe('strings', () => {
+  it('are the same in JSON and in gettext, where the id is the context', () => {
+    const { strings } = JSON.parse(text('strings.json')) as {
+      strings: Record<string, { text: string; where: string }>;
+    };
+    expect(strings['levels.home-before-dusk.ending.won']).toEqual({
+      text: 'Home before dusk.',
+      where: 'Home Before Dusk: after a win',
+    });
+    const { translations } = po.parse(text('strings.po'));
+    delete translations[''];
+    const inPo = Object.entries(translations).map(([id, of]) => [id, Object.keys(of)[0]]);
+    expect(Object.fromEntries(inPo)).toEqual(
+      Object.fromEntries(Object.entries(strings).map(([id, one]) => [id, one.text])),
+    );
+  });
+
+  it('name every text that the hand-off tells', () => {
+    const { strings } = JSON.parse(text('strings.json')) as { strings: Record<string, { text: string }> };
+    const told = [...text('hand-off.json').matchAll(/"text": "((?:[^"\\]|\\.)+)",\n\s+"textId": "([^"]+)"/g)];
+    expect(told.length).toBeGreaterThan(30);
+    for (const [, words, id] of told) expect([id, strings[id!]?.text]).toEqual([id, JSON.parse(`"${words}"`)]);
+  });
+});
+
+describe('checks', () => {
+  const project = projectOf(document);
+  it('tell findings and expectations, and which of them fail', () => {
+    const checks = checksOf(project);
+    expect(checks.filter(({ fails }) => fails).map(({ name }) => name)).toEqual([
+      'already-true',
+      'target-beyond-placed',
+    ]);
+    expect(checks.find(({ name }) => name === 'star-unreachable')).toMatchObject({
+      group: '7 Lavender Bank',
+      fails: false,
+    });
+  });
+
+  it('are JUnit: counts agree, failures say why', () => {
+    const root = convert(junitFile(project, checksOf(project)), { format: 'object' }) as unknown as {
+      testsuites: { '@tests': string; '@failures': string; testsuite: { '@name': string; '@tests': string }[] };
+    };
+    const { testsuites } = root;
+    const sum = testsuites.testsuite.reduce((total, suite) => total + Number(suite['@tests']), 0);
+    expect([sum, testsuites['@failures']]).toEqual([Number(testsuites['@tests']), '2']);
+    expect(junitFile(project, [{ group: 'A & B', name: '<1>', fails: true, said: 'no "way"' }])).toContain(
+      '<failure message="no &quot;way&quot;" type="&lt;1&gt;">no "way"</failure>',
+    );
+  });
+});
+
+describe('a file name', () => {
+  it.each([
+    ['Home Before Dusk', 'home-before-dusk.json'],
+    ['../../etc', 'etc.json'],
+    ['夕暮れ', 'project.json'],
+  ])('from %s is %s', (name, expected) => expect(fileName(name, 'json')).toBe(expected));
+});

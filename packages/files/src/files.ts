@@ -1,0 +1,20 @@
+import { handOffOf, stringsOf, type FileName } from '@stadion/core/formats';
+import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
+import { checksOf, junitFile } from './checks.ts';
+import { jsonText, projectFile } from './project.ts';
+import { poFile } from './strings.ts';
+import { valuesFile } from './values.ts';
+
+const MAKE: Readonly<Record<FileName, (project: Project, document: ProjectDocument) => string>> = {
+  'hand-off.json': (project) => jsonText(handOffOf(project)),
+  'project.json': (_project, document) => projectFile(document),
+  'values.csv': (project) => valuesFile(project, 'csv'),
+  'values.tsv': (project) => valuesFile(project, 'tsv'),
+  'strings.json': (project) => jsonText(stringsOf(project)),
+  'strings.po': poFile,
+  'checks.xml': (project) => junitFile(project, checksOf(project)),
+};
+
+/** The text of one of the files that a project is handed over in. */
+export const makeFile = (name: FileName, document: ProjectDocument): string =>
+  MAKE[name](projectOf(document), document);

@@ -1,0 +1,7 @@
+export { fileName, jsonText, projectFile } from './project.ts';
+export { valuesFile, type Separated } from './values.ts';
+export { makeFile } from './files.ts';
+export { checksOf, junitFile, type Check } from './checks.ts';
+export { readFile, type FileReading } from './readFile.ts';
+export { lineAndColumn } from './locate.ts';
+export { DEEPEST, MOST_ENTRIES, oversizeIn, type Oversize } from './jsonSize.ts';

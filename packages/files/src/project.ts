@@ -1,0 +1,17 @@
+import { exportProject } from '@stadion/core/formats';
+import type { ProjectDocument } from '@stadion/core/model';
+
+/** The text of a file of JSON: one thing a line, so that version control shows what changed. */
+export const jsonText = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
+
+/** The project file as it is handed over. */
+export const projectFile = (document: ProjectDocument): string => jsonText(exportProject(document));
+
+/** A file name from a project's name. @example fileName('Home Before Dusk', 'json') // 'home-before-dusk.json' */
+export function fileName(name: string, ending: string): string {
+  const stem = name
+    .toLowerCase()
+    .replaceAll(/[^a-z0-9]+/g, '-')
+    .replaceAll(/^-|-$/g, '');
+  return `${stem === '' ? 'project' : stem}.${ending}`;
+}

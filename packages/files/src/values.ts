@@ -1,0 +1,16 @@
+import { parameterTable } from '@stadion/core/formats';
+import type { Project } from '@stadion/core/model';
+import papaparse from 'papaparse';
+
+/** Text that a spreadsheet might run. Only text is looked at: numbers stay numbers. */
+const LOOKS_LIKE_A_FORMULA = /^[\s\u00a0]*[=+\-@＝＋－＠]|^[\t\r\n]/;
+
+const SEPARATORS = { csv: ',', tsv: '\t' } as const;
+export type Separated = keyof typeof SEPARATORS;
+
+/** Every parameter's value at every slot (RFC 4180). Text that a spreadsheet would run as a formula is kept as text. */
+export function valuesFile(project: Project, as: Separated = 'csv'): string {
+  const { header, rows } = parameterTable(project);
+  const options = { newline: '\r\n', escapeFormulae: LOOKS_LIKE_A_FORMULA, delimiter: SEPARATORS[as] };
+  return `${papaparse.unparse({ fields: header, data: rows }, options)}\r\n`;
+}
