@@ -31,6 +31,17 @@ export default ts.config(
     rules: { 'no-console': 'off' },
   },
   {
+    files: ['packages/sample-game/**'],
+    languageOptions: {
+      globals: Object.fromEntries(
+        [
+          ...['addEventListener', 'crypto', 'document', 'EventSource', 'fetch', 'localStorage', 'location', 'Option'],
+          ...['performance', 'requestAnimationFrame', 'setInterval', 'URLSearchParams'],
+        ].map((name) => [name, 'readonly']),
+      ),
+    },
+  },
+  {
     files: ['packages/core/src/**/*.ts'],
     ignores: tests,
     rules: {

@@ -1,4 +1,4 @@
-import type { HandOff } from '@stadion/core/formats';
+import type { HandedSlot, HandOff } from '@stadion/core/formats';
 import { liveRampAt } from '@stadion/core/rules';
 import { readyJudge, startJudge, type ReadySlot } from './judge.ts';
 import { judgingOf } from './judging.ts';
@@ -24,13 +24,13 @@ function checked(json: unknown): HandOff {
     throw new HandOffError(
       `This hand-off has version ${String(given.version)}; this runtime reads version ${VERSION}.`,
     );
-  if (!Array.isArray(given.slots)) throw new HandOffError('This hand-off has no list of slots.');
+  if (given.slots === null || typeof given.slots !== 'object') throw new HandOffError('This hand-off has no slots.');
   return given as HandOff;
 }
 
-function levelOf(handOff: HandOff, position: number): Level {
-  const slot = handOff.slots[position - 1];
-  if (!slot) throw new RangeError(`The sequence has no position ${position}: it has ${handOff.slots.length}.`);
+function levelOf(handOff: HandOff, slots: readonly HandedSlot[], position: number): Level {
+  const slot = slots[position - 1];
+  if (!slot) throw new RangeError(`The sequence has no position ${position}: it has ${slots.length}.`);
   let made: ReadySlot | undefined;
   const ready = (): ReadySlot => {
     if (made) return made;
@@ -61,17 +61,18 @@ function levelOf(handOff: HandOff, position: number): Level {
  */
 export function openHandOff(json: unknown): Game {
   const handOff = checked(json);
+  const slots = Object.values(handOff.slots).toSorted((one, other) => one.position - other.position);
   const levels = new Map<number, Level>();
   return {
     name: handOff.name,
-    length: handOff.slots.length,
+    length: slots.length,
     level(position) {
       const before = levels.get(position);
       if (before) return before;
-      const level = levelOf(handOff, position);
+      const level = levelOf(handOff, slots, position);
       levels.set(position, level);
       return level;
     },
-    run: (saved?: SavedRun) => startOrResume(handOff, saved, 1),
+    run: (saved?: SavedRun) => startOrResume(handOff, slots, saved, 1),
   };
 }

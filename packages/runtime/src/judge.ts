@@ -53,6 +53,7 @@ export const at = (document: unknown, pointer: string): unknown =>
 /** One attempt, judged as Stadion judges it: the same judge, clock and ramps. */
 export function startJudge(ready: ReadySlot, beginning: Beginning): Judge {
   const { slot, judging, ramps, judge, readings, tallies } = ready;
+  let tuned = slot;
   const observed = startObserved(ready, beginning);
   const verdicts = startVerdicts(judge);
   const clock = startClock(judging);
@@ -65,11 +66,11 @@ export function startJudge(ready: ReadySlot, beginning: Beginning): Judge {
 
   const value = (parameter: string): number => {
     const dial = slot.changing.indexOf(parameter);
-    return (dial < 0 ? slot.values[parameter] : dials[dial]) ?? Number.NaN;
+    return (dial < 0 ? tuned.values[parameter] : dials[dial]) ?? Number.NaN;
   };
   const number = (pointer: string): number => {
-    const following = slot.follows.find((one) => one.at === pointer);
-    if (!following) return Number(at(slot, pointer));
+    const following = tuned.follows.find((one) => one.at === pointer);
+    if (!following) return Number(at(tuned, pointer));
     const { parameter, times, plus, of } = following;
     return followed(
       { dial: slot.changing.indexOf(parameter), times, plus, ...(of === undefined ? {} : { of }) },
@@ -177,6 +178,15 @@ export function startJudge(ready: ReadySlot, beginning: Beginning): Judge {
     },
     value,
     number,
+    retune({ data }) {
+      const next = data as HandedSlot;
+      slot.changing.forEach((parameter, dial) => {
+        const value = next.values[parameter];
+        if (value !== undefined && dials[dial] === tuned.values[parameter]) dials[dial] = value;
+      });
+      tuned = next;
+      turn();
+    },
     get missing() {
       const own = new Set([...OWN, 'score', 'lives', 'health', 'tries']);
       return slot.readings.filter((name) => !shown.has(name) && !own.has(name) && !name.startsWith('tally.'));

@@ -17,7 +17,7 @@ describe('a condition as JsonLogic', () => {
       const level = project.levels['clover-steps']!;
       level.rules = [{ id: 'one', when: condition(draw, 'c', 3, false), then: [{ effect: 'win' }], fires: 'once' }];
       const handOff = handOffOf(project);
-      const slot = handOff.slots[0]!;
+      const slot = handOff.slots['slot-1']!;
       const readings = readingsOf(slot, handOff.tallies);
       const { judging } = judgingOf(slot, handOff, readings);
       const judge = makeJudge(judging.rules, 'win');
@@ -86,8 +86,8 @@ describe('a condition as JsonLogic', () => {
   it('is refused where it is none of a hand-off', () => {
     const handOff = handOffOf(randomProject(drawing(1)));
     const broken = (when: unknown) => {
-      const copy = structuredClone(handOff) as { slots: { rules: { when: unknown }[] }[] };
-      copy.slots[0]!.rules[0]!.when = when;
+      const copy = structuredClone(handOff) as { slots: Record<string, { rules: { when: unknown }[] }> };
+      copy.slots['slot-1']!.rules[0]!.when = when;
       return () => openHandOff(copy).level(1).judge();
     };
     expect(broken({ in: [1, 2] })).toThrow(/not one of a hand-off: {"in":\[1,2\]}/);

@@ -1,9 +1,9 @@
-import type { HandOff } from '@stadion/core/formats';
+import type { HandedSlot, HandOff } from '@stadion/core/formats';
 import { enterAttempt, startRun, type RunNumbers, type RunPlan, type RunState } from '@stadion/core/run';
 import type { Run, SavedRun } from './types.ts';
 
 /** How the runs of a hand-off go. Past the last slot its numbers go round. */
-function planOf({ run, slots, tallies }: HandOff): RunPlan {
+function planOf({ run, tallies }: HandOff, slots: readonly HandedSlot[]): RunPlan {
   return {
     run,
     tierStarts: run.tiers.map(({ from }) => from),
@@ -18,15 +18,25 @@ function planOf({ run, slots, tallies }: HandOff): RunPlan {
     at(position): RunNumbers {
       const slot = slots[(position - 1) % Math.max(1, slots.length)];
       return slot
-        ? { ...slot.run, resets: slot.run.resets as RunNumbers['resets'], starsAsked: slot.starsAsked }
+        ? {
+            livesAtMost: null,
+            ...slot.run,
+            resets: slot.run.resets as RunNumbers['resets'],
+            starsAsked: slot.starsAsked,
+          }
         : { livesAtMost: null, lifeEvery: 0, resets: {}, starsAsked: 0 };
     },
   };
 }
 
 /** A run of a hand-off, from its start or from where it was saved. @param seed decides a shuffled order */
-export function startOrResume(handOff: HandOff, saved: SavedRun | undefined, seed: number): Run {
-  const plan = planOf(handOff);
+export function startOrResume(
+  handOff: HandOff,
+  slots: readonly HandedSlot[],
+  saved: SavedRun | undefined,
+  seed: number,
+): Run {
+  const plan = planOf(handOff, slots);
   let state: RunState = saved ?? startRun(plan, seed);
   const kept = saved?.seed ?? seed;
   const toSave = (): SavedRun => ({
@@ -46,9 +56,9 @@ export function startOrResume(handOff: HandOff, saved: SavedRun | undefined, see
       return state.tallies;
     },
     opens(position) {
-      const slot = handOff.slots[position - 1];
+      const slot = slots[position - 1];
       if (!slot || slot.starsAsked > (state.tallies['stars'] ?? 0)) return false;
-      const before = handOff.slots[position - 2];
+      const before = slots[position - 2];
       return handOff.run.unlock !== 'win' || before === undefined || before.id in state.stars;
     },
     after({ won, stars = 0, score = 0, collected = 0, livesLost = 0, tallies = {} }) {

@@ -99,7 +99,7 @@ describe('the runtime', () => {
       new HandOffError('This is no hand-off: “format” must be "stadion-hand-off".'),
     );
     expect(() => openHandOff({ ...handOffOf(demo), version: 9 })).toThrow(/version 9; this runtime reads version 1/);
-    expect(() => openHandOff({ format: 'stadion-hand-off', version: 1 })).toThrow(/no list of slots/);
+    expect(() => openHandOff({ format: 'stadion-hand-off', version: 1 })).toThrow(/no slots/);
     expect(() => game.level(25)).toThrow(RangeError);
   });
 

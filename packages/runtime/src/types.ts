@@ -71,6 +71,11 @@ export interface Judge {
   value(parameter: string): number;
   /** A number of the level now, by its JSON pointer. @example judge.number('/kinds/enemies/hornet/speed') */
   number(pointer: string): number;
+  /**
+   * Takes the numbers of a level that was changed meanwhile, for `value` and `number`. Rules, clock and stars stay as
+   * they were when the attempt began; what milestones have turned stays turned.
+   */
+  retune(level: Level): void;
   /** Readings that the rules look at and the game has not shown yet. */
   readonly missing: readonly string[];
 }

@@ -5,6 +5,10 @@ import type { Logger } from 'pino';
 import type { Storage } from './db/client.ts';
 import type { FileReading } from '@stadion/files';
 import { handoffRoutes } from './features/handoff/routes.ts';
+import { liveRoutes } from './features/live/routes.ts';
+import { makeLiveService, type LiveService } from './features/live/service.ts';
+import { playtestRoutes } from './features/playtests/routes.ts';
+import { makePlaytestService } from './features/playtests/service.ts';
 import { projectRoutes } from './features/projects/routes.ts';
 import { makeProjectService } from './features/projects/service.ts';
 import { snapshotRoutes } from './features/snapshots/routes.ts';
@@ -16,7 +20,7 @@ import { logRequests } from './http/logging.ts';
 import { openApiDocument } from './http/openapi.ts';
 import { answerErrors, answerUnknown } from './http/respond.ts';
 import { refuseOversize } from './http/parsing.ts';
-import { checkOrigin, checkToken, compress, headers, limitRate, type Access } from './http/security.ts';
+import { admitGames, checkOrigin, checkToken, compress, headers, limitRate, type Access } from './http/security.ts';
 import type { WorkQueue } from './jobs/queue.ts';
 
 export interface AppDependencies {
@@ -28,19 +32,36 @@ export interface AppDependencies {
   access: Access;
   /** The built interface; without it only the API answers. */
   webFolder?: string;
+  /** What the sample game is made of, its page first; without it there is none. */
+  gameFolders?: readonly string[];
 }
 
 export interface App {
   express: Express;
+  live: LiveService;
   projects: ReturnType<typeof makeProjectService>;
   close(): Promise<void>;
 }
+
+/** Many times what a person with several tabs makes; stops a loop gone wild. */
+const REQUESTS_PER_MINUTE = 3000;
+/** Games in many hands tell more. */
+const EVENT_REQUESTS_PER_MINUTE = 300_000;
 
 /** A batch of edits may carry several new levels of 10 kB each. */
 const LARGEST_REQUEST = '8mb';
 
 /** The whole server, without a port. */
-export function createApp({ storage, queue, readFile, log, now, access, webFolder }: AppDependencies): App {
+export function createApp({
+  storage,
+  queue,
+  readFile,
+  log,
+  now,
+  access,
+  webFolder,
+  gameFolders = [],
+}: AppDependencies): App {
   const events = new ProjectEvents((projectId) => trials.left(projectId));
   const projects = makeProjectService({
     storage,
@@ -48,6 +69,7 @@ export function createApp({ storage, queue, readFile, log, now, access, webFolde
     onRevisions: (projectId, revisions) => {
       events.tell(projectId, 'revision', { revisions });
       trials.changed(projectId);
+      live.changed(projectId);
     },
   });
   const snapshots = makeSnapshotService({ storage, now, projects });
@@ -63,8 +85,21 @@ export function createApp({ storage, queue, readFile, log, now, access, webFolde
     keepRates: (projectId, rates) => projects.keepRates(projectId, rates),
   });
 
+  const tellOfGames = (projectId: string): void => {
+    if (!events.isHeard(projectId)) return;
+    void playtests
+      .summary(projectId)
+      .then((summary) => events.tell(projectId, 'games', { connected: live.connectedTo(projectId), ...summary }))
+      .catch((error: unknown) => log.warn({ error }, 'games could not be told'));
+  };
+  const live = makeLiveService({ read: (id) => projects.read(id), now, onGames: tellOfGames });
+  const playtests = makePlaytestService({ storage, now, onEvents: tellOfGames });
+
   const api = express.Router();
-  api.use(limitRate());
+  api.use('/projects/:id/events', limitRate(EVENT_REQUESTS_PER_MINUTE));
+  api.use(playtestRoutes(projects, playtests, (id) => live.connectedTo(id)));
+  api.use(limitRate(REQUESTS_PER_MINUTE));
+  api.use(liveRoutes(live));
   api.use(express.json({ limit: LARGEST_REQUEST, verify: refuseOversize }));
   let description: unknown;
   api.get('/openapi.json', (_request, response) => {
@@ -84,14 +119,17 @@ export function createApp({ storage, queue, readFile, log, now, access, webFolde
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
   app.use(logRequests(log));
-  app.use(headers, checkOrigin(access), checkToken(access), compress);
+  app.use(headers, admitGames(access), checkOrigin(access), checkToken(access), compress);
   app.use('/api', api);
+  for (const folder of gameFolders) app.use('/sample', express.static(folder));
   if (webFolder !== undefined) serveInterface(app, webFolder);
   app.use(answerErrors(log));
   return {
     express: app,
     projects,
+    live,
     close: async () => {
+      live.close();
       await trials.close();
       await projects.close();
     },

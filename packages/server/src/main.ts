@@ -25,11 +25,17 @@ function access(): Access {
     process.stderr.write('STADION_TOKEN is empty: set it to a long word that nobody guesses, or do not set it.\n');
     process.exit(1);
   }
-  if (host === '127.0.0.1' || host === '::1' || host === 'localhost') return { hosts: LOOPBACK_HOSTS };
-  const names = (process.env['STADION_HOST_NAMES'] ?? host).split(',').map((name) => name.trim());
+  const list = (text: string | undefined): string[] =>
+    (text ?? '').split(',').flatMap((name) => (name.trim() === '' ? [] : [name.trim()]));
+  const gameOrigins = list(process.env['STADION_GAME_ORIGINS']);
+  if (host === '127.0.0.1' || host === '::1' || host === 'localhost') return { hosts: LOOPBACK_HOSTS, gameOrigins };
+  const names = list(process.env['STADION_HOST_NAMES'] ?? host);
+  const gameToken = process.env['STADION_GAME_TOKEN'];
   return {
     hosts: [...LOOPBACK_HOSTS, ...names],
+    gameOrigins,
     token: token ?? randomBytes(18).toString('base64url'),
+    ...(gameToken === undefined || gameToken.trim() === '' ? {} : { gameToken }),
   };
 }
 
@@ -52,6 +58,7 @@ const app = createApp({
   now,
   access: allowed,
   ...(fs.existsSync(path.join(webFolder, 'index.html')) ? { webFolder } : {}),
+  gameFolders: [path.join(root, 'packages/sample-game'), path.join(root, 'packages/runtime/dist')],
 });
 async function makeReady(): Promise<void> {
   await app.projects.emptyBin();

@@ -55,5 +55,5 @@ export const RevisionEvent = z.strictObject({ revisions: z.array(Revision) }).me
 export type RevisionEvent = z.infer<typeof RevisionEvent>;
 
 /** Names of the server-sent events of a project. */
-export const ServerEventName = z.enum(['revision', 'forecasts']);
+export const ServerEventName = z.enum(['revision', 'forecasts', 'games']);
 export type ServerEventName = z.infer<typeof ServerEventName>;

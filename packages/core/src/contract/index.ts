@@ -5,3 +5,4 @@ export { CreateProject, ImportedProject, OpenProject, ProjectList, ProjectSummar
 export { PatchRequest, PatchResponse, RevisionList } from './revisions.ts';
 export { ForecastEvent, ForecastList, ForecastSummary, RevisionEvent, ServerEventName, summarize } from './events.ts';
 export { CreateSnapshot, RenameSnapshot, Snapshot, SnapshotList, SnapshotSummary } from './snapshots.ts';
+export { EventReceipt, GameEvent, GameLink, MOST_EVENTS_IN_A_BATCH } from './gameEvents.ts';

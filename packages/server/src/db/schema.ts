@@ -66,3 +66,27 @@ export const snapshots = sqliteTable(
   },
   (table) => [index('snapshots_by_project').on(table.projectId, table.at)],
 );
+
+/** What games have told: CloudEvents, each once by its source and id. */
+export const gameEvents = sqliteTable(
+  'game_events',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    source: text('source').notNull(),
+    id: text('id').notNull(),
+    type: text('type').notNull(),
+    /** Id of the slot it is about, if any. */
+    slot: text('slot'),
+    /** When it happened, as the game says; else when it came. */
+    at: text('at').notNull(),
+    /** The event's data as JSON text. */
+    data: text('data').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.projectId, table.source, table.id] }),
+    index('game_events_by_slot').on(table.projectId, table.slot, table.at),
+    index('game_events_by_time').on(table.projectId, table.at),
+  ],
+);

@@ -6,6 +6,7 @@ const ERRORS = {
   'bad-request': [400, 'The request cannot be read'],
   'bad-document': [422, 'The project would not be whole'],
   'bad-patch': [422, 'The edit does not fit the project'],
+  'bad-event': [422, 'The event cannot be read'],
   'bad-file': [422, 'The file cannot be read as a project'],
   'revision-behind': [412, 'The project has moved on'],
   'revision-missing': [428, 'The edit does not say what it was made on'],

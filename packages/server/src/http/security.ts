@@ -1,5 +1,5 @@
 import compression from 'compression';
-import type { RequestHandler } from 'express';
+import type { Request, RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import { createHash, timingSafeEqual } from 'node:crypto';
@@ -11,6 +11,35 @@ export interface Access {
   hosts: readonly string[];
   /** Required from everyone when set. */
   token?: string;
+  /** Lets games read hand-offs and tell events, and nothing else. Only asked for where a token is. */
+  gameToken?: string;
+  /** Origins of pages in which games run, besides this server's own. */
+  gameOrigins?: readonly string[];
+}
+
+/** What a game does: it reads a hand-off, listens for its changes, and tells events. */
+function isForGames({ method, path }: Request): boolean {
+  if (method === 'GET') return /^\/sample(\/|$)|^\/api\/projects\/[^/]+\/(live|files\/hand-off\.json)$/.test(path);
+  return method === 'POST' && /^\/api\/projects\/[^/]+\/events$/.test(path);
+}
+
+/** Answers pages of other origins that games run in, for what a game does. */
+export function admitGames({ gameOrigins = [] }: Access): RequestHandler {
+  return (request, response, next) => {
+    const { origin } = request.headers;
+    if (origin === undefined || !gameOrigins.includes(origin)) return next();
+    const asked = request.method === 'OPTIONS' ? request.get('Access-Control-Request-Method') : request.method;
+    if (!isForGames({ method: asked, path: request.path } as Request)) return next();
+    response.set({
+      'Access-Control-Allow-Origin': origin,
+      'Access-Control-Allow-Headers': 'Authorization, Content-Type, Last-Event-ID',
+      'Cross-Origin-Resource-Policy': 'cross-origin',
+      Vary: 'Origin',
+    });
+    if (request.method === 'OPTIONS') return void response.status(204).end();
+    delete request.headers.origin;
+    next();
+  };
 }
 
 export const LOOPBACK_HOSTS: readonly string[] = ['127.0.0.1', 'localhost', '[::1]'];
@@ -47,9 +76,12 @@ export function checkOrigin({ hosts }: Access): RequestHandler {
 }
 
 /** Asks for the token, once in the address (`?token=`), then in a cookie, or as a bearer. */
-export function checkToken({ token }: Access): RequestHandler {
+export function checkToken({ token, gameToken }: Access): RequestHandler {
   if (token === undefined) return (_request, _response, next) => next();
   const wanted = digest(token);
+  const forGames = gameToken === undefined ? undefined : digest(gameToken);
+  const isGame = (given: unknown): boolean =>
+    typeof given === 'string' && forGames !== undefined && timingSafeEqual(digest(given), forGames);
   const fits = (given: string | undefined): boolean => given !== undefined && timingSafeEqual(digest(given), wanted);
   return (request, response, next) => {
     const given = request.query['token'];
@@ -61,6 +93,8 @@ export function checkToken({ token }: Access): RequestHandler {
     const cookie = decoded(new RegExp(`(?:^|; )${COOKIE}=([^;]*)`).exec(request.headers.cookie ?? '')?.[1]);
     const bearer = /^Bearer (.+)$/.exec(request.headers.authorization ?? '')?.[1];
     if (fits(bearer) || fits(cookie)) return next();
+    // A game cannot set headers on what it listens to: its token may stand in the address, too.
+    if (isForGames(request) && (isGame(bearer) || isGame(given))) return next();
     next(new StadionError('token-missing', 'Open the address that the server printed, with its token.'));
   };
 }
@@ -89,18 +123,16 @@ export const headers: RequestHandler = helmet({
 
 /** Server-sent events must not wait in a compressor's buffer. */
 export const compress: RequestHandler = compression({
-  filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response),
+  filter: (request, response) => !/\/(events|live)$/.test(request.path) && compression.filter(request, response),
 }) as RequestHandler;
 
-/** Many times what a person with several tabs makes; stops a loop gone wild. */
-const REQUESTS_PER_MINUTE = 3000;
-
-export const limitRate = (): RequestHandler =>
+/** @param most requests in a minute, from one address */
+export const limitRate = (most: number): RequestHandler =>
   rateLimit({
     windowMs: 60_000,
-    limit: REQUESTS_PER_MINUTE,
+    limit: most,
     standardHeaders: 'draft-7',
     legacyHeaders: false,
     handler: (_request, _response, next) =>
-      next(new StadionError('too-many', 'More than 3,000 requests in a minute: wait a moment.')),
+      next(new StadionError('too-many', `More than ${most.toLocaleString('en')} requests in a minute: wait a moment.`)),
   });

@@ -43,7 +43,7 @@ function withNumbers(
   }
   return Object.fromEntries(
     Object.entries(value).flatMap(([key, item]) =>
-      item === undefined || left.includes(key)
+      item === undefined || item === null || left.includes(key)
         ? []
         : [[key, withNumbers(item, [...path, key], resolving, follows, left)]],
     ),
@@ -184,18 +184,18 @@ function handedStars({ stars }: Level, resolving: Resolving): HandedSlot['stars'
 }
 
 function handedClock({ clock }: Level, resolving: Resolving): HandedSlot['clock'] {
-  const seconds = (amount: Amount | null): number | null =>
-    amount && resolveAmount(amount, resolving.values, resolving.placed);
+  const seconds = <N extends string>(name: N, amount: Amount | null): Partial<Record<N, number>> =>
+    (amount ? { [name]: resolveAmount(amount, resolving.values, resolving.placed) } : {}) as Partial<Record<N, number>>;
   const limitFollows = clock.limitSeconds && followsOf(clock.limitSeconds, resolving);
   return {
-    limitSeconds: seconds(clock.limitSeconds),
+    ...seconds('limitSeconds', clock.limitSeconds),
     ...(limitFollows ? { limitFollows } : {}),
     starts: clock.starts,
     ...(clock.starts === 'condition' && clock.startsWhen
       ? { startsWhen: handedCondition(clock.startsWhen, resolving) }
       : {}),
-    warnAtSeconds: seconds(clock.warnAtSeconds),
-    parSeconds: seconds(clock.parSeconds),
+    ...seconds('warnAtSeconds', clock.warnAtSeconds),
+    ...seconds('parSeconds', clock.parSeconds),
     atExpiry: clock.atExpiry,
   };
 }
@@ -255,7 +255,7 @@ export function handedSlot(project: Project, position: number): HandedSlot | nul
   const inForce = rulesOf(project, level);
   const follows: HandedSlot['follows'] = [];
   const { moves: _moves, ...player } = project.player;
-  const { starsAsked, ...run } = runNumbersAt(project, position);
+  const { starsAsked, livesAtMost, ...run } = runNumbersAt(project, position);
   return {
     position,
     id: slot.id,
@@ -284,7 +284,7 @@ export function handedSlot(project: Project, position: number): HandedSlot | nul
     tie: level.tie,
     stars: handedStars(level, resolving),
     ending: handedEnding(level, resolving),
-    run: run as HandedSlot['run'],
+    run: { ...run, ...(livesAtMost === null ? {} : { livesAtMost }) } as HandedSlot['run'],
   };
 }
 
@@ -305,6 +305,11 @@ export function handOffOf(project: Project): HandOff {
       onGameOver: run.onGameOver,
       tiers: project.tiers.map(({ id, name, from }) => ({ id, name, from })),
     },
-    slots: project.slots.flatMap((_slot, index) => handedSlot(project, index + 1) ?? []),
+    slots: Object.fromEntries(
+      project.slots.flatMap((_slot, index) => {
+        const slot = handedSlot(project, index + 1);
+        return slot ? [[slot.id, slot]] : [];
+      }),
+    ),
   };
 }

@@ -150,12 +150,12 @@ const Slot = z.strictObject({
   lives: z.number().describe('At the start of a run.'),
   score: z.array(z.strictObject({ reading: z.string(), times: z.number() })),
   clock: z.strictObject({
-    limitSeconds: z.number().nullable(),
+    limitSeconds: z.number().optional().describe('No limit when absent.'),
     limitFollows: Follows.optional(),
     starts: z.enum(['load', 'firstMove', 'condition']),
     startsWhen: Condition.optional(),
-    warnAtSeconds: z.number().nullable(),
-    parSeconds: z.number().nullable(),
+    warnAtSeconds: z.number().optional(),
+    parSeconds: z.number().optional(),
     atExpiry: z.enum(['lose', 'win', 'grade']),
   }),
   rules: z.array(Rule),
@@ -163,7 +163,7 @@ const Slot = z.strictObject({
   stars: Stars,
   ending: z.strictObject({ won: EndingSide, lost: EndingSide }),
   run: z.strictObject({
-    livesAtMost: z.number().nullable(),
+    livesAtMost: z.number().optional().describe('No limit when absent.'),
     lifeEvery: z.number().describe('Points of a run for another life; 0 for none.'),
     resets: z
       .partialRecord(z.enum(RUN_EVENTS), z.record(z.string(), z.number()))
@@ -172,7 +172,7 @@ const Slot = z.strictObject({
 });
 export type HandedSlot = z.infer<typeof Slot>;
 
-/** What a game reads: every number of every slot resolved. */
+/** What a game reads: every number of every slot resolved. Nothing is null but in lists: a merge patch could not set it. */
 export const HandOff = z
   .strictObject({
     format: z.literal(HAND_OFF_FORMAT),
@@ -188,7 +188,7 @@ export const HandOff = z
       onGameOver: z.enum(['firstSlot', 'tierFirstSlot', 'sameSlot']),
       tiers: z.array(z.strictObject({ id: z.string(), name: z.string(), from: z.number() })),
     }),
-    slots: z.array(Slot),
+    slots: z.record(z.string(), Slot).describe('By id; each says its position.'),
   })
   .meta({ title: 'Stadion hand-off' });
 export type HandOff = z.infer<typeof HandOff>;

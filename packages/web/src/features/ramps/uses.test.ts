@@ -15,7 +15,7 @@ describe('what uses a parameter', () => {
   it('is said with what is made of it and what that comes to', () => {
     // 2.55 at level 7, pinned; the milestone of level 16 changes it, which is no number.
     const uses = usesOf('hornetSpeed');
-    expect(uses.slice(0, 4)).toEqual([
+    expect(uses.filter(({ words }) => !words.startsWith('The Garden Path')).slice(0, 4)).toEqual([
       { words: 'bee: speed', made: '× 1.5 + 2.6', value: expect.closeTo(6.425, 9), at: 7, slotId: 'slot-7' },
       { words: 'Hornet: speed', made: '', value: 2.55, at: 7, slotId: 'slot-7' },
       { words: 'Wasp: speed', made: '× 0.8 + 0.4', value: expect.closeTo(2.44, 9), at: 7, slotId: 'slot-7' },

@@ -1,0 +1,169 @@
+// A small game of its own. It moves and draws; what counts, when it is won and what it brings is judged by the runtime.
+import { openHandOff } from '/sample/stadion-runtime.js';
+import { carryOut, draw, enter, stepWorld, toldNow } from './world.js';
+
+const query = new URLSearchParams(location.search);
+const $ = (id) => document.getElementById(id);
+const canvas = $('field');
+const pen = canvas.getContext('2d');
+const keys = new Set();
+
+let project = query.get('project');
+let token = query.get('token');
+let handOff; // the document, kept up to date by merge patches (RFC 7396)
+let game, run, level, judge, world;
+let tries = 0;
+let over = null;
+
+const address = (path) => `/api/projects/${project}/${path}`;
+const withToken = (path) =>
+  token ? `${path}${path.includes('?') ? '&' : '?'}token=${encodeURIComponent(token)}` : path;
+
+function merge(target, patch) {
+  if (patch === null || typeof patch !== 'object' || Array.isArray(patch)) return patch;
+  const result = target !== null && typeof target === 'object' && !Array.isArray(target) ? { ...target } : {};
+  for (const [key, value] of Object.entries(patch))
+    if (value === null) delete result[key];
+    else result[key] = merge(result[key], value);
+  return result;
+}
+
+// ---- the attempt -------------------------------------------------------------------------------------------------
+
+function begin(position) {
+  tries = position === level?.position ? tries + 1 : 1;
+  level = game.level(position);
+  judge = level.judge({ tries, lives: run.tallies.lives });
+  world = enter(level, judge, (cue) => tell('cue', { cue }));
+  over = null;
+  $('level').value = String(position);
+  tell('attempt.started', {});
+  say('');
+}
+
+function savedRun() {
+  const kept = localStorage.getItem(`sample-run-${project}`);
+  const saved = kept === null ? undefined : JSON.parse(kept);
+  return saved?.over === false && saved.position <= game.length ? saved : undefined;
+}
+
+function end({ result, rule, cause, text, stars, score, next }) {
+  const lost = Math.max(0, (run.tallies.lives ?? 0) - judge.reading('lives'));
+  const after = run.after({
+    won: result === 'won',
+    stars,
+    score,
+    collected: Object.values(world.gathered).reduce((a, b) => a + b, 0),
+    livesLost: lost,
+  });
+  localStorage.setItem(`sample-run-${project}`, JSON.stringify(after.saved));
+  over = { since: 0, next: after.over ? 1 : next.to === 'retry' ? level.position : after.position };
+  const shine = result === 'won' ? ' ' + '★'.repeat(stars) : '';
+  say(`${result === 'won' ? 'Won' : `Lost: ${cause ?? 'out of time'}`}${shine}${text ? ` · ${text}` : ''}`);
+  tell('attempt.ended', {
+    result,
+    cause: rule ?? 'clock',
+    seconds: world.time,
+    stars,
+    place: { x: world.me.x, y: world.me.y },
+  });
+}
+
+// ---- drawing, time, line -----------------------------------------------------------------------------------------
+
+const say = (text) => ($('said').textContent = text);
+
+let before = performance.now();
+function frame(now) {
+  const seconds = Math.min(0.05, (now - before) / 1000);
+  before = now;
+  requestAnimationFrame(frame);
+  if (!world) return;
+  if (over) {
+    over.since += seconds;
+    if (over.since > 2) begin(over.next);
+    return;
+  }
+  const { fired, ended, clock } = judge.tick(stepWorld(keys, seconds), seconds);
+  for (const { effects } of fired) effects.forEach(carryOut);
+  if (!ended) say(toldNow());
+  const left = clock.left === Infinity ? '' : `${clock.left.toFixed(1)} s · `;
+  $('readings').textContent =
+    `${left}lives ${judge.reading('lives')} · score ${Math.round(judge.reading('score'))} · health ${Math.round(world.me.health)}`;
+  document.body.dataset.speed = String(judge.value('hornetSpeed'));
+  draw(pen, canvas);
+  if (ended) end(ended);
+}
+
+let waiting = [];
+const source = `/sample/${crypto.randomUUID?.() ?? String(Math.random()).slice(2)}`;
+let told = 0;
+const tell = (type, data) =>
+  waiting.push({
+    specversion: '1.0',
+    id: String(told++),
+    source,
+    type,
+    time: new Date().toISOString(),
+    data: { slot: level.id, try: tries, build: 'sample', ...data },
+  });
+
+setInterval(async () => {
+  const sending = waiting;
+  if (sending.length === 0) return;
+  waiting = [];
+  const headers = {
+    'Content-Type': 'application/cloudevents-batch+json',
+    ...(token ? { Authorization: `Bearer ${token}` } : {}),
+  };
+  const answer = await fetch(address('events'), { method: 'POST', headers, body: JSON.stringify(sending) }).catch(
+    () => undefined,
+  );
+  // What was not taken is told again: an event counts once however often it comes.
+  if (!answer || answer.status >= 500) waiting = [...sending, ...waiting];
+}, 1000);
+
+function take(next) {
+  const first = handOff === undefined;
+  handOff = next;
+  game = openHandOff(handOff);
+  $('name').textContent = game.name;
+  $('level').replaceChildren(
+    ...Array.from({ length: game.length }, (_, i) => new Option(`${i + 1} ${game.level(i + 1).name}`, String(i + 1))),
+  );
+  if (first) {
+    run = game.run(savedRun());
+    begin(Math.min(game.length, Number(query.get('level') ?? run.position)));
+  } else if (level.position <= game.length) {
+    $('level').value = String(level.position);
+    judge.retune(game.level(level.position));
+  }
+}
+
+function connect() {
+  const line = new EventSource(withToken(address('live?game=Sample%20game')));
+  line.addEventListener('open', () => ($('line').textContent = 'connected'));
+  line.addEventListener('error', () => ($('line').textContent = 'cut off: trying again'));
+  line.addEventListener('hand-off', ({ data }) => take(JSON.parse(data)));
+  line.addEventListener('patch', ({ data }) => take(merge(handOff, JSON.parse(data))));
+  // A page that is only put aside would keep its line.
+  addEventListener('pagehide', () => line.close(), { once: true });
+  addEventListener('pageshow', ({ persisted }) => persisted && connect(), { once: true });
+}
+
+addEventListener('keydown', (event) => {
+  if (event.target === $('level')) return;
+  if (event.key.startsWith('Arrow')) event.preventDefault();
+  keys.add(event.key);
+  if (event.key === 'r' && level) begin(level.position);
+});
+addEventListener('keyup', ({ key }) => keys.delete(key));
+$('level').addEventListener('change', ({ target }) => {
+  begin(Number(target.value));
+  canvas.focus();
+});
+
+project ??= (await (await fetch(withToken('/api/projects'))).json()).projects[0]?.id;
+if (project) connect();
+else say('There is no project yet: make one in Stadion first.');
+requestAnimationFrame(frame);

@@ -1,0 +1,142 @@
+import type { GameLink } from '@stadion/core/contract';
+import { handOffOf, type HandOff } from '@stadion/core/formats';
+import { projectOf, type ProjectDocument } from '@stadion/core/model';
+import { createSession, type Session } from 'better-sse';
+import type { Request, Response } from 'express';
+import { generate } from 'json-merge-patch';
+
+interface Dependencies {
+  read(id: string): Promise<{ document: ProjectDocument; revision: number }>;
+  now: () => Date;
+  /** Called when a game comes or goes. */
+  onGames: (projectId: string) => void;
+}
+
+/** What games of one project are told: all of it, or one slot. */
+interface Line {
+  slot: string | undefined;
+  sessions: Map<Session, { game: GameLink['connected'][number]; response: Response }>;
+  /** The revision that its hand-off last changed with. */
+  revision: number;
+  handOff: HandOff;
+  /** The last changes, oldest first, by the revision that they lead to. */
+  changes: { before: number; revision: number; patch: string }[];
+}
+
+/** A game that was away comes back by these; one that was away for longer begins anew. */
+const KEPT_CHANGES = 300;
+/** Edits that come close together are told as one. Milliseconds. */
+const TOGETHER_MS = 30;
+/** So long after its last game has gone a project's changes are kept for who comes back. Milliseconds. */
+const KEPT_MS = 120_000;
+/** Who is further behind than this is let go: it comes back and catches up. */
+const MOST_BEHIND_BYTES = 4_000_000;
+
+export type LiveService = ReturnType<typeof makeLiveService>;
+
+const only = (handOff: HandOff, slot: string | undefined): HandOff => {
+  if (slot === undefined) return handOff;
+  const one = handOff.slots[slot];
+  return { ...handOff, slots: one ? { [slot]: one } : {} };
+};
+
+export function makeLiveService({ read, onGames, now: clock }: Dependencies) {
+  /** By project, then by slot. */
+  const lines = new Map<string, Map<string, Line>>();
+  const soon = new Map<string, NodeJS.Timeout>();
+  const forgetting = new Map<string, NodeJS.Timeout>();
+
+  const now = async (projectId: string): Promise<{ handOff: HandOff; revision: number }> => {
+    const { document, revision } = await read(projectId);
+    return { handOff: handOffOf(projectOf(document)), revision };
+  };
+
+  async function tell(projectId: string): Promise<void> {
+    soon.delete(projectId);
+    const open = [...(lines.get(projectId)?.values() ?? [])];
+    if (open.length === 0) return;
+    const { handOff, revision } = await now(projectId);
+    for (const line of open) {
+      const next = only(handOff, line.slot);
+      const patch = generate(line.handOff, next) as unknown;
+      if (patch === undefined) continue;
+      line.changes.push({ before: line.revision, revision, patch: JSON.stringify(patch) });
+      line.handOff = next;
+      line.revision = revision;
+      if (line.changes.length > KEPT_CHANGES) line.changes.shift();
+      for (const [session, { response }] of line.sessions) {
+        session.push(patch, 'patch', String(revision));
+        if (response.writableLength > MOST_BEHIND_BYTES) response.destroy();
+      }
+    }
+  }
+
+  const isHeard = (projectId: string): boolean =>
+    [...(lines.get(projectId)?.values() ?? [])].some(({ sessions }) => sessions.size > 0);
+
+  function forgetLater(projectId: string): void {
+    clearTimeout(forgetting.get(projectId));
+    const timer = setTimeout(() => {
+      forgetting.delete(projectId);
+      if (!isHeard(projectId)) lines.delete(projectId);
+    }, KEPT_MS);
+    timer.unref();
+    forgetting.set(projectId, timer);
+  }
+
+  function leave(projectId: string, line: Line, session: Session): void {
+    line.sessions.delete(session);
+    if (!isHeard(projectId)) forgetLater(projectId);
+    onGames(projectId);
+  }
+
+  async function lineOf(projectId: string, slot: string | undefined): Promise<Line> {
+    const there = lines.get(projectId)?.get(slot ?? '');
+    if (there) return there;
+    const { handOff, revision } = await now(projectId);
+    const ofProject = lines.get(projectId) ?? new Map<string, Line>();
+    lines.set(projectId, ofProject);
+    const line = ofProject.get(slot ?? '') ?? {
+      ...{ slot, revision, changes: [] },
+      sessions: new Map<Session, never>(),
+      handOff: only(handOff, slot),
+    };
+    ofProject.set(slot ?? '', line);
+    return line;
+  }
+
+  return {
+    /** Connects a game until it goes away. @param game its name @param slot id of the one slot that it is told of */
+    async connect(projectId: string, game: string, slot: string | undefined, request: Request, response: Response) {
+      const line = await lineOf(projectId, slot);
+      const session = await createSession(request, response, { retry: 1000 });
+      const since = clock().toISOString();
+      line.sessions.set(session, { game: { game, ...(slot === undefined ? {} : { slot }), since }, response });
+      response.once('close', () => leave(projectId, line, session));
+      const known = line.changes.findIndex((change) => String(change.before) === session.lastId);
+      if (known >= 0)
+        for (const change of line.changes.slice(known))
+          session.push(JSON.parse(change.patch) as unknown, 'patch', String(change.revision));
+      else if (session.lastId !== String(line.revision)) session.push(line.handOff, 'hand-off', String(line.revision));
+      onGames(projectId);
+    },
+
+    /** The project has changed: its games hear of it within a moment. */
+    changed(projectId: string): void {
+      if (!lines.has(projectId) || soon.has(projectId)) return;
+      soon.set(
+        projectId,
+        setTimeout(() => void tell(projectId).catch(() => undefined), TOGETHER_MS),
+      );
+    },
+
+    connectedTo: (projectId: string): GameLink['connected'] =>
+      [...(lines.get(projectId)?.values() ?? [])].flatMap(({ sessions }) =>
+        [...sessions.values()].map(({ game }) => game),
+      ),
+
+    close(): void {
+      for (const timer of soon.values()) clearTimeout(timer);
+    },
+  };
+}
