@@ -5,6 +5,7 @@ import type { Logger } from 'pino';
 import type { Storage } from './db/client.ts';
 import type { FileReading } from '@stadion/files';
 import { handoffRoutes } from './features/handoff/routes.ts';
+import { makeHandOffService } from './features/handoff/service.ts';
 import { liveRoutes } from './features/live/routes.ts';
 import { makeLiveService, type LiveService } from './features/live/service.ts';
 import { playtestRoutes } from './features/playtests/routes.ts';
@@ -109,7 +110,8 @@ export function createApp({
   api.get('/health', (_request, response) => {
     response.json({ ok: true });
   });
-  api.use(handoffRoutes(projects, readFile));
+  const handOffs = makeHandOffService({ storage, now, read: (id) => projects.read(id) });
+  api.use(handoffRoutes(projects, handOffs, readFile));
   api.use(projectRoutes(projects, events));
   api.use(snapshotRoutes(snapshots));
   api.use(trialRoutes(trials));

@@ -6,3 +6,4 @@ export { PatchRequest, PatchResponse, RevisionList } from './revisions.ts';
 export { ForecastEvent, ForecastList, ForecastSummary, RevisionEvent, ServerEventName, summarize } from './events.ts';
 export { CreateSnapshot, RenameSnapshot, Snapshot, SnapshotList, SnapshotSummary } from './snapshots.ts';
 export { EventReceipt, GameEvent, GameLink, MOST_EVENTS_IN_A_BATCH } from './gameEvents.ts';
+export { CreateHandOff, HandOffList, HandOffSummary, KeptHandOff } from './handOffs.ts';

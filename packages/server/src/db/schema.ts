@@ -90,3 +90,22 @@ export const gameEvents = sqliteTable(
     index('game_events_by_time').on(table.projectId, table.at),
   ],
 );
+
+/** States of a project that were handed over, each with its whole document as JSON text. */
+export const handOffs = sqliteTable(
+  'hand_offs',
+  {
+    id: text('id').primaryKey(),
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    label: text('label').notNull(),
+    revision: integer('revision').notNull(),
+    at: text('at').notNull(),
+    /** Why it was handed over although checks failed. */
+    reason: text('reason'),
+    failed: integer('failed').notNull(),
+    document: text('document').notNull(),
+  },
+  (table) => [index('hand_offs_by_project').on(table.projectId, table.at)],
+);

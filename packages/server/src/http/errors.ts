@@ -10,6 +10,7 @@ const ERRORS = {
   'bad-file': [422, 'The file cannot be read as a project'],
   'revision-behind': [412, 'The project has moved on'],
   'revision-missing': [428, 'The edit does not say what it was made on'],
+  'hand-off-refused': [409, 'Checks fail'],
   'history-other': [409, 'The project has another history'],
   'edit-known': [409, 'The edit has been made already'],
   'not-allowed': [403, 'Not allowed from here'],

@@ -179,6 +179,75 @@ const ROUTES: RouteConfig[] = [
   },
   {
     method: 'get',
+    path: '/api/projects/{id}/hand-offs',
+    summary: 'Hand-offs that are kept, the latest first',
+    request: { params: id },
+    responses: found('The hand-offs.', contract.HandOffList),
+  },
+  {
+    method: 'post',
+    path: '/api/projects/{id}/hand-offs',
+    summary: 'Hand the project over as it is',
+    request: { params: id, body: json(contract.CreateHandOff) },
+    responses: {
+      201: { description: 'Kept.', ...json(contract.HandOffSummary) },
+      409: problem('Checks fail, and no reason is given.'),
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/hand-offs/{handOffId}',
+    summary: 'A hand-off with its document',
+    request: { params: id.extend({ handOffId: z.string() }) },
+    responses: found('The hand-off.', contract.KeptHandOff),
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/live',
+    summary: 'Server-sent events for a game: the hand-off, then JSON Merge Patches (RFC 7396) of it after each edit',
+    request: { params: id, query: z.object({ game: z.string().optional(), slot: z.string().optional() }) },
+    responses: {
+      200: { description: 'Events “hand-off” and “patch”.', content: { 'text/event-stream': { schema: z.string() } } },
+      404: problem('There is no such project.'),
+    },
+  },
+  {
+    method: 'post',
+    path: '/api/projects/{id}/events',
+    summary: 'What a game tells: one CloudEvent, or a batch',
+    request: {
+      params: id,
+      body: {
+        content: {
+          'application/cloudevents+json': { schema: contract.GameEvent },
+          'application/cloudevents-batch+json': { schema: z.array(contract.GameEvent) },
+        },
+      },
+    },
+    responses: {
+      202: { description: 'On the disk, but for those that are refused.', ...json(contract.EventReceipt) },
+      422: problem('None of it can be read.'),
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/events.jsonl',
+    summary: 'Every event of games, a line each, in the order of time',
+    request: { params: id },
+    responses: {
+      200: { description: 'The events.', content: { 'application/jsonl': { schema: z.string() } } },
+      404: problem('There is no such project.'),
+    },
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/games',
+    summary: 'Which games are connected, and what has come of them',
+    request: { params: id },
+    responses: found('The games.', contract.GameLink),
+  },
+  {
+    method: 'get',
     path: '/api/projects/{id}/stored.json',
     summary: 'The text that is stored of a project, also of one that cannot be read',
     request: { params: id },

@@ -1,9 +1,14 @@
 import type {
+  CreateHandOff,
   CreateProject,
   CreateSnapshot,
   ForecastEvent,
   ForecastList,
+  GameLink,
+  HandOffList,
+  HandOffSummary,
   ImportedProject,
+  KeptHandOff,
   Problem,
   ProjectList,
   Snapshot,
@@ -41,7 +46,7 @@ const query: BaseQueryFn<Ask, unknown, Problem> = async ({ address, init }) => {
 export const stadionApi = createApi({
   reducerPath: 'api',
   baseQuery: query,
-  tagTypes: ['Projects', 'Snapshots'],
+  tagTypes: ['Projects', 'Snapshots', 'HandOffs'],
   endpoints: (build) => ({
     projects: build.query<ProjectList, void>({
       query: () => ({ address: '/api/projects' }),
@@ -102,6 +107,24 @@ export const stadionApi = createApi({
       }),
       invalidatesTags: ['Snapshots'],
     }),
+    handOffs: build.query<HandOffList, string>({
+      query: (projectId) => ({ address: `/api/projects/${projectId}/hand-offs` }),
+      providesTags: ['HandOffs'],
+    }),
+    handOff: build.query<KeptHandOff, { projectId: string; handOffId: string }>({
+      query: ({ projectId, handOffId }) => ({ address: `/api/projects/${projectId}/hand-offs/${handOffId}` }),
+    }),
+    createHandOff: build.mutation<HandOffSummary, CreateHandOff & { projectId: string }>({
+      query: ({ projectId, ...body }) => ({
+        address: `/api/projects/${projectId}/hand-offs`,
+        init: jsonBody('POST', body),
+      }),
+      invalidatesTags: ['HandOffs'],
+    }),
+    /** What games are connected; kept up to date by events. */
+    games: build.query<GameLink, string>({
+      query: (projectId) => ({ address: `/api/projects/${projectId}/games` }),
+    }),
     snapshotForecasts: build.query<ForecastList, { projectId: string; snapshotId: string; pacer: string }>({
       query: ({ projectId, snapshotId, pacer }) => ({
         address: `/api/projects/${projectId}/snapshots/${snapshotId}/forecasts/${pacer}`,
@@ -126,7 +149,15 @@ export const {
   useCreateSnapshotMutation,
   useRemoveSnapshotMutation,
   useSnapshotForecastsQuery,
+  useCreateHandOffMutation,
+  useGamesQuery,
+  useHandOffQuery,
+  useHandOffsQuery,
 } = stadionApi;
+
+/** Puts what is told of games in the place of what was known. */
+export const gamesTold = (projectId: string, link: GameLink) =>
+  stadionApi.util.upsertQueryData('games', projectId, link);
 
 /** Puts forecasts that came beside those that there are. */
 function mergeForecasts(list: ForecastList, entries: readonly ForecastEvent[]): void {

@@ -2,6 +2,7 @@ import {
   historyTag,
   MAX_EDITS_IN_A_REQUEST,
   type ForecastEvent,
+  type GameLink,
   type HistoryPlace,
   type OpenProject,
   type PatchResponse,
@@ -10,7 +11,7 @@ import {
 } from '@stadion/core/contract';
 import { projectOf } from '@stadion/core/model';
 import { fetchJson, HttpProblem, jsonBody } from '../api/http.ts';
-import { forecastsArrived, stadionApi } from '../api/stadionApi.ts';
+import { forecastsArrived, gamesTold, stadionApi } from '../api/stadionApi.ts';
 import { adoptUnsent, keepUnsent, type Unsent } from '../api/unsent.ts';
 import {
   adopted,
@@ -184,6 +185,9 @@ export function startSync(store: Store, projectId: string): () => void {
       const known = state().open?.revision ?? 0;
       if ((revisions[0]?.revision ?? 0) > known + 1) fetchMissed().catch(noticeAstray);
       else store.dispatch(revisionsArrived(revisions));
+    });
+    events.addEventListener('games', (event: MessageEvent<string>) => {
+      void store.dispatch(gamesTold(projectId, JSON.parse(event.data) as GameLink));
     });
     events.addEventListener('forecasts', (event: MessageEvent<string>) => {
       arrived.push(...(JSON.parse(event.data) as ForecastEvent[]));

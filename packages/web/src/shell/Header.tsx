@@ -1,5 +1,6 @@
-import { History, Play, Redo2, Search, TriangleAlert, Undo2 } from 'lucide-react';
+import { History, Play, Radio, Redo2, Search, TriangleAlert, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
+import { useGamesQuery } from '../api/stadionApi.ts';
 import { nameRefused, Button, Mark, Menu, TextInPlace, Tip } from '../ui/index.ts';
 import { at, replaceAt } from '@stadion/core/edits';
 import {
@@ -50,6 +51,23 @@ function Saved() {
     >
       {savedWords(state)}
     </span>
+  );
+}
+
+/** Games that listen now. */
+function Playing() {
+  const { projectId } = useSelection();
+  const { data } = useGamesQuery(projectId);
+  const connected = data?.connected ?? [];
+  if (connected.length === 0) return null;
+  return (
+    <Tip text={`Connected: ${connected.map(({ game }) => game).join(', ')}`}>
+      <span className="flex shrink-0 items-center gap-1 text-[12px] text-bar-ink-2">
+        <Radio size={14} aria-hidden />
+        {connected.length}
+        <span className="max-[1600px]:sr-only"> game{connected.length === 1 ? '' : 's'} connected</span>
+      </span>
+    </Tip>
   );
 }
 
@@ -118,6 +136,7 @@ export function Header({ onListShortcuts, onFind }: Props) {
         ))}
       </nav>
       <div className="grow" />
+      <Playing />
       <Saved />
       <Tip text={undo ? `Undo: ${undo.edit.label}` : 'Nothing to undo'}>
         <Button

@@ -1,11 +1,11 @@
-import type { ImportedProject } from '@stadion/core/contract';
+import { CreateHandOff, type ImportedProject } from '@stadion/core/contract';
 import { FILES, SCHEMAS } from '@stadion/core/formats';
 import type { ProjectDocument } from '@stadion/core/model';
 import { fileName, jsonText, makeFile, type FileReading } from '@stadion/files';
 import { Router, text, type Response } from 'express';
 import { StadionError } from '../../http/errors.ts';
-import { param, refuseBrokenText } from '../../http/parsing.ts';
-import { documentFrom } from './service.ts';
+import { jsonBody, param, refuseBrokenText } from '../../http/parsing.ts';
+import { documentFrom, type HandOffService } from './service.ts';
 
 interface Projects {
   text(id: string): Promise<{ name: string; document: string }>;
@@ -17,7 +17,11 @@ interface Projects {
 const LARGEST_FILE = '24mb';
 
 /** @param readFile reads a file elsewhere than in the thread that answers */
-export function handoffRoutes(projects: Projects, readFile: (text: string) => Promise<FileReading>): Router {
+export function handoffRoutes(
+  projects: Projects,
+  handOffs: HandOffService,
+  readFile: (text: string) => Promise<FileReading>,
+): Router {
   const router = Router();
 
   router.get('/projects/:id/stored.json', async (request, response) => {
@@ -28,14 +32,18 @@ export function handoffRoutes(projects: Projects, readFile: (text: string) => Pr
       .send(document);
   });
 
-  const send = async (response: Response, id: string, wanted: string): Promise<void> => {
+  const send = async (
+    response: Response,
+    wanted: string,
+    read: () => Promise<{ document: ProjectDocument }>,
+  ): Promise<void> => {
     const file = FILES.find(({ name }) => name === wanted);
     if (!file)
       throw new StadionError(
         'not-found',
         `There is no such file. There are ${FILES.map(({ name }) => name).join(', ')}.`,
       );
-    const { document } = await projects.read(id);
+    const { document } = await read();
     const [stem, ending] = file.name.split('.') as [string, string];
     response
       .attachment(fileName(file.name === 'project.json' ? document.name : `${document.name} ${stem}`, ending))
@@ -44,11 +52,32 @@ export function handoffRoutes(projects: Projects, readFile: (text: string) => Pr
   };
 
   router.get('/projects/:id/files/:file', (request, response) =>
-    send(response, param(request, 'id'), param(request, 'file')),
+    send(response, param(request, 'file'), () => projects.read(param(request, 'id'))),
+  );
+  router.get('/projects/:id/hand-offs/:handOffId/files/:file', (request, response) =>
+    send(response, param(request, 'file'), () => handOffs.read(param(request, 'id'), param(request, 'handOffId'))),
   );
   // Where the two first files have stood from the beginning.
-  router.get('/projects/:id/export.json', (request, response) => send(response, param(request, 'id'), 'project.json'));
-  router.get('/projects/:id/parameters.csv', (request, response) => send(response, param(request, 'id'), 'values.csv'));
+  router.get('/projects/:id/export.json', (request, response) =>
+    send(response, 'project.json', () => projects.read(param(request, 'id'))),
+  );
+  router.get('/projects/:id/parameters.csv', (request, response) =>
+    send(response, 'values.csv', () => projects.read(param(request, 'id'))),
+  );
+
+  router.get('/projects/:id/hand-offs', async (request, response) => {
+    response.set('Cache-Control', 'no-store').json({ handOffs: await handOffs.list(param(request, 'id')) });
+  });
+
+  router.post('/projects/:id/hand-offs', async (request, response) => {
+    const id = param(request, 'id');
+    const created = await handOffs.create(id, jsonBody(request, CreateHandOff, 'The hand-off'));
+    response.status(201).location(`/api/projects/${id}/hand-offs/${created.id}`).json(created);
+  });
+
+  router.get('/projects/:id/hand-offs/:handOffId', async (request, response) => {
+    response.json(await handOffs.read(param(request, 'id'), param(request, 'handOffId')));
+  });
 
   router.get('/schema/:file', (request, response) => {
     const schema = SCHEMAS[param(request, 'file')];

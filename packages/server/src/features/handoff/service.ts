@@ -1,6 +1,19 @@
-import type { ProjectDocument } from '@stadion/core/model';
-import type { FileReading } from '@stadion/files';
+import type { CreateHandOff, HandOffSummary, KeptHandOff } from '@stadion/core/contract';
+import { HandOff, handOffOf, importProject } from '@stadion/core/formats';
+import { projectOf, type ProjectDocument } from '@stadion/core/model';
+import { checksOf, type FileReading } from '@stadion/files';
+import { nanoid } from 'nanoid';
+import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';
+import * as store from './store.ts';
+
+interface Dependencies {
+  storage: Storage;
+  now: () => Date;
+  read(id: string): Promise<{ document: ProjectDocument; revision: number }>;
+}
+
+export type HandOffService = ReturnType<typeof makeHandOffService>;
 
 /** The document of a file that was read. @throws StadionError with where it is broken */
 export function documentFrom(reading: FileReading): ProjectDocument {
@@ -9,4 +22,60 @@ export function documentFrom(reading: FileReading): ProjectDocument {
     places: reading.places,
     kept: 'Nothing was imported; your projects are as they were.',
   });
+}
+
+/** What stands against handing a project over, one sentence each. */
+function failuresOf(document: ProjectDocument): string[] {
+  const project = projectOf(document);
+  const shape = HandOff.safeParse(handOffOf(project));
+  return [
+    ...checksOf(project).flatMap(({ fails, group, said }) => (fails ? [`${group}: ${said}`] : [])),
+    ...(shape.success ? [] : [`The hand-off is not as its schema says: ${shape.error.issues[0]?.message ?? ''}`]),
+  ];
+}
+
+/** Hand-offs that are kept: what was given to the game, when, and with which checks failing. */
+export function makeHandOffService({ storage, now, read }: Dependencies) {
+  return {
+    async list(projectId: string): Promise<HandOffSummary[]> {
+      await read(projectId);
+      return store.listHandOffs(storage.db, projectId);
+    },
+
+    /** Hands the project over as it is. @throws StadionError while a check fails and no reason is given */
+    async create(projectId: string, { label, reason }: CreateHandOff): Promise<HandOffSummary> {
+      const { document, revision } = await read(projectId);
+      const failures = failuresOf(document);
+      const why = reason?.trim() ?? '';
+      if (failures.length > 0 && why === '')
+        throw new StadionError(
+          'hand-off-refused',
+          `${failures.length} checks fail: mend them, or say why it is handed over so.`,
+          {
+            places: failures.slice(0, 20).map((message) => ({ message })),
+            kept: 'Nothing was handed over.',
+          },
+        );
+      const summary: HandOffSummary = {
+        id: nanoid(10),
+        label: label.trim(),
+        revision,
+        at: now().toISOString(),
+        reason: failures.length > 0 ? why : null,
+        failed: failures.length,
+      };
+      await storage.write((transaction) => store.insertHandOff(transaction, projectId, summary, document));
+      return summary;
+    },
+
+    /** A hand-off with its document, brought up to this version where it is of an earlier one. */
+    async read(projectId: string, handOffId: string): Promise<KeptHandOff> {
+      const found = await store.readHandOff(storage.db, projectId, handOffId);
+      if (!found) throw new StadionError('not-found', `There is no hand-off “${handOffId}”.`);
+      const checked = importProject(found.document);
+      if (!checked.ok)
+        throw new StadionError('bad-document', `“${found.label}” is not whole: ${checked.problems[0]?.message ?? ''}`);
+      return { ...found, document: checked.document };
+    },
+  };
 }

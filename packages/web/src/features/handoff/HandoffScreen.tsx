@@ -3,7 +3,8 @@ import type { Project, ProjectDocument } from '@stadion/core/model';
 import { useMemo, type ReactNode } from 'react';
 import { useAppSelector, useProject, useProjectDocument, useSelection } from '../../project/hooks.ts';
 import { ImportFile } from '../../project/ImportFile.tsx';
-import { useFindings } from '../../project/useFindings.ts';
+import { Games } from './Games.tsx';
+import { HandOver } from './HandOver.tsx';
 
 const PREVIEW_LINES = 40;
 
@@ -31,8 +32,6 @@ export function HandoffScreen() {
   const document = useProjectDocument();
   const { projectId, position } = useSelection();
   const unsent = useAppSelector((state) => state.document.open?.pending.length ?? 0);
-  const findings = useFindings();
-  const stopping = findings.filter((finding) => finding.severity === 'stops play').length;
   const previews = useMemo(
     () =>
       new Map(
@@ -49,14 +48,9 @@ export function HandoffScreen() {
       <p className="mt-0.5 mb-3 text-ink-2">
         Open files that the game reads.{' '}
         {unsent > 0 ? <b>{unsent} edits are not on the server yet and would be missing from the files.</b> : null}{' '}
-        {stopping > 0 ? (
-          <b className="text-mark-ink">
-            {stopping} finding{stopping === 1 ? '' : 's'} would stop play.
-          </b>
-        ) : (
-          'No finding would stop play.'
-        )}
       </p>
+      <HandOver />
+      <Games />
       <div className="grid grid-cols-2 gap-x-6 gap-y-5 min-[1700px]:grid-cols-3">
         {FILES.map((file) => (
           <File
@@ -103,7 +97,7 @@ function File({ title, about, preview, href, file, schema }: FileProps) {
   return (
     <Sheet title={title} about={about}>
       <div className="mb-2 flex gap-2">
-        <a href={href} download className="btn btn-main">
+        <a href={href} download className="btn">
           Download {file}
         </a>
         {schema === undefined ? null : (

@@ -1,0 +1,103 @@
+import { describe, expect, it } from '@jest/globals';
+import { Key } from 'selenium-webdriver';
+import { holdKey } from './harness/playing.ts';
+import { journey } from './harness/journey.ts';
+
+const at = journey();
+let stadion: string;
+let game: string;
+
+const field = async (label: string, text: string): Promise<void> => {
+  const input = await at.page.driver.findElement({ xpath: `//label[contains(., "${label}")]//input` });
+  await at.page.click(input);
+  await at.page.chord('a', Key.CONTROL);
+  await at.page.keys(text);
+};
+const inGame = async <T>(script: string): Promise<T> => {
+  await at.page.driver.switchTo().window(game);
+  return at.page.driver.executeScript<T>(script);
+};
+const toStadion = (): Promise<void> => at.page.driver.switchTo().window(stadion);
+const speed = (): Promise<number> => inGame<string>('return document.body.dataset.speed').then(Number);
+
+describe('handing over', () => {
+  it('asks for a reason while checks fail, and keeps it with the hand-off', async () => {
+    await at.open('hand-off/slot-7');
+    await at.page.seeText('2 checks fail');
+    await at.page.seeText('Level 17: The target is beyond what is placed: nobody can win.');
+    await at.page.seeText('While a check fails, a reason is asked for.');
+    await field('Label', 'Build 41');
+    await field('Why it is handed over so', 'Both are mended in build 42');
+    await at.page.clickName('button', 'Hand over');
+    await at.page.seeText('Changed since “Build 41”');
+    await at.page.seeText('Nothing: the game has what stands here.');
+    await at.page.seeText('2 failed: Both are mended in build 42');
+  });
+
+  it('says in words what changed since', async () => {
+    await at.open('ramps/slot-7?lane=hornetSpeed');
+    await at.page.typeInto(/^Hornet speed pinned at level 7/, '2.9');
+    await at.saved('a pin', (p) => p.parameters.find(({ key }) => key === 'hornetSpeed')!.pins['slot-7'] === 2.9);
+    await at.open('hand-off/slot-7');
+    await at.page.seeText(/Hornet speed: pin at 7 2\.55 → 2\.9/);
+  });
+});
+
+describe('a running game', () => {
+  it('plays what is handed over, and is told of every edit', async () => {
+    const { driver } = at.page;
+    stadion = await driver.getWindowHandle();
+    await at.page.clickName('link', 'Play level 7 in the sample game');
+    await at.page.waitFor('a second window', async () => (await driver.getAllWindowHandles()).length === 2);
+    game = (await driver.getAllWindowHandles()).find((one) => one !== stadion)!;
+    await at.page.waitFor('the game at level 7', async () => (await speed()) === 2.9);
+    await toStadion();
+    await at.page.seeText('Connected: Sample game');
+    await at.open('ramps/slot-7?lane=hornetSpeed');
+    await at.page.typeInto(/^Hornet speed pinned at level 7/, '3.3');
+    await at.page.waitFor('the new speed in the game', async () => (await speed()) === 3.3);
+  });
+
+  it('hears of what somebody else edits, too', async () => {
+    const address = `${at.server.address}/api/projects/${at.projectId}`;
+    const { revision } = (await (await fetch(address)).json()) as { revision: number };
+    const patch = [{ op: 'replace', path: '/parameters/hornetSpeed/pins/slot-7', value: 3.1 }];
+    await fetch(address, {
+      method: 'PATCH',
+      headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
+      body: JSON.stringify({ edits: [{ id: 'from-elsewhere', label: 'Hornet speed', patch }] }),
+    });
+    await at.page.waitFor('the latest speed in the game', async () => (await speed()) === 3.1);
+  });
+
+  it.each([1, 6, 8, 10, 15])('moves by keys on level %d, and judges by the runtime', async (level) => {
+    await inGame(
+      `const list = document.getElementById('level'); list.value = '${level}'; list.dispatchEvent(new Event('change'));`,
+    );
+    await at.page.driver.executeScript(`document.getElementById('field').focus()`);
+    const clock = (): Promise<string> => inGame<string>(`return document.getElementById('readings').textContent`);
+    const before = await clock();
+    await holdKey(at, level === 15 ? Key.ARROW_UP : Key.ARROW_RIGHT, 'a clock that runs', async () => {
+      const now = await clock();
+      return now !== before && /^\d+\.\d s · lives \d/.test(now);
+    });
+    expect(await inGame<string>(`return document.getElementById('level').value`)).toBe(String(level));
+  });
+
+  it('tells what is played: it is counted, and comes out as lines', async () => {
+    const lines = async (): Promise<{ type: string; data: { slot: string } }[]> =>
+      (await (await fetch(`${at.server.address}/api/projects/${at.projectId}/events.jsonl`)).text())
+        .split('\n')
+        .filter(Boolean)
+        .map((line) => JSON.parse(line) as { type: string; data: { slot: string } });
+    await at.page.waitFor(
+      'six attempts',
+      async () =>
+        new Set((await lines()).filter(({ type }) => type === 'attempt.started').map(({ data }) => data.slot)).size >=
+        6,
+    );
+    await toStadion();
+    await at.open('hand-off/slot-7');
+    await at.page.seeText(/the last one .*attempt\.started at level 15/);
+  });
+});
