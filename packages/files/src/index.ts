@@ -1,5 +1,5 @@
 export { fileName, jsonText, projectFile } from './project.ts';
-export { valuesFile, type Separated } from './values.ts';
+export { rowsOf, valuesFile, type Separated } from './values.ts';
 export { makeFile } from './files.ts';
 export { checksOf, junitFile, type Check } from './checks.ts';
 export { readFile, type FileReading } from './readFile.ts';

@@ -1,11 +1,14 @@
-import { exportProject } from '@stadion/core/formats';
+import { exportProject, importProject } from '@stadion/core/formats';
 import type { ProjectDocument } from '@stadion/core/model';
 
 /** The text of a file of JSON: one thing a line, so that version control shows what changed. */
 export const jsonText = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
 
-/** The project file as it is handed over. */
-export const projectFile = (document: ProjectDocument): string => jsonText(exportProject(document));
+/** The project file as it is handed over: in the order of its schema, so that the same project is the same text however it came to be. */
+export function projectFile(document: ProjectDocument): string {
+  const read = importProject(document);
+  return jsonText(exportProject(read.ok ? read.document : document));
+}
 
 /** A file name from a project's name. @example fileName('Home Before Dusk', 'json') // 'home-before-dusk.json' */
 export function fileName(name: string, ending: string): string {

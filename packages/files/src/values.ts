@@ -14,3 +14,7 @@ export function valuesFile(project: Project, as: Separated = 'csv'): string {
   const options = { newline: '\r\n', escapeFormulae: LOOKS_LIKE_A_FORMULA, delimiter: SEPARATORS[as] };
   return `${papaparse.unparse({ fields: header, data: rows }, options)}\r\n`;
 }
+
+/** The rows of a table of values, cells as text; commas, semicolons or tabs between them. */
+export const rowsOf = (text: string): string[][] =>
+  papaparse.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: true }).data;

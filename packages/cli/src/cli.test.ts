@@ -1,0 +1,206 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { homeBeforeDusk } from '@stadion/core/demo';
+import { documentOf } from '@stadion/core/model';
+import { projectFile } from '@stadion/files';
+import { spawnSync } from 'node:child_process';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { runCommand } from './program.ts';
+import { output } from './writing.ts';
+
+let folder: string;
+const at = (name: string): string => path.join(folder, name);
+const put = (name: string, text: string): string => {
+  fs.writeFileSync(at(name), text);
+  return at(name);
+};
+
+beforeAll(() => {
+  folder = fs.mkdtempSync(path.join(os.tmpdir(), 'stadion-cli-'));
+  put('dusk.json', projectFile(documentOf(homeBeforeDusk())));
+});
+afterAll(() => fs.rmSync(folder, { recursive: true, force: true }));
+
+/** Runs a command, and gives what it wrote. */
+async function stadion(...words: string[]): Promise<{ code: number; out: string; said: string }> {
+  let [out, said] = ['', ''];
+  const code = await runCommand(words, {
+    data: (text, file) => (file === undefined ? void (out += text) : output.data(text, file)),
+    say: (text) => void (said += `${text}\n`),
+  });
+  return { code, out, said };
+}
+
+describe('check', () => {
+  it('tells findings, and ends with 1 where one stops play', async () => {
+    const { code, out, said } = await stadion('check', at('dusk.json'), '--junit', at('checks.xml'));
+    expect(code).toBe(1);
+    expect(out).toMatch(/^FAIL {2}17 The Greedy Bee: stops play: .*nobody can win/m);
+    expect(out).toMatch(/^note {2}7 Lavender Bank: surely wrong/m);
+    expect(said).toMatch(/\d+ checks, 2 failed\./);
+    expect(fs.readFileSync(at('checks.xml'), 'utf8')).toContain('<testsuites name="Home Before Dusk"');
+  });
+
+  it('ends with 0 where nothing fails, and tries expected clear rates when asked', async () => {
+    const project = homeBeforeDusk();
+    project.slots = project.slots.filter(({ id }) => id !== 'slot-11' && id !== 'slot-17');
+    project.expectations = project.expectations.filter(({ is }) => is === 'clearRate');
+    const good = put('good.json', projectFile(documentOf(project)));
+    expect(await stadion('check', good)).toMatchObject({
+      code: 0,
+      out: expect.stringContaining('waits for its forecast'),
+    });
+    const tried = await stadion('check', good, '--forecast');
+    expect([tried.code, tried.said]).toEqual([0, expect.stringContaining('Trying level 1 …')]);
+    expect(tried.out).not.toContain('waits');
+  });
+});
+
+describe('a file that cannot be used', () => {
+  it.each([
+    [
+      'is cut short',
+      (text: string) => text.slice(0, 3000),
+      /The file is not JSON\.\n.*broken\.json:\d+:\d+: The quotes are not closed/,
+    ],
+    [
+      'has a word for a number',
+      (text: string) => text.replace('"every": 2', '"every": "often"'),
+      /broken\.json:\d+:\d+: \/parameters\/hornetSpeed\/ramp\/shape\/every/,
+    ],
+    [
+      'is of a newer Stadion',
+      (text: string) => text.replace('"version": 3', '"version": 9'),
+      /made by a newer Stadion.*Bring Stadion up to date/,
+    ],
+  ])('because it %s is told with its place', async (_what, spoil, told) => {
+    const broken = put('broken.json', spoil(fs.readFileSync(at('dusk.json'), 'utf8')));
+    const { code, out, said } = await stadion('export', broken);
+    expect([code, out]).toEqual([2, '']);
+    expect(said).toMatch(told);
+  });
+
+  it.each([
+    [['export', 'nothing.json'], 'There is no file nothing.json.'],
+    [['export', os.tmpdir()], 'is a folder'],
+    [['forecast', 'FILE', '--slots', '3-99'], '“3-99” names no levels: write 3, or 3-9, up to 24.'],
+    [['forecast', 'FILE', '--slots', '3', '--pacer', 'Nobody'], 'There are Novice, Steady, Sharp.'],
+    [['diff', 'FILE'], 'Name two project files'],
+    [['export', 'FILE', '-o', '/nowhere/at/all.json'], '/nowhere/at/all.json cannot be written'],
+    [['export', 'FILE', '--to', 'paper'], "argument 'paper' is invalid"],
+    [['dance'], "unknown command 'dance'"],
+  ])('%s', async (words, told) => {
+    const { code, out, said } = await stadion(...words.map((word) => (word === 'FILE' ? at('dusk.json') : word)));
+    expect([code, out]).toEqual([2, '']);
+    expect(said).toContain(told);
+  });
+});
+
+describe('export, import, upgrade', () => {
+  it('gives a file on stdout, or writes it as a whole', async () => {
+    expect((await stadion('export', at('dusk.json'), '--to', 'csv')).out).toMatch(/^position,slot,level,hornetSpeed/);
+    await stadion('export', at('dusk.json'), '-o', at('ho.json'));
+    expect(JSON.parse(fs.readFileSync(at('ho.json'), 'utf8'))).toMatchObject({ format: 'stadion-hand-off' });
+    expect(fs.readdirSync(folder).filter((name) => name.startsWith('.'))).toEqual([]);
+  });
+
+  it('takes a table back: what differs becomes pins, and nothing else changes', async () => {
+    const { out } = await stadion('export', at('dusk.json'), '--to', 'csv');
+    const values = put('values.csv', out.replace(',2.55,', ',2.2,'));
+    const { said } = await stadion('import', at('dusk.json'), values, '-o', at('next.json'));
+    expect(said).toBe('1 values differ.\n');
+    expect((await stadion('diff', at('dusk.json'), at('next.json'))).out).toBe('Hornet speed: pin at 7 2.55 → 2.2\n');
+    const wrong = put('wrong.csv', 'slot,hornetSpeed\nslot-3,fast\n');
+    expect(await stadion('import', at('dusk.json'), wrong)).toMatchObject({
+      code: 2,
+      out: '',
+      said: expect.stringMatching(/wrong\.csv:2: /),
+    });
+  });
+
+  it('writes a file as this version does, which changes nothing in one of this version', async () => {
+    const { out, said } = await stadion('upgrade', at('dusk.json'));
+    expect([out, said]).toEqual([fs.readFileSync(at('dusk.json'), 'utf8'), 'It is of version 3 already.\n']);
+  });
+});
+
+describe('forecast', () => {
+  it('tells clear rates with their intervals, as text, JSON and CSV', async () => {
+    const words = ['forecast', at('dusk.json'), '--slots', '1,3'];
+    expect((await stadion(...words)).out).toMatch(
+      /^ {3}1 {2}Clover Steps +\d+\.\d % {2}\(.* attempts, \d+\.\d s\)\n {3}3 /,
+    );
+    const { levels } = JSON.parse((await stadion(...words, '--json')).out) as {
+      levels: { position: number; low: number; clearRate: number }[];
+    };
+    expect(levels.map(({ position }) => position)).toEqual([1, 3]);
+    expect(levels[0]!.low).toBeLessThan(levels[0]!.clearRate);
+    const csv = (await stadion(...words, '--csv')).out.trimEnd().split('\r\n');
+    expect([csv.length, csv[0]]).toEqual([3, 'position,slot,level,attempts,clearRate,low,high,medianSeconds']);
+  });
+});
+
+describe('diff', () => {
+  const faster = (): string => {
+    const project = homeBeforeDusk();
+    project.parameters[0]!.pins['slot-7'] = 2.1;
+    return projectFile(documentOf(project));
+  };
+
+  it('ends with 1 where it is asked to and something differs', async () => {
+    const other = put('other.json', faster());
+    expect((await stadion('diff', at('dusk.json'), other, '--exit-code')).code).toBe(1);
+    expect((await stadion('diff', other, other, '--exit-code')).code).toBe(0);
+    expect(JSON.parse((await stadion('diff', at('dusk.json'), other, '--json')).out)).toEqual([
+      { about: 'parameter', title: 'Hornet speed', words: ['pin at 7 2.55 → 2.1'], positions: [7] },
+    ]);
+  });
+
+  it('is what git calls for a file whose driver it is', async () => {
+    const repository = at('repository');
+    fs.mkdirSync(repository);
+    const git = (...words: string[]): string => spawnSync('git', words, { cwd: repository, encoding: 'utf8' }).stdout;
+    const recorded = path.join(folder, 'called.json');
+    // In place of the built command: writes down what git calls it with.
+    const script = put(
+      'driver.mjs',
+      `import fs from 'node:fs'; fs.writeFileSync(${JSON.stringify(recorded)}, JSON.stringify([...process.argv.slice(2), fs.readFileSync(process.argv[3], 'utf8')]));`,
+    );
+    git('init', '-q');
+    git('config', 'user.email', 'designer@example.invalid');
+    git('config', 'user.name', 'A designer');
+    git('config', 'diff.stadion.command', `${process.execPath} ${script}`);
+    fs.writeFileSync(path.join(repository, '.gitattributes'), '*.json diff=stadion\n');
+    fs.writeFileSync(path.join(repository, 'dusk.json'), fs.readFileSync(at('dusk.json')));
+    git('add', '.');
+    git('commit', '-qm', 'One');
+    fs.writeFileSync(path.join(repository, 'dusk.json'), faster());
+    git('--no-pager', 'diff');
+    const called = JSON.parse(fs.readFileSync(recorded, 'utf8')) as string[];
+    expect(called).toHaveLength(8);
+    const [name, , hash, mode, , ...rest] = called as [string, string, string, string, string, string, string, string];
+    const { out } = await stadion(
+      'diff',
+      name,
+      put('old.json', rest[2]!),
+      hash,
+      mode,
+      path.join(repository, 'dusk.json'),
+      rest[0]!,
+      rest[1]!,
+    );
+    expect(out).toBe('stadion diff dusk.json\nHornet speed: pin at 7 2.55 → 2.1\n');
+  });
+});
+
+describe('help', () => {
+  it.each(['check', 'forecast', 'export', 'import', 'diff', 'upgrade', 'serve'])(
+    'of %s has an example',
+    async (name) => {
+      const { code, out } = await stadion(name, '--help');
+      expect(code).toBe(0);
+      expect(out).toMatch(new RegExp(`Examples?:\\n {2}stadion ${name}`));
+    },
+  );
+});

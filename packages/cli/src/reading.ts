@@ -1,0 +1,61 @@
+import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
+import { readFile } from '@stadion/files';
+import fs from 'node:fs';
+import { text } from 'node:stream/consumers';
+
+/** What went wrong is told on stderr, and the command ends with this code. */
+export class Failure extends Error {
+  readonly code: number;
+  constructor(message: string, code: number = EXIT.unusable) {
+    super(message);
+    this.code = code;
+  }
+}
+
+/** Codes with which commands end. */
+export const EXIT = { fine: 0, failed: 1, unusable: 2 } as const;
+
+/** The text of a file, or of what comes in by the pipe for “-”. @throws Failure with why it cannot be read */
+export async function textOf(file: string): Promise<string> {
+  if (file === '-') return text(process.stdin);
+  try {
+    return fs.readFileSync(file, 'utf8');
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    throw new Failure(
+      code === 'ENOENT'
+        ? `There is no file ${file}.`
+        : code === 'EISDIR'
+          ? `${file} is a folder.`
+          : `${file} cannot be read: ${(error as Error).message}`,
+    );
+  }
+}
+
+/** A project from its text. @param file its name, for what is said @throws Failure with line and column of what is wrong */
+export function projectFrom(text: string, file: string): { document: ProjectDocument; project: Project } {
+  const reading = readFile(text);
+  if (reading.ok) return { document: reading.document, project: projectOf(reading.document) };
+  const places = reading.places.map(({ line, column, pointer, message }) => {
+    const place = line === undefined ? file : `${file}:${line}:${column ?? 1}`;
+    return `${place}: ${pointer === undefined || pointer === '' ? '' : `${pointer}: `}${message}`;
+  });
+  throw new Failure([reading.detail, ...places].join('\n'));
+}
+
+export const readProject = async (file: string): Promise<{ document: ProjectDocument; project: Project }> =>
+  projectFrom(await textOf(file), file === '-' ? 'stdin' : file);
+
+/** Positions from a list such as “3-9,12”. @throws Failure where it is none, or beyond the sequence */
+export function positionsFrom(list: string | undefined, { slots }: Project): number[] {
+  if (list === undefined) return slots.map((_slot, index) => index + 1);
+  const positions = list.split(',').flatMap((part) => {
+    const found = /^\s*(\d+)\s*(?:-\s*(\d+)\s*)?$/.exec(part);
+    const first = Number(found?.[1]);
+    const last = Number(found?.[2] ?? first);
+    if (!found || first < 1 || last > slots.length || first > last)
+      throw new Failure(`“${part}” names no levels: write 3, or 3-9, up to ${slots.length}.`);
+    return Array.from({ length: last - first + 1 }, (_, index) => first + index);
+  });
+  return [...new Set(positions)].toSorted((a, b) => a - b);
+}

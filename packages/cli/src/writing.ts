@@ -1,0 +1,31 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { Failure } from './reading.ts';
+
+/** Where a command writes and what it says. */
+export interface Output {
+  /** Data: to a file, or to stdout where none is named. A file is there as a whole or not at all. */
+  data(text: string, file?: string): void;
+  /** For people, on stderr. */
+  say(text: string): void;
+}
+
+/** Writes beside the file and renames, so that whatever ends the process leaves the old file or the new one. */
+function writeWhole(file: string, text: string): void {
+  const draft = path.join(path.dirname(path.resolve(file)), `.${path.basename(file)}.${process.pid}`);
+  try {
+    fs.writeFileSync(draft, text);
+    fs.renameSync(draft, file);
+  } catch (error) {
+    fs.rmSync(draft, { force: true });
+    throw new Failure(`${file} cannot be written: ${(error as Error).message}`);
+  }
+}
+
+export const output: Output = {
+  data(text, file) {
+    if (file === undefined || file === '-') process.stdout.write(text);
+    else writeWhole(file, text);
+  },
+  say: (text) => void process.stderr.write(`${text}\n`),
+};
