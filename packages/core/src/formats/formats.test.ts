@@ -7,7 +7,15 @@ import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { documentOf, emptyProject, newLevel, pointerOf, projectOf, type Project } from '../model/index.ts';
-import { exportProject, importProject, parameterTable, projectJsonSchema, upgrade } from './index.ts';
+import {
+  exportProject,
+  fieldsOf,
+  importProject,
+  parameterTable,
+  projectJsonSchema,
+  SCHEMAS,
+  upgrade,
+} from './index.ts';
 
 const fileOf = (version: number): unknown =>
   JSON.parse(readFileSync(new URL(`./upgrades/version${version}.json`, import.meta.url), 'utf8'));
@@ -241,5 +249,25 @@ describe('the table of values', () => {
     expect(rows).toHaveLength(24);
     // Lavender Bank: speed pinned, 0 + ⌊(7 − 2) / 4⌋ sent, 0.5 + 0.05, 48 − 2, 9 − 0.5 × 2, 5, 2 + ⌊6 / 6⌋.
     expect(rows[6]).toEqual([7, 'slot-7', 'Lavender Bank', 2.55, 1, 0.55, 46, 8, 5, 3]);
+  });
+});
+
+describe('the fields of a file', () => {
+  it.each(Object.keys(SCHEMAS))('of %s are told one by one, with what they mean', (name) => {
+    const fields = fieldsOf(SCHEMAS[name]!());
+    expect(fields.length).toBeGreaterThan(5);
+    expect(new Set(fields.map(({ path }) => path)).size).toBe(fields.length);
+    expect(fields.find(({ path }) => path === 'version')?.type).toMatch(/^\d$/);
+  });
+
+  it('say what may be absent, and what each may be', () => {
+    const fields = fieldsOf(SCHEMAS['hand-off.json']!());
+    expect(fields.find(({ path }) => path === 'slots.*.clock.limitSeconds')).toEqual({
+      path: 'slots.*.clock.limitSeconds',
+      type: 'number',
+      about: 'No limit when absent.',
+      optional: true,
+    });
+    expect(fields.find(({ path }) => path === 'slots.*.tie')?.type).toBe('"win" or "loss"');
   });
 });

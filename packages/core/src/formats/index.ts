@@ -1,3 +1,4 @@
+export { fieldsOf, type Field } from './fields.ts';
 export { FILES, type FileName } from './files.ts';
 export { importProject, problemsAfterEdit, type ImportResult, type Problem } from './import.ts';
 export { exportProject, SCHEMA_FILE_NAME } from './export.ts';

@@ -75,6 +75,61 @@ describe('beyond this machine', () => {
   });
 });
 
+describe('a game', () => {
+  const HOST = { Host: '192.0.2.7' };
+  const forGame = { ...HOST, Authorization: 'Bearer for-games' };
+
+  it('reads and tells by a token of its own, and can do nothing else', async () => {
+    const guarded = await testApp({
+      access: { hosts: ['192.0.2.7'], token: 'for-designers', gameToken: 'for-games' },
+    });
+    const { id } = await guarded.projects.create({ from: 'demo' });
+    const at = `/api/projects/${id}`;
+    const get = (path: string, headers: Record<string, string> = forGame) => request(guarded.express).get(path).set(headers);
+    const event = { specversion: '1.0', id: '1', source: '/g', type: 'custom', data: {} };
+    const tell = request(guarded.express).post(`${at}/events`).set(forGame).send(event);
+    expect([
+      (await get(`${at}/files/hand-off.json`)).status,
+      (await get(`${at}/files/hand-off.json?token=for-games`, HOST)).status,
+      (await tell).status,
+    ]).toEqual([200, 200, 202]);
+    const patch = request(guarded.express)
+      .patch(at)
+      .set({ ...forGame, 'If-Match': '"0"' });
+    expect([
+      (await patch.send({ edits: [] })).status,
+      (await get(at)).status,
+      (await get('/api/projects')).status,
+      (await get(`${at}/files/project.json`)).status,
+      (await get(`${at}/games`)).status,
+      (await request(guarded.express).delete(at).set(forGame)).status,
+      (await get(`${at}/files/hand-off.json`, { ...HOST, Authorization: 'Bearer another' })).status,
+    ]).toEqual([401, 401, 401, 401, 401, 401, 401]);
+    await guarded.end();
+  });
+
+  it('may run in a page of another origin that is named, for what a game does', async () => {
+    const Origin = 'http://game.example';
+    const open = await testApp({ access: { hosts: ['127.0.0.1'], gameOrigins: [Origin] } });
+    const { id } = await open.projects.create({ from: 'demo' });
+    const headers = { Host: '127.0.0.1', Origin };
+    const at = `/api/projects/${id}`;
+    const handOff = await request(open.express).get(`${at}/files/hand-off.json`).set(headers);
+    expect([handOff.status, handOff.headers['access-control-allow-origin']]).toEqual([200, Origin]);
+    const asked = request(open.express).options(`${at}/events`).set(headers);
+    expect((await asked.set('Access-Control-Request-Method', 'POST')).status).toBe(204);
+    expect([
+      (await request(open.express).get(at).set(headers)).status,
+      (
+        await request(open.express)
+          .get(`${at}/files/hand-off.json`)
+          .set({ ...headers, Origin: 'http://other.example' })
+      ).status,
+    ]).toEqual([403, 403]);
+    await open.end();
+  });
+});
+
 describe('the log', () => {
   it('has neither tokens nor cookies', async () => {
     const lines: string[] = [];

@@ -67,9 +67,11 @@ export type HandedEffect = z.infer<typeof Effect>;
 
 const Rule = Condition.extend({
   id: z.string(),
-  fires: z.enum(['once', 'eachTime', 'every']),
+  fires: z
+    .enum(['once', 'eachTime', 'every'])
+    .describe('Once; each time it becomes true; then, and every so many seconds.'),
   everySeconds: z.number().optional(),
-  then: z.array(Effect),
+  then: z.array(Effect).describe('What follows, in this order.'),
 });
 export type HandedRule = z.infer<typeof Rule>;
 
@@ -112,8 +114,8 @@ const Slot = z.strictObject({
   id: z.string(),
   level: z.string().describe('Id of the level that stands here.'),
   name: z.string(),
-  brief: z.string(),
-  tier: z.string(),
+  brief: z.string().describe('What the player has to do.'),
+  tier: z.string().describe('Id of the tier that the position lies in.'),
   starsAsked: z.number().describe('Stars that a run needs before this slot opens.'),
   values: z.record(z.string(), z.number()).describe('Every parameter’s value here.'),
   live: z.record(z.string(), LiveRamp).describe('Ramps along a reading of the attempt, by parameter.'),
@@ -148,20 +150,24 @@ const Slot = z.strictObject({
       .optional(),
   }),
   lives: z.number().describe('At the start of a run.'),
-  score: z.array(z.strictObject({ reading: z.string(), times: z.number() })),
+  score: z
+    .array(z.strictObject({ reading: z.string(), times: z.number() }))
+    .describe('The score is the sum of these, besides what rules add.'),
   clock: z.strictObject({
     limitSeconds: z.number().optional().describe('No limit when absent.'),
     limitFollows: Follows.optional(),
-    starts: z.enum(['load', 'firstMove', 'condition']),
+    starts: z.enum(['load', 'firstMove', 'condition']).describe('What lets the clock run.'),
     startsWhen: Condition.optional(),
-    warnAtSeconds: z.number().optional(),
-    parSeconds: z.number().optional(),
-    atExpiry: z.enum(['lose', 'win', 'grade']),
+    warnAtSeconds: z.number().optional().describe('Warns when so much is left.'),
+    parSeconds: z.number().optional().describe('The time that a good attempt takes.'),
+    atExpiry: z.enum(['lose', 'win', 'grade']).describe('Grade: won with a star, else lost.'),
   }),
-  rules: z.array(Rule),
-  tie: z.enum(['win', 'loss']),
+  rules: z.array(Rule).describe('In the order in which they act; standing rules first.'),
+  tie: z.enum(['win', 'loss']).describe('What stands where a win and a loss come together.'),
   stars: Stars,
-  ending: z.strictObject({ won: EndingSide, lost: EndingSide }),
+  ending: z
+    .strictObject({ won: EndingSide, lost: EndingSide })
+    .describe('What happens after the end: freeze, what goes on, text, how long it stands, where it leads.'),
   run: z.strictObject({
     livesAtMost: z.number().optional().describe('No limit when absent.'),
     lifeEvery: z.number().describe('Points of a run for another life; 0 for none.'),
@@ -177,15 +183,21 @@ export const HandOff = z
   .strictObject({
     format: z.literal(HAND_OFF_FORMAT),
     version: z.literal(HAND_OFF_VERSION),
-    name: z.string(),
-    words: z.strictObject({ player: z.string(), worth: z.string() }),
-    metresPerUnit: z.number(),
-    tallies: z.record(z.string(), z.strictObject({ name: z.string(), start: z.number() })),
+    name: z.string().describe('Of the game.'),
+    words: z
+      .strictObject({ player: z.string(), worth: z.string() })
+      .describe('What the game calls its player and the points gathered.'),
+    metresPerUnit: z.number().describe('All lengths are in units.'),
+    tallies: z
+      .record(z.string(), z.strictObject({ name: z.string(), start: z.number() }))
+      .describe('The project’s own counters, by id.'),
     run: z.strictObject({
-      order: z.enum(['inOrder', 'shuffled', 'inOrderThenShuffled', 'loop']),
-      afterLast: z.enum(['end', 'startOver', 'goOn']),
-      unlock: z.enum(['win', 'stars', 'open']),
-      onGameOver: z.enum(['firstSlot', 'tierFirstSlot', 'sameSlot']),
+      order: z
+        .enum(['inOrder', 'shuffled', 'inOrderThenShuffled', 'loop'])
+        .describe('In which order slots are played.'),
+      afterLast: z.enum(['end', 'startOver', 'goOn']).describe('What comes after the last one.'),
+      unlock: z.enum(['win', 'stars', 'open']).describe('What opens a slot.'),
+      onGameOver: z.enum(['firstSlot', 'tierFirstSlot', 'sameSlot']).describe('Where a run goes on without lives.'),
       tiers: z.array(z.strictObject({ id: z.string(), name: z.string(), from: z.number() })),
     }),
     slots: z.record(z.string(), Slot).describe('By id; each says its position.'),

@@ -3,6 +3,7 @@ import type { Project, ProjectDocument } from '@stadion/core/model';
 import { useMemo, type ReactNode } from 'react';
 import { useAppSelector, useProject, useProjectDocument, useSelection } from '../../project/hooks.ts';
 import { ImportFile } from '../../project/ImportFile.tsx';
+import { FieldList } from './FieldList.tsx';
 import { Games } from './Games.tsx';
 import { HandOver } from './HandOver.tsx';
 
@@ -60,7 +61,7 @@ export function HandoffScreen() {
             preview={previews.get(file.name)}
             href={`/api/projects/${projectId}/files/${file.name}`}
             file={file.name}
-            schema={'schema' in file ? `/api/schema/${file.schema}` : undefined}
+            schema={'schema' in file ? file.schema : undefined}
           />
         ))}
         <Sheet
@@ -101,11 +102,12 @@ function File({ title, about, preview, href, file, schema }: FileProps) {
           Download {file}
         </a>
         {schema === undefined ? null : (
-          <a href={schema} download className="btn">
+          <a href={`/api/schema/${schema}`} download className="btn">
             Its JSON Schema
           </a>
         )}
       </div>
+      {schema === undefined ? null : <FieldList schema={schema} />}
       {preview === undefined ? null : (
         <pre
           tabIndex={0}

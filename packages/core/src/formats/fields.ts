@@ -1,0 +1,52 @@
+/** One field of a file, as its schema describes it. */
+export interface Field {
+  /** Names from the root, with dots; `*` for each entry of a record or a list. @example 'slots.*.clock.limitSeconds' */
+  path: string;
+  /** @example 'number', '"win" or "loss"' */
+  type: string;
+  about: string;
+  optional: boolean;
+}
+
+type Schema = Readonly<Record<string, unknown>>;
+
+const isSchema = (value: unknown): value is Schema => value !== null && typeof value === 'object';
+
+const variantsOf = (schema: Schema): Schema[] =>
+  ((schema['anyOf'] ?? schema['oneOf'] ?? []) as unknown[]).filter(isSchema);
+
+function typeOf(schema: Schema): string {
+  if ('const' in schema) return JSON.stringify(schema['const']);
+  if (Array.isArray(schema['enum'])) return schema['enum'].map((one) => JSON.stringify(one)).join(' or ');
+  if (schema['type'] === 'array') return 'list';
+  const variants = variantsOf(schema);
+  if (variants.length > 0) return [...new Set(variants.map(typeOf))].join(' or ');
+  return typeof schema['type'] === 'string' ? schema['type'] : 'anything';
+}
+
+/** Deeper than any file of ours nests what is worth reading. */
+const DEEPEST = 9;
+
+/** Every field that a schema describes, in its order. */
+export function fieldsOf(root: Schema): Field[] {
+  const fields: Field[] = [];
+  const seen = new Set<string>();
+  const visit = (schema: Schema, path: string, optional: boolean, depth: number): void => {
+    if (depth > DEEPEST) return;
+    // What a schema only refers to may hold itself: told, and not gone into.
+    if ('$ref' in schema && schema['description'] === undefined && depth > 0 && path.endsWith('*')) return;
+    if (path !== '' && !seen.has(path)) {
+      seen.add(path);
+      fields.push({ path, type: typeOf(schema), about: String(schema['description'] ?? ''), optional });
+    }
+    const inside = (name: string): string => (path === '' ? name : `${path}.${name}`);
+    const required = (schema['required'] ?? []) as string[];
+    for (const [name, part] of Object.entries((schema['properties'] ?? {}) as Record<string, Schema>))
+      visit(part, inside(name), !required.includes(name), depth + 1);
+    if (isSchema(schema['additionalProperties'])) visit(schema['additionalProperties'], inside('*'), false, depth + 1);
+    if (isSchema(schema['items'])) visit(schema['items'], inside('*'), false, depth + 1);
+    for (const variant of variantsOf(schema)) visit({ ...variant, description: undefined }, path, optional, depth);
+  };
+  visit(root, '', false, 0);
+  return fields;
+}
