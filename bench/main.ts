@@ -1,5 +1,6 @@
 import { prepareLevel } from '@stadion/core/grounds';
 import { homeBeforeDusk, manyLevels } from '@stadion/core/demo';
+import { handOffOf } from '@stadion/core/formats';
 import { findingsOf } from '@stadion/core/findings';
 import { usualPacers } from '@stadion/core/model';
 import { rampTable } from '@stadion/core/ramps';
@@ -9,6 +10,7 @@ import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { timeToEstimate } from './estimate.ts';
 import { speedOfKinds } from './kinds.ts';
+import { eventsTold } from './events.ts';
 import { lanesAtScale } from './lanes.ts';
 import { benchWorld, playMatter, playOurs } from './scene.ts';
 
@@ -90,6 +92,10 @@ function bytes(): void {
   const sum = (files: string[]): string => `${files.reduce((total, file) => total + size(file), 0).toFixed(0)} kB gz`;
   say('web bundle at the start', sum(scripts.filter((file) => !late.includes(file))));
   say('web bundle that comes when needed (charts, worker)', sum(late));
+  const runtime = gzipSync(
+    fs.readFileSync(path.join(import.meta.dirname, '../packages/runtime/dist/stadion-runtime.js')),
+  );
+  say('runtime for games, bytes gz', String(runtime.length), 'bar 12,000');
 }
 
 throughput();
@@ -115,6 +121,10 @@ const edited = {
 };
 say('ramps after an edit of one of them, ms', time(() => rampTable(edited, 500, { project: large, table })).toFixed(2));
 say('findings over 500 levels, ms', time(() => findingsOf(large)).toFixed(1), 'bar 100');
+const demo = homeBeforeDusk();
+say('hand-off of the demo, ms', time(() => handOffOf(demo)).toFixed(1));
+say('hand-off of 500 levels, ms', time(() => handOffOf(manyLevels(500, 7)), 3).toFixed(0));
+await eventsTold(say);
 await lanesAtScale(say);
 await timeToEstimate(say);
 bytes();
