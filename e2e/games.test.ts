@@ -43,10 +43,35 @@ describe('handing over', () => {
   });
 });
 
+describe('level sheets', () => {
+  it('open as a page of paper for each level, with what is forecast', async () => {
+    const { driver } = at.page;
+    stadion = await driver.getWindowHandle();
+    await at.page.clickName('link', 'Open sheets.html to print');
+    await at.page.waitFor('a second window', async () => (await driver.getAllWindowHandles()).length === 2);
+    const page = (await driver.getAllWindowHandles()).find((one) => one !== stadion)!;
+    await driver.switchTo().window(page);
+    await at.page.seeText('24 Home Before Dusk');
+    await at.page.seeText(/Forecast [\d.]+ %/);
+    expect(await driver.executeScript(`return document.querySelectorAll('section.level svg.ground').length`)).toBe(24);
+    const printer = driver as unknown as { printPage(options: object): Promise<string> };
+    const data = await printer.printPage({ background: true });
+    // Every level begins a page of its own.
+    expect(
+      (
+        Buffer.from(data, 'base64')
+          .toString('latin1')
+          .match(/\/Type \/Page\b/g) ?? []
+      ).length,
+    ).toBeGreaterThan(24);
+    await driver.close();
+    await driver.switchTo().window(stadion);
+  });
+});
+
 describe('a running game', () => {
   it('plays what is handed over, and is told of every edit', async () => {
     const { driver } = at.page;
-    stadion = await driver.getWindowHandle();
     await at.page.clickName('link', 'Play level 7 in the sample game');
     await at.page.waitFor('a second window', async () => (await driver.getAllWindowHandles()).length === 2);
     game = (await driver.getAllWindowHandles()).find((one) => one !== stadion)!;

@@ -129,6 +129,36 @@ describe('checks', () => {
   });
 });
 
+describe('level sheets', () => {
+  const page = makeFile('sheets.html', document, () => ({ clearRate: 0.913, low: 0.88, high: 0.94 }));
+
+  it('have a page for each level, with its rules in words, its ground, its numbers and what was found', () => {
+    expect(page.match(/<section class="level"/g)).toHaveLength(24);
+    expect(page.match(/<svg [^>]*class="ground"/g)).toHaveLength(24);
+    expect(page).toContain('Each time a hornet touches the bee: costs a life.');
+    expect(page).toContain('★★ at least 12 seconds left');
+    expect(page).toContain('Nectar needed: 75 % of what is placed');
+    expect(page).toContain('The target is beyond what is placed: nobody can win.');
+    expect(page).toContain('Forecast 91.3 % (88 % to 94 %), wanted 60 %');
+  });
+
+  it('are well-formed, and take names as text', () => {
+    const changed = structuredClone(document);
+    changed.levels['clover-steps']!.name = '<b>Clover</b> & "Steps"';
+    const spoiled = makeFile('sheets.html', changed);
+    expect(spoiled).toContain('1 &lt;b&gt;Clover&lt;/b&gt; &amp; "Steps"');
+    expect(spoiled).not.toContain('<b>Clover');
+    expect(() => convert(spoiled.replace('<!doctype html>', ''), { format: 'object' })).not.toThrow();
+    expect(makeFile('sheets.md', changed)).toContain('## 1 \\<b\\>Clover\\</b\\> & "Steps"');
+  });
+
+  it('say the same as Markdown', () => {
+    const text = makeFile('sheets.md', document);
+    expect(text.match(/^## /gm)).toHaveLength(24);
+    expect(text).toContain('- Won when all of: nectar gathered is at least “Nectar needed” of what is placed;');
+  });
+});
+
 describe('a file name', () => {
   it.each([
     ['Home Before Dusk', 'home-before-dusk.json'],

@@ -1,5 +1,6 @@
 export { fileName, jsonText, projectFile } from './project.ts';
 export { rowsOf, valuesFile, type Separated } from './values.ts';
+export type { KnownRate } from './sheets/index.ts';
 export { makeFile } from './files.ts';
 export { checksOf, junitFile, type Check } from './checks.ts';
 export { readFile, type FileReading } from './readFile.ts';

@@ -1,4 +1,5 @@
 import express, { type Express } from 'express';
+import { projectOf } from '@stadion/core/model';
 import fs from 'node:fs';
 import path from 'node:path';
 import type { Logger } from 'pino';
@@ -111,7 +112,20 @@ export function createApp({
     response.json({ ok: true });
   });
   const handOffs = makeHandOffService({ storage, now, read: (id) => projects.read(id) });
-  api.use(handoffRoutes(projects, handOffs, readFile));
+  api.use(
+    handoffRoutes(projects, handOffs, readFile, async (id) => {
+      const { document } = await projects.read(id);
+      const { pacers } = projectOf(document);
+      // The one in the middle, as the application shows at first.
+      const pacer = pacers[Math.floor(pacers.length / 2)]?.id ?? '';
+      const { entries } = await trials.forecasts(id, pacer);
+      const known = new Map(entries.map(({ slotId, summary }) => [slotId, summary]));
+      return (slotId) => {
+        const summary = known.get(slotId);
+        return summary ? { clearRate: summary.clearRate, ...summary.interval } : undefined;
+      };
+    }),
+  );
   api.use(projectRoutes(projects, events));
   api.use(snapshotRoutes(snapshots));
   api.use(trialRoutes(trials));

@@ -13,6 +13,8 @@ const SHORT: Readonly<Record<string, FileName>> = {
   strings: 'strings.json',
   po: 'strings.po',
   junit: 'checks.xml',
+  sheets: 'sheets.html',
+  markdown: 'sheets.md',
 };
 
 export function addExport(program: Command, { data }: Output): void {

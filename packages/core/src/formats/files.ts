@@ -45,6 +45,18 @@ export const FILES = [
     title: 'Checks, JUnit',
     about: 'Findings and expectations as test cases, for continuous integration.',
   },
+  {
+    name: 'sheets.html',
+    type: 'text/html',
+    title: 'Level sheets',
+    about: 'One page of paper a level: rules in words, numbers, ground, forecast, findings. Print it from the browser.',
+  },
+  {
+    name: 'sheets.md',
+    type: 'text/markdown',
+    title: 'Level sheets, Markdown',
+    about: 'The same as text, for a wiki.',
+  },
 ] as const satisfies readonly FileKind[];
 
 interface FileKind {

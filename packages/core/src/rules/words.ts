@@ -161,7 +161,9 @@ export function effectInWords(effect: Effect, names: Names): string {
     case 'lose':
       return `it is lost: ${effect.cause}`;
     case 'loseLife':
-      return `costs ${amountInWords(effect.lives, names)} lives`;
+      return effect.lives.from === 'number' && effect.lives.value === 1
+        ? 'costs a life'
+        : `costs ${amountInWords(effect.lives, names)} lives`;
     case 'back':
       return `puts the ${names.words.player} back to ${effect.to === 'start' ? 'the start' : 'the last checkpoint'}`;
     case 'gate':

@@ -85,7 +85,8 @@ describe('a game', () => {
     });
     const { id } = await guarded.projects.create({ from: 'demo' });
     const at = `/api/projects/${id}`;
-    const get = (path: string, headers: Record<string, string> = forGame) => request(guarded.express).get(path).set(headers);
+    const get = (path: string, headers: Record<string, string> = forGame) =>
+      request(guarded.express).get(path).set(headers);
     const event = { specversion: '1.0', id: '1', source: '/g', type: 'custom', data: {} };
     const tell = request(guarded.express).post(`${at}/events`).set(forGame).send(event);
     expect([

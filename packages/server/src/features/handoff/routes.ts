@@ -1,7 +1,7 @@
 import { CreateHandOff, type ImportedProject } from '@stadion/core/contract';
 import { FILES, SCHEMAS } from '@stadion/core/formats';
 import type { ProjectDocument } from '@stadion/core/model';
-import { fileName, jsonText, makeFile, type FileReading } from '@stadion/files';
+import { fileName, jsonText, makeFile, type FileReading, type KnownRate } from '@stadion/files';
 import { Router, text, type Response } from 'express';
 import { StadionError } from '../../http/errors.ts';
 import { jsonBody, param, refuseBrokenText } from '../../http/parsing.ts';
@@ -16,11 +16,15 @@ interface Projects {
 /** A project of 1,000 levels is about 8 MB. */
 const LARGEST_FILE = '24mb';
 
+/** What is known of the clear rate at a slot. */
+type RateOf = (slotId: string) => KnownRate | undefined;
+
 /** @param readFile reads a file elsewhere than in the thread that answers */
 export function handoffRoutes(
   projects: Projects,
   handOffs: HandOffService,
   readFile: (text: string) => Promise<FileReading>,
+  ratesOf: (id: string) => Promise<RateOf>,
 ): Router {
   const router = Router();
 
@@ -36,6 +40,7 @@ export function handoffRoutes(
     response: Response,
     wanted: string,
     read: () => Promise<{ document: ProjectDocument }>,
+    rates: () => Promise<RateOf | undefined> = () => Promise.resolve(undefined),
   ): Promise<void> => {
     const file = FILES.find(({ name }) => name === wanted);
     if (!file)
@@ -45,14 +50,21 @@ export function handoffRoutes(
       );
     const { document } = await read();
     const [stem, ending] = file.name.split('.') as [string, string];
+    // A page is looked at and printed; all else is kept.
+    if (ending !== 'html')
+      response.attachment(fileName(file.name === 'project.json' ? document.name : `${document.name} ${stem}`, ending));
     response
-      .attachment(fileName(file.name === 'project.json' ? document.name : `${document.name} ${stem}`, ending))
       .type(file.type)
-      .send(makeFile(file.name, document));
+      .send(makeFile(file.name, document, file.name.startsWith('sheets') ? await rates() : undefined));
   };
 
   router.get('/projects/:id/files/:file', (request, response) =>
-    send(response, param(request, 'file'), () => projects.read(param(request, 'id'))),
+    send(
+      response,
+      param(request, 'file'),
+      () => projects.read(param(request, 'id')),
+      () => ratesOf(param(request, 'id')),
+    ),
   );
   router.get('/projects/:id/hand-offs/:handOffId/files/:file', (request, response) =>
     send(response, param(request, 'file'), () => handOffs.read(param(request, 'id'), param(request, 'handOffId'))),

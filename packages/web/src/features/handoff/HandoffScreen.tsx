@@ -98,9 +98,15 @@ function File({ title, about, preview, href, file, schema }: FileProps) {
   return (
     <Sheet title={title} about={about}>
       <div className="mb-2 flex gap-2">
-        <a href={href} download className="btn">
-          Download {file}
-        </a>
+        {file.endsWith('.html') ? (
+          <a href={href} target="_blank" rel="noreferrer" className="btn">
+            Open {file} to print
+          </a>
+        ) : (
+          <a href={href} download className="btn">
+            Download {file}
+          </a>
+        )}
         {schema === undefined ? null : (
           <a href={`/api/schema/${schema}`} download className="btn">
             Its JSON Schema
