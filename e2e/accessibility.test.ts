@@ -34,7 +34,7 @@ describe('axe finds nothing serious on', () => {
     ['a level with ten rules', 'level/slot-24', 'clear it'],
     ['the sequence', 'sequence/slot-5', 'One run, attempt by attempt'],
     ['the ramps', 'ramps/slot-7?lane=hornetSpeed', 'starting at'],
-    ['the hand-off', 'hand-off/slot-7', 'Download JSON'],
+    ['the hand-off', 'hand-off/slot-7', 'Download project.json'],
   ])('%s', async (_name, address, text) => {
     await at.open(address);
     await at.page.seeText(text);
@@ -46,7 +46,7 @@ describe('axe finds nothing serious on', () => {
     async (address) => {
       await at.page.theme('dark');
       await at.open(address);
-      await at.page.seeText(/clear it|starting at|Download JSON|One run, attempt by attempt/);
+      await at.page.seeText(/clear it|starting at|Download project.json|One run, attempt by attempt/);
       expect(await violations()).toEqual([]);
       await at.page.theme('light');
     },

@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { gzipSync } from 'node:zlib';
 import { Key } from 'selenium-webdriver';
 import { holdKey } from './harness/playing.ts';
 import { journey } from './harness/journey.ts';
@@ -40,6 +41,14 @@ describe('handing over', () => {
     await at.saved('a pin', (p) => p.parameters.find(({ key }) => key === 'hornetSpeed')!.pins['slot-7'] === 2.9);
     await at.open('hand-off/slot-7');
     await at.page.seeText(/Hornet speed: pin at 7 2\.55 → 2\.9/);
+  });
+});
+
+describe('the runtime', () => {
+  it('is one file below 12,000 bytes, without schemas or a parser', async () => {
+    const text = await (await fetch(`${at.server.address}/sample/stadion-runtime.js`)).text();
+    expect(gzipSync(text).length).toBeLessThan(12_000);
+    expect(text).not.toMatch(/\bimport\s*[{(*]|strictObject|parseFormula/);
   });
 });
 

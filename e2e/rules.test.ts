@@ -193,10 +193,10 @@ describe('edge cases', () => {
   });
 
   it('hold for forecasts too', async () => {
-    await at.open('level/slot-6');
+    await at.open('level/slot-5');
     await at.page.clickName('button', 'expect a clear rate about this from now on');
     await at.saved('a rate', (p) =>
-      p.expectations.some((entry) => entry.is === 'clearRate' && entry.slotId === 'slot-6'),
+      p.expectations.some((entry) => entry.is === 'clearRate' && entry.slotId === 'slot-5'),
     );
     await at.page.seeText('Steady is expected to clear it between');
     await at.page.typeInto('Expected clear rate, from', '99');

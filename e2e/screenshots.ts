@@ -152,7 +152,7 @@ async function takeAll(): Promise<void> {
   await take('ramps');
   await showTuning();
   await showBuilding();
-  await show(`/projects/${id}/hand-off/slot-7`, 'Download JSON');
+  await show(`/projects/${id}/hand-off/slot-7`, 'Download project.json');
   await take('hand-off');
   await show(`/projects/${id}/play/slot-7`, 'Judge');
   await page.driver.actions().keyDown(Key.ARROW_DOWN).perform();

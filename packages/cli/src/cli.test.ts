@@ -83,7 +83,7 @@ describe('a file that cannot be used', () => {
 
   it.each([
     [['export', 'nothing.json'], 'There is no file nothing.json.'],
-    [['export', os.tmpdir()], 'is a folder'],
+    [['export', os.tmpdir()], 'The folder has no project.json.'],
     [['forecast', 'FILE', '--slots', '3-99'], '“3-99” names no levels: write 3, or 3-9, up to 24.'],
     [['forecast', 'FILE', '--slots', '3', '--pacer', 'Nobody'], 'There are Novice, Steady, Sharp.'],
     [['diff', 'FILE'], 'Name two project files'],
@@ -122,6 +122,35 @@ describe('export, import, upgrade', () => {
   it('writes a file as this version does, which changes nothing in one of this version', async () => {
     const { out, said } = await stadion('upgrade', at('dusk.json'));
     expect([out, said]).toEqual([fs.readFileSync(at('dusk.json'), 'utf8'), 'It is of version 3 already.\n']);
+  });
+});
+
+describe('a folder', () => {
+  it('has a file for each level, is read as the project is, and loses files of levels that are gone', async () => {
+    const folderOf = at('dusk-folder');
+    await stadion('export', at('dusk.json'), '--to', 'folder', '-o', folderOf);
+    expect(fs.readdirSync(path.join(folderOf, 'levels'))).toHaveLength(24);
+    expect((await stadion('export', folderOf, '--to', 'project')).out).toBe(
+      (await stadion('export', at('dusk.json'), '--to', 'project')).out,
+    );
+    fs.writeFileSync(path.join(folderOf, 'levels/old.json'), '{}');
+    await stadion('export', at('dusk.json'), '--to', 'folder', '-o', folderOf);
+    expect(fs.existsSync(path.join(folderOf, 'levels/old.json'))).toBe(false);
+  });
+
+  it('that is wrong is told with the file, the line and the column', async () => {
+    const folderOf = at('wrong-folder');
+    await stadion('export', at('dusk.json'), '--to', 'folder', '-o', folderOf);
+    const level = path.join(folderOf, 'levels/two-ponds.json');
+    const text = fs.readFileSync(level, 'utf8');
+    fs.writeFileSync(level, text.replace('"tie": "win"', '"tie": "draw"'));
+    expect((await stadion('check', folderOf)).said).toMatch(/levels\/two-ponds\.json:\d+:\d+: \/tie: /);
+    fs.writeFileSync(level, text.slice(0, 200));
+    expect((await stadion('check', folderOf)).said).toMatch(
+      /levels\/two-ponds\.json is not JSON\.\n.*two-ponds\.json:\d+:\d+/,
+    );
+    fs.rmSync(path.join(folderOf, 'project.json'));
+    expect((await stadion('check', folderOf)).said).toContain('The folder has no project.json.');
   });
 });
 

@@ -1,6 +1,8 @@
 import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
-import { readFile } from '@stadion/files';
+import type { FaultyPlace } from '@stadion/core/contract';
+import { readFile, readFolder } from '@stadion/files';
 import fs from 'node:fs';
+import path from 'node:path';
 import { text } from 'node:stream/consumers';
 
 /** What went wrong is told on stderr, and the command ends with this code. */
@@ -32,19 +34,42 @@ export async function textOf(file: string): Promise<string> {
   }
 }
 
+/** A place as compilers write it. */
+function inWords(file: string, { line, column, pointer, message }: FaultyPlace): string {
+  const place = line === undefined ? file : `${file}:${line}:${column ?? 1}`;
+  return `${place}: ${pointer === undefined || pointer === '' ? '' : `${pointer}: `}${message}`;
+}
+
 /** A project from its text. @param file its name, for what is said @throws Failure with line and column of what is wrong */
 export function projectFrom(text: string, file: string): { document: ProjectDocument; project: Project } {
   const reading = readFile(text);
   if (reading.ok) return { document: reading.document, project: projectOf(reading.document) };
-  const places = reading.places.map(({ line, column, pointer, message }) => {
-    const place = line === undefined ? file : `${file}:${line}:${column ?? 1}`;
-    return `${place}: ${pointer === undefined || pointer === '' ? '' : `${pointer}: `}${message}`;
-  });
-  throw new Failure([reading.detail, ...places].join('\n'));
+  throw new Failure([reading.detail, ...reading.places.map((place) => inWords(file, place))].join('\n'));
 }
 
-export const readProject = async (file: string): Promise<{ document: ProjectDocument; project: Project }> =>
-  projectFrom(await textOf(file), file === '-' ? 'stdin' : file);
+const isFolder = (file: string): boolean => file !== '-' && fs.existsSync(file) && fs.statSync(file).isDirectory();
+
+/** The text files of a project's folder, by their paths in it. */
+function filesIn(folder: string): Record<string, string> {
+  const levels = path.join(folder, 'levels');
+  const names = [
+    ...(fs.existsSync(path.join(folder, 'project.json')) ? ['project.json'] : []),
+    ...(isFolder(levels) ? fs.readdirSync(levels).filter((name) => name.endsWith('.json')) : []).map(
+      (name) => `levels/${name}`,
+    ),
+  ];
+  return Object.fromEntries(names.map((name) => [name, fs.readFileSync(path.join(folder, name), 'utf8')]));
+}
+
+/** A project from its file, its folder, or what is piped in for “-”. @throws Failure with line and column of what is wrong */
+export async function readProject(file: string): Promise<{ document: ProjectDocument; project: Project }> {
+  if (!isFolder(file)) return projectFrom(await textOf(file), file === '-' ? 'stdin' : file);
+  const reading = readFolder(filesIn(file));
+  if (reading.ok) return { document: reading.document, project: projectOf(reading.document) };
+  throw new Failure(
+    [reading.detail, ...reading.places.map((place) => inWords(path.join(file, place.file), place))].join('\n'),
+  );
+}
 
 /** Positions from a list such as “3-9,12”. @throws Failure where it is none, or beyond the sequence */
 export function positionsFrom(list: string | undefined, { slots }: Project): number[] {

@@ -2,6 +2,20 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { Failure } from './reading.ts';
 
+/** Writes the files of a folder, each as a whole, and takes away those of levels that are no more. */
+export function writeFolder(folder: string, files: Readonly<Record<string, string>>): void {
+  const levels = path.join(folder, 'levels');
+  try {
+    fs.mkdirSync(levels, { recursive: true });
+    for (const [name, text] of Object.entries(files)) writeWhole(path.join(folder, name), text);
+    for (const name of fs.readdirSync(levels))
+      if (name.endsWith('.json') && !(`levels/${name}` in files)) fs.rmSync(path.join(levels, name));
+  } catch (error) {
+    if (error instanceof Failure) throw error;
+    throw new Failure(`${folder} cannot be written: ${(error as Error).message}`);
+  }
+}
+
 /** Where a command writes and what it says. */
 export interface Output {
   /** Data: to a file, or to stdout where none is named. A file is there as a whole or not at all. */

@@ -3,6 +3,7 @@ export { rowsOf, valuesFile, type Separated } from './values.ts';
 export type { KnownRate } from './sheets/index.ts';
 export { makeFile } from './files.ts';
 export { checksOf, junitFile, type Check } from './checks.ts';
+export { projectFolder, readFolder, type FolderReading } from './folder.ts';
 export { readFile, type FileReading } from './readFile.ts';
 export { lineAndColumn } from './locate.ts';
 export { DEEPEST, MOST_ENTRIES, oversizeIn, type Oversize } from './jsonSize.ts';

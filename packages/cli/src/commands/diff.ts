@@ -2,7 +2,7 @@ import { changesBetween } from '@stadion/core/changes';
 import { jsonText } from '@stadion/files';
 import type { Command } from 'commander';
 import { emptyProject } from '@stadion/core/model';
-import { EXIT, Failure, projectFrom, textOf } from '../reading.ts';
+import { EXIT, Failure, readProject } from '../reading.ts';
 import type { Output } from '../writing.ts';
 
 interface Options {
@@ -36,7 +36,7 @@ In a repository, so that “git diff” speaks in words:
         throw new Failure('Name two project files: the earlier one and the later one.');
       const read = async (file: string) =>
         // What is new, or gone, is compared with nothing.
-        file === '/dev/null' ? emptyProject('') : projectFrom(await textOf(file), file).project;
+        file === '/dev/null' ? emptyProject('') : (await readProject(file)).project;
       const changes = changesBetween(await read(before), await read(after));
       if (json)
         data(jsonText(changes.map(({ about, title, words, positions }) => ({ about, title, words, positions }))));
