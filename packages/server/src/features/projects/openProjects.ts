@@ -1,22 +1,39 @@
 import type { StoredProject } from './store.ts';
 
-/** So many documents are kept in memory: each may be some megabytes. */
-const MOST_OPEN = 12;
+/** So many levels are kept in memory, some ten kilobytes of text each: many small projects, or a few large ones. */
+const MOST_LEVELS = 4000;
+
+/** What is small counts as much as this: it is not its levels alone. */
+const LEAST_LEVELS = 10;
 
 /** Documents at their latest revisions, so that neither an edit nor a question reads and parses the whole text again. */
 export class OpenProjects {
-  readonly #open = new Map<string, StoredProject>();
+  readonly #open = new Map<string, { project: StoredProject; levels: number }>();
+  #levels = 0;
 
   /** The document at a revision, if it is the one that is kept. */
   at(id: string, revision: number): StoredProject | undefined {
-    const project = this.#open.get(id);
-    return project?.revision === revision ? project : undefined;
+    const found = this.#open.get(id);
+    if (found?.project.revision !== revision) return undefined;
+    // Looked at last: let go last.
+    this.#open.delete(id);
+    this.#open.set(id, found);
+    return found.project;
   }
 
   keep(project: StoredProject): void {
-    this.#open.delete(project.id);
-    this.#open.set(project.id, project);
-    const oldest = this.#open.keys().next().value;
-    if (this.#open.size > MOST_OPEN && oldest !== undefined) this.#open.delete(oldest);
+    this.#letGo(project.id);
+    const levels = Math.max(LEAST_LEVELS, Object.keys(project.document.levels).length);
+    this.#open.set(project.id, { project, levels });
+    this.#levels += levels;
+    for (const id of this.#open.keys()) {
+      if (this.#levels <= MOST_LEVELS || id === project.id) return;
+      this.#letGo(id);
+    }
+  }
+
+  #letGo(id: string): void {
+    this.#levels -= this.#open.get(id)?.levels ?? 0;
+    this.#open.delete(id);
   }
 }
