@@ -124,14 +124,14 @@ setInterval(async () => {
 }, 1000);
 
 function take(next) {
-  const first = handOff === undefined;
   handOff = next;
   game = openHandOff(handOff);
   $('name').textContent = game.name;
   $('level').replaceChildren(
     ...Array.from({ length: game.length }, (_, i) => new Option(`${i + 1} ${game.level(i + 1).name}`, String(i + 1))),
   );
-  if (first) {
+  if (game.length === 0) return say('This project has no level yet.');
+  if (!level) {
     run = game.run(savedRun());
     begin(Math.min(game.length, Number(query.get('level') ?? run.position)));
   } else if (level.position <= game.length) {

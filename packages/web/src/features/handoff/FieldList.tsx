@@ -23,12 +23,12 @@ function Fields({ schema }: { schema: string }) {
       aria-label={`Fields of ${schema}`}
       className="mb-2 h-56 overflow-auto border border-line bg-sheet"
     >
-      <table className="w-full text-left text-[12px]">
+      <table className="w-full table-fixed text-left text-[12px]">
         <tbody>
           {fields.map(({ path, type, about, optional }) => (
             <tr key={path} className="border-b border-line align-top">
-              <th className="px-2 py-1 font-mono font-normal whitespace-nowrap">{path}</th>
-              <td className="px-2 py-1 text-ink-2">
+              <th className="w-[42%] px-2 py-1 font-mono font-normal break-words">{path}</th>
+              <td className="w-[26%] px-2 py-1 break-words text-ink-2">
                 {type}
                 {optional ? ', may be absent' : ''}
               </td>

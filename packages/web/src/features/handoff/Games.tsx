@@ -20,9 +20,13 @@ export function Games() {
         A running game hears of every edit, and tells how it is played. Try it with the sample game.
       </p>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-        <a className="btn" href={`/sample/?project=${projectId}&level=${position}`} target="stadion-sample">
-          Play level {position} in the sample game
-        </a>
+        {position === 0 ? (
+          <span className="text-ink-2">There is no level to play yet.</span>
+        ) : (
+          <a className="btn" href={`/sample/?project=${projectId}&level=${position}`} target="stadion-sample">
+            Play level {position} in the sample game
+          </a>
+        )}
         <span>
           {connected.length === 0
             ? 'No game is connected.'

@@ -1,4 +1,12 @@
-import { exportProject, FILES, handedSlot, parameterTable, stringsOf, type FileName } from '@stadion/core/formats';
+import {
+  exportProject,
+  FILES,
+  handedSlot,
+  handOffOf,
+  parameterTable,
+  stringsOf,
+  type FileName,
+} from '@stadion/core/formats';
 import type { Project, ProjectDocument } from '@stadion/core/model';
 import { useMemo, type ReactNode } from 'react';
 import { useAppSelector, useProject, useProjectDocument, useSelection } from '../../project/hooks.ts';
@@ -15,7 +23,7 @@ const json = (value: unknown): string => JSON.stringify(value, null, 2);
 const PREVIEWS: Readonly<
   Partial<Record<FileName, (project: Project, document: ProjectDocument, position: number) => string>>
 > = {
-  'hand-off.json': (project, _document, position) => json(handedSlot(project, position)),
+  'hand-off.json': (project, _document, position) => json(handedSlot(project, position) ?? handOffOf(project)),
   'project.json': (_project, document) => json(exportProject(document)),
   'values.csv': (project) => table(project, ','),
   'values.tsv': (project) => table(project, '\t'),
@@ -57,7 +65,9 @@ export function HandoffScreen() {
           <File
             key={file.name}
             title={file.title}
-            about={file.name === 'hand-off.json' ? `${file.about} Below: level ${position}.` : file.about}
+            about={
+              file.name === 'hand-off.json' && position > 0 ? `${file.about} Below: level ${position}.` : file.about
+            }
             preview={previews.get(file.name)}
             href={`/api/projects/${projectId}/files/${file.name}`}
             file={file.name}
