@@ -1,7 +1,8 @@
 import { resolvingAt } from '../../attempt/index.ts';
 import { sectionsOf } from '../../ground/index.ts';
 import { groundKindOf } from '../../grounds/index.ts';
-import type { Amount, Effect, Level, Piece, Project, Reading } from '../../model/index.ts';
+import type { Amount, Effect, Level, Piece, Project, Reading, Slot } from '../../model/index.ts';
+import { valuesAt } from '../../ramps/index.ts';
 import {
   eachCondition,
   readingName,
@@ -245,11 +246,39 @@ function handedLive(resolving: Resolving): HandedSlot['live'] {
   );
 }
 
-/** One slot with every number resolved. @param position from 1 @returns null where no level stands there */
+/** All that a slot is made of besides its level: as long as these are the same, so is what is handed over. */
+function sourcesOf(project: Project, position: number): unknown[] {
+  const { kinds, standing, run, score, player, tiers, tallies, liveTiers, slots, parameters } = project;
+  const values = (at: number): unknown[] => Object.entries(valuesAt(project, at)).flat();
+  return [
+    ...[slots[position - 1], position, slots.length, kinds, standing, run, score, player, tiers, tallies, liveTiers],
+    // A ramp along a reading goes along as it is.
+    parameters.some(({ ramp }) => ramp.axis !== undefined) ? parameters : null,
+    // A run begins with the numbers of the first position.
+    ...values(position),
+    ...values(1),
+  ];
+}
+
+/** What was made before, by level and slot: an edit makes anew only what it concerns. */
+const known = new WeakMap<Level, Map<string, { sources: unknown[]; slot: HandedSlot }>>();
+
+/** One slot with every number resolved; the same object while nothing of it has changed. @param position from 1 @returns null where no level stands there */
 export function handedSlot(project: Project, position: number): HandedSlot | null {
   const slot = project.slots[position - 1];
   const level = slot && project.levels[slot.levelId];
   if (!level) return null;
+  const sources = sourcesOf(project, position);
+  const ofLevel = known.get(level) ?? new Map<string, { sources: unknown[]; slot: HandedSlot }>();
+  const before = ofLevel.get(slot.id);
+  if (before && before.sources.length === sources.length && before.sources.every((one, i) => one === sources[i]))
+    return before.slot;
+  const made = makeSlot(project, position, slot, level);
+  known.set(level, ofLevel.set(slot.id, { sources, slot: made }));
+  return made;
+}
+
+function makeSlot(project: Project, position: number, slot: Slot, level: Level): HandedSlot {
   const resolving = resolvingAt(project, level, position);
   const number = (amount: Amount): number => resolveAmount(amount, resolving.values, resolving.placed);
   const inForce = rulesOf(project, level);

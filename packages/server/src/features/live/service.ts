@@ -40,6 +40,12 @@ const only = (handOff: HandOff, slot: string | undefined): HandOff => {
   return { ...handOff, slots: one ? { [slot]: one } : {} };
 };
 
+/** A hand-off without the slots that another has as the very same objects: they need not be compared. */
+const without = (handOff: HandOff, other: HandOff): HandOff => ({
+  ...handOff,
+  slots: Object.fromEntries(Object.entries(handOff.slots).filter(([id, slot]) => other.slots[id] !== slot)),
+});
+
 export function makeLiveService({ read, onGames, now: clock }: Dependencies) {
   /** By project, then by slot. */
   const lines = new Map<string, Map<string, Line>>();
@@ -58,7 +64,7 @@ export function makeLiveService({ read, onGames, now: clock }: Dependencies) {
     const { handOff, revision } = await now(projectId);
     for (const line of open) {
       const next = only(handOff, line.slot);
-      const patch = generate(line.handOff, next) as unknown;
+      const patch = generate(without(line.handOff, next), without(next, line.handOff)) as unknown;
       if (patch === undefined) continue;
       line.changes.push({ before: line.revision, revision, patch: JSON.stringify(patch) });
       line.handOff = next;
