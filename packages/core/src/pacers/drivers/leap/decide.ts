@@ -5,7 +5,6 @@ import {
   zonesOf,
   type AttemptState,
   type Collectable,
-  type Enemy,
   type View,
 } from '../../../attempt/index.ts';
 import { cellAt } from '../../../ground/index.ts';
@@ -16,6 +15,7 @@ import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
 import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
 import { copyMoving, imagineUntilActing, type Moving } from '../imagine.ts';
 import { graphOf, ticksTo, type Graph } from './graph.ts';
+import { lookAround, near, turning, type Near } from './near.ts';
 import { IN_AIR, ON_FLOOR, inputAt, WAIT, type Move } from './moves.ts';
 
 /** What a player on a leap ground remembers between decisions. */
@@ -88,49 +88,6 @@ function bringBack(moment: Moment): void {
 const kept = atRest();
 const landed = atRest();
 
-/** What may come near in the decision at hand, and between which places it walks to and fro: endless for what does not walk. */
-interface Near {
-  enemy: Enemy;
-  low: number;
-  high: number;
-}
-const near: Near[] = [];
-let nearCount = 0;
-/** Nothing is looked at for longer than this. Seconds. */
-const LONGEST_SECONDS = 3;
-
-/** Notes what may come near, and where enemies that walk will turn: anybody sees where their floor ends. */
-function lookAround(state: AttemptState, clearance: number): void {
-  const { world, view } = state;
-  const { grid } = view;
-  nearCount = 0;
-  for (const enemy of enemiesOf(state).all) {
-    if (!enemy.active) continue;
-    const closing = (Math.abs(enemy.vx) + Math.abs(body.vx) + own.speed) * LONGEST_SECONDS;
-    if (Math.abs(enemy.x - body.x) > closing + enemy.radius + body.radius + clearance) continue;
-    const seen = (near[nearCount++] ??= { enemy, low: 0, high: 0 });
-    seen.enemy = enemy;
-    seen.low = Number.NEGATIVE_INFINITY;
-    seen.high = Number.POSITIVE_INFINITY;
-    if (enemy.movement !== 'walk') continue;
-    const row = Math.floor(enemy.y);
-    const ends = (column: number): boolean =>
-      grid.walls[row * grid.width + column] === 1 || world.kind.endsAt(state, column + 0.5, enemy.y);
-    let low = Math.floor(enemy.x);
-    let high = low;
-    while (low > 0 && !ends(low - 1)) low--;
-    while (high < grid.width - 1 && !ends(high + 1)) high++;
-    seen.low = low + enemy.radius;
-    seen.high = high + 1 - enemy.radius;
-  }
-}
-
-/** Where one comes to that turns at its ends. */
-function turning(x: number, { low, high }: Near): number {
-  if (x > high) return Math.max(low, 2 * high - x);
-  return x < low ? Math.min(high, 2 * low - x) : x;
-}
-
 const HURT = 1;
 const BEATS = 2;
 const TOO_NEAR = 3;
@@ -142,8 +99,8 @@ function meets(state: AttemptState, ticks: number, clearance: number): number {
   if (world.hasAvoid && world.avoid[cellAt(view.grid, body.x, body.y)] === 1) return HURT;
   const seconds = ticks * TICK_SECONDS;
   let met = 0;
-  for (let i = 0; i < nearCount; i++) {
-    const seen = near[i] as Near;
+  for (let i = 0; i < near.count; i++) {
+    const seen = near.list[i] as Near;
     const { enemy } = seen;
     const x = turning(enemy.x + enemy.vx * seconds, seen);
     const y = enemy.y + enemy.vy * seconds;
@@ -332,7 +289,7 @@ export function chooseMove(player: Player, state: AttemptState, memory: LeapMemo
   player.fires = needs.anythingToBeat && state.world.level.motion.player.shooting !== null;
   imagineUntilActing(player, state, body, own);
   const clearance = CLEARANCE + abilities.cautionUnits * CLEARANCE_PER_CAUTION;
-  lookAround(state, clearance);
+  lookAround(state, body, own.speed, clearance);
   const graph = graphOf(state);
   // In the air a goal is kept: what is below says little of what is near.
   const { remainingCount } = collectablesOf(state);
@@ -395,7 +352,7 @@ const LOOKED_AT_TICKS = 30;
 /** Is a player who goes on doing this about to be hurt? */
 export function willBeHurt(player: Player, state: AttemptState, input: number): boolean {
   imagineUntilActing(player, state, body, own);
-  lookAround(state, 0);
+  lookAround(state, body, own.speed, 0);
   for (let tick = 0; tick < LOOKED_AT_TICKS; tick++) {
     state.world.kind.moveBody(state.world, state.view, body, own, input);
     if (meets(state, player.reaction.ticks + tick, 0) === HURT) return true;
