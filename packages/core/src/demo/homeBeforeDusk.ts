@@ -18,16 +18,16 @@ import { plainClock, plainEnding, plainRules, plainStars, SKETCHES, type Sketch 
 import { standingRules } from './rules.ts';
 
 function level(sketch: Sketch): Level {
-  const { name, brief, note, layout, turn, rules, standingRulesOff, clock, stars, tie, ending } = sketch;
+  const { name, brief, note, rules, standingRulesOff, clock, stars, tie, ending } = sketch;
   return {
     id: slugOf(name),
     name,
     brief,
     ...(note === undefined ? {} : { note }),
     ground:
-      sketch.hedge === undefined
-        ? drawGround(LAYOUTS[layout], turn, sketch.kind, sketch.lanes)
-        : longHedge(sketch.hedge),
+      'hedge' in sketch
+        ? longHedge(sketch.hedge)
+        : drawGround(LAYOUTS[sketch.layout], sketch.turn, sketch.kind, sketch.lanes),
     rules: rules ?? plainRules(),
     standingRulesOff: standingRulesOff ?? [],
     clock: { ...plainClock(), ...clock },

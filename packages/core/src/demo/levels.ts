@@ -28,19 +28,25 @@ import {
   won,
 } from './rules.ts';
 
+/** Where a level is played: on a garden that is drawn, or along so many tiers of the long hedge. */
+type Where =
+  | {
+      layout: LayoutName;
+      turn: Turn;
+      /** How the bee moves there; free in the plane when absent. */
+      kind?: Ground['kind'];
+      lanes?: readonly LaneSketch[];
+    }
+  | { hedge: number };
+
 /** One level as it is told from the usual one. */
-export interface Sketch {
+export type Sketch = Told & Where;
+
+interface Told {
   name: string;
   brief: string;
   /** Why it is so. */
   note?: string;
-  layout: LayoutName;
-  turn: Turn;
-  /** How the bee moves there; free in the plane when absent. */
-  kind?: Ground['kind'];
-  lanes?: readonly LaneSketch[];
-  /** So many tiers of the long hedge in place of the layout. */
-  hedge?: number;
   wanted: number;
   rules?: Rule[];
   standingRulesOff?: string[];
@@ -163,8 +169,6 @@ export const SKETCHES: readonly Sketch[] = [
   {
     name: 'Midday Meadow',
     brief: 'Along the top of the long hedge on foot, six stretches before the heat.',
-    layout: 'strip',
-    turn: 'as drawn',
     hedge: 2,
     wanted: 0.9,
     rules: [won(stretches(6)), ...offTheHedge],
@@ -292,8 +296,6 @@ export const SKETCHES: readonly Sketch[] = [
     name: 'Tea in the Orchard',
     brief: 'A breather on the hedge: nectar and stretches count together.',
     note: 'A breather after The Greedy Bee: nobody should need a second try here.',
-    layout: 'court',
-    turn: 'as drawn',
     hedge: 3,
     wanted: 0.86,
     rules: [
@@ -323,7 +325,7 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Garden Gate',
-    brief: 'On foot: up to the latch, down and through the gate. A broad leaf gives shelter.',
+    brief: 'On foot: up to the latch, through the gate, past the thistle. A broad leaf gives shelter.',
     layout: 'gateway',
     turn: 'as drawn',
     kind: 'leap',
@@ -337,8 +339,6 @@ export const SKETCHES: readonly Sketch[] = [
   {
     name: 'Hedge by Dusk',
     brief: 'The whole hedge, to its broken end. Three ways to shine.',
-    layout: 'hedge',
-    turn: 'upside down',
     hedge: 4,
     wanted: 0.7,
     rules: [won(stretches(12)), ...offTheHedge],
