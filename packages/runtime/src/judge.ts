@@ -20,6 +20,7 @@ import {
   type Observed,
 } from '@stadion/core/rules';
 import type { SlotJudging } from './judging.ts';
+import { liveOf } from './logic.ts';
 import type { SlotReadings } from './subjects.ts';
 import type { Beginning, Effect, Ended, Fired, Frame, Judge } from './types.ts';
 
@@ -71,11 +72,8 @@ export function startJudge(ready: ReadySlot, beginning: Beginning): Judge {
   const number = (pointer: string): number => {
     const following = tuned.follows.find((one) => one.at === pointer);
     if (!following) return Number(at(tuned, pointer));
-    const { parameter, times, plus, of } = following;
-    return followed(
-      { dial: slot.changing.indexOf(parameter), times, plus, ...(of === undefined ? {} : { of }) },
-      dials,
-    );
+    // A level that was changed meanwhile may let numbers follow what does not change in this attempt.
+    return followed(liveOf(following, { dial: () => 0 }), [value(following.parameter)]);
   };
   const turn = (): void => turnJudge(judge, verdicts, observed, judging, dials);
 

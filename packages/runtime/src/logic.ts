@@ -1,17 +1,12 @@
 import type { HandedCondition, Memory } from '@stadion/core/formats';
-import type { ResolvedCondition } from '@stadion/core/rules';
+import { COMPARISON_SIGNS, type ResolvedCondition } from '@stadion/core/rules';
 
 type Comparison = Extract<ResolvedCondition, { is: 'compare' }>['comparison'];
 type ReadingName = Extract<ResolvedCondition, { is: 'compare' }>['reading'];
 
-const COMPARISONS: Readonly<Record<string, Comparison>> = {
-  '>=': 'atLeast',
-  '>': 'moreThan',
-  '<=': 'atMost',
-  '<': 'lessThan',
-  '==': 'exactly',
-  '!=': 'not',
-};
+const COMPARISONS = Object.fromEntries(
+  Object.entries(COMPARISON_SIGNS).map(([comparison, sign]) => [sign, comparison as Comparison]),
+);
 
 /** What a condition's names stand for. */
 export interface Meanings {

@@ -150,6 +150,30 @@ describe('the runtime', () => {
     expect(judge.number('/player/radius')).toBe(0.3);
   });
 
+  it('takes the numbers of a level that was changed meanwhile, and keeps what milestones have turned', () => {
+    const project = homeBeforeDusk();
+    const pins = project.parameters.find(({ key }) => key === 'hornetSpeed')!.pins;
+    const at = (position: number) => openHandOff(handOffOf(structuredClone(project))).level(position);
+    const [plain, turned] = [at(7).judge(), at(16).judge()];
+    for (let i = 0; i < 13 * 60; i++) turned.tick({}, 1 / 60);
+    const before = turned.number('/kinds/enemies/hornet/speed');
+    pins['slot-7'] = 1.9;
+    pins['slot-16'] = 1.9;
+    plain.retune(at(7));
+    turned.retune(at(16));
+    expect([plain.number('/kinds/enemies/hornet/speed'), plain.value('hornetSpeed')]).toEqual([1.9, 1.9]);
+    expect(turned.number('/kinds/enemies/hornet/speed')).toBe(before);
+    // Now a milestone changes it, which it did not when the attempt began.
+    project.levels['lavender-bank']!.rules.push({
+      id: 'faster',
+      when: { id: 'f', is: 'all', of: [] },
+      then: [{ effect: 'parameter', parameter: 'hornetSpeed', change: 'times', by: { from: 'number', value: 2 } }],
+      fires: 'once',
+    });
+    plain.retune(at(7));
+    expect(plain.number('/kinds/enemies/hornet/speed')).toBe(1.9);
+  });
+
   it('follows a ramp along a reading', () => {
     const project = homeBeforeDusk();
     const speed = project.parameters.find(({ key }) => key === 'hornetSpeed')!;

@@ -9,6 +9,16 @@ export const COMPARISON_WORDS: { readonly [C in Comparison]: string } = {
   not: 'is not',
 };
 
+/** The comparisons as JsonLogic and most languages write them. */
+export const COMPARISON_SIGNS: { readonly [C in Comparison]: string } = {
+  atLeast: '>=',
+  moreThan: '>',
+  atMost: '<=',
+  lessThan: '<',
+  exactly: '==',
+  not: '!=',
+};
+
 /** Readings in seconds are whole ticks times 1/60: closer than this they are the same number. */
 const SAME = 1e-9;
 

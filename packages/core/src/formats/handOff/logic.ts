@@ -1,5 +1,6 @@
-import type { Comparison, Condition } from '../../model/index.ts';
+import type { Condition } from '../../model/index.ts';
 import {
+  COMPARISON_SIGNS,
   liveAmount,
   readingName,
   resolveAmount,
@@ -10,15 +11,6 @@ import {
 import type { HandedCondition, Memory } from './schema.ts';
 
 type Logic = HandedCondition['when'];
-
-const OPERATORS: Readonly<Record<Comparison, string>> = {
-  atLeast: '>=',
-  moreThan: '>',
-  atMost: '<=',
-  lessThan: '<',
-  exactly: '==',
-  not: '!=',
-};
 
 /** Names of the parameters that change during an attempt, by the number of their dial. */
 const parameterOf = ({ dials }: Resolving, dial: number): string =>
@@ -65,7 +57,7 @@ function logicOf(condition: Condition, at: number[], resolving: Resolving, memor
   const reading = { var: readingName(condition.reading) };
   if (condition.is === 'onOff') return condition.on ? { '!!': [reading] } : { '!': [reading] };
   const amount = resolveAmount(condition.amount, resolving.values, resolving.placed);
-  return { [OPERATORS[condition.comparison]]: [reading, amount] };
+  return { [COMPARISON_SIGNS[condition.comparison]]: [reading, amount] };
 }
 
 /** A condition as a game reads it. */

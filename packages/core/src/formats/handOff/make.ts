@@ -1,7 +1,16 @@
 import { resolvingAt } from '../../attempt/index.ts';
 import { sectionsOf } from '../../ground/index.ts';
 import { groundKindOf } from '../../grounds/index.ts';
-import type { Amount, Effect, Level, Piece, Project, Reading, Slot } from '../../model/index.ts';
+import {
+  pointerOf,
+  type Amount,
+  type Effect,
+  type Level,
+  type Piece,
+  type Project,
+  type Reading,
+  type Slot,
+} from '../../model/index.ts';
 import { valuesAt } from '../../ramps/index.ts';
 import {
   eachCondition,
@@ -24,8 +33,6 @@ type Json = ReturnType<typeof JSON.parse>;
 const isAmount = (value: object): value is Amount =>
   'from' in value && ['number', 'parameter', 'placed', 'share'].includes(String(value.from));
 
-const pointer = (path: readonly string[]): string => path.map((part) => `/${part}`).join('');
-
 /** Copies a part of the document with every amount as its number here, and notes which of them may change. @param left entries that only the editor needs */
 function withNumbers(
   value: unknown,
@@ -39,7 +46,7 @@ function withNumbers(
     return value.map((item, index) => withNumbers(item, [...path, String(index)], resolving, follows, left));
   if (isAmount(value)) {
     const following = followsOf(value, resolving);
-    if (following) follows.push({ at: pointer(path), ...following });
+    if (following) follows.push({ at: pointerOf(path), ...following });
     return resolveAmount(value, resolving.values, resolving.placed);
   }
   return Object.fromEntries(
