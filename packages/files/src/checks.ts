@@ -1,5 +1,6 @@
 import { checkExpectation, findingsOf, type Finding, type KnownForecast } from '@stadion/core/findings';
-import type { Project } from '@stadion/core/model';
+import { HandOff, handOffOf } from '@stadion/core/formats';
+import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
 import { create } from 'xmlbuilder2';
 
 /** One thing that was checked, and what is wrong with it, if anything. */
@@ -19,12 +20,15 @@ const levelName = (project: Project, slotId: string): string => {
   return position === 0 || name === undefined ? project.name : `${position} ${name}`;
 };
 
-/** Every finding, every level without one, and every expectation. @param forecastOf of the clear rates that are expected, where they are known */
+/** Forecasts of clear rates that are expected, by the id of the expectation. */
+export type KnownForecasts = ReadonlyMap<string, KnownForecast>;
+
+/** Every finding, every level without one, and every expectation. @param forecasts as far as they are known */
 export function checksOf(
   project: Project,
-  forecastOf: (slotId: string, pacerId: string) => KnownForecast | undefined = () => undefined,
+  forecasts: KnownForecasts = new Map(),
+  findings: readonly Finding[] = findingsOf(project),
 ): Check[] {
-  const findings: readonly Finding[] = findingsOf(project);
   const found = findings.map((finding) => ({
     group: levelName(project, finding.slotId),
     name: finding.code,
@@ -37,8 +41,7 @@ export function checksOf(
       : [{ group: levelName(project, id), name: 'no finding', fails: false, said: '' }],
   );
   const expected = project.expectations.map((expectation) => {
-    const known = expectation.is === 'clearRate' ? forecastOf(expectation.slotId, expectation.pacer) : undefined;
-    const { met, said } = checkExpectation(project, expectation, known);
+    const { met, said } = checkExpectation(project, expectation, forecasts.get(expectation.id));
     return {
       group: levelName(project, expectation.slotId),
       name: `expectation ${expectation.id}`,
@@ -47,6 +50,20 @@ export function checksOf(
     };
   });
   return [...found, ...clean, ...expected];
+}
+
+/** The checks that fail, one sentence each. */
+export const failing = (checks: readonly Check[]): string[] =>
+  checks.flatMap(({ fails, group, said }) => (fails ? [`${group}: ${said}`] : []));
+
+/** What stands against handing a project over, one sentence each. */
+export function failuresOf(document: ProjectDocument, forecasts: KnownForecasts = new Map()): string[] {
+  const project = projectOf(document);
+  const shape = HandOff.safeParse(handOffOf(project));
+  return [
+    ...failing(checksOf(project, forecasts)),
+    ...(shape.success ? [] : [`The hand-off is not as its schema says: ${shape.error.issues[0]?.message ?? ''}`]),
+  ];
 }
 
 /** Checks as JUnit XML: one suite a group, one case a check; what does not fail but says something is told as output. */

@@ -130,7 +130,11 @@ describe('checks', () => {
 });
 
 describe('level sheets', () => {
-  const page = makeFile('sheets.html', document, () => ({ clearRate: 0.913, low: 0.88, high: 0.94 }));
+  const page = makeFile(
+    'sheets.html',
+    document,
+    new Map(homeBeforeDusk().slots.map(({ id }) => [id, { clearRate: 0.913, low: 0.88, high: 0.94 }])),
+  );
 
   it('have a page for each level, with its rules in words, its ground, its numbers and what was found', () => {
     expect(page.match(/<section class="level"/g)).toHaveLength(24);

@@ -1,8 +1,8 @@
 export { fileName, jsonText, projectFile } from './project.ts';
 export { rowsOf, valuesFile, type Separated } from './values.ts';
-export type { KnownRate } from './sheets/index.ts';
+export type { Rates } from './sheets/index.ts';
 export { makeFile } from './files.ts';
-export { checksOf, junitFile, type Check } from './checks.ts';
+export { checksOf, failuresOf, junitFile, type Check, type KnownForecasts } from './checks.ts';
 export { projectFolder, readFolder, type FolderReading } from './folder.ts';
 export { readFile, type FileReading } from './readFile.ts';
 export { lineAndColumn } from './locate.ts';

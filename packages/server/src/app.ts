@@ -1,15 +1,14 @@
 import express, { type Express } from 'express';
-import { projectOf } from '@stadion/core/model';
 import fs from 'node:fs';
 import path from 'node:path';
 import type { Logger } from 'pino';
 import type { Storage } from './db/client.ts';
-import type { FileReading } from '@stadion/files';
 import { handoffRoutes } from './features/handoff/routes.ts';
+import { knownForecasts, knownRates } from './features/handoff/known.ts';
 import { makeHandOffService } from './features/handoff/service.ts';
 import { liveRoutes } from './features/live/routes.ts';
 import { makeLiveService, type LiveService } from './features/live/service.ts';
-import { playtestRoutes } from './features/playtests/routes.ts';
+import { eventRoutes, playtestRoutes } from './features/playtests/routes.ts';
 import { makePlaytestService } from './features/playtests/service.ts';
 import { projectRoutes } from './features/projects/routes.ts';
 import { makeProjectService } from './features/projects/service.ts';
@@ -23,12 +22,14 @@ import { openApiDocument } from './http/openapi.ts';
 import { answerErrors, answerUnknown } from './http/respond.ts';
 import { refuseOversize } from './http/parsing.ts';
 import { admitGames, checkOrigin, checkToken, compress, headers, limitRate, type Access } from './http/security.ts';
+import type { FileWork } from './jobs/files.ts';
 import type { WorkQueue } from './jobs/queue.ts';
+import { Soon } from './jobs/soon.ts';
 
 export interface AppDependencies {
   storage: Storage;
   queue: WorkQueue;
-  readFile: (text: string) => Promise<FileReading>;
+  files: FileWork;
   log: Logger;
   now: () => Date;
   access: Access;
@@ -49,6 +50,8 @@ export interface App {
 const REQUESTS_PER_MINUTE = 3000;
 /** Games in many hands tell more. */
 const EVENT_REQUESTS_PER_MINUTE = 300_000;
+/** What games do is told to a page so often at most. Milliseconds. */
+const TELL_OF_GAMES_MS = 500;
 
 /** A batch of edits may carry several new levels of 10 kB each. */
 const LARGEST_REQUEST = '8mb';
@@ -57,7 +60,7 @@ const LARGEST_REQUEST = '8mb';
 export function createApp({
   storage,
   queue,
-  readFile,
+  files,
   log,
   now,
   access,
@@ -87,20 +90,24 @@ export function createApp({
     keepRates: (projectId, rates) => projects.keepRates(projectId, rates),
   });
 
-  const tellOfGames = (projectId: string): void => {
-    if (!events.isHeard(projectId)) return;
-    void playtests
-      .summary(projectId)
-      .then((summary) => events.tell(projectId, 'games', { connected: live.connectedTo(projectId), ...summary }))
-      .catch((error: unknown) => log.warn({ error }, 'games could not be told'));
-  };
-  const live = makeLiveService({ read: (id) => projects.read(id), now, onGames: tellOfGames });
-  const playtests = makePlaytestService({ storage, now, onEvents: tellOfGames });
+  const tellOfGames = new Soon(
+    async (projectId) => {
+      if (!events.isHeard(projectId)) return;
+      const summary = await playtests.summary(projectId);
+      events.tell(projectId, 'games', { connected: live.connectedTo(projectId), ...summary });
+    },
+    TELL_OF_GAMES_MS,
+    log,
+  );
+  const onGames = (projectId: string): void => tellOfGames.ask(projectId);
+  const live = makeLiveService({ read: (id) => projects.read(id), now, log, onGames });
+  const playtests = makePlaytestService({ storage, now, onEvents: onGames });
 
   const api = express.Router();
-  api.use('/projects/:id/events', limitRate(EVENT_REQUESTS_PER_MINUTE));
-  api.use(playtestRoutes(projects, playtests, (id) => live.connectedTo(id)));
+  api.post('/projects/:id/events', limitRate(EVENT_REQUESTS_PER_MINUTE));
+  api.use(eventRoutes(projects, playtests));
   api.use(limitRate(REQUESTS_PER_MINUTE));
+  api.use(playtestRoutes(projects, playtests, (id) => live.connectedTo(id)));
   api.use(liveRoutes(live));
   api.use(express.json({ limit: LARGEST_REQUEST, verify: refuseOversize }));
   let description: unknown;
@@ -111,21 +118,14 @@ export function createApp({
   api.get('/health', (_request, response) => {
     response.json({ ok: true });
   });
-  const handOffs = makeHandOffService({ storage, now, read: (id) => projects.read(id) });
-  api.use(
-    handoffRoutes(projects, handOffs, readFile, async (id) => {
-      const { document } = await projects.read(id);
-      const { pacers } = projectOf(document);
-      // The one in the middle, as the application shows at first.
-      const pacer = pacers[Math.floor(pacers.length / 2)]?.id ?? '';
-      const { entries } = await trials.forecasts(id, pacer);
-      const known = new Map(entries.map(({ slotId, summary }) => [slotId, summary]));
-      return (slotId) => {
-        const summary = known.get(slotId);
-        return summary ? { clearRate: summary.clearRate, ...summary.interval } : undefined;
-      };
-    }),
-  );
+  const handOffs = makeHandOffService({
+    storage,
+    now,
+    read: (id) => projects.read(id),
+    files,
+    forecastsFor: (id, document) => knownForecasts(id, document, trials.forecasts),
+  });
+  api.use(handoffRoutes(projects, handOffs, files, (id, document) => knownRates(id, document, trials.forecasts)));
   api.use(projectRoutes(projects, events));
   api.use(snapshotRoutes(snapshots));
   api.use(trialRoutes(trials));
@@ -145,6 +145,7 @@ export function createApp({
     projects,
     live,
     close: async () => {
+      tellOfGames.close();
       live.close();
       await trials.close();
       await projects.close();

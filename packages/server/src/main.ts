@@ -6,7 +6,7 @@ import { createApp } from './app.ts';
 import { openStorage, Unopenable } from './db/client.ts';
 import { storageTrouble } from './db/trouble.ts';
 import { LOOPBACK_HOSTS, type Access } from './http/security.ts';
-import { fileReader } from './jobs/fileReader.ts';
+import { fileThread } from './jobs/fileThread.ts';
 import { threadQueue } from './jobs/threads.ts';
 
 const root = path.join(import.meta.dirname, '../../..');
@@ -49,11 +49,11 @@ function giveUp(error: unknown): never {
 }
 
 const storage = await openStorage(file, now).catch(giveUp);
-const files = fileReader();
+const files = fileThread();
 const app = createApp({
   storage,
   queue: threadQueue(),
-  readFile: files.read,
+  files,
   log,
   now,
   access: allowed,

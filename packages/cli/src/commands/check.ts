@@ -29,12 +29,9 @@ export function addCheck(program: Command, { data, say }: Output): void {
           if (expectation.is !== 'clearRate') continue;
           const position = project.slots.findIndex(({ id }) => id === expectation.slotId) + 1;
           say(`Trying level ${position} …`);
-          tried.set(
-            `${expectation.slotId} ${expectation.pacer}`,
-            tryLevel(project, position, pacerOf(project, expectation.pacer)),
-          );
+          tried.set(expectation.id, tryLevel(project, position, pacerOf(project, expectation.pacer)));
         }
-      const checks = checksOf(project, (slotId, pacer) => tried.get(`${slotId} ${pacer}`));
+      const checks = checksOf(project, tried);
       const told = checks.filter(({ said }) => said !== '');
       data(
         told

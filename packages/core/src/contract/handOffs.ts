@@ -8,7 +8,7 @@ export const HandOffSummary = z
     label: z.string(),
     revision: z.number().int(),
     at: z.iso.datetime(),
-    reason: z.string().nullable().describe('Why it was handed over although checks failed; null where none did.'),
+    reason: z.string().nullable().describe('Why it was handed over although checks failed; null where none was given.'),
     failed: z.number().int().describe('How many checks failed.'),
   })
   .meta({ id: 'HandOffSummary' });

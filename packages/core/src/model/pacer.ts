@@ -28,6 +28,10 @@ export const PacerEntry = z
   .meta({ title: 'Pacer' });
 export type Pacer = Listed<z.infer<typeof PacerEntry>>;
 
+/** The pacer whose forecasts are looked at: the chosen one, else the middle one of the project's. */
+export const pacerOf = ({ pacers }: { pacers: readonly Pacer[] }, chosen: string | null): Pacer =>
+  pacers.find(({ id }) => id === chosen) ?? (pacers[Math.floor(pacers.length / 2)] as Pacer);
+
 /** The pacers that come with every project. */
 export const usualPacers = (): Pacer[] => [
   {

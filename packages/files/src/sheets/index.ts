@@ -1,3 +1,3 @@
 export { sheetsPage } from './html.ts';
 export { sheetsMarkdown } from './markdown.ts';
-export { sheetsOf, type KnownRate, type Sheets } from './sheet.ts';
+export { sheetsOf, type Rates, type Sheets } from './sheet.ts';

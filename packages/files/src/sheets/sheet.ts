@@ -12,14 +12,17 @@ import {
   type Names,
 } from '@stadion/core/rules';
 import { looksOf, sceneOf, type Mark } from '@stadion/core/scene';
-import { checksOf } from '../checks.ts';
+import { checksOf, failing } from '../checks.ts';
 
 /** What is known of a slot's clear rate. Shares. */
-export interface KnownRate {
+interface KnownRate {
   clearRate: number;
   low: number;
   high: number;
 }
+
+/** What is known of clear rates, by the id of the slot. */
+export type Rates = ReadonlyMap<string, KnownRate>;
 
 /** What a team reads of one level. */
 export interface LevelSheet {
@@ -136,11 +139,8 @@ function sheetOf(project: Project, position: number, findings: string[], rate: K
   ];
 }
 
-/** The sheets of a project. @param rateOf what is known of the clear rate at a slot */
-export function sheetsOf(
-  project: Project,
-  rateOf: (slotId: string) => KnownRate | undefined = () => undefined,
-): Sheets {
+/** The sheets of a project. */
+export function sheetsOf(project: Project, rates: Rates = new Map()): Sheets {
   const findings = findingsOf(project);
   const table = rampTable(project);
   return {
@@ -150,7 +150,7 @@ export function sheetsOf(
         project,
         index + 1,
         findings.filter(({ slotId }) => slotId === id).map(({ sentence, reason }) => `${sentence} ${reason}`.trim()),
-        rateOf(id),
+        rates.get(id),
       ),
     ),
     ramps: project.parameters.map((parameter) => {
@@ -164,6 +164,6 @@ export function sheetsOf(
         note: parameter.note ?? '',
       };
     }),
-    failing: checksOf(project).flatMap(({ fails, group, said }) => (fails ? [`${group}: ${said}`] : [])),
+    failing: failing(checksOf(project, new Map(), findings)),
   };
 }

@@ -1,10 +1,11 @@
 import { pino, type Logger } from 'pino';
 import { createApp, type App } from '../app.ts';
 import { openStorage, type Storage } from '../db/client.ts';
-import { readFile } from '@stadion/files';
 import { LOOPBACK_HOSTS, type Access } from '../http/security.ts';
 import type { BatchTask, WorkQueue } from '../jobs/queue.ts';
 import type { TrialQuestion } from '@stadion/core/trials';
+import type { FileWork } from '../jobs/files.ts';
+import * as fileWorker from '../jobs/fileWorker.ts';
 import play from '../jobs/worker.ts';
 import fs from 'node:fs';
 import os from 'node:os';
@@ -41,6 +42,14 @@ export const inlineQueue = (
   return queue;
 };
 
+/** Works on files in this very thread. */
+const inlineFiles: FileWork = {
+  read: (text) => Promise.resolve(fileWorker.read(text)),
+  make: ({ document, ...task }) => Promise.resolve(fileWorker.make({ ...task, document: JSON.stringify(document) })),
+  failures: ({ document, ...task }) =>
+    Promise.resolve(fileWorker.failures({ ...task, document: JSON.stringify(document) })),
+};
+
 /** A server on a database of its own, without a port. */
 export async function testApp(
   options: { access?: Access; file?: string; queue?: WorkQueue; log?: Logger } = {},
@@ -53,7 +62,7 @@ export async function testApp(
   const app = createApp({
     storage,
     queue: options.queue ?? inlineQueue(),
-    readFile: (text) => Promise.resolve(readFile(text)),
+    files: inlineFiles,
     log: options.log ?? pino({ level: 'silent' }),
     now,
     access: options.access ?? { hosts: LOOPBACK_HOSTS },

@@ -9,7 +9,7 @@ import {
   type RevisionEvent,
   type RevisionList,
 } from '@stadion/core/contract';
-import { projectOf } from '@stadion/core/model';
+import { pacerOf, projectOf } from '@stadion/core/model';
 import { fetchJson, HttpProblem, jsonBody } from '../api/http.ts';
 import { forecastsArrived, gamesTold, stadionApi } from '../api/stadionApi.ts';
 import { adoptUnsent, keepUnsent, type Unsent } from '../api/unsent.ts';
@@ -28,7 +28,6 @@ import {
   revisionsArrived,
   unreachable,
 } from './documentSlice.ts';
-import { pacerOf } from './pacer.ts';
 import type { Store } from './store.ts';
 
 const isOther = (error: unknown): boolean => error instanceof HttpProblem && error.problem.code === 'history-other';

@@ -1,3 +1,4 @@
+import { forecastDone } from '@stadion/core/contract';
 import { checkExpectation, type ExpectationCheck } from '@stadion/core/findings';
 import { useEffect, useMemo } from 'react';
 import { shallowEqual, useSelector } from 'react-redux';
@@ -42,10 +43,7 @@ export function useExpectations(): ExpectationCheck[] {
       expectations.map((expectation) => {
         if (expectation.is === 'verdict') return checkExpectation(project, expectation, undefined);
         const list = answers[asked.indexOf(expectation.pacer)];
-        const found = list?.entries.find((entry) => entry.slotId === expectation.slotId);
-        // A forecast under way says nothing yet.
-        const known = found?.done ? (found.summary ?? undefined) : undefined;
-        return checkExpectation(project, expectation, known);
+        return checkExpectation(project, expectation, forecastDone(list, expectation.slotId));
       }),
     [project, expectations, asked, answers],
   );

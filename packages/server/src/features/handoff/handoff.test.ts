@@ -1,10 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/demo';
+import type { ForecastEvent, HandOffSummary } from '@stadion/core/contract';
 import { documentOf } from '@stadion/core/model';
 import request from 'supertest';
 import { testApp } from '../../testing/testApp.ts';
-import { fileReader } from '../../jobs/fileReader.ts';
-import { projectFile, readFile } from '@stadion/files';
+import { fileThread } from '../../jobs/fileThread.ts';
+import { failuresOf, makeFile, projectFile, readFile } from '@stadion/files';
 
 let app: Awaited<ReturnType<typeof testApp>>;
 beforeAll(async () => {
@@ -69,10 +70,14 @@ describe('the project file', () => {
   });
 
   it('is read in a thread of its own, the same', async () => {
-    const files = fileReader();
+    const files = fileThread();
     const document = documentOf(homeBeforeDusk());
     expect(await files.read(projectFile(document))).toEqual({ ok: true, document });
     expect(await files.read('hello')).toMatchObject({ ok: false, detail: 'The file is not JSON.' });
+    const rates = new Map([['slot-7', { clearRate: 0.913, low: 0.88, high: 0.94 }]]);
+    for (const name of ['project.json', 'sheets.md'] as const)
+      expect(await files.make({ name, document, rates })).toBe(makeFile(name, document, rates));
+    expect(await files.failures({ document, forecasts: new Map() })).toEqual(failuresOf(document));
     await files.close();
   }, 30_000);
 
@@ -85,4 +90,63 @@ describe('the project file', () => {
     const document = documentOf(homeBeforeDusk());
     expect(readFile(projectFile(document))).toEqual({ ok: true, document });
   });
+});
+
+describe('a hand-off', () => {
+  const over = (id: string, body: object) => request(app.express).post(`/api/projects/${id}/hand-offs`).send(body);
+  const kept = async (id: string) =>
+    (await request(app.express).get(`/api/projects/${id}/hand-offs`)).body.handOffs as HandOffSummary[];
+
+  it('is refused while checks fail, unless a reason is given, which is kept with it', async () => {
+    const project = homeBeforeDusk();
+    project.expectations = [];
+    const { id } = await app.projects.add(documentOf(project));
+    const refused = await over(id, { label: 'Build 41' });
+    expect([refused.status, refused.body.code, refused.body.kept]).toEqual([
+      409,
+      'hand-off-refused',
+      'Nothing was handed over.',
+    ]);
+    expect(refused.body.places.map(({ message }: { message: string }) => message)).toContainEqual(
+      expect.stringContaining('The target is beyond what is placed: nobody can win.'),
+    );
+    expect(await kept(id)).toEqual([]);
+    const given = await over(id, { label: ' Build 41 ', reason: 'Both are mended in build 42' });
+    expect(given.status).toBe(201);
+    expect(await kept(id)).toEqual([
+      expect.objectContaining({ label: 'Build 41', failed: 2, reason: 'Both are mended in build 42' }),
+    ]);
+    const file = await request(app.express).get(`${given.headers['location']}/files/hand-off.json`);
+    expect(file.body).toEqual(JSON.parse(makeFile('hand-off.json', documentOf(project))));
+  });
+
+  it('keeps a reason that is given though nothing fails here', async () => {
+    const { id } = await app.projects.create({ from: 'empty', name: 'Quiet' });
+    expect((await over(id, { label: 'First', reason: 'A page saw more' })).body).toMatchObject({
+      failed: 0,
+      reason: 'A page saw more',
+    });
+    expect((await over(id, { label: 'Second' })).body).toMatchObject({ failed: 0, reason: null });
+  });
+
+  it('is held against expected clear rates that are known', async () => {
+    const project = homeBeforeDusk();
+    project.expectations = [
+      { id: 'hard', is: 'clearRate', slotId: 'slot-1', pacer: 'sharp', low: 0, high: 0.01 },
+      { id: 'open', is: 'clearRate', slotId: 'slot-2', pacer: 'sharp', low: 0, high: 1 },
+    ];
+    const { id } = await app.projects.add(documentOf(project));
+    const forecast = async () => {
+      const { entries } = (await request(app.express).get(`/api/projects/${id}/forecasts/sharp`)).body as {
+        entries: ForecastEvent[];
+      };
+      return entries.find(({ slotId }) => slotId === 'slot-1')!;
+    };
+    while (!(await forecast()).done) await new Promise((later) => setTimeout(later, 20));
+    const refused = await over(id, { label: 'Build 41' });
+    expect(refused.body.detail).toMatch(/^3 checks fail/);
+    expect(refused.body.places.map(({ message }: { message: string }) => message)).toContainEqual(
+      expect.stringMatching(/^1 Clover Steps: \d+(\.\d)? %/),
+    );
+  }, 60_000);
 });

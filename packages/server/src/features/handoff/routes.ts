@@ -1,10 +1,11 @@
 import { CreateHandOff, type ImportedProject } from '@stadion/core/contract';
 import { FILES, SCHEMAS } from '@stadion/core/formats';
 import type { ProjectDocument } from '@stadion/core/model';
-import { fileName, jsonText, makeFile, type FileReading, type KnownRate } from '@stadion/files';
+import { fileName, jsonText, type Rates } from '@stadion/files';
 import { Router, text, type Response } from 'express';
 import { StadionError } from '../../http/errors.ts';
 import { jsonBody, param, refuseBrokenText } from '../../http/parsing.ts';
+import type { FileWork } from '../../jobs/files.ts';
 import { documentFrom, type HandOffService } from './service.ts';
 
 interface Projects {
@@ -16,15 +17,12 @@ interface Projects {
 /** A project of 1,000 levels is about 8 MB. */
 const LARGEST_FILE = '24mb';
 
-/** What is known of the clear rate at a slot. */
-type RateOf = (slotId: string) => KnownRate | undefined;
-
-/** @param readFile reads a file elsewhere than in the thread that answers */
+/** @param ratesOf what is known of the clear rates of a project that is read so */
 export function handoffRoutes(
   projects: Projects,
   handOffs: HandOffService,
-  readFile: (text: string) => Promise<FileReading>,
-  ratesOf: (id: string) => Promise<RateOf>,
+  files: Pick<FileWork, 'read' | 'make'>,
+  ratesOf: (id: string, document: ProjectDocument) => Promise<Rates>,
 ): Router {
   const router = Router();
 
@@ -40,7 +38,7 @@ export function handoffRoutes(
     response: Response,
     wanted: string,
     read: () => Promise<{ document: ProjectDocument }>,
-    rates: () => Promise<RateOf | undefined> = () => Promise.resolve(undefined),
+    ratesOfIt: (document: ProjectDocument) => Promise<Rates> | undefined = () => undefined,
   ): Promise<void> => {
     const file = FILES.find(({ name }) => name === wanted);
     if (!file)
@@ -50,12 +48,12 @@ export function handoffRoutes(
       );
     const { document } = await read();
     const [stem, ending] = file.name.split('.') as [string, string];
+    const rates = file.name.startsWith('sheets') ? await ratesOfIt(document) : undefined;
+    const made = await files.make({ name: file.name, document, rates });
     // A page is looked at and printed; all else is kept.
     if (ending !== 'html')
       response.attachment(fileName(file.name === 'project.json' ? document.name : `${document.name} ${stem}`, ending));
-    response
-      .type(file.type)
-      .send(makeFile(file.name, document, file.name.startsWith('sheets') ? await rates() : undefined));
+    response.type(file.type).send(made);
   };
 
   router.get('/projects/:id/files/:file', (request, response) =>
@@ -63,7 +61,7 @@ export function handoffRoutes(
       response,
       param(request, 'file'),
       () => projects.read(param(request, 'id')),
-      () => ratesOf(param(request, 'id')),
+      (document) => ratesOf(param(request, 'id'), document),
     ),
   );
   router.get('/projects/:id/hand-offs/:handOffId/files/:file', (request, response) =>
@@ -106,7 +104,7 @@ export function handoffRoutes(
     text({ type: ['text/plain', 'application/vnd.stadion+json'], limit: LARGEST_FILE, verify: refuseBrokenText }),
     async (request, response) => {
       if (typeof request.body !== 'string') throw new StadionError('wrong-type', 'Send the file as text/plain.');
-      const created = await projects.add(documentFrom(await readFile(request.body)));
+      const created = await projects.add(documentFrom(await files.read(request.body)));
       response.status(201).location(`/api/projects/${created.id}`).json(created);
     },
   );

@@ -1,16 +1,20 @@
 import type { CreateHandOff, HandOffSummary, KeptHandOff } from '@stadion/core/contract';
-import { HandOff, handOffOf, importProject } from '@stadion/core/formats';
-import { projectOf, type ProjectDocument } from '@stadion/core/model';
-import { checksOf, type FileReading } from '@stadion/files';
+import type { ProjectDocument } from '@stadion/core/model';
+import type { FileReading, KnownForecasts } from '@stadion/files';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
+import { wholeDocument } from '../../db/documents.ts';
 import { StadionError } from '../../http/errors.ts';
+import type { FileWork } from '../../jobs/files.ts';
 import * as store from './store.ts';
 
 interface Dependencies {
   storage: Storage;
   now: () => Date;
   read(id: string): Promise<{ document: ProjectDocument; revision: number }>;
+  files: Pick<FileWork, 'failures'>;
+  /** The forecasts that a project's expectations are held against, as far as they are known. */
+  forecastsFor(id: string, document: ProjectDocument): Promise<KnownForecasts>;
 }
 
 export type HandOffService = ReturnType<typeof makeHandOffService>;
@@ -24,18 +28,8 @@ export function documentFrom(reading: FileReading): ProjectDocument {
   });
 }
 
-/** What stands against handing a project over, one sentence each. */
-function failuresOf(document: ProjectDocument): string[] {
-  const project = projectOf(document);
-  const shape = HandOff.safeParse(handOffOf(project));
-  return [
-    ...checksOf(project).flatMap(({ fails, group, said }) => (fails ? [`${group}: ${said}`] : [])),
-    ...(shape.success ? [] : [`The hand-off is not as its schema says: ${shape.error.issues[0]?.message ?? ''}`]),
-  ];
-}
-
 /** Hand-offs that are kept: what was given to the game, when, and with which checks failing. */
-export function makeHandOffService({ storage, now, read }: Dependencies) {
+export function makeHandOffService({ storage, now, read, files, forecastsFor }: Dependencies) {
   return {
     async list(projectId: string): Promise<HandOffSummary[]> {
       await read(projectId);
@@ -45,7 +39,7 @@ export function makeHandOffService({ storage, now, read }: Dependencies) {
     /** Hands the project over as it is. @throws StadionError while a check fails and no reason is given */
     async create(projectId: string, { label, reason }: CreateHandOff): Promise<HandOffSummary> {
       const { document, revision } = await read(projectId);
-      const failures = failuresOf(document);
+      const failures = await files.failures({ document, forecasts: await forecastsFor(projectId, document) });
       const why = reason?.trim() ?? '';
       if (failures.length > 0 && why === '')
         throw new StadionError(
@@ -61,7 +55,7 @@ export function makeHandOffService({ storage, now, read }: Dependencies) {
         label: label.trim(),
         revision,
         at: now().toISOString(),
-        reason: failures.length > 0 ? why : null,
+        reason: why === '' ? null : why,
         failed: failures.length,
       };
       await storage.write((transaction) => store.insertHandOff(transaction, projectId, summary, document));
@@ -72,10 +66,7 @@ export function makeHandOffService({ storage, now, read }: Dependencies) {
     async read(projectId: string, handOffId: string): Promise<KeptHandOff> {
       const found = await store.readHandOff(storage.db, projectId, handOffId);
       if (!found) throw new StadionError('not-found', `There is no hand-off “${handOffId}”.`);
-      const checked = importProject(found.document);
-      if (!checked.ok)
-        throw new StadionError('bad-document', `“${found.label}” is not whole: ${checked.problems[0]?.message ?? ''}`);
-      return { ...found, document: checked.document };
+      return { ...found, document: wholeDocument(found.label, found.document) };
     },
   };
 }

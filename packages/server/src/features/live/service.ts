@@ -4,10 +4,13 @@ import { projectOf, type ProjectDocument } from '@stadion/core/model';
 import { createSession, type Session } from 'better-sse';
 import type { Request, Response } from 'express';
 import { generate } from 'json-merge-patch';
+import type { Logger } from 'pino';
+import { Soon } from '../../jobs/soon.ts';
 
 interface Dependencies {
   read(id: string): Promise<{ document: ProjectDocument; revision: number }>;
   now: () => Date;
+  log: Logger;
   /** Called when a game comes or goes. */
   onGames: (projectId: string) => void;
 }
@@ -46,10 +49,9 @@ const without = (handOff: HandOff, other: HandOff): HandOff => ({
   slots: Object.fromEntries(Object.entries(handOff.slots).filter(([id, slot]) => other.slots[id] !== slot)),
 });
 
-export function makeLiveService({ read, onGames, now: clock }: Dependencies) {
+export function makeLiveService({ read, onGames, now: clock, log }: Dependencies) {
   /** By project, then by slot. */
   const lines = new Map<string, Map<string, Line>>();
-  const soon = new Map<string, NodeJS.Timeout>();
   const forgetting = new Map<string, NodeJS.Timeout>();
 
   const now = async (projectId: string): Promise<{ handOff: HandOff; revision: number }> => {
@@ -58,11 +60,12 @@ export function makeLiveService({ read, onGames, now: clock }: Dependencies) {
   };
 
   async function tell(projectId: string): Promise<void> {
-    soon.delete(projectId);
     const open = [...(lines.get(projectId)?.values() ?? [])];
     if (open.length === 0) return;
     const { handOff, revision } = await now(projectId);
     for (const line of open) {
+      // A line that was opened meanwhile may know more.
+      if (revision <= line.revision) continue;
       const next = only(handOff, line.slot);
       const patch = generate(without(line.handOff, next), without(next, line.handOff)) as unknown;
       if (patch === undefined) continue;
@@ -76,6 +79,8 @@ export function makeLiveService({ read, onGames, now: clock }: Dependencies) {
       }
     }
   }
+
+  const telling = new Soon(tell, TOGETHER_MS, log);
 
   const isHeard = (projectId: string): boolean =>
     [...(lines.get(projectId)?.values() ?? [])].some(({ sessions }) => sessions.size > 0);
@@ -129,11 +134,7 @@ export function makeLiveService({ read, onGames, now: clock }: Dependencies) {
 
     /** The project has changed: its games hear of it within a moment. */
     changed(projectId: string): void {
-      if (!lines.has(projectId) || soon.has(projectId)) return;
-      soon.set(
-        projectId,
-        setTimeout(() => void tell(projectId).catch(() => undefined), TOGETHER_MS),
-      );
+      if (lines.has(projectId)) telling.ask(projectId);
     },
 
     connectedTo: (projectId: string): GameLink['connected'] =>
@@ -142,7 +143,8 @@ export function makeLiveService({ read, onGames, now: clock }: Dependencies) {
       ),
 
     close(): void {
-      for (const timer of soon.values()) clearTimeout(timer);
+      telling.close();
+      for (const timer of forgetting.values()) clearTimeout(timer);
     },
   };
 }

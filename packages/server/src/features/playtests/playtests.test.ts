@@ -98,3 +98,12 @@ describe('events of games', () => {
     expect((await link())['events']).toBe(before + 2000);
   });
 });
+
+describe('requests in a minute', () => {
+  it('may be more for events that come in, and for nothing else', async () => {
+    const limit = (headers: Record<string, string>) => headers['ratelimit-policy'];
+    expect(limit((await send(ended('limited'))).headers)).toBe('300000;w=60');
+    for (const path of ['games', 'events.jsonl', 'hand-offs'])
+      expect(limit((await request(app.express).get(`/api/projects/${id}/${path}`)).headers)).toBe('3000;w=60');
+  });
+});

@@ -14,12 +14,8 @@ interface Projects {
 const LARGEST_BATCH = '4mb';
 const TYPES = ['application/json', 'application/cloudevents+json', 'application/cloudevents-batch+json'];
 
-/** What games tell: taken in by one route, given out by two. @param connectedTo games that are connected to a project now */
-export function playtestRoutes(
-  projects: Projects,
-  playtests: PlaytestService,
-  connectedTo: (projectId: string) => GameLink['connected'],
-): Router {
+/** Takes in what games tell. */
+export function eventRoutes(projects: Projects, playtests: PlaytestService): Router {
   const router = Router();
 
   router.post(
@@ -33,6 +29,17 @@ export function playtestRoutes(
       response.status(202).json(await playtests.receive(id, request.body));
     },
   );
+
+  return router;
+}
+
+/** Gives out what games told. @param connectedTo games that are connected to a project now */
+export function playtestRoutes(
+  projects: Projects,
+  playtests: PlaytestService,
+  connectedTo: (projectId: string) => GameLink['connected'],
+): Router {
+  const router = Router();
 
   router.get('/projects/:id/games', async (request, response) => {
     const id = param(request, 'id');

@@ -1,9 +1,9 @@
 import type { CreateSnapshot, Snapshot, SnapshotSummary } from '@stadion/core/contract';
 import { applyPatch, type PatchOperation } from '@stadion/core/patch';
-import { importProject } from '@stadion/core/formats';
 import type { ProjectDocument } from '@stadion/core/model';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
+import { wholeDocument } from '../../db/documents.ts';
 import { StadionError } from '../../http/errors.ts';
 import * as store from './store.ts';
 
@@ -61,10 +61,7 @@ export function makeSnapshotService({ storage, now, projects }: Dependencies) {
     async read(projectId: string, snapshotId: string): Promise<Snapshot> {
       const found = await store.readSnapshot(storage.db, projectId, snapshotId);
       if (!found) throw missing(snapshotId);
-      const checked = importProject(found.document);
-      if (!checked.ok)
-        throw new StadionError('bad-document', `“${found.name}” is not whole: ${checked.problems[0]?.message ?? ''}`);
-      return { ...found, document: checked.document };
+      return { ...found, document: wholeDocument(found.name, found.document) };
     },
 
     async rename(projectId: string, snapshotId: string, name: string): Promise<void> {

@@ -1,6 +1,5 @@
 import { changesBetween } from '@stadion/core/changes';
 import type { HandOffSummary, Problem } from '@stadion/core/contract';
-import { FINDING_CLASSES } from '@stadion/core/findings';
 import { projectOf } from '@stadion/core/model';
 import { useId, useMemo, useState } from 'react';
 import { toast } from 'sonner';
@@ -18,7 +17,7 @@ function useFailures(): { slotId: string; sentence: string }[] {
   const findings = useFindings();
   const expectations = useExpectations();
   return [
-    ...findings.filter(({ code }) => FINDING_CLASSES[code] === 'stops play'),
+    ...findings.filter(({ severity }) => severity === 'stops play'),
     ...expectations
       .filter(({ met }) => met === false)
       .map(({ expectation, said }) => ({
@@ -175,7 +174,9 @@ function Earlier({ handOffs }: { handOffs: readonly HandOffSummary[] }) {
               <td className="py-1 pr-3 whitespace-nowrap">{formatMoment(at)}</td>
               <td className="pr-3 font-[550]">{label}</td>
               <td className="pr-3">{revision}</td>
-              <td className="pr-3">{failed === 0 ? 'all passed' : `${failed} failed: ${reason ?? ''}`}</td>
+              <td className="pr-3">
+                {[failed === 0 ? 'all passed' : `${failed} failed`, reason].filter(Boolean).join(': ')}
+              </td>
               <td className="whitespace-nowrap">
                 {['hand-off.json', 'project.json'].map((file) => (
                   <a
