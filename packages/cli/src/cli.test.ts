@@ -138,6 +138,18 @@ describe('a folder', () => {
     expect(fs.existsSync(path.join(folderOf, 'levels/old.json'))).toBe(false);
   });
 
+  it('is written in place by what changes a project', async () => {
+    const folderOf = at('kept-folder');
+    await stadion('export', at('dusk.json'), '--to', 'folder', '-o', folderOf);
+    const levels = fs.readdirSync(path.join(folderOf, 'levels'));
+    expect((await stadion('upgrade', folderOf, '-o', folderOf)).said).toBe('It is of version 3 already.\n');
+    expect((await stadion('diff', at('dusk.json'), folderOf)).out).toBe('');
+    const values = put('faster.csv', 'slot,hornetSpeed\nslot-7,2.2\n');
+    expect((await stadion('import', folderOf, values, '-o', folderOf)).code).toBe(0);
+    expect((await stadion('diff', at('dusk.json'), folderOf)).out).toBe('Hornet speed: pin at 7 2.55 → 2.2\n');
+    expect(fs.readdirSync(path.join(folderOf, 'levels'))).toEqual(levels);
+  });
+
   it('that is wrong is told with the file, the line and the column', async () => {
     const folderOf = at('wrong-folder');
     await stadion('export', at('dusk.json'), '--to', 'folder', '-o', folderOf);
@@ -167,6 +179,14 @@ describe('forecast', () => {
     expect(levels[0]!.low).toBeLessThan(levels[0]!.clearRate);
     const csv = (await stadion(...words, '--csv')).out.trimEnd().split('\r\n');
     expect([csv.length, csv[0]]).toEqual([3, 'position,slot,level,attempts,clearRate,low,high,medianSeconds']);
+  });
+
+  it('keeps a name that a spreadsheet would run as text', async () => {
+    const project = homeBeforeDusk();
+    project.levels['clover-steps']!.name = '=HYPERLINK("x")';
+    const file = put('formula.json', projectFile(documentOf(project)));
+    const { out } = await stadion('forecast', file, '--slots', '1', '--csv');
+    expect(out).toContain(`"'=HYPERLINK(""x"")"`);
   });
 });
 

@@ -19,7 +19,6 @@ export async function runCommand(words: readonly string[], output: Output): Prom
     .configureOutput({ writeOut: (text) => output.data(text), writeErr: (text) => output.say(text.trimEnd()) });
   for (const add of [addCheck, addForecast, addExport, addImport, addDiff, addUpgrade]) add(program, output);
   addServe(program);
-  for (const command of program.commands) command.copyInheritedSettings(program);
   try {
     await program.parseAsync([...words], { from: 'user' });
     return EXIT.fine;

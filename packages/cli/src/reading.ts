@@ -1,6 +1,6 @@
 import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
 import type { FaultyPlace } from '@stadion/core/contract';
-import { readFile, readFolder } from '@stadion/files';
+import { readFile, readFolder, type FileReading, type FolderReading } from '@stadion/files';
 import fs from 'node:fs';
 import path from 'node:path';
 import { text } from 'node:stream/consumers';
@@ -40,14 +40,9 @@ function inWords(file: string, { line, column, pointer, message }: FaultyPlace):
   return `${place}: ${pointer === undefined || pointer === '' ? '' : `${pointer}: `}${message}`;
 }
 
-/** A project from its text. @param file its name, for what is said @throws Failure with line and column of what is wrong */
-export function projectFrom(text: string, file: string): { document: ProjectDocument; project: Project } {
-  const reading = readFile(text);
-  if (reading.ok) return { document: reading.document, project: projectOf(reading.document) };
-  throw new Failure([reading.detail, ...reading.places.map((place) => inWords(file, place))].join('\n'));
-}
-
-const isFolder = (file: string): boolean => file !== '-' && fs.existsSync(file) && fs.statSync(file).isDirectory();
+/** Is it a folder that is there? */
+export const isFolder = (file: string): boolean =>
+  file !== '-' && fs.existsSync(file) && fs.statSync(file).isDirectory();
 
 /** The text files of a project's folder, by their paths in it. */
 function filesIn(folder: string): Record<string, string> {
@@ -61,14 +56,33 @@ function filesIn(folder: string): Record<string, string> {
   return Object.fromEntries(names.map((name) => [name, fs.readFileSync(path.join(folder, name), 'utf8')]));
 }
 
+/** How commands name the project that they read. */
+export const PROJECT_ARGUMENT = 'a project file or folder, or - for what is piped in';
+
+/** What was read of a project. */
+export interface ReadProject {
+  document: ProjectDocument;
+  project: Project;
+  /** The text that says of which version it was: the file itself, or the folder's `project.json`. */
+  head: string;
+}
+
+async function reading(file: string): Promise<{ read: FileReading | FolderReading; head: string }> {
+  if (isFolder(file)) {
+    const files = filesIn(file);
+    return { read: readFolder(files), head: files['project.json'] ?? '' };
+  }
+  const text = await textOf(file);
+  return { read: readFile(text), head: text };
+}
+
 /** A project from its file, its folder, or what is piped in for “-”. @throws Failure with line and column of what is wrong */
-export async function readProject(file: string): Promise<{ document: ProjectDocument; project: Project }> {
-  if (!isFolder(file)) return projectFrom(await textOf(file), file === '-' ? 'stdin' : file);
-  const reading = readFolder(filesIn(file));
-  if (reading.ok) return { document: reading.document, project: projectOf(reading.document) };
-  throw new Failure(
-    [reading.detail, ...reading.places.map((place) => inWords(path.join(file, place.file), place))].join('\n'),
-  );
+export async function readProject(file: string): Promise<ReadProject> {
+  const { read, head } = await reading(file);
+  if (read.ok) return { document: read.document, project: projectOf(read.document), head };
+  const name = file === '-' ? 'stdin' : file;
+  const places = read.places.map((place) => inWords('file' in place ? path.join(name, place.file) : name, place));
+  throw new Failure([read.detail, ...places].join('\n'));
 }
 
 /** Positions from a list such as “3-9,12”. @throws Failure where it is none, or beyond the sequence */

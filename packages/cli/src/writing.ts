@@ -1,6 +1,8 @@
+import type { ProjectDocument } from '@stadion/core/model';
+import { projectFile, projectFolder } from '@stadion/files';
 import fs from 'node:fs';
 import path from 'node:path';
-import { Failure } from './reading.ts';
+import { Failure, isFolder } from './reading.ts';
 
 /** Writes the files of a folder, each as a whole, and takes away those of levels that are no more. */
 export function writeFolder(folder: string, files: Readonly<Record<string, string>>): void {
@@ -14,6 +16,12 @@ export function writeFolder(folder: string, files: Readonly<Record<string, strin
     if (error instanceof Failure) throw error;
     throw new Failure(`${folder} cannot be written: ${(error as Error).message}`);
   }
+}
+
+/** Writes a project: as its folder where one is named, else as its file. */
+export function writeProject({ data }: Output, document: ProjectDocument, file: string | undefined): void {
+  if (file !== undefined && isFolder(file)) writeFolder(file, projectFolder(document));
+  else data(projectFile(document), file);
 }
 
 /** Where a command writes and what it says. */

@@ -1,5 +1,5 @@
 export { fileName, jsonText, projectFile } from './project.ts';
-export { rowsOf, valuesFile, type Separated } from './values.ts';
+export { rowsOf, tableText, valuesFile, type Separated } from './values.ts';
 export type { Rates } from './sheets/index.ts';
 export { makeFile } from './files.ts';
 export { checksOf, failuresOf, junitFile, type Check, type KnownForecasts } from './checks.ts';

@@ -8,11 +8,16 @@ const LOOKS_LIKE_A_FORMULA = /^[\s\u00a0]*[=+\-@＝＋－＠]|^[\t\r\n]/;
 const SEPARATORS = { csv: ',', tsv: '\t' } as const;
 export type Separated = keyof typeof SEPARATORS;
 
-/** Every parameter's value at every slot (RFC 4180). Text that a spreadsheet would run as a formula is kept as text. */
+/** The text of a table (RFC 4180). Text that a spreadsheet would run as a formula is kept as text. */
+export function tableText(fields: readonly string[], data: readonly unknown[][], as: Separated = 'csv'): string {
+  const options = { newline: '\r\n', escapeFormulae: LOOKS_LIKE_A_FORMULA, delimiter: SEPARATORS[as] };
+  return `${papaparse.unparse({ fields: [...fields], data: [...data] }, options)}\r\n`;
+}
+
+/** Every parameter's value at every slot. */
 export function valuesFile(project: Project, as: Separated = 'csv'): string {
   const { header, rows } = parameterTable(project);
-  const options = { newline: '\r\n', escapeFormulae: LOOKS_LIKE_A_FORMULA, delimiter: SEPARATORS[as] };
-  return `${papaparse.unparse({ fields: header, data: rows }, options)}\r\n`;
+  return tableText(header, rows, as);
 }
 
 /** The rows of a table of values, cells as text; commas, semicolons or tabs between them. */

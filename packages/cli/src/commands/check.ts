@@ -1,7 +1,7 @@
 import { checksOf, junitFile } from '@stadion/files';
 import type { KnownForecast } from '@stadion/core/findings';
 import type { Command } from 'commander';
-import { EXIT, Failure, readProject } from '../reading.ts';
+import { EXIT, Failure, PROJECT_ARGUMENT, readProject } from '../reading.ts';
 import { pacerOf, tryLevel } from '../trying.ts';
 import type { Output } from '../writing.ts';
 
@@ -14,7 +14,7 @@ export function addCheck(program: Command, { data, say }: Output): void {
   program
     .command('check')
     .description('tells findings and expectations; fails where a finding stops play or an expectation is not met')
-    .argument('<file>', 'a project file, or - for what is piped in')
+    .argument('<file>', PROJECT_ARGUMENT)
     .option('--junit <file>', 'write the checks as JUnit XML, too')
     .option('--forecast', 'try the clear rates that are expected, which takes a while')
     .addHelpText(

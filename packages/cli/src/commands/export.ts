@@ -1,7 +1,7 @@
 import { FILES, type FileName } from '@stadion/core/formats';
 import { makeFile, projectFolder } from '@stadion/files';
 import { Option, type Command } from 'commander';
-import { Failure, readProject } from '../reading.ts';
+import { Failure, PROJECT_ARGUMENT, readProject } from '../reading.ts';
 import { writeFolder, type Output } from '../writing.ts';
 
 /** Short words for files; each may be named by itself as well. */
@@ -21,7 +21,7 @@ export function addExport(program: Command, { data }: Output): void {
   program
     .command('export')
     .description('makes one of the files that a project is handed over in')
-    .argument('<file>', 'a project file or folder, or - for what is piped in')
+    .argument('<file>', PROJECT_ARGUMENT)
     .addOption(
       new Option('--to <what>', 'which file')
         .choices([...Object.keys(SHORT), 'folder', ...FILES.map(({ name }) => name)])

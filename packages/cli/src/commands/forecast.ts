@@ -1,7 +1,7 @@
-import { jsonText } from '@stadion/files';
+import { jsonText, tableText } from '@stadion/files';
 import { SingleBar } from 'cli-progress';
 import type { Command } from 'commander';
-import { positionsFrom, readProject } from '../reading.ts';
+import { positionsFrom, PROJECT_ARGUMENT, readProject } from '../reading.ts';
 import { pacerOf, tryLevel } from '../trying.ts';
 import type { Output } from '../writing.ts';
 
@@ -20,7 +20,7 @@ export function addForecast(program: Command, { data }: Output): void {
   program
     .command('forecast')
     .description('plays levels by a pacer and tells how often they are cleared')
-    .argument('<file>', 'a project file, or - for what is piped in')
+    .argument('<file>', PROJECT_ARGUMENT)
     .option('--slots <list>', 'positions, such as 3-9,12; all when absent')
     .option('--pacer <name>', 'who plays', 'Steady')
     .option('--json', 'as JSON')
@@ -59,12 +59,13 @@ export function addForecast(program: Command, { data }: Output): void {
         };
       });
       bar.stop();
-      const cell = (value: string | number | null): string =>
-        typeof value === 'string' && /[",\n]/.test(value) ? `"${value.replaceAll('"', '""')}"` : String(value ?? '');
       const text = options.json
         ? jsonText({ pacer: pacer.name, levels: rows })
         : options.csv
-          ? `${[COLUMNS.join(','), ...rows.map((row) => COLUMNS.map((name) => cell(row[name])).join(','))].join('\r\n')}\r\n`
+          ? tableText(
+              COLUMNS,
+              rows.map((row) => COLUMNS.map((name) => row[name])),
+            )
           : rows
               .map(
                 ({ position, level, clearRate, low, high, attempts, medianSeconds }) =>
