@@ -47,7 +47,7 @@ export function speedOfKinds(say: (what: string, value: string, bar?: string) =>
     say(
       `${moves}: simulated s per s and core; share of roam's`,
       `${middle(speeds).toFixed(0)}; ${ratio.toFixed(2)}`,
-      'bar 0.5',
+      'bar 1000 s',
     );
   }
 }

@@ -16,7 +16,7 @@ export interface TrialQuestion {
   precision: Precision;
 }
 
-const ENGINE = 7;
+const ENGINE = 8;
 
 /** @param position from 1 */
 export function trialQuestion(

@@ -26,6 +26,8 @@ export interface RunMemory {
   lookedAt: number;
   /** Up to this tick it has seen that nothing hurts, where nothing moves. */
   safeUntil: number;
+  /** Up to this tick it has seen that no press is needed yet, where nothing moves. */
+  waitUntil: number;
 }
 
 export const startMemory = (): RunMemory => ({
@@ -33,6 +35,7 @@ export const startMemory = (): RunMemory => ({
   really: { ...NOTHING },
   lookedAt: -1,
   safeUntil: -1,
+  waitUntil: -1,
 });
 
 /** What lies ahead is looked at for so long: at least, at most, and per second of foresight. Ticks. */
@@ -82,15 +85,43 @@ function setPlan(plan: Plan, hold: number, press: number, now: number): void {
   plan.until = plan.from + ticks;
 }
 
+/** The longest slide, and for how long it is held. Ticks. */
+const LONGEST_SLIDE = HOLDS.length - 1;
+const LONGEST_SLIDE_TICKS = HOLDS[LONGEST_SLIDE]![1];
+
+/** May a slide get further, or gather more, than to run on? One that begins at once and lasts long enough shows it. */
+function slidesHelp(state: AttemptState, from: number, horizon: number, clearance: number, alone: Goes): boolean {
+  if (alone.lasts > LONGEST_SLIDE_TICKS) return true;
+  setPlan(tried, LONGEST_SLIDE, 0, state.tick + from);
+  const { lasts: slides, gathers: gets } = imagine(state, tried, from, horizon, clearance);
+  return slides > alone.lasts || gets > alone.gathers;
+}
+
+/** How running on goes. */
+interface Goes {
+  /** Ticks without being hurt. */
+  lasts: number;
+  gathers: number;
+}
+
 /** Tries every press that comes before it would be too late. Returns the longest that any lasts. */
-function tryAll(state: AttemptState, from: number, horizon: number, clearance: number, latest: number): number {
+function tryAll(
+  state: AttemptState,
+  from: number,
+  horizon: number,
+  clearance: number,
+  latest: number,
+  alone: Goes,
+): number {
   const now = state.tick + from;
+  const withSlides = slidesHelp(state, from, horizon, clearance, alone);
   let longest = 0;
   lasts.fill(-1);
   beginPresses();
   for (let press = 0; press < PRESSES && press * PRESS_STEP <= latest; press++) {
     if (!runOnTo(state, from, press * PRESS_STEP, clearance)) break;
     for (let hold = 0; hold < HOLDS.length; hold++) {
+      if (HOLDS[hold]![0] === SLIDE && !withSlides) continue;
       const at = hold * PRESSES + press;
       setPlan(tried, hold, press, now);
       const outcome = imagineFromThere(state, tried, from, horizon, clearance);
@@ -107,8 +138,8 @@ interface Window {
   hold: number;
   press: number;
   worth: number;
-  /** Does it go on beyond the last press that was tried, and begin late enough to look again? */
-  canWait: boolean;
+  /** Ticks until it begins, where it goes on beyond the last press that was tried and there is time to look again; else 0. */
+  waits: number;
 }
 
 /** The windows among the presses tried. @param enough ticks that a press has to last */
@@ -124,11 +155,11 @@ function windows(enough: number): Window[] {
         const middle = Math.floor((first + press - 1) / 2);
         // A window wider than a second is no safer than one of half of that.
         const width = Math.min(12, press - first);
-        const canWait = press === PRESSES && first * PRESS_STEP >= WAITS_FROM;
+        const begins = first * PRESS_STEP;
         found.push({
           hold,
           press: middle,
-          canWait,
+          waits: press === PRESSES && begins >= WAITS_FROM ? begins : 0,
           worth: width + PIECE * (gathers[hold * PRESSES + middle] as number),
         });
         first = -1;
@@ -145,6 +176,9 @@ const WAITS_FROM = 2 * TICKS_BETWEEN_DECISIONS;
 /** So many windows are looked at for what comes after them. */
 const MOST_LOOKED_ON = 8;
 
+/** Scratch: ticks until the window begins that the last search found and left for later; 0 for none. */
+let waits = 0;
+
 /** Makes a plan that goes well, or else the one that lasts longest. @param latest press that still helps, ticks @param atLeast pieces it has to gather */
 function makePlan(
   state: AttemptState,
@@ -152,15 +186,17 @@ function makePlan(
   horizon: number,
   clearance: number,
   latest: number,
+  alone: Goes,
   atLeast: number,
 ): boolean {
   const now = state.tick + from;
-  const longest = tryAll(state, from, horizon, clearance, latest);
+  const longest = tryAll(state, from, horizon, clearance, latest, alone);
   const found = windows(longest >= horizon ? horizon : longest - AS_LONG).filter(
     ({ hold, press }) => (gathers[hold * PRESSES + press] as number) >= atLeast,
   );
   // Not all of it is seen yet: its middle will be.
-  if (found[0]?.canWait) return false;
+  waits = found[0]?.waits ?? 0;
+  if (waits > 0) return false;
   for (const { hold, press } of found.slice(0, MOST_LOOKED_ON)) {
     setPlan(chosen, hold, press, now);
     if (canGoOn(state, chosen, from, THENS, THEN_TICKS)) return true;
@@ -170,6 +206,9 @@ function makePlan(
   setPlan(chosen, best.hold, best.press, now);
   return true;
 }
+
+/** Scratch: how running on goes at the decision at hand. */
+const alone: Goes = { lasts: 0, gathers: 0 };
 
 /** What a player of these abilities does next. @returns an input of the kind of ground */
 export function chooseInput(player: Player, state: AttemptState, memory: RunMemory): number {
@@ -192,7 +231,8 @@ export function chooseInput(player: Player, state: AttemptState, memory: RunMemo
   const piece = isOver && standsAtStart() ? nearestPiece() : -1;
   const isNew = piece >= 0 && piece !== memory.lookedAt;
   // What has been seen to go well goes on so while nothing moves.
-  if (!isNew && memory.safeUntil - now >= SEEN_ENOUGH && !anythingMoves()) return inputOf(player, really, now);
+  const isSeen = memory.safeUntil - now >= SEEN_ENOUGH || (isOver && memory.waitUntil > now);
+  if (!isNew && isSeen && !anythingMoves()) return inputOf(player, really, now);
   const { lasts: goes, gathers: gets } = imagine(state, isOver ? NOTHING : plan, from, horizon, clearance);
   memory.safeUntil = goes < horizon ? -1 : now + goes;
   const pressed = !isOver && now > really.from;
@@ -200,7 +240,14 @@ export function chooseInput(player: Player, state: AttemptState, memory: RunMemo
   // What is far off can wait: from nearer all presses that clear it are seen.
   const isDue = goes < (isOver ? Math.min(horizon, DUE_TICKS) : horizon);
   if (isDue || (isNew && gets === 0 && goes >= horizon)) {
-    const alone = isOver ? goes : imagine(state, NOTHING, from, horizon, clearance).lasts;
+    if (isOver) {
+      alone.lasts = goes;
+      alone.gathers = gets;
+    } else {
+      const outcome = imagine(state, NOTHING, from, horizon, clearance);
+      alone.lasts = outcome.lasts;
+      alone.gathers = outcome.gathers;
+    }
     const wants = goes >= horizon;
     // What is under way is changed only for something that lasts longer.
     if (
@@ -209,7 +256,8 @@ export function chooseInput(player: Player, state: AttemptState, memory: RunMemo
         from,
         horizon,
         clearance,
-        wants ? LATEST_PRESS : Math.min(LATEST_PRESS, alone),
+        wants ? LATEST_PRESS : Math.min(LATEST_PRESS, alone.lasts),
+        alone,
         wants ? gets + 1 : 0,
       )
     ) {
@@ -225,11 +273,12 @@ export function chooseInput(player: Player, state: AttemptState, memory: RunMemo
           Math.round(plan.until + (really.from - plan.from) + holdError * error),
         );
       }
-    } else if (pressed && alone > goes) {
+    } else if (pressed && alone.lasts > goes) {
       // Nothing better than to let go.
       Object.assign(plan, NOTHING);
       Object.assign(really, NOTHING);
     }
+    if (waits > 0) memory.waitUntil = now + waits - TICKS_BETWEEN_DECISIONS;
   }
   return inputOf(player, really, now);
 }

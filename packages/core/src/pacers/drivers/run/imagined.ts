@@ -14,6 +14,7 @@ import type { Needs } from '../../goals/index.ts';
 import type { Player } from '../../driver.ts';
 import { copyMoving, imagineUntilActing, type Moving } from '../imagine.ts';
 import { inputAt, type Plan } from './plan.ts';
+import { forgetWays, isKnownWay, keepWay, lastsOnWay, noteWay, reachedOnWay } from './ways.ts';
 
 /*
  * What a player imagines: its body from the tick at which it can act, and what is near. Scratch of the decision at
@@ -60,12 +61,20 @@ const kept = atRest();
 const enemies: Enemy[] = [];
 const hazards: Area[] = [];
 const pieces: Collectable[] = [];
-const gathered: boolean[] = [];
-/** Looked at so far ahead, and behind. Units. */
+/** So many pieces at most are looked at: a bit each. */
+const MOST_PIECES = 31;
+/** Of what moves, what is so far ahead or behind is looked at. Units. */
 const NEAR_AHEAD = 30;
 const NEAR_BEHIND = 4;
+/** What lies still is looked at that far ahead: as many seconds as are imagined at most, and what a body reaches from there. */
+const AHEAD_SECONDS = 1.8;
+const AROUND = 2;
 
 const isNear = (x: number): boolean => x > body.x - NEAR_BEHIND && x < body.x + NEAR_AHEAD;
+
+/** Does what lies from here to there come under the body while it is imagined? Units. */
+const comesUp = (from: number, to: number): boolean =>
+  to > body.x - AROUND && from < body.x + own.speed * AHEAD_SECONDS + AROUND;
 
 /** Begins a decision: everything is imagined from the tick at which it takes effect. @param needs pieces of which kinds are wanted */
 export function lookFrom(player: Player, state: AttemptState, needs: Needs): void {
@@ -74,14 +83,15 @@ export function lookFrom(player: Player, state: AttemptState, needs: Needs): voi
   enemies.length = 0;
   for (const enemy of enemiesOf(state).all) if (enemy.active && isNear(enemy.x)) enemies.push(enemy);
   hazards.length = 0;
-  for (const area of hazardsOf(state.world.level)) if (isNear(area.x)) hazards.push(area);
+  for (const area of hazardsOf(state.world.level)) if (comesUp(area.x, area.x + area.width)) hazards.push(area);
   pieces.length = 0;
   if (!needs.anythingToGather) return;
   const { all, remaining, remainingCount } = collectablesOf(state);
   const any = needs.gather.length - 1;
   for (let i = 0; i < remainingCount; i++) {
     const piece = all[remaining[i] as number] as Collectable;
-    if (isNear(piece.x) && (needs.gather[any] || needs.gather[piece.kind])) pieces.push(piece);
+    if (!comesUp(piece.x, piece.x) || !(needs.gather[any] || needs.gather[piece.kind])) continue;
+    if (pieces.length < MOST_PIECES) pieces.push(piece);
   }
 }
 
@@ -113,17 +123,21 @@ function isHurt(ticks: number, clearance: number): boolean {
   return false;
 }
 
-function gather({ world }: AttemptState): number {
-  let count = 0;
+/** Which pieces the imagined body reaches where it is, a bit each. */
+function reached({ world: { gatherReach } }: AttemptState): number {
+  let bits = 0;
   for (let i = 0; i < pieces.length; i++) {
-    if (gathered[i]) continue;
     const piece = pieces[i] as Collectable;
     const dx = piece.x - body.x;
     const dy = beyond(piece.y - body.y, body.half);
-    if (dx * dx + dy * dy > world.gatherReach * world.gatherReach) continue;
-    gathered[i] = true;
-    count++;
+    if (dx * dx + dy * dy <= gatherReach * gatherReach) bits |= 1 << i;
   }
+  return bits;
+}
+
+function countOf(bits: number): number {
+  let count = 0;
+  for (; bits !== 0; bits &= bits - 1) count++;
   return count;
 }
 
@@ -157,48 +171,40 @@ export const outcome: Outcome = { lasts: 0, gathers: 0, done: 0 };
  */
 export function imagine(state: AttemptState, plan: Plan, from: number, horizon: number, clearance: number): Outcome {
   bringBack(kept);
-  gatheredBefore = 0;
-  gathered.fill(false);
-  for (let i = gathered.length; i < pieces.length; i++) gathered.push(false);
   return goOn(state, plan, from, 0, horizon, clearance, false);
 }
 
 /** The body that just runs on until a press: presses that come later begin where it has come to. */
 const running = atRest();
-const gatheredRunning: boolean[] = [];
-let gatheredBefore = 0;
 let ranTicks = 0;
+let ranReached = 0;
 
 /** Begins presses that come one after the other. */
 export function beginPresses(): void {
   bringBack(kept);
   keep(running);
-  gatheredRunning.length = 0;
-  for (let i = 0; i < pieces.length; i++) gatheredRunning.push(false);
   ranTicks = 0;
-  ranGathers = 0;
+  ranReached = 0;
+  forgetWays();
 }
-let ranGathers = 0;
 
 /** Runs on up to a tick from the act. False where the body is hurt before. */
 export function runOnTo(state: AttemptState, from: number, ticks: number, clearance: number): boolean {
-  toRunning();
+  bringBack(running);
   for (; ranTicks < ticks; ranTicks++) {
     state.world.kind.moveBody(state.world, state.view, body, own, RUN_ON);
     if (isHurt(from + ranTicks + 1, clearance)) return false;
-    if (pieces.length > 0) ranGathers += gather(state);
+    ranReached |= reached(state);
   }
   keep(running);
-  for (let i = 0; i < pieces.length; i++) gatheredRunning[i] = gathered[i] as boolean;
   return true;
 }
 
-function toRunning(): void {
-  bringBack(running);
-  for (let i = 0; i < pieces.length; i++) gathered[i] = gatheredRunning[i] as boolean;
-}
+/** Does the body stand, with nothing pressed that still counts, after an act? From there on it just runs. */
+const justRuns = (plan: Plan, now: number): boolean =>
+  now >= plan.until && own.onFloor && !own.low && own.pressTicks === 0;
 
-/** How a plan goes that begins where the body has run on to. */
+/** How a press goes that begins where the body has run on to. What lies behind it is taken from earlier presses that came to the same place. */
 export function imagineFromThere(
   state: AttemptState,
   plan: Plan,
@@ -206,9 +212,34 @@ export function imagineFromThere(
   horizon: number,
   clearance: number,
 ): Outcome {
-  toRunning();
-  gatheredBefore = ranGathers;
-  return goOn(state, plan, from, ranTicks, horizon, clearance, false);
+  bringBack(running);
+  outcome.done = Number.POSITIVE_INFINITY;
+  outcome.lasts = horizon;
+  let bits = ranReached;
+  let beyondWay = 0;
+  let tick = ranTicks;
+  for (; tick < horizon; tick++) {
+    const now = state.tick + from + tick;
+    state.world.kind.moveBody(state.world, state.view, body, own, inputAt(plan, now));
+    if (isHurt(from + tick + 1, clearance)) {
+      outcome.lasts = tick;
+      break;
+    }
+    const here = reached(state);
+    bits |= here;
+    const runs = justRuns(plan, now);
+    if (runs && outcome.done > tick) outcome.done = tick;
+    if (runs && isKnownWay(tick, body.y)) {
+      outcome.lasts = lastsOnWay(tick);
+      beyondWay = here | reachedOnWay(tick);
+      bits |= beyondWay;
+      break;
+    }
+    noteWay(tick, runs ? body.y : Number.NaN, here);
+  }
+  keepWay(ranTicks, tick, outcome.lasts, beyondWay);
+  outcome.gathers = countOf(bits);
+  return outcome;
 }
 
 function goOn(
@@ -221,22 +252,23 @@ function goOn(
   untilDone: boolean,
 ): Outcome {
   const { world, view } = state;
-  outcome.gathers = gatheredBefore;
+  let bits = 0;
   outcome.done = Number.POSITIVE_INFINITY;
+  outcome.lasts = horizon;
   for (let tick = first; tick < horizon; tick++) {
     const now = state.tick + from + tick;
     world.kind.moveBody(world, view, body, own, inputAt(plan, now));
     if (isHurt(from + tick + 1, clearance)) {
       outcome.lasts = tick;
-      return outcome;
+      break;
     }
-    if (pieces.length > 0) outcome.gathers += gather(state);
+    bits |= reached(state);
     if (now >= plan.until && own.onFloor && !own.low && outcome.done > tick) {
       outcome.done = tick;
       if (untilDone) break;
     }
   }
-  outcome.lasts = horizon;
+  outcome.gathers = countOf(bits);
   return outcome;
 }
 
