@@ -12,6 +12,7 @@ import {
   fieldsOf,
   importProject,
   parameterTable,
+  problemsAfterEdit,
   projectJsonSchema,
   SCHEMAS,
   upgrade,
@@ -111,6 +112,34 @@ describe('import refuses, with the place,', () => {
     let deep: unknown = [];
     for (let i = 0; i < 100_000; i++) deep = [deep];
     expect(importProject({ format: 'stadion-project', version: 1, deep }).ok).toBe(false);
+  });
+});
+
+describe('what is wrong after an edit', () => {
+  const document = documentOf(homeBeforeDusk());
+  const [level] = Object.values(document.levels);
+  const [slot] = Object.values(document.slots);
+  const nectar = document.parameters['nectarNeeded'];
+  const { nectarNeeded: _moved, ...others } = document.parameters;
+  const many = Object.fromEntries(
+    Array.from({ length: 121 }, (_, index) => [`p${index}`, { ...nectar, order: index }]),
+  );
+
+  it.each<[string, unknown]>([
+    ['nothing', document],
+    ['a level moved to an id that is none', { ...document, levels: { ...document.levels, 'No id': level } }],
+    ['a slot moved to an id that is none', { ...document, slots: { ...document.slots, 'No id': slot } }],
+    ['a slot of a level that is not there', { ...document, slots: { s: { ...slot, levelId: 'gone' } } }],
+    ['a parameter without a label', { ...document, parameters: { ...others, nectarNeeded: { ...nectar, label: 7 } } }],
+    ['a parameter that is gone', { ...document, parameters: others }],
+    ['too many parameters', { ...document, parameters: many }],
+  ])('is what reading it anew finds: %s', (_case, edited) => {
+    // What is whole is known from before.
+    expect(problemsAfterEdit(document)).toEqual([]);
+    const anew = importProject(throughJson(edited));
+    const places = (problems: readonly { path: PropertyKey[] }[]): string[] =>
+      problems.map(({ path }) => pointerOf(path));
+    expect(places(problemsAfterEdit(edited as typeof document))).toEqual(anew.ok ? [] : places(anew.problems));
   });
 });
 

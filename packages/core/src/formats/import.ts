@@ -60,33 +60,47 @@ function unfitIn(value: unknown): Problem | undefined {
   return path && { path, message: `An entry cannot be called “${UNSEEN}”.` };
 }
 
-/** Levels that have been found whole, by the objects that hold them: an edit checks again only those that it touches. */
-const wholeLevels = new WeakSet<object>();
+/** Entries that have been found whole, by the objects that hold them, with their ids: an edit checks again only those that it touches. */
+const wholeEntries = new WeakMap<object, string>();
+
+/** Collections of which an edit touches few entries, and how many there may be. */
+const COLLECTIONS = [
+  { name: 'levels', most: Limits.levels, what: 'levels in a project' },
+  { name: 'slots', most: Limits.slots, what: 'slots in a sequence' },
+  { name: 'parameters', most: Limits.parameters, what: 'parameters in a project' },
+] as const;
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   value !== null && typeof value === 'object' && !Array.isArray(value);
 
+/** The entries that have not been found whole yet under their ids. */
+const freshOf = (entries: unknown): unknown =>
+  isRecord(entries)
+    ? Object.fromEntries(
+        Object.entries(entries).filter(([id, entry]) => !isRecord(entry) || wholeEntries.get(entry) !== id),
+      )
+    : entries;
+
 /**
- * What is wrong with a document of this version of which most levels have been checked before, as they are after an
+ * What is wrong with a document of this version of which most entries have been checked before, as they are after an
  * edit. The same as reading it anew finds, in a fraction of the time.
  *
  * @returns nothing where it is whole
  */
 export function problemsAfterEdit(document: ProjectDocument): Problem[] {
-  const { levels } = document as { levels: unknown };
-  const fresh = isRecord(levels)
-    ? Object.fromEntries(Object.entries(levels).filter(([, level]) => !isRecord(level) || !wholeLevels.has(level)))
-    : levels;
-  const changed = { ...document, levels: fresh };
+  const changed: Record<string, unknown> = { ...document };
+  for (const { name } of COLLECTIONS) changed[name] = freshOf(changed[name]);
   const unfit = unfitIn(changed);
   if (unfit) return [unfit];
   const parsed = ProjectDocument.safeParse(changed);
   if (!parsed.success)
     return parsed.error.issues.slice(0, MOST_PROBLEMS).map(({ path, message }) => ({ path, message }));
-  if (Object.keys(document.levels).length > Limits.levels)
-    return [{ path: ['levels'], message: `At most ${Limits.levels} levels in a project.` }];
+  for (const { name, most, what } of COLLECTIONS)
+    if (Object.keys(document[name]).length > most) return [{ path: [name], message: `At most ${most} ${what}.` }];
   const problems = findReferenceProblems(projectOf(document)).slice(0, MOST_PROBLEMS);
-  if (problems.length === 0) for (const level of Object.values(document.levels)) wholeLevels.add(level);
+  if (problems.length === 0)
+    for (const { name } of COLLECTIONS)
+      for (const [id, entry] of Object.entries(document[name])) wholeEntries.set(entry, id);
   return problems;
 }
 
