@@ -307,6 +307,28 @@ describe('a project that cannot be read', () => {
   });
 });
 
+describe('stored bytes that are no text any more', () => {
+  it('are told of, and do not end the server', async () => {
+    const server = await testApp();
+    const { id: bad } = await server.projects.create({ from: 'demo' });
+    const { id: edited } = await server.projects.create({ from: 'demo' });
+    await server.projects.edit(edited, { revision: 0 }, [rename('A name')]);
+    const client = createClient({ url: `file:${server.file}` });
+    await client.execute({
+      sql: "update projects set document = cast(x'7b22c3' || cast(document as blob) as text) where id = ?",
+      args: [bad],
+    });
+    await client.execute("update revisions set edit = cast(x'ff' || cast(edit as blob) as text)");
+    client.close();
+    const { unreadable } = await server.projects.bringUpToDate();
+    expect(unreadable.map((entry) => entry.id)).toEqual([bad, edited]);
+    for (const { why } of unreadable) expect(why).toMatch(/damaged/);
+    expect((await request(server.express).get(`/api/projects/${bad}/stored.json`)).text).toMatch(/^\{"\ufffd/);
+    expect((await request(server.express).get('/api/projects')).body.projects).toHaveLength(2);
+    await server.end();
+  });
+});
+
 describe('edits that are not written into the document yet', () => {
   it('are there after the server was killed', async () => {
     const server = await testApp();

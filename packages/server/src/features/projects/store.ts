@@ -4,6 +4,7 @@ import type { ProjectDocument } from '@stadion/core/model';
 import { and, asc, desc, eq, gt, inArray, isNotNull, lt, sql, type SQL } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
 import { projects, revisions, snapshots } from '../../db/schema.ts';
+import { anyText, readJson, wholeText } from '../../db/wholeText.ts';
 
 type Db = Database | Transaction;
 
@@ -19,7 +20,15 @@ export interface StoredProject {
 /** Edits read at once to be made again. */
 const EDITS_AT_ONCE = 200;
 
-const toRevision = (row: typeof revisions.$inferSelect): Revision => ({
+const REVISION = {
+  revision: revisions.revision,
+  editId: revisions.editId,
+  edit: wholeText(revisions.edit),
+  inverse: wholeText(revisions.inverse),
+  at: revisions.at,
+};
+
+const toRevision = (row: Omit<typeof revisions.$inferSelect, 'projectId'>): Revision => ({
   revision: row.revision,
   edit: { id: row.editId, ...(JSON.parse(row.edit) as Omit<Edit, 'id'>) },
   inverse: JSON.parse(row.inverse) as PatchOperation[],
@@ -27,14 +36,22 @@ const toRevision = (row: typeof revisions.$inferSelect): Revision => ({
 });
 
 export async function listProjects(db: Db): Promise<ProjectSummary[]> {
-  const { id, name, revision, slots, updatedAt, binnedAt, rates } = projects;
+  const { id, revision, slots, binnedAt } = projects;
   const rows = await db
-    .select({ id, name, revision, slots, updatedAt, binnedAt, rates })
+    .select({
+      id,
+      name: anyText(projects.name),
+      revision,
+      slots,
+      updatedAt: anyText(projects.updatedAt),
+      binnedAt,
+      rates: anyText(projects.rates),
+    })
     .from(projects)
     .orderBy(asc(projects.createdAt));
   return rows.map(({ binnedAt: binned, rates: known, ...row }) => ({
     ...row,
-    rates: known === null ? [] : (JSON.parse(known) as (number | null)[]),
+    rates: (readJson(known) ?? []) as (number | null)[],
     ...(binned === null ? {} : { binnedAt: binned }),
   }));
 }
@@ -70,14 +87,20 @@ export async function writeRates(db: Db, id: string, rates: readonly (number | n
 
 /** The text of a project's document, of whichever revision it is. */
 export async function readText(db: Db, id: string): Promise<{ name: string; document: string } | undefined> {
-  const { name, document } = projects;
-  const [row] = await db.select({ name, document }).from(projects).where(eq(projects.id, id));
+  const [row] = await db
+    .select({ name: anyText(projects.name), document: anyText(projects.document) })
+    .from(projects)
+    .where(eq(projects.id, id));
   return row;
 }
 
 /** A project at its latest revision: its document as it was last written, with the edits since. @throws where it cannot be read */
 export async function readProject(db: Db, id: string): Promise<StoredProject | undefined> {
-  const [row] = await db.select().from(projects).where(eq(projects.id, id));
+  const { revision: latest, documentRevision: written } = projects;
+  const [row] = await db
+    .select({ revision: latest, documentRevision: written, document: wholeText(projects.document) })
+    .from(projects)
+    .where(eq(projects.id, id));
   if (!row) return undefined;
   const { revision, documentRevision } = row;
   let document = JSON.parse(row.document) as ProjectDocument;
@@ -161,7 +184,7 @@ const bytesOf = sql<number>`length(${revisions.edit}) + length(${revisions.inver
 /** Revisions in an order: so many at most, and as many as are not too heavy together. */
 async function readSome(db: Db, where: SQL | undefined, order: SQL, limit: number): Promise<Revision[]> {
   const sizes = await db.select({ bytes: bytesOf }).from(revisions).where(where).orderBy(order).limit(limit);
-  const rows = await db.select().from(revisions).where(where).orderBy(order).limit(howMany(sizes));
+  const rows = await db.select(REVISION).from(revisions).where(where).orderBy(order).limit(howMany(sizes));
   return rows.map(toRevision);
 }
 

@@ -1,22 +1,35 @@
 import type { Forecast, Tally } from '@stadion/core/trials';
-import { eq, inArray } from 'drizzle-orm';
+import { eq, inArray, type AnyColumn } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
 import { forecasts, trialParts } from '../../db/schema.ts';
+import { anyText, readJson } from '../../db/wholeText.ts';
 
 /** SQLite takes so many values in one question at the least. */
 const AT_ONCE = 400;
 
-export async function readForecasts(db: Database, keys: readonly string[]): Promise<Map<string, Forecast>> {
-  const found = new Map<string, Forecast>();
+/** What is stored under keys. What is damaged is passed over: it is worked out anew. */
+async function readByKey<Value>(
+  db: Database,
+  table: typeof forecasts | typeof trialParts,
+  column: AnyColumn,
+  keys: readonly string[],
+): Promise<Map<string, Value>> {
+  const found = new Map<string, Value>();
   for (let i = 0; i < keys.length; i += AT_ONCE) {
     const rows = await db
-      .select()
-      .from(forecasts)
-      .where(inArray(forecasts.key, keys.slice(i, i + AT_ONCE)));
-    for (const row of rows) found.set(row.key, JSON.parse(row.forecast) as Forecast);
+      .select({ key: table.key, text: anyText(column) })
+      .from(table)
+      .where(inArray(table.key, keys.slice(i, i + AT_ONCE)));
+    for (const { key, text } of rows) {
+      const value = readJson(text);
+      if (value !== undefined) found.set(key, value as Value);
+    }
   }
   return found;
 }
+
+export const readForecasts = (db: Database, keys: readonly string[]): Promise<Map<string, Forecast>> =>
+  readByKey(db, forecasts, forecasts.forecast, keys);
 
 /** Stores an answer; what was played of it is no longer needed. */
 export async function saveForecast(db: Transaction, key: string, forecast: Forecast, at: string): Promise<void> {
@@ -28,17 +41,8 @@ export async function saveForecast(db: Transaction, key: string, forecast: Forec
 }
 
 /** What has been played of questions that are not answered yet, by key. */
-export async function readParts(db: Database, keys: readonly string[]): Promise<Map<string, Tally>> {
-  const found = new Map<string, Tally>();
-  for (let i = 0; i < keys.length; i += AT_ONCE) {
-    const rows = await db
-      .select()
-      .from(trialParts)
-      .where(inArray(trialParts.key, keys.slice(i, i + AT_ONCE)));
-    for (const row of rows) found.set(row.key, JSON.parse(row.tally) as Tally);
-  }
-  return found;
-}
+export const readParts = (db: Database, keys: readonly string[]): Promise<Map<string, Tally>> =>
+  readByKey(db, trialParts, trialParts.tally, keys);
 
 export async function savePart(db: Transaction, key: string, tally: Tally, at: string): Promise<void> {
   const text = JSON.stringify(tally);
