@@ -4,7 +4,9 @@ import { FILES, HandOff, SCHEMAS, type FileName } from '@stadion/core/formats';
 import { documentOf, projectOf } from '@stadion/core/model';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { po } from 'gettext-parser';
+import { readFileSync } from 'node:fs';
 import { convert } from 'xmlbuilder2';
+import { validateXML } from 'xmllint-wasm';
 import { checksOf, fileName, junitFile, makeFile, readFile, valuesFile } from './index.ts';
 
 const document = documentOf(homeBeforeDusk());
@@ -126,6 +128,15 @@ describe('checks', () => {
     expect(junitFile(project, [{ group: 'A & B', name: '<1>', fails: true, said: 'no "way"' }])).toContain(
       '<failure message="no &quot;way&quot;" type="&lt;1&gt;">no "way"</failure>',
     );
+  });
+
+  it('are what the schema of JUnit files takes', async () => {
+    const schema = readFileSync(new URL('testing/junit.xsd', import.meta.url), 'utf8');
+    const isValid = async (contents: string): Promise<boolean> =>
+      (await validateXML({ xml: [{ fileName: 'checks.xml', contents }], schema: [schema] })).valid;
+    const made = junitFile(project, checksOf(project));
+    expect(await isValid(made)).toBe(true);
+    expect(await isValid(made.replace('<testcase name=', '<testcase title='))).toBe(false);
   });
 });
 
