@@ -1,4 +1,4 @@
-import { checkExpectation, findingsOf, type Finding, type KnownForecast } from '@stadion/core/findings';
+import { checkExpectation, findingsOf, leftBecause, type Finding, type KnownForecast } from '@stadion/core/findings';
 import { HandOff, handOffOf } from '@stadion/core/formats';
 import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
 import { create } from 'xmlbuilder2';
@@ -29,12 +29,15 @@ export function checksOf(
   forecasts: KnownForecasts = new Map(),
   findings: readonly Finding[] = findingsOf(project),
 ): Check[] {
-  const found = findings.map((finding) => ({
-    group: levelName(project, finding.slotId),
-    name: finding.code,
-    fails: finding.severity === 'stops play',
-    said: `${finding.severity}: ${finding.sentence} ${finding.reason}`.trim(),
-  }));
+  const found = findings.map((finding) => {
+    const why = leftBecause(project, finding);
+    return {
+      group: levelName(project, finding.slotId),
+      name: finding.code,
+      fails: finding.severity === 'stops play' && why === undefined,
+      said: `${finding.severity}: ${finding.sentence} ${finding.reason}${why === undefined ? '' : ` Left so: ${why}`}`.trim(),
+    };
+  });
   const clean = project.slots.flatMap(({ id }) =>
     findings.some(({ slotId }) => slotId === id)
       ? []

@@ -42,7 +42,7 @@ export { startObserved } from './observed.ts';
 export { starReading } from './outcome.ts';
 export { startingJudgeOf } from './startingJudge.ts';
 export { namesFor, placedOn, subjectsOf } from './pieces/facts.ts';
-export { beyond } from './reach.ts';
+export { beyond, REACH } from './reach.ts';
 export { SHOT_RADIUS } from './shots.ts';
 export { bySort, PIECES, SORTS } from './pieces/index.ts';
 export { between, disc, type Figure, type Mark, type Places, type Tone } from './mark.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Forecast } from '../trials/index.ts';
+import { crowdOf, type Forecast } from '../trials/index.ts';
 import { Revision } from './edit.ts';
 
 const Share = z.number().min(0).max(1);
@@ -16,6 +16,15 @@ export const ForecastSummary = z
       .describe('Which attempts were won: bits in their order, as hexadecimal digits. Once done.'),
     medianSeconds: z.number().nullable(),
     stars: z.array(z.number().int()),
+    endings: z
+      .array(z.strictObject({ rule: z.number().int(), lifeRule: z.number().int(), count: z.number().int() }))
+      .optional()
+      .describe('Of the lost attempts: by rule in force, -1 for the clock. Once done.'),
+    crowd: z
+      .strictObject({ x: z.number(), y: z.number(), count: z.number().int(), of: z.number().int() })
+      .nullable()
+      .optional()
+      .describe('The spot of two by two units on which most losses lie. Once done.'),
   })
   .meta({ id: 'ForecastSummary' });
 export type ForecastSummary = z.infer<typeof ForecastSummary>;
@@ -23,7 +32,10 @@ export type ForecastSummary = z.infer<typeof ForecastSummary>;
 /** @param done the last word: what many events would carry in vain goes out with it only */
 export const summarize = (forecast: Forecast, done: boolean): ForecastSummary => {
   const { attempts, clearRate, interval, medianSeconds, stars, wins } = forecast;
-  return { attempts, clearRate, interval, medianSeconds, stars, ...(done && wins !== undefined ? { wins } : {}) };
+  const base = { attempts, clearRate, interval, medianSeconds, stars };
+  if (!done) return base;
+  const { endings } = forecast;
+  return { ...base, endings, crowd: crowdOf(forecast), ...(wins === undefined ? {} : { wins }) };
 };
 
 /** One slot's forecast as it comes: `key` names the question it answers. */

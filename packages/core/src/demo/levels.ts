@@ -81,7 +81,7 @@ const offTheHedge: readonly Rule[] = [
 ];
 const shows = (text: string, seconds = 3) => ({ effect: 'message' as const, text, seconds: literal(seconds) });
 
-/** In the order of the sequence. Three hold an honest mistake, one of each class that Stadion finds. */
+/** In the order of the sequence. Some hold an honest mistake, each of a class of its own: docs/guide/findings.md says what each teaches. */
 export const SKETCHES: readonly Sketch[] = [
   {
     name: 'Clover Steps',
@@ -181,7 +181,15 @@ export const SKETCHES: readonly Sketch[] = [
     layout: 'beds',
     turn: 'left to right',
     wanted: 0.87,
-    rules: [won(gathered('lavender', 4, 'enough-of-one'), nectarAtLeast(needed), home(0.5))],
+    rules: [
+      won(
+        gathered('lavender', 4, 'enough-of-one'),
+        // An honest mistake: who has four has two.
+        gathered('lavender', 2, 'some-of-one'),
+        nectarAtLeast(needed),
+        home(0.5),
+      ),
+    ],
   },
   {
     name: 'Snail Shell',
@@ -243,7 +251,8 @@ export const SKETCHES: readonly Sketch[] = [
     wanted: 0.83,
     rules: [
       won(nectarAtLeast(shareOfNectar(0.45)), on('gate-is-open', { reading: 'gate', gate: 'gate-1' }), home(0.5)),
-      once('gate-told', on('latched', { reading: 'latch', latch: 'latch' }), shows('The garden gate swings open.')),
+      // An honest mistake: gone before it can be read.
+      once('gate-told', on('latched', { reading: 'latch', latch: 'latch' }), shows('The garden gate swings open.', 1)),
     ],
   },
   {
@@ -275,6 +284,8 @@ export const SKETCHES: readonly Sketch[] = [
         'they-wake',
         compare('half-time', { reading: 'timeElapsed' }, 'atLeast', 12),
         { effect: 'parameter', parameter: 'hornetSpeed', change: 'times', by: literal(1.25) },
+        // An honest mistake: there are no beetles here.
+        { effect: 'parameter', parameter: 'beetles', change: 'plus', by: literal(2) },
         shows('The hornets grow restless.'),
       ),
     ],
@@ -301,6 +312,8 @@ export const SKETCHES: readonly Sketch[] = [
     rules: [
       won(compare('enough-score', { reading: 'score' }, 'atLeast', 260)),
       ...offTheHedge,
+      // An honest mistake: the rule above says it already.
+      lost('fell-too', 'Fell off the hedge', on('falls-too', { reading: 'offGround' })),
       once('half-way', stretches(4, 'four-stretches'), { effect: 'score', add: literal(20) }, shows('Tea time!', 2)),
     ],
     clock: { limitSeconds: null, warnAtSeconds: null },

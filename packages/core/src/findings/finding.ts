@@ -1,52 +1,6 @@
 import type { PatchOperation } from '../patch/index.ts';
+import type { FindingCode, Severity } from './classes.ts';
 import type { FactsByScope, Scope } from './scopes.ts';
-
-export type Severity = 'stops play' | 'surely wrong' | 'doubtful';
-
-/** Every class of findings with its usual severity. Some have no check yet; files and addresses can name them all. */
-export const FINDING_CLASSES = {
-  'already-true': 'stops play',
-  'target-beyond-placed': 'stops play',
-  'exact-jumped-over': 'surely wrong',
-  'never-reachable': 'surely wrong',
-  'no-way-to-win': 'stops play',
-  'no-way-to-lose': 'doubtful',
-  'no-ending': 'stops play',
-  'endings-can-tie': 'doubtful',
-  'clock-never-starts': 'surely wrong',
-  'star-out-of-order': 'surely wrong',
-  'star-unreachable': 'surely wrong',
-  'star-given-to-all': 'doubtful',
-  'bound-at-edge': 'doubtful',
-  'ramp-leaves-sane-range': 'surely wrong',
-  'ramp-crosses-zero': 'doubtful',
-  'ramp-jumps': 'doubtful',
-  'ramp-never-reaches-cap': 'doubtful',
-  'ramp-flat': 'doubtful',
-  'identical-neighbours': 'doubtful',
-  'formula-error': 'surely wrong',
-  'formula-cycle': 'surely wrong',
-  'dangling-reference': 'stops play',
-  unused: 'doubtful',
-  'latch-or-gate-alone': 'surely wrong',
-  'gate-locks-only-way': 'stops play',
-  'spawn-near-start': 'doubtful',
-  'tight-gap': 'doubtful',
-  'start-in-danger': 'stops play',
-  'goal-unreachable': 'stops play',
-  'hazards-after-ending': 'doubtful',
-  'next-leads-to-itself': 'doubtful',
-  'end-never-reached': 'doubtful',
-  'tally-never-reset': 'doubtful',
-  'duplicated-literal': 'doubtful',
-  'star-gate-beyond-earnable': 'stops play',
-  'forecast-older-than-edit': 'doubtful',
-  'override-left-on': 'doubtful',
-  'expectation-not-met': 'surely wrong',
-} as const satisfies Record<string, Severity>;
-
-/** The classes of findings, one per check. */
-export type FindingCode = keyof typeof FINDING_CLASSES;
 
 /** A change that makes the finding go away. */
 export interface Mend {
@@ -67,6 +21,18 @@ export interface Finding {
   /** Why, with numbers. */
   reason: string;
   mend?: Mend;
+  /** What attempts it rests on, for one that was seen in attempts. */
+  evidence?: Evidence;
+}
+
+/** Attempts that a finding rests on. */
+export interface Evidence {
+  /** How many there are. */
+  attempts: number;
+  /** Id of the pacer that made them. */
+  pacer: string;
+  /** The number of one that shows it, from 0; absent where none does. */
+  shows?: number;
 }
 
 /** A finding as a check tells it: how severe it is stands in the table of classes. */

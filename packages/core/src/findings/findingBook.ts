@@ -1,6 +1,7 @@
 import type { Project } from '../model/index.ts';
 import { CHECKS } from './checks/index.ts';
-import { FINDING_CLASSES, type Check, type Finding } from './finding.ts';
+import { findingClass } from './classes.ts';
+import type { Check, Finding } from './finding.ts';
 import { checkedOf, SUBJECTS, type Checked, type FactsByScope, type Scope, type Subject } from './scopes.ts';
 
 /** What was found at one subject, for as long as nothing that its checks read has changed. */
@@ -14,7 +15,7 @@ const isSame = (one: readonly unknown[], other: readonly unknown[]): boolean =>
 
 function findAt<S extends Scope>(checks: readonly Check<S>[], facts: FactsByScope[S]): Finding[] {
   return checks.flatMap(({ code, find }) =>
-    find(facts).map((found) => ({ code, severity: FINDING_CLASSES[code], ...found })),
+    find(facts).map((found) => ({ code, severity: findingClass(code).severity, ...found })),
   );
 }
 

@@ -11,12 +11,21 @@ describe('the demo', () => {
     const found = findingsOf(homeBeforeDusk()).map(({ code, slotId, severity }) => [code, slotId, severity]);
     expect(found).toEqual([
       ['star-unreachable', 'slot-7', 'surely wrong'],
+      ['implied-condition', 'slot-9', 'doubtful'],
       ['already-true', 'slot-11', 'stops play'],
+      ['message-too-short', 'slot-13', 'doubtful'],
+      ['idle-effect', 'slot-16', 'doubtful'],
+      ['pin-far-off', 'slot-16', 'doubtful'],
       ['target-beyond-placed', 'slot-17', 'stops play'],
+      ['rules-alike', 'slot-18', 'doubtful'],
+      ['ramp-never-reaches-cap', 'slot-19', 'doubtful'],
+      ['path-through-wall', 'slot-20', 'doubtful'],
+      ['path-through-wall', 'slot-22', 'doubtful'],
+      ['end-never-reached', 'slot-24', 'doubtful'],
     ]);
   });
 
-  it.each([7, 11, 17])('is mended at slot %d by its button', (position) => {
+  it.each([7, 9, 11, 13, 17, 18, 19, 24])('is mended at slot %d by its button', (position) => {
     const project = homeBeforeDusk();
     const [finding] = findingsAt(project, position);
     expect(findingsAt(mended(project, finding!), position)).toEqual([]);

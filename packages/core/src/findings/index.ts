@@ -1,5 +1,18 @@
 export { FindingBook, findingsAt, findingsOf } from './findingBook.ts';
-export { FINDING_CLASSES } from './finding.ts';
-export type { Check, Finding, FindingCode, Found, Mend, Severity } from './finding.ts';
+export {
+  FINDING_CLASSES,
+  FINDING_GROUPS,
+  findingClass,
+  SEVERITIES,
+  type FindingCode,
+  type FindingGroup,
+  type Severity,
+  type Source,
+} from './classes.ts';
+export type { Check, Evidence, Finding, Found, Mend } from './finding.ts';
+export { evidenceIn, EVIDENCE_CHECKS, type AttemptsSeen, type KnownAttempts } from './evidence/index.ts';
 export type { FactsByScope, Scope, SlotFacts } from './scopes.ts';
 export { checkExpectation, type ExpectationCheck, type KnownForecast } from './expectations.ts';
+export { countAgain, leaveSo, leftBecause, sorted } from './leftSo.ts';
+export { mendAll } from './mendAll.ts';
+export { changesBetween, withChanges, type DocumentChanges } from './documentChanges.ts';

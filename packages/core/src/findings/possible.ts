@@ -1,6 +1,7 @@
 import { sectionsOf } from '../ground/index.ts';
 import type { Condition, Reading } from '../model/index.ts';
 import { liveAmount, resolveAmount, type Leaf } from '../rules/index.ts';
+import { clockMayWin, winning } from './conditions.ts';
 import type { SlotFacts } from './scopes.ts';
 
 /** Between which values a reading can come to lie during an attempt, in its unit. */
@@ -11,10 +12,36 @@ export interface Range {
 
 const ANY: Range = { least: Number.NEGATIVE_INFINITY, most: Number.POSITIVE_INFINITY };
 
-/** Points of the pieces of a kind, or of all: everything that pays, and everything that costs. */
-function worthRange(of: string, { resolving: { placed } }: SlotFacts): Range {
+/** How many pieces of each kind lie where nobody can come to, or stay hidden from all. */
+export function outOfReach({ level, reach }: Pick<SlotFacts, 'level' | 'reach'>): ReadonlyMap<string, number> {
+  const counts = new Map<string, number>();
+  for (const piece of level.ground.pieces)
+    if (piece.piece === 'collectable' && !piece.hidden && !reach.touches(piece.at))
+      counts.set(piece.kind, (counts.get(piece.kind) ?? 0) + 1);
+  return counts;
+}
+
+/** How many pieces of a kind, or of all, can be gathered. */
+function countOf(of: string, here: SlotFacts): number {
+  const { placed } = here.resolving;
+  const lost = outOfReach(here);
+  const missing = of === 'any' ? [...lost.values()].reduce((sum, count) => sum + count, 0) : (lost.get(of) ?? 0);
+  return Math.max(0, (placed.count[of] ?? 0) - missing);
+}
+
+/** Does the worth of any kind change during the attempt? */
+const worthMoves = ({ project, resolving }: SlotFacts): boolean =>
+  project.kinds.collectables.some(({ worth }) => liveAmount(worth, resolving) !== undefined);
+
+/** Points of the pieces of a kind, or of all, that can be gathered: everything that pays, and everything that costs. */
+function worthRange(of: string, here: SlotFacts): Range {
+  const { placed } = here.resolving;
+  const lost = outOfReach(here);
   const kinds = of === 'any' ? Object.keys(placed.worth).filter((kind) => kind !== 'any') : [of];
-  const worths = kinds.map((kind) => placed.worth[kind] ?? 0);
+  const worths = kinds.map((kind) => {
+    const count = placed.count[kind] ?? 0;
+    return count === 0 ? 0 : ((placed.worth[kind] ?? 0) / count) * Math.max(0, count - (lost.get(kind) ?? 0));
+  });
   const sum = (bound: (worth: number) => number): number => worths.reduce((total, worth) => total + bound(worth), 0);
   return { least: sum((worth) => Math.min(0, worth)), most: sum((worth) => Math.max(0, worth)) };
 }
@@ -28,8 +55,9 @@ export function rangeOf(reading: Reading, here: SlotFacts): Range {
   const comesAgain = sectionsOf(level.ground).length > 0;
   switch (reading.reading) {
     case 'worth':
-      return comesAgain ? ANY : worthRange(reading.of, here);
+      return comesAgain || worthMoves(here) ? ANY : worthRange(reading.of, here);
     case 'collected':
+      return { least: 0, most: comesAgain ? ANY.most : countOf(reading.of, here) };
     case 'left':
       return { least: 0, most: comesAgain ? ANY.most : (resolving.placed.count[reading.of] ?? 0) };
     case 'lives': {
@@ -62,9 +90,25 @@ export function rangeOf(reading: Reading, here: SlotFacts): Range {
   }
 }
 
+type Area = Extract<SlotFacts['level']['ground']['pieces'][number], { piece: 'goal' | 'zone' }>;
+
+/** May an on/off reading come to hold? Only what lies where nobody can come to surely never does. */
+function switchMayHold({ reading, on }: Extract<Leaf, { is: 'onOff' }>, { level, reach }: SlotFacts): boolean {
+  if (!on) return true;
+  const { pieces } = level.ground;
+  if (reading.reading === 'gate') return reach.opens.has(reading.gate);
+  if (reading.reading === 'latch') {
+    const latch = pieces.find(({ id }) => id === reading.latch);
+    return !latch || reach.touches(latch.at);
+  }
+  if (reading.reading !== 'inside') return true;
+  const zone = pieces.find((piece): piece is Area => piece.id === reading.zone && 'width' in piece);
+  return !zone || reach.enters({ ...zone.at, width: zone.width, height: zone.height });
+}
+
 /** May a comparison come to hold? Only where it surely never does, it may not. */
-function leafMayHold(leaf: Leaf, here: SlotFacts): boolean {
-  if (leaf.is === 'onOff') return true;
+export function leafMayHold(leaf: Leaf, here: SlotFacts): boolean {
+  if (leaf.is === 'onOff') return switchMayHold(leaf, here);
   const { resolving } = here;
   // What it compares with may change during the attempt.
   if (liveAmount(leaf.amount, resolving)) return true;
@@ -120,3 +164,7 @@ export function blockingIn(condition: Condition, here: SlotFacts, path: (string 
   const parts = condition.of.map((part, index) => blockingIn(part, here, [...path, 'of', index]));
   return condition.is === 'any' ? (parts[0] ?? []) : parts.flat();
 }
+
+/** Can a level be won: by its clock that runs out, or by a rule that may fire? */
+export const isWonOtherwise = (here: SlotFacts): boolean =>
+  clockMayWin(here) || winning(here).some(({ rule }) => mayHold(rule.when, here));

@@ -1,8 +1,9 @@
 import { namesFor, resolvingAt, type PreparedLevel } from '../attempt/index.ts';
 import { prepareWith } from '../grounds/index.ts';
-import { parametersIn, type Level, type Parameter, type Project, type Slot } from '../model/index.ts';
+import { parametersIn, type Amount, type Level, type Parameter, type Project, type Slot } from '../model/index.ts';
 import { namesIn, rampTable, valuesIn, type Earlier, type RampTable } from '../ramps/index.ts';
-import { rulesOf, type Names, type Resolving, type RuleInForce } from '../rules/index.ts';
+import { resolveAmount, rulesOf, type Names, type Resolving, type RuleInForce } from '../rules/index.ts';
+import { reachOf, type Reach } from './reach.ts';
 
 /** What a check of one slot knows: the level that stands there, by its numbers there. Worked out when first asked for. */
 export interface SlotFacts {
@@ -17,6 +18,22 @@ export interface SlotFacts {
   /** What the level's names and parameters stand for here. */
   readonly resolving: Resolving;
   readonly prepared: PreparedLevel;
+  /** Where the player may come to. */
+  readonly reach: Reach;
+  /** An amount's number here. */
+  number(amount: Amount): number;
+}
+
+/** Two slots, one after the other. */
+export interface NeighbourFacts {
+  project: Project;
+  table: RampTable;
+  /** The later one. */
+  slot: Slot;
+  level: Level;
+  /** Of the later one, from 1. */
+  position: number;
+  before: { slot: Slot; level: Level };
 }
 
 export interface LevelFacts {
@@ -39,11 +56,14 @@ export interface KindFacts {
 
 export interface ProjectFacts {
   project: Project;
+  /** All parameters over the sequence. */
+  table: RampTable;
 }
 
 /** What a check looks at. A run is the project's order of play and what is kept over it. */
 export interface FactsByScope {
   slot: SlotFacts;
+  neighbours: NeighbourFacts;
   level: LevelFacts;
   parameter: ParameterFacts;
   kind: KindFacts;
@@ -84,12 +104,13 @@ function followedBy(part: object): readonly string[] {
 }
 
 /** Made when first asked for, then kept. */
-function slotFacts({ project, table }: Checked, slot: Slot, level: Level, position: number): SlotFacts {
+export function slotFacts({ project, table }: Checked, slot: Slot, level: Level, position: number): SlotFacts {
   let rules: RuleInForce[] | undefined;
   let names: Names | undefined;
   let resolving: Resolving | undefined;
   let prepared: PreparedLevel | undefined;
-  return {
+  let reach: Reach | undefined;
+  const facts: SlotFacts = {
     project,
     slot,
     level,
@@ -106,18 +127,23 @@ function slotFacts({ project, table }: Checked, slot: Slot, level: Level, positi
     get prepared() {
       return (prepared ??= prepareWith(project, level, this.resolving));
     },
+    get reach() {
+      return (reach ??= reachOf(this.prepared, level, this.rules));
+    },
+    number: (amount) => resolveAmount(amount, facts.resolving.values, facts.resolving.placed),
   };
+  return facts;
 }
 
 /** One after the other: what one slot's facts hold is let go before the next one's are made. */
 function* slotSubjects(checked: Checked): Iterable<Subject<'slot'>> {
   const { project, table } = checked;
-  const { kinds, run, standing, player, score, tallies, words, lengths, expectations, parameters } = project;
-  const shared = [kinds, run, standing, player, score, tallies, words, lengths];
+  const { kinds, run, standing, player, score, tallies, words, lengths, expectations, parameters, pacers } = project;
+  const shared = [kinds, run, standing, player, score, tallies, words, lengths, pacers];
   const sharedKeys = new Set([kinds, run, standing, player, score].flatMap(followedBy));
   // A live ramp acts by all its numbers, not by the value it begins with.
   const live = parameters.some(({ ramp }) => ramp.axis !== undefined) ? [parameters, project.liveTiers] : [];
-  const labels = parameters.map(({ key, label }) => `${key} ${label}`).join();
+  const labels = parameters.map(({ key, label, ramp }) => `${key} ${label} ${ramp.shape.type === 'formula'}`).join();
   const expected = new Map<string, string>();
   for (const entry of expectations)
     expected.set(entry.slotId, `${expected.get(entry.slotId) ?? ''}${JSON.stringify(entry)}`);
@@ -146,19 +172,50 @@ function parameterSubjects({ project, table }: Checked): Subject<'parameter'>[] 
     const rows = [parameter.key, ...named].map((key) => table.rows.get(key));
     return {
       key: parameter.key,
-      reads: [parameter, slots, tiers, liveTiers, keys, ...rows],
+      // Where it may fall below zero it counts what follows it.
+      reads: [parameter, slots, tiers, liveTiers, keys, parameter.sane.min < 0 ? project : null, ...rows],
       facts: { project, parameter, table },
     };
+  });
+}
+
+/** The values at a position of all parameters that a part follows, as text. */
+const valuesOf = ({ table }: Checked, parts: readonly object[], index: number): string =>
+  [...new Set(parts.flatMap(followedBy))].map((key) => `${table.rows.get(key)?.values[index]}`).join(' ');
+
+function neighbourSubjects(checked: Checked): Subject<'neighbours'>[] {
+  const { project, table } = checked;
+  return project.slots.flatMap((slot, index) => {
+    const earlier = project.slots[index - 1];
+    const level = project.levels[slot.levelId];
+    const levelBefore = project.levels[earlier?.levelId ?? ''];
+    if (!earlier || !level || !levelBefore) return [];
+    const parts = [project.kinds, project.standing, project.player, project.score];
+    return [
+      {
+        key: slot.id,
+        reads: [
+          ...[slot, earlier, level, levelBefore, index, ...parts],
+          valuesOf(checked, [level, ...parts], index),
+          valuesOf(checked, [levelBefore, ...parts], index - 1),
+        ],
+        facts: { project, table, slot, level, position: index + 1, before: { slot: earlier, level: levelBefore } },
+      },
+    ];
   });
 }
 
 /** What the checks of each scope look at in a document. */
 export const SUBJECTS: { readonly [S in Scope]: (checked: Checked) => Iterable<Subject<S>> } = {
   slot: slotSubjects,
+  neighbours: neighbourSubjects,
   level: ({ project }) =>
     Object.values(project.levels).map((level) => ({
       key: level.id,
-      reads: [level, project.kinds, project.standing, project.parameters],
+      reads: [
+        ...[level, project.kinds, project.standing, project.slots, project.parameters],
+        ...[project.tallies, project.words, project.lengths],
+      ],
       facts: { project, level },
     })),
   parameter: parameterSubjects,
@@ -170,8 +227,12 @@ export const SUBJECTS: { readonly [S in Scope]: (checked: Checked) => Iterable<S
         facts: { project, of, kind },
       })),
     ),
-  run: ({ project }) => [
-    { key: 'run', reads: [project.run, project.slots, project.levels, project.tallies], facts: { project } },
+  run: ({ project, table }) => [
+    {
+      key: 'run',
+      reads: [project.run, project.slots, project.levels, project.tallies, project.parameters, project.tiers],
+      facts: { project, table },
+    },
   ],
-  project: ({ project }) => [{ key: 'project', reads: [project], facts: { project } }],
+  project: ({ project, table }) => [{ key: 'project', reads: [project], facts: { project, table } }],
 };

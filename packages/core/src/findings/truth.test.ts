@@ -5,7 +5,10 @@ import { compare } from '../rules/index.ts';
 import { atLeast, clover, garden, is, rule, type Garden } from '../testing/index.ts';
 import { findingsAt } from './index.ts';
 
-const codes = (made: Garden): string[] => findingsAt(garden(made), 1).map(({ code }) => code);
+/** What is said of targets, stars and starts. */
+const CLASSES: ReadonlySet<string> = new Set(['target-beyond-placed', 'star-unreachable', 'already-true']);
+const codes = (made: Garden): string[] =>
+  findingsAt(garden(made), 1).flatMap(({ code }) => (CLASSES.has(code) ? [code] : []));
 const exit: Piece = { id: 'exit', piece: 'goal', name: 'Exit', at: { x: 15, y: 4 }, width: 2, height: 3 };
 const won = (when: Condition, id = 'won') => rule(id, when, [{ effect: 'win' }]);
 

@@ -41,7 +41,7 @@ export {
 } from './parameter.ts';
 export { pacerOf, usualPacers, type Pacer } from './pacer.ts';
 export { KINDS_OF_PIECE, PieceEntry, Place, type Piece, type PieceName } from './piece.ts';
-export { PROJECT_FORMAT, PROJECT_VERSION, ProjectDocument, type Project } from './project.ts';
+export { PROJECT_FORMAT, PROJECT_VERSION, ProjectDocument, type LeftSo, type Project } from './project.ts';
 export { Reading, type ReadingName } from './reading.ts';
 export {
   findReferenceProblems,

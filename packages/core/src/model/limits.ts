@@ -8,6 +8,7 @@ export const Limits = {
   rules: 60,
   tallies: 30,
   expectations: 2000,
+  leftSo: 2000,
   gates: 16,
   pacers: 20,
   conditionsInAGroup: 20,

@@ -12,6 +12,18 @@ import { RuleEntry, type Rule } from './rule.ts';
 import { Run, ScorePartEntry, TallyEntry, type ScorePart, type Tally } from './run.ts';
 import { LiveTierEntry, SlotEntry, TierEntry, type LiveTier, type Slot, type Tier } from './sequence.ts';
 
+/** A finding that is left as it is, with the reason. */
+const LeftEntry = z
+  .strictObject({
+    code: z.string().min(1).max(60).describe('The class of the finding.'),
+    slotId: Id.describe('The slot that it was told at.'),
+    path: z.string().max(400).describe('JSON pointer to what it concerns.'),
+    said: z.string().max(1000).describe('What it said, with its numbers: another saying is another finding.'),
+    why: z.string().max(Limits.textLength).describe('Why it is left so.'),
+  })
+  .meta({ title: 'Finding left so' });
+export type LeftSo = z.infer<typeof LeftEntry>;
+
 export const PROJECT_FORMAT = 'stadion-project';
 export const PROJECT_VERSION = 3;
 
@@ -142,6 +154,9 @@ export const ProjectDocument = z
       .record(Id, z.number().min(0).max(1))
       .optional()
       .describe('Who plays the game: shares of players, by pacer.'),
+    leftSo: keyed(LeftEntry, Limits.leftSo, 'findings left as they are')
+      .optional()
+      .describe('Findings that the designer leaves as they are: they count no more until their numbers change.'),
     wantedLine: Ramp.optional().describe('The clear rates that the designer wants, as a ramp over the sequence.'),
   })
   .meta({ title: 'Stadion project' });

@@ -7,6 +7,7 @@ export { rulesOf, type RuleInForce } from './rulesOf.ts';
 export {
   changedParameters,
   liveAmount,
+  MOST_HELD_SECONDS,
   resolveAmount,
   resolveCondition,
   resolveRules,

@@ -85,7 +85,7 @@ export function resolveCondition(source: Condition, resolving: Resolving): Resol
 }
 
 /** Nobody waits longer; edge cases hold a condition for as long as it asks. */
-const MOST_HELD_SECONDS = 600;
+export const MOST_HELD_SECONDS = 600;
 
 /** What can only be taken or given, never the other way round. */
 const atLeastNothing = (value: number): number => Math.max(0, value);

@@ -9,4 +9,3 @@ export {
   type RunPlan,
 } from './plan.ts';
 export { enterAttempt, ledgerOf, startRun, type AttemptEntry, type LedgerRow, type RunState } from './ledger.ts';
-export { runDoubts, type RunDoubt } from './doubts.ts';

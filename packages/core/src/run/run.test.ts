@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal, type Project } from '../model/index.ts';
-import { isEndless, ledgerOf, positionAtTurn, runDoubts, type AttemptEntry, runPlanOf } from './index.ts';
+import { isEndless, ledgerOf, positionAtTurn, type AttemptEntry, runPlanOf } from './index.ts';
 
 const SEED = 7;
 const short = (change: (project: Project) => void = () => undefined): Project => {
@@ -174,34 +174,5 @@ describe('a run', () => {
     const rows = ledgerOf(runPlanOf(short()), [win(), win(), win(), win(), win()], SEED);
     expect(rows).toHaveLength(4);
     expect(rows[3]!.event).toBe('end');
-  });
-});
-
-describe('doubts about a run', () => {
-  it('are few in the demo', () => {
-    expect(runDoubts(homeBeforeDusk())).toEqual([]);
-  });
-
-  it.each<[string, (project: Project) => void, RegExp]>([
-    ['a gate beyond what can be earned', (p) => (p.slots[1]!.starGate = literal(4)), /Slot 2 asks for 4 stars/],
-    [
-      'a level that leads to itself',
-      (p) => (p.levels['clover-steps']!.ending.won.next = { to: 'slot', slot: 'slot-1' }),
-      /Winning slot 1 leads to slot 1/,
-    ],
-    [
-      'a tally that is never reset',
-      (p) => (p.run.keep['stings'] = { retry: { is: 'keep' }, next: { is: 'keep' }, gameOver: { is: 'keep' } }),
-      /only grows/,
-    ],
-    ['an end in the middle', (p) => (p.levels['clover-steps']!.ending.won.next = { to: 'endOfRun' }), /not reached/],
-  ])('%s', (_case, change, sentence) => {
-    const project = homeBeforeDusk();
-    change(project);
-    expect(
-      runDoubts(project)
-        .map((doubt) => doubt.sentence)
-        .join(),
-    ).toMatch(sentence);
   });
 });

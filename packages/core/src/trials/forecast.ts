@@ -56,3 +56,30 @@ export function forecastOf(tally: Tally): Forecast {
     ...(tally.parts ? { parts: tally.parts } : {}),
   };
 }
+
+/** A spot is so wide. Units. */
+const SPOT = 2;
+
+/** Where most losses lie, on one spot of two by two units. */
+export interface Crowd {
+  /** Its middle, units. */
+  x: number;
+  y: number;
+  /** Losses on it, and in all. */
+  count: number;
+  of: number;
+}
+
+/** The spot on which most losses lie; null where nothing was lost. */
+export function crowdOf({ lostAt }: Pick<Forecast, 'lostAt'>): Crowd | null {
+  const of = lostAt.length / 2;
+  const spots = new Map<string, Crowd>();
+  for (let i = 0; i < lostAt.length; i += 2) {
+    const x = (Math.floor((lostAt[i] as number) / SPOT) + 0.5) * SPOT;
+    const y = (Math.floor((lostAt[i + 1] as number) / SPOT) + 0.5) * SPOT;
+    const spot = spots.get(`${x} ${y}`) ?? { x, y, count: 0, of };
+    spot.count++;
+    spots.set(`${x} ${y}`, spot);
+  }
+  return [...spots.values()].toSorted((one, other) => other.count - one.count)[0] ?? null;
+}

@@ -5,6 +5,7 @@ import { shallowEqual, useSelector } from 'react-redux';
 import { stadionApi } from '../api/stadionApi.ts';
 import { useAppDispatch, useProject, useSelection } from './hooks.ts';
 import type { RootState } from './store.ts';
+import { useKnownFindings } from './useFindings.ts';
 
 const { forecasts } = stadionApi.endpoints;
 
@@ -38,13 +39,17 @@ export function useExpectations(): ExpectationCheck[] {
     return pacers.map(({ id }) => id).filter((id) => expected.has(id));
   }, [expectations, pacers]);
   const answers = useForecastsOf(asked);
+  const { verdicts } = useKnownFindings();
   return useMemo(
     () =>
-      expectations.map((expectation) => {
-        if (expectation.is === 'verdict') return checkExpectation(project, expectation, undefined);
+      expectations.map((expectation): ExpectationCheck => {
+        if (expectation.is === 'verdict') {
+          const known = verdicts.find((entry) => entry.expectation.id === expectation.id);
+          return known ? { ...known, expectation } : { expectation, met: null, said: 'is being looked at' };
+        }
         const list = answers[asked.indexOf(expectation.pacer)];
         return checkExpectation(project, expectation, forecastDone(list, expectation.slotId));
       }),
-    [project, expectations, asked, answers],
+    [project, expectations, asked, answers, verdicts],
   );
 }

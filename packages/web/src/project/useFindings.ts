@@ -1,21 +1,53 @@
-import { FindingBook, type Finding } from '@stadion/core/findings';
-import type { Project } from '@stadion/core/model';
-import { useDeferredValue, useMemo } from 'react';
-import { useProject } from './hooks.ts';
+import { sorted, type AttemptsSeen, type Finding } from '@stadion/core/findings';
+import { useDeferredValue, useEffect, useMemo, useSyncExternalStore } from 'react';
+import { FindingsSource, type FindingsKnown } from './findingsSource.ts';
+import { usePacer, useProject, useProjectDocument, useSelection } from './hooks.ts';
+import { usePacerForecasts } from './usePacerForecasts.ts';
 
-/** One for the page: documents mostly differ from the one before in one place. */
-const book = new FindingBook();
-const known = new WeakMap<Project, Finding[]>();
+/** One for the page. */
+const source = new FindingsSource(
+  () => new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' }),
+);
 
-/** Everything found in a project, worked out once for all who show it. */
-function findingsIn(project: Project): Finding[] {
-  const found = known.get(project) ?? book.of(project);
-  known.set(project, found);
-  return found;
+/** The forecasts that are done, of the pacer that is looked at. */
+function useSeenAttempts(): ReadonlyMap<string, ReadonlyMap<string, AttemptsSeen>> {
+  const pacer = usePacer().id;
+  const forecasts = usePacerForecasts();
+  return useMemo(() => {
+    const slots = [...forecasts].flatMap(([slotId, { done, summary, pacer: of }]) =>
+      done && summary && of === pacer ? [[slotId, summary as AttemptsSeen] as const] : [],
+    );
+    return new Map([[pacer, new Map(slots)]]);
+  }, [pacer, forecasts]);
 }
 
-/** Everything found in the project, in the order of the sequence; only what an edit touched is checked again, after the edit is drawn. */
-export function useFindings(): Finding[] {
-  const project = useDeferredValue(useProject());
-  return useMemo(() => findingsIn(project), [project]);
+/** Has the open project looked through after every edit. To be called once on the page. */
+export function useKeepFindings(): void {
+  const { projectId } = useSelection();
+  const document = useDeferredValue(useProjectDocument());
+  const seen = useDeferredValue(useSeenAttempts());
+  useEffect(() => source.ask(projectId, document, seen), [projectId, document, seen]);
 }
+
+/** Everything known of the open project; nothing of another. */
+export function useKnownFindings(): FindingsKnown {
+  const { projectId } = useSelection();
+  const known = useSyncExternalStore(source.subscribe, source.known);
+  return useMemo(
+    () => (known.projectId === projectId ? known : { projectId, findings: [], verdicts: [] }),
+    [known, projectId],
+  );
+}
+
+/** Findings of the open project in the order of the sequence: those that count, and those that are left as they are. */
+export function useAllFindings(): { open: readonly Finding[]; left: readonly Finding[] } {
+  const { leftSo } = useProject();
+  const { findings } = useKnownFindings();
+  return useMemo(() => {
+    if (!leftSo) return { open: findings, left: [] };
+    return sorted({ leftSo }, findings);
+  }, [leftSo, findings]);
+}
+
+/** Everything found in the project that counts, in the order of the sequence; it comes shortly after an edit is drawn. */
+export const useFindings = (): readonly Finding[] => useAllFindings().open;

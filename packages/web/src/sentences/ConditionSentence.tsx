@@ -288,7 +288,7 @@ function Leaf({ here, condition, path, topic, findings, onRemove }: Props) {
         ) : null}
         <RemoveButton what={words} onRemove={onRemove} />
       </div>
-      <FindingNotes findings={findings} at={(place) => place === path} />
+      <FindingNotes findings={findings} at={(place) => place === path || place.startsWith(`${path}/`)} />
     </div>
   );
 }

@@ -23,6 +23,7 @@ import { AmountChip } from './AmountChip.tsx';
 import { ConditionSentence } from './ConditionSentence.tsx';
 import { EdgeTable } from './EdgeTable.tsx';
 import { newEffects } from './effects.ts';
+import { FindingNotes } from './FindingNote.tsx';
 import { NoteOf } from './NoteOf.tsx';
 import { EffectSentence } from './EffectSentence.tsx';
 import { ruleInWords, topicOf, type ShownRule } from './ruleTopics.ts';
@@ -150,6 +151,7 @@ export function RuleSentence({ here, shown, list, findings, everywhere = false }
           />
         </div>
       </div>
+      <FindingNotes findings={findings} at={(place) => place === pointer || place.startsWith(`${pointer}/then`)} />
       {table && !isOff ? <EdgeTable here={here} rule={rule} /> : null}
     </div>
   );

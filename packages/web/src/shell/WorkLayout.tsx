@@ -1,6 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { FindingsDrawer } from '../features/findings/FindingsDrawer.tsx';
+import { NewFindings } from '../features/findings/NewFindings.tsx';
+import { useKeepFindings } from '../project/useFindings.ts';
 import { AstrayNotice } from '../features/history/AstrayNotice.tsx';
 import { ConflictNotice } from '../features/history/ConflictNotice.tsx';
 import { FindPalette } from '../features/find/FindPalette.tsx';
@@ -34,6 +36,7 @@ export function WorkLayout() {
   const drawer = useAppSelector((state) => state.view.drawer);
   const [finding, setFinding] = useState(false);
   const { undoLast, redoLast } = useHistory();
+  useKeepFindings();
   const [listing, setListing] = useState(false);
 
   const shortcuts = useMemo((): Shortcut[] => {
@@ -90,6 +93,7 @@ export function WorkLayout() {
       <Header onListShortcuts={() => setListing(true)} onFind={() => setFinding(true)} />
       <FindPalette open={finding} commands={shortcuts} onClose={() => setFinding(false)} />
       <Track />
+      <NewFindings />
       <AstrayNotice />
       <ConflictNotice />
       <RefusalNotice />

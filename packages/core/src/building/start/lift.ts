@@ -61,8 +61,9 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
       ];
     case 'hold':
       return [
+        parameter('heightHeld', 'Height to hold', 'real', 'units', [3, 30], { shape: { type: 'hold', value: 18 } }),
         parameter('heldFor', 'Held for', 'seconds', 's', [0.5, 20], { shape: ease([2, 7], levels), roundTo: 0.1 }),
-        { ...birds, ramp: { ...birds.ramp, shape: ease([2.5, 9], levels) } },
+        { ...birds, sane: { min: 0.5, max: 14 }, ramp: { ...birds.ramp, shape: ease([2.5, 9], levels) } },
         clockParameter([24, 13], levels),
       ];
     case 'finish':
@@ -136,7 +137,7 @@ function winOf(goal: Goal): Rule[] {
     case 'height':
       return winningRule(compare({ reading: 'height' }, fromParameter('heightNeeded')));
     case 'hold': {
-      const when = compare({ reading: 'height' }, 18) as Extract<Condition, { is: 'compare' }>;
+      const when = compare({ reading: 'height' }, fromParameter('heightHeld')) as Extract<Condition, { is: 'compare' }>;
       return winningRule({ ...when, heldSeconds: fromParameter('heldFor') });
     }
     case 'finish':

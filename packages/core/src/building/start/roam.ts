@@ -50,9 +50,8 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
     parameter('enemySpeed', 'Enemy speed', 'real', 'units/s', [0.5, 6], { shape: ease(speed, levels), roundTo: 0.05 }),
     parameter('enemiesSent', 'Enemies sent', 'whole', '', [0, 12], {
       shape: { type: 'steps', from: sent, add: 1, every, startingAt: 1 },
-      atMost: sent + 4,
     }),
-    parameter('restBetween', 'Rest between them', 'seconds', 's', [1, 30], { shape: ease(rest, levels), roundTo: 0.5 }),
+    parameter('restBetween', 'Rest between them', 'seconds', 's', [1, 30], { shape: ease(rest, levels), roundTo: 0.1 }),
     clockParameter(clock, levels, goal === 'survive' ? 'Time to survive' : undefined),
   ];
   if (goal !== 'gather') return shared;
@@ -82,7 +81,17 @@ function kindsOf(goal: Goal): Kinds {
         sight: literal(goal === 'beat' ? 30 : 6),
         ...health,
       },
-      { id: 'patrol', name: 'Patrol', movement: 'patrol', speed: { ...speed, times: 0.8 }, radius: 0.35, ...health },
+      ...(goal === 'beat'
+        ? []
+        : [
+            {
+              id: 'patrol',
+              name: 'Patrol',
+              movement: 'patrol' as const,
+              speed: { ...speed, times: 0.8 },
+              radius: 0.35,
+            },
+          ]),
     ],
     hazards: [],
   };
@@ -128,7 +137,7 @@ function starsOf(goal: Goal): Stars {
 /** No two levels in a row begin alike. */
 function piecesOf(goal: Goal, position: number): Piece[] {
   const at = (x: number, y: number) => ({ x: x + 0.5, y: y + 0.5 });
-  const middle = goal === 'beat' || goal === 'survive';
+  const middle = goal === 'survive';
   return [
     { id: 'start', piece: 'start', at: middle ? at(5, 6) : at(2, 6) },
     ...(goal === 'reach'
@@ -136,7 +145,7 @@ function piecesOf(goal: Goal, position: number): Piece[] {
       : []),
     { id: 'chaser', piece: 'enemy', kind: 'chaser', at: at(15 + ((position * 2) % 3), 4 + ((position * 3) % 5)) },
     goal === 'beat'
-      ? { id: 'chaser-2', piece: 'enemy', kind: 'chaser', at: at(9 + ((position * 3) % 5), 10) }
+      ? { id: 'chaser-2', piece: 'enemy', kind: 'chaser', at: at(15 + ((position * 3) % 4), 10) }
       : { id: 'patrol', piece: 'enemy', kind: 'patrol', at: at(12, 2), path: [at(12, 10)] },
     {
       id: 'nest',

@@ -239,7 +239,7 @@ function levelAt(position: number, goal: Goal): Level {
     },
     rules: winOf(goal),
     stars:
-      goal === 'pass'
+      goal !== 'score'
         ? { is: 'ladder', reading: 'timeElapsed', direction: 'atMost', thresholds: [null] }
         : { is: 'ladder', reading: 'collected', direction: 'atLeast', thresholds: [null, literal(14), literal(24)] },
   });

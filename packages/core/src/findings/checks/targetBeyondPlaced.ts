@@ -1,19 +1,8 @@
 import { pointerOf } from '../../model/index.ts';
 import { readingInWords, resolveAmount } from '../../rules/index.ts';
 import { say, type Check, type Found } from '../finding.ts';
-import { blockingIn, mayHold, rangeOf } from '../possible.ts';
-import type { SlotFacts } from '../scopes.ts';
-
-const wins = ({ rule }: SlotFacts['rules'][number]): boolean => rule.then.some(({ effect }) => effect === 'win');
-
-/** Is there a way to win besides? A clock that runs out, or a rule that may fire. */
-function isWonOtherwise(here: SlotFacts): boolean {
-  const { clock } = here.level;
-  return (
-    (clock.limitSeconds !== null && clock.atExpiry !== 'lose') ||
-    here.rules.some((entry) => wins(entry) && mayHold(entry.rule.when, here))
-  );
-}
+import { winning } from '../conditions.ts';
+import { blockingIn, isWonOtherwise, rangeOf } from '../possible.ts';
 
 /** The only ways to win ask for more than lies on the ground. */
 export const targetBeyondPlaced: Check<'slot'> = {
@@ -22,7 +11,7 @@ export const targetBeyondPlaced: Check<'slot'> = {
   find: (here) => {
     if (isWonOtherwise(here)) return [];
     const { resolving, names, slot } = here;
-    return here.rules.filter(wins).flatMap(({ rule, path: rulePath }) =>
+    return winning(here).flatMap(({ rule, path: rulePath }) =>
       blockingIn(rule.when, here).flatMap(({ leaf, path }): Found[] => {
         if (leaf.is !== 'compare') return [];
         const { reading, comparison } = leaf;
@@ -31,6 +20,12 @@ export const targetBeyondPlaced: Check<'slot'> = {
         const { most } = rangeOf(reading, here);
         // What is asked for is too little, not too much: nothing that this is about.
         if (asked < most) return [];
+        const measure = reading.reading === 'worth' ? 'worth' : 'count';
+        const placed = resolving.placed[measure][reading.of] ?? 0;
+        const there =
+          most < placed
+            ? `${say(most)} of the ${say(placed)} on the ground can be reached`
+            : `${say(most)} are on the ground`;
         const base = [...rulePath, 'when', ...path];
         const mended = comparison === 'moreThan' ? most - 1 : most;
         return [
@@ -38,7 +33,7 @@ export const targetBeyondPlaced: Check<'slot'> = {
             slotId: slot.id,
             path: pointerOf(base),
             sentence: 'The target is beyond what is placed: nobody can win.',
-            reason: `It takes ${comparison === 'moreThan' ? 'more than ' : ''}${say(asked)} ${readingInWords(reading, names)}, and ${say(most)} are on the ground.`,
+            reason: `It takes ${comparison === 'moreThan' ? 'more than ' : ''}${say(asked)} ${readingInWords(reading, names)}, and ${there}.`,
             ...(mended > 0
               ? {
                   mend: {

@@ -1,6 +1,7 @@
 import { namesFor } from '@stadion/core/attempt';
 import { allKinds } from '@stadion/core/edits';
 import type { Finding } from '@stadion/core/findings';
+import { placeOfFinding } from '../../project/placeOfFinding.ts';
 import type { Level, Project } from '@stadion/core/model';
 import type { Goto } from '../../project/hooks.ts';
 import { ruleInWords } from '../../sentences/index.ts';
@@ -74,7 +75,7 @@ export function findEntries(project: Project, findings: readonly Finding[]): Fin
       sort: 'finding',
       label: finding.sentence,
       where: `level ${position}`,
-      to: { screen: 'level', slotId: finding.slotId },
+      to: placeOfFinding(finding),
       focus: title,
     });
   }

@@ -21,7 +21,7 @@ export function Expectations() {
   const edit = useEdit();
   const goto = useGoto();
   return (
-    <li className="mt-2 border-t border-line-strong pt-2.5">
+    <section aria-label="What is expected" className="mt-2 border-t border-line-strong pt-2.5">
       <h3 className="mb-1 text-[13px]">Expectations</h3>
       {checks.length === 0 ? (
         <p className="text-ink-3">None yet: keep a line of any table of edge cases, or a forecast.</p>
@@ -55,6 +55,6 @@ export function Expectations() {
           </li>
         ))}
       </ul>
-    </li>
+    </section>
   );
 }

@@ -1,3 +1,6 @@
+import { at } from '@stadion/core/edits';
+import { useFindings } from '../../project/useFindings.ts';
+import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { cleared, copiedText, pasted, withGroundAsSection, type Cell } from '@stadion/core/building';
 import { duplicateLevel, editGround, withoutPieces } from '@stadion/core/edits';
 import type { Id, Level } from '@stadion/core/model';
@@ -75,6 +78,8 @@ export function GroundView({ here: whole, forecast, head }: Props) {
   const [heldIds, setHeld] = useState<ReadonlySet<Id>>(NOTHING);
   const [said, setSaid] = useState('');
   const [trouble, setTrouble] = useState('');
+  const findings = useFindings();
+  const groundPath = at('levels', whole.level.id, 'ground');
   const [panel, setPanel] = useState<GroundPanel | null>(null);
   const [clearing, setClearing] = useState(false);
   const [shown, setShown] = useState<ReadonlySet<Drawn>>(new Set(AT_FIRST));
@@ -253,6 +258,7 @@ export function GroundView({ here: whole, forecast, head }: Props) {
               setShown(next);
             }}
           />
+          <FindingNotes findings={findings} at={(path) => path === groundPath || path.startsWith(`${groundPath}/`)} />
           <div className="min-h-[64px] border-t border-line py-2">
             {trouble === '' ? null : (
               <p role="alert" className="text-loss">

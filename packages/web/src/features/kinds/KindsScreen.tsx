@@ -21,6 +21,8 @@ import { FirstStep } from '../../project/FirstStep.tsx';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
+import { useFindings } from '../../project/useFindings.ts';
+import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { NoteOf, ruleInWords } from '../../sentences/index.ts';
 import { nameRefused, Confirm, Menu, TextInPlace } from '../../ui/index.ts';
 import { QuietSheet } from '../../project/QuietSheet.tsx';
@@ -137,6 +139,7 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
   const { project } = here;
   const edit = useEdit();
   const [removing, setRemoving] = useState(false);
+  const findings = useFindings();
   const figures = kindFigures(project, role, index, 0.42);
   const look = looksOf(project)[role][index];
   const uses = useMemo(
@@ -201,6 +204,7 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
         playerWord={project.words.player}
       />
       <UsesOf uses={uses} />
+      <FindingNotes findings={findings} at={(path) => path === at('kinds', role, kind.id)} />
       <Confirm
         open={removing}
         title={`Remove ${kind.name}?`}

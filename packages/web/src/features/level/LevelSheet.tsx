@@ -4,6 +4,7 @@ import { useAppDispatch, useAppSelector, useEdit } from '../../project/hooks.ts'
 import { preferAllActs } from '../../project/preferences.ts';
 import { allActsShown } from '../../project/viewSlice.ts';
 import { useFindings } from '../../project/useFindings.ts';
+import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { ChoiceChip, TextInPlace } from '../../ui/index.ts';
 import { EndTable, TableSwitch, type TableOf } from './EndTables.tsx';
 import { ClockSentence } from './ClockSentence.tsx';
@@ -80,6 +81,7 @@ export function LevelSheet({ here }: { here: LevelHere }) {
         />
         <NoteOf what={level.name} path={`${base}/note`} note={level.note} />
       </div>
+      <FindingNotes findings={findings} at={(path) => path === `${base}/rules` || path.startsWith('/slots/')} />
       {copying ? <CopyRulesPanel here={here} onDone={() => setCopying(false)} /> : null}
       <Section title="Won when" acts={<AddRule here={here} topic="won" />}>
         <RuleList here={here} topic="won" findings={findings} />
@@ -98,6 +100,10 @@ export function LevelSheet({ here }: { here: LevelHere }) {
       </Section>
       <Section title="Clock" acts={<TableSwitch of="clock" open={table === 'clock'} onToggle={toggleTable} />}>
         <ClockSentence here={here} findings={findings} />
+        <FindingNotes
+          findings={findings}
+          at={(path) => path.startsWith(`${base}/clock`) && !path.startsWith(`${base}/clock/startsWhen`)}
+        />
         {table === 'clock' ? <EndTable here={here} of="clock" /> : null}
       </Section>
       <Section title="To collect">
@@ -112,6 +118,7 @@ export function LevelSheet({ here }: { here: LevelHere }) {
       </Section>
       <Section title="Ending">
         <EndingSentence here={here} />
+        <FindingNotes findings={findings} at={(path) => path.startsWith(`${base}/ending`)} />
       </Section>
       <Section title="Numbers here">
         <NumbersHere here={here} />

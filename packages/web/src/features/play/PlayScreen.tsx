@@ -6,7 +6,8 @@ import { READINGS, resolveAmount, secondsToTicks, ticksToSeconds } from '@stadio
 import { happeningInWords, looksOf, sceneOfAttempt, seenStretch } from '@stadion/core/scene';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addressOf, useProject, useSelection } from '../../project/hooks.ts';
-import { useNavigate } from 'react-router';
+import { recordedAttempt, seedOf } from '@stadion/core/trials';
+import { useNavigate, useSearchParams } from 'react-router';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts.ts';
 import { Button, formatNumber, paint, readPalette, type Palette } from '../../ui/index.ts';
@@ -66,6 +67,15 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
   const { state, before, between, recording, restart, paused, setPaused, stepOnce, lookAt, stepBack, lastTick } =
     attempt;
   const { watch, watching } = attempt;
+  const [query] = useSearchParams();
+  const asked = query.get('attempt');
+  const { pacers } = here.project;
+  useEffect(() => {
+    const [pacerId, number] = asked?.split('.') ?? [];
+    const pacer = pacers.find(({ id }) => id === pacerId);
+    if (pacer && number !== undefined && /^\d+$/.test(number))
+      watch(recordedAttempt(prepared, pacer, seedOf(Number(number))));
+  }, [asked, pacers, prepared, watch]);
   const [from, setFrom] = useState<StartFrom>({});
   const [setting, setSetting] = useState(false);
 

@@ -1,7 +1,9 @@
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { addParameter } from '@stadion/core/edits';
+import { addParameter, at } from '@stadion/core/edits';
 import { useAppDispatch, useAppSelector, useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
+import { useFindings } from '../../project/useFindings.ts';
+import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { levelsPastEndSet, moversToggled } from '../../project/viewSlice.ts';
 import { Button, NumberChip, Segmented, TextInPlace } from '../../ui/index.ts';
 import { CompareMenu } from './CompareMenu.tsx';
@@ -22,6 +24,12 @@ export function RampsScreen({ movers }: { movers: ReactNode }) {
   const [view, setView] = useState<'lanes' | 'numbers'>('lanes');
   const open = project.parameters.some((parameter) => parameter.key === lane) ? lane : undefined;
   const count = project.parameters.length;
+  const findings = useFindings();
+  // Those of the open lane stand above the lanes: a lane keeps its height.
+  const ofLane =
+    open === undefined
+      ? []
+      : findings.filter(({ path }) => path.startsWith(`${at('parameters', open)}/`) || path === at('parameters', open));
   const add = (label: string): void => {
     const command = addParameter(project, label);
     edit(command);
@@ -100,6 +108,11 @@ export function RampsScreen({ movers }: { movers: ReactNode }) {
             >
               <div className="max-w-[760px]">{movers}</div>
             </section>
+          ) : null}
+          {ofLane.length > 0 ? (
+            <div className="max-h-32 shrink-0 overflow-y-auto border-b border-line px-3.5 pb-1.5">
+              <FindingNotes findings={ofLane} at={() => true} />
+            </div>
           ) : null}
           {view === 'lanes' ? (
             <Lanes open={open} />

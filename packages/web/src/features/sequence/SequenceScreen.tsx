@@ -1,9 +1,12 @@
-import { isEndless, runDoubts } from '@stadion/core/run';
+import { findingClass, type Finding } from '@stadion/core/findings';
+import { isEndless } from '@stadion/core/run';
 import { literal, type Run } from '@stadion/core/model';
 import { useMemo, type ReactNode } from 'react';
 import { at, replaceAt, setStarGate } from '@stadion/core/edits';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
+import { useFindings } from '../../project/useFindings.ts';
+import { FindingNote } from '../../sentences/FindingNote.tsx';
 import { FirstStep } from '../../project/FirstStep.tsx';
 import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { Section } from '../../ui/Section.tsx';
@@ -55,11 +58,15 @@ export function SequenceScreen() {
   );
 }
 
+/** Is a finding about how a run goes, not about one of its levels? */
+const concernsRun = (finding: Finding): boolean =>
+  findingClass(finding.code).group === 'run' || /^\/(run|tiers|slots\/[^/]+\/starGate)/.test(finding.path);
+
 function Sheet({ here }: { here: LevelHere }) {
   const { project } = here;
   const { run } = project;
   const edit = useEdit();
-  const doubts = useMemo(() => runDoubts(project), [project]);
+  const findings = useFindings();
   const choice = (label: string, field: keyof Run, value: string, choices: Choices): ReactNode => (
     <ChoiceChip
       label={label}
@@ -80,14 +87,8 @@ function Sheet({ here }: { here: LevelHere }) {
       <p className="mt-0.5 mb-2.5 text-ink-2">
         In which order levels are played, what opens them, and what a run keeps.
       </p>
-      {doubts.map((doubt) => (
-        <p
-          key={doubt.sentence}
-          role="note"
-          className="mb-1.5 border-l-[3px] border-mark bg-mark-soft px-2.5 py-1.5 font-semibold"
-        >
-          {doubt.sentence}
-        </p>
+      {findings.filter(concernsRun).map((finding) => (
+        <FindingNote key={`${finding.code} ${finding.path}`} finding={finding} />
       ))}
       <Section title="Order">
         <div className="say">

@@ -1,9 +1,11 @@
 import type { LevelHere } from '../../project/levelHere.ts';
+import { useFindings } from '../../project/useFindings.ts';
 import { AddRule, RuleSentence } from '../../sentences/index.ts';
 
 /** Rules that hold in every level unless it switches them off or replaces them. Numbers are those of the selected slot. */
 export function StandingRules({ here }: { here: LevelHere }) {
   const { project, position } = here;
+  const findings = useFindings();
   return (
     <div className="flex flex-col gap-1">
       {project.standing.map((rule) => (
@@ -12,7 +14,7 @@ export function StandingRules({ here }: { here: LevelHere }) {
           here={here}
           shown={{ rule, path: ['standing', rule.id], standing: true, state: rule.off ? 'off' : 'in force' }}
           list={project.standing}
-          findings={[]}
+          findings={findings}
           everywhere
         />
       ))}

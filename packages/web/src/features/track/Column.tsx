@@ -1,3 +1,4 @@
+import type { Severity } from '@stadion/core/findings';
 import type { ForecastEvent } from '@stadion/core/contract';
 import type { Slot } from '@stadion/core/model';
 import { useSortable } from '@dnd-kit/sortable';
@@ -13,6 +14,8 @@ interface Props {
   width: number;
   selected: boolean;
   findings: number;
+  /** The gravest of them. */
+  gravest: Severity | undefined;
   pinned: boolean;
   forecast: ForecastEvent | undefined;
   /** How its clear rate differs from the one compared with. */
@@ -20,6 +23,13 @@ interface Props {
   name: string;
   onSelect: (slotId: string) => void;
 }
+
+/** The mark of findings by the gravest of them: filled the more, the graver. */
+const MARKS: Readonly<Record<Severity, { fill: string; stroke: string }>> = {
+  'stops play': { fill: 'var(--loss)', stroke: 'var(--loss)' },
+  'surely wrong': { fill: 'var(--mark)', stroke: 'var(--mark-ink)' },
+  doubtful: { fill: 'var(--sheet)', stroke: 'var(--mark-ink)' },
+};
 
 /** One slot's column: its chart selects it, its number moves it. */
 export const Column = memo(function Column({
@@ -29,6 +39,7 @@ export const Column = memo(function Column({
   width,
   selected,
   findings,
+  gravest,
   pinned,
   forecast,
   change,
@@ -45,7 +56,7 @@ export const Column = memo(function Column({
       ? 'it could not be tried: edit it, or load the page anew, to try again'
       : 'clear rate not known yet';
   const wanted = slot.wanted === undefined ? '' : `, wanted ${formatPercent(slot.wanted)}`;
-  const found = findings === 0 ? '' : `, ${findings} finding${findings === 1 ? '' : 's'}`;
+  const found = findings === 0 ? '' : `, ${findings} finding${findings === 1 ? '' : 's'} (${gravest})`;
   const pins = pinned ? ', pinned values' : '';
   const differs = change ? `; ${rateChangeInWords(change)}` : '';
   const said = `${position} ${name}: ${rate}${wanted}${found}${pins}${differs}`;
@@ -92,8 +103,10 @@ export const Column = memo(function Column({
           style={{ top: BASE + 6, left: width / 2 + 8 }}
           aria-hidden
         >
-          <path d="M6 0l6 11H0z" fill="var(--mark)" stroke="var(--mark-ink)" strokeWidth=".8" />
-          <path d="M6 3.6v3.4M6 8.4v1" stroke="#3a2300" strokeWidth="1.3" />
+          <path d="M6 0l6 11H0z" {...MARKS[gravest ?? 'doubtful']} strokeWidth=".8" />
+          {gravest === 'doubtful' ? null : (
+            <path d="M6 3.6v3.4M6 8.4v1" stroke={gravest === 'stops play' ? '#fff' : '#3a2300'} strokeWidth="1.3" />
+          )}
         </svg>
       ) : null}
       {pinned ? (

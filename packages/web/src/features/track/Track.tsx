@@ -22,6 +22,7 @@ import {
   useSelection,
   useSequenceEdit,
 } from '../../project/hooks.ts';
+import { SEVERITIES, type Severity } from '@stadion/core/findings';
 import { useFindings } from '../../project/useFindings.ts';
 import { usePacerForecasts } from '../../project/usePacerForecasts.ts';
 import { stretchMarked } from '../../project/viewSlice.ts';
@@ -47,9 +48,14 @@ export function Track() {
   const dispatch = useAppDispatch();
   const findings = useFindings();
   const bySlot = useMemo(() => {
-    const counts = new Map<string, number>();
-    for (const finding of findings) counts.set(finding.slotId, (counts.get(finding.slotId) ?? 0) + 1);
-    return counts;
+    const found = new Map<string, { count: number; gravest: Severity }>();
+    for (const { slotId, severity } of findings) {
+      const before = found.get(slotId);
+      const gravest =
+        before && SEVERITIES.indexOf(before.gravest) < SEVERITIES.indexOf(severity) ? before.gravest : severity;
+      found.set(slotId, { count: (before?.count ?? 0) + 1, gravest });
+    }
+    return found;
   }, [findings]);
 
   // The selected column comes into sight when the selection moves, not when somebody scrolls away from it.
@@ -156,7 +162,8 @@ export function Track() {
                   left={columns.edge(at)}
                   width={columns.column}
                   selected={at === position}
-                  findings={bySlot.get(slot.id) ?? 0}
+                  findings={bySlot.get(slot.id)?.count ?? 0}
+                  gravest={bySlot.get(slot.id)?.gravest}
                   pinned={pinned.has(slot.id)}
                   name={project.levels[slot.levelId]?.name ?? slot.levelId}
                   forecast={forecasts.get(slot.id)}

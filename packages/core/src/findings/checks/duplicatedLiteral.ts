@@ -1,0 +1,113 @@
+import { addParameter } from '../../edits/index.ts';
+import { pointerOf, type Amount, type Level, type Parameter, type Project } from '../../model/index.ts';
+import type { PatchOperation } from '../../patch/index.ts';
+import { leaves, readingInWords } from '../../rules/index.ts';
+import { namesFor } from '../../attempt/index.ts';
+import { say, type Check, type Found } from '../finding.ts';
+
+/** In so many levels one number written out could be one parameter. */
+const LEAST_LEVELS = 3;
+/** Numbers that stand for none or one are no settings. */
+const isSetting = (value: number): boolean => Math.abs(value) > 1;
+
+interface Written {
+  /** What it is for: the same text for what means the same. */
+  role: string;
+  /** In words, as a parameter would be called. */
+  words: string;
+  unit: string;
+  number: Parameter['number'];
+  value: number;
+  path: (string | number)[];
+}
+
+/** The numbers of a level that are written out, where a parameter would do. */
+function writtenIn(project: Project, level: Level): Written[] {
+  const written: Written[] = [];
+  const note = (of: Omit<Written, 'value'>, amount: Amount | null): void => {
+    if (amount?.from === 'number' && isSetting(amount.value)) written.push({ ...of, value: amount.value });
+  };
+  const names = namesFor(project, level);
+  const base = ['levels', level.id];
+  const seconds = { unit: 'seconds', number: 'seconds' } as const;
+  note(
+    { role: 'limit', words: 'Time limit', ...seconds, path: [...base, 'clock', 'limitSeconds'] },
+    level.clock.limitSeconds,
+  );
+  for (const rule of level.rules)
+    for (const { leaf, path } of leaves(rule.when)) {
+      if (leaf.is !== 'compare') continue;
+      const words = readingInWords(leaf.reading, names);
+      note(
+        {
+          role: `${JSON.stringify(leaf.reading)} ${leaf.comparison}`,
+          words: `${words.charAt(0).toUpperCase()}${words.slice(1)} asked for`,
+          unit: '',
+          number: 'real',
+          path: [...base, 'rules', rule.id, 'when', ...path, 'amount'],
+        },
+        leaf.amount,
+      );
+    }
+  return written;
+}
+
+/** A sane range around one value. */
+function rangeAround(value: number): { min: number; max: number } {
+  const ends = [value / 2, value * 2];
+  return { min: Math.min(...ends), max: Math.max(...ends) };
+}
+
+/** Makes one parameter of a number, and lets all places follow it. */
+function mendOf(
+  project: Project,
+  { words, unit, number, value }: Written,
+  places: readonly Written[],
+): PatchOperation[] {
+  const { key, patch } = addParameter(project, words.slice(0, 60));
+  const made = patch.map((operation): PatchOperation => {
+    if (operation.op !== 'add' || !operation.path.startsWith('/parameters/')) return operation;
+    const entry = operation.value as Record<string, unknown>;
+    return {
+      ...operation,
+      value: { ...entry, unit, number, sane: rangeAround(value), ramp: { shape: { type: 'hold', value } } },
+    };
+  });
+  return [
+    ...made,
+    ...places.map(({ path }) => ({
+      op: 'replace' as const,
+      path: pointerOf(path),
+      value: { from: 'parameter', parameter: key },
+    })),
+  ];
+}
+
+/** One number that is written in several levels for the same thing. */
+export const duplicatedLiteral: Check<'project'> = {
+  code: 'duplicated-literal',
+  scope: 'project',
+  find({ project }) {
+    const byValue = new Map<string, Written[]>();
+    for (const level of Object.values(project.levels))
+      for (const entry of writtenIn(project, level)) {
+        const key = `${entry.role} ${entry.value}`;
+        byValue.set(key, [...(byValue.get(key) ?? []), entry]);
+      }
+    return [...byValue.values()].flatMap((places): Found[] => {
+      const levels = new Set(places.map(({ path }) => path[1]));
+      const [first] = places;
+      const slot = project.slots.find(({ levelId }) => levelId === first?.path[1]);
+      if (levels.size < LEAST_LEVELS || !first || !slot) return [];
+      return [
+        {
+          slotId: slot.id,
+          path: pointerOf(first.path),
+          sentence: `${first.words}: ${say(first.value)} is written in ${levels.size} levels.`,
+          reason: 'As one parameter it could be changed, or ramped, in one place.',
+          mend: { label: 'Make it one parameter', patch: mendOf(project, first, places) },
+        },
+      ];
+    });
+  },
+};

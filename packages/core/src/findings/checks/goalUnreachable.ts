@@ -1,0 +1,29 @@
+import { pointerOf } from '../../model/index.ts';
+import { readingInWords } from '../../rules/index.ts';
+import { winning } from '../conditions.ts';
+import type { Check, Found } from '../finding.ts';
+import { blockingIn, isWonOtherwise } from '../possible.ts';
+
+/** The only ways to win lead to where nobody can come. */
+export const goalUnreachable: Check<'slot'> = {
+  code: 'goal-unreachable',
+  scope: 'slot',
+  find(here) {
+    if (isWonOtherwise(here)) return [];
+    const { slot, names } = here;
+    return winning(here).flatMap(({ rule, path: rulePath }) =>
+      blockingIn(rule.when, here).flatMap(({ leaf, path }): Found[] =>
+        leaf.is !== 'onOff'
+          ? []
+          : [
+              {
+                slotId: slot.id,
+                path: pointerOf([...rulePath, 'when', ...path]),
+                sentence: 'What a win takes cannot be reached: nobody can win.',
+                reason: `It takes that ${readingInWords(leaf.reading, names)}, and no way leads there from the start, whatever gates open.`,
+              },
+            ],
+      ),
+    );
+  },
+};

@@ -1,0 +1,31 @@
+import { pointerOf } from '../../model/index.ts';
+import { leaves, liveAmount, MOST_HELD_SECONDS } from '../../rules/index.ts';
+import { toldHere } from '../conditions.ts';
+import { say, type Check, type Found } from '../finding.ts';
+
+/** A condition that has to hold for longer than anything is waited for. */
+export const heldTooLong: Check<'slot'> = {
+  code: 'held-too-long',
+  scope: 'slot',
+  find: (here) =>
+    toldHere(here).flatMap(({ rule, path }) =>
+      leaves(rule.when).flatMap(({ leaf, path: place }): Found[] => {
+        if (!leaf.heldSeconds || liveAmount(leaf.heldSeconds, here.resolving)) return [];
+        const seconds = here.number(leaf.heldSeconds);
+        if (seconds <= MOST_HELD_SECONDS) return [];
+        const at = pointerOf([...path, 'when', ...place, 'heldSeconds']);
+        return [
+          {
+            slotId: here.slot.id,
+            path: at,
+            sentence: `A condition has to hold for longer than ${MOST_HELD_SECONDS} s: ${MOST_HELD_SECONDS} s are taken.`,
+            reason: `It says ${say(seconds)} s, and nothing is waited for so long.`,
+            mend: {
+              label: `Say ${MOST_HELD_SECONDS} s`,
+              patch: [{ op: 'replace', path: at, value: { from: 'number', value: MOST_HELD_SECONDS } }],
+            },
+          },
+        ];
+      }),
+    ),
+};

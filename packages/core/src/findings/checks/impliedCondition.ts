@@ -1,0 +1,66 @@
+import { pointerOf, type Condition } from '../../model/index.ts';
+import { conditionInWords, eachCondition, type Leaf } from '../../rules/index.ts';
+import { plain } from '../conditions.ts';
+import type { Check, Found } from '../finding.ts';
+import type { LevelFacts } from '../scopes.ts';
+import { namesFor } from '../../attempt/index.ts';
+
+type Compare = Extract<Leaf, { is: 'compare' }>;
+type Numbered = Compare & { amount: { from: 'number' } };
+
+const isNumbered = (condition: Condition): condition is Numbered =>
+  condition.is === 'compare' && condition.amount.from === 'number' && condition.heldSeconds === undefined;
+
+const isLower = ({ comparison }: Compare): boolean => comparison === 'atLeast' || comparison === 'moreThan';
+const isUpper = ({ comparison }: Compare): boolean => comparison === 'atMost' || comparison === 'lessThan';
+
+/** Does one comparison hold whenever another does? Only where numbers are written: what follows parameters differs from slot to slot. */
+function follows(one: Condition, from: Condition): boolean {
+  if (plain(one) === plain(from)) return true;
+  if (!isNumbered(one) || !isNumbered(from) || JSON.stringify(one.reading) !== JSON.stringify(from.reading))
+    return false;
+  const [weak, strong] = [one.amount.value, from.amount.value];
+  if (isLower(one) && isLower(from)) return weak < strong || (weak === strong && one.comparison === 'atLeast');
+  if (isUpper(one) && isUpper(from)) return weak > strong || (weak === strong && one.comparison === 'atMost');
+  return false;
+}
+
+/** The part of a group that could be left out, and the one beside which it adds nothing. */
+function needless(group: Extract<Condition, { of: unknown }>): { index: number; beside: Condition } | undefined {
+  const { of, is } = group;
+  if (is !== 'all' && is !== 'any') return undefined;
+  for (let index = of.length - 1; index >= 0; index--) {
+    const one = of[index] as Condition;
+    const beside = of.find(
+      (other, place) => place !== index && (is === 'all' ? follows(one, other) : follows(other, one)),
+    );
+    if (beside) return { index, beside };
+  }
+  return undefined;
+}
+
+function findIn({ project, level }: LevelFacts): Found[] {
+  const slotId = project.slots.find(({ levelId }) => levelId === level.id)?.id;
+  if (slotId === undefined) return [];
+  const names = namesFor(project, level);
+  const found: Found[] = [];
+  for (const rule of level.rules)
+    eachCondition(rule.when, (condition, place) => {
+      if (!('of' in condition)) return;
+      const spare = needless(condition);
+      if (!spare) return;
+      const path = pointerOf(['levels', level.id, 'rules', rule.id, 'when', ...place, 'of', spare.index]);
+      const words = conditionInWords(condition.of[spare.index] as Condition, names);
+      found.push({
+        slotId,
+        path,
+        sentence: 'A condition adds nothing to the one beside it.',
+        reason: `“${words}” ${condition.is === 'all' ? 'holds whenever' : 'is not needed where'} ${conditionInWords(spare.beside, names)}.`,
+        mend: { label: `Drop “${words}”`, patch: [{ op: 'remove', path }] },
+      });
+    });
+  return found;
+}
+
+/** A condition that its neighbour implies, or that stands there twice. */
+export const impliedCondition: Check<'level'> = { code: 'implied-condition', scope: 'level', find: findIn };

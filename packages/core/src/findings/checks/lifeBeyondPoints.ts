@@ -1,0 +1,55 @@
+import { allPiecesOf } from '../../ground/index.ts';
+import { pointerOf } from '../../model/index.ts';
+import { resolveAmount } from '../../rules/index.ts';
+import { valuesIn } from '../../ramps/index.ts';
+import { say, type Check } from '../finding.ts';
+import { sectionsOf } from '../../ground/index.ts';
+
+/** A life for every so many points, and there are not so many in the whole sequence. */
+export const lifeBeyondPoints: Check<'project'> = {
+  code: 'life-beyond-points',
+  scope: 'project',
+  find({ project, table }) {
+    const { lifeEvery } = project.run;
+    const [first] = project.slots;
+    if (!lifeEvery || !first) return [];
+    // Points that come of time, or of milestones, are not counted: then nothing is sure.
+    const onlyGathered = project.score.every(
+      ({ reading }) => reading.reading === 'worth' || reading.reading === 'collected',
+    );
+    const rules = [...project.standing, ...Object.values(project.levels).flatMap((level) => level.rules)];
+    const isSure =
+      onlyGathered &&
+      !rules.some(({ then }) => then.some(({ effect }) => effect === 'score')) &&
+      !Object.values(project.levels).some(({ ground }) => sectionsOf(ground).length > 0);
+    if (!isSure) return [];
+    let points = 0;
+    project.slots.forEach(({ levelId }, index) => {
+      const level = project.levels[levelId];
+      if (!level) return;
+      const values = valuesIn(table, index + 1);
+      for (const piece of allPiecesOf(level.ground)) {
+        if (piece.piece !== 'collectable') continue;
+        const kind = project.kinds.collectables.find(({ id }) => id === piece.kind);
+        const worth = kind ? resolveAmount(kind.worth, values, { count: {}, worth: {} }) : 0;
+        for (const { reading, times } of project.score) {
+          if (!('of' in reading) || (reading.of !== 'any' && reading.of !== piece.kind)) continue;
+          points += Math.max(
+            0,
+            resolveAmount(times, values, { count: {}, worth: {} }) * (reading.reading === 'worth' ? worth : 1),
+          );
+        }
+      }
+    });
+    const every = resolveAmount(lifeEvery, valuesIn(table, 1), { count: {}, worth: {} });
+    if (every <= points) return [];
+    return [
+      {
+        slotId: first.id,
+        path: pointerOf(['run', 'lifeEvery']),
+        sentence: 'Nobody ever earns an extra life.',
+        reason: `It takes ${say(every)} points, and the whole sequence has ${say(points)}.`,
+      },
+    ];
+  },
+};

@@ -1,0 +1,59 @@
+import { pointerOf, type Piece } from '../../model/index.ts';
+import { liveAmount } from '../../rules/index.ts';
+import { clockMayWin, neededIn, winning } from '../conditions.ts';
+import { startOf } from '../dangers.ts';
+import { say, type Check } from '../finding.ts';
+import type { SlotFacts } from '../scopes.ts';
+
+type Area = Extract<Piece, { piece: 'goal' | 'zone' }>;
+
+const beside = (at: number, from: number, length: number): number => Math.max(0, from - at, at - from - length);
+
+/** The shortest way that a rule asks for, in a straight line, units. Seen from aside only what lies beside counts: falls are as quick as they are. */
+function shortestWay({ level }: SlotFacts, rule: SlotFacts['rules'][number], fromAbove: boolean): number {
+  const start = startOf(level);
+  const ways = neededIn(rule.rule.when).flatMap(({ leaf: { reading, ...leaf } }) => {
+    if (reading.reading !== 'inside' || (leaf.is === 'onOff' && !leaf.on)) return [];
+    const zone = level.ground.pieces.find((piece): piece is Area => piece.id === reading.zone && 'width' in piece);
+    if (!zone) return [];
+    const dx = beside(start.x, zone.at.x, zone.width);
+    const dy = fromAbove ? beside(start.y, zone.at.y, zone.height) : 0;
+    return [Math.sqrt(dx * dx + dy * dy)];
+  });
+  return Math.max(0, ...ways);
+}
+
+/** The clock ends before anybody, at full speed and in a straight line, can be where a win takes place. */
+export const tooLittleTime: Check<'slot'> = {
+  code: 'too-little-time',
+  scope: 'slot',
+  find(here) {
+    const { level, slot, project, resolving } = here;
+    const { limitSeconds, starts } = level.clock;
+    const moves = project.player.moves[level.ground.kind];
+    if (limitSeconds === null || clockMayWin(here) || starts === 'condition') return [];
+    if (!moves || !('speed' in moves) || liveAmount(limitSeconds, resolving) || liveAmount(moves.speed, resolving))
+      return [];
+    const ways = winning(here);
+    if (ways.length === 0) return [];
+    const way = Math.min(...ways.map((rule) => shortestWay(here, rule, !('gravity' in moves))));
+    const speed = here.number(moves.speed);
+    const limit = here.number(limitSeconds);
+    // A clock of nothing is told as an ending before anybody acts.
+    if (speed <= 0 || limit <= 0 || way / speed <= limit) return [];
+    const enough = Math.ceil((way / speed) * 1.5);
+    const path = pointerOf(['levels', level.id, 'clock', 'limitSeconds']);
+    return [
+      {
+        slotId: slot.id,
+        path,
+        sentence: 'The clock ends before anybody can be where the level is won.',
+        reason: `The straight way is ${say(way)} units: ${say(way / speed)} s at ${say(speed)} units/s, and the clock gives ${say(limit)} s.`,
+        mend: {
+          label: `Give ${say(enough)} s`,
+          patch: [{ op: 'replace', path, value: { from: 'number', value: enough } }],
+        },
+      },
+    ];
+  },
+};

@@ -1,0 +1,113 @@
+import { allPiecesOf } from '../../ground/index.ts';
+import { parametersIn, pointerOf, usesOfParameter, type Project } from '../../model/index.ts';
+import { leaves } from '../../rules/index.ts';
+import type { Check, Found } from '../finding.ts';
+
+interface Spare {
+  path: (string | number)[];
+  words: string;
+  reason: string;
+  slotId?: string;
+}
+
+/** Zones that no rule, clock or star names. */
+function spareZones(project: Project): Spare[] {
+  return project.slots.flatMap(({ id: slotId, levelId }) => {
+    const level = project.levels[levelId];
+    if (!level || project.slots.find((slot) => slot.levelId === levelId)?.id !== slotId) return [];
+    const { ground: _ground, ...rest } = level;
+    const named = JSON.stringify([rest, project.standing]);
+    return level.ground.pieces.flatMap((piece): Spare[] =>
+      piece.piece === 'zone' && !named.includes(JSON.stringify(piece.id))
+        ? [
+            {
+              slotId,
+              path: ['levels', levelId, 'ground', 'pieces', piece.id],
+              words: `The zone “${piece.name}”`,
+              reason: 'No rule, clock or star of its level names it.',
+            },
+          ]
+        : [],
+    );
+  });
+}
+
+function spareKinds(project: Project): Spare[] {
+  const placed = new Set(
+    Object.values(project.levels).flatMap(({ ground }) =>
+      allPiecesOf(ground).flatMap((piece) => ('kind' in piece ? [piece.kind] : [])),
+    ),
+  );
+  return (['collectables', 'enemies', 'hazards'] as const).flatMap((of) =>
+    project.kinds[of].flatMap(({ id, name }): Spare[] =>
+      placed.has(id)
+        ? []
+        : [
+            {
+              path: ['kinds', of, id],
+              words: `The kind “${name}”`,
+              reason: 'No level has one, and no spawner, emitter or lane sends one.',
+            },
+          ],
+    ),
+  );
+}
+
+function spareTallies(project: Project): Spare[] {
+  const { tallies, standing, levels, score } = project;
+  const read = new Set(
+    [...standing, ...Object.values(levels).flatMap(({ rules }) => rules)].flatMap(({ when, then }) => [
+      ...leaves(when).flatMap(({ leaf: { reading } }) => (reading.reading === 'tally' ? [reading.tally] : [])),
+      ...then.flatMap((effect) => (effect.effect === 'tally' ? [effect.tally] : [])),
+    ]),
+  );
+  const inScore = new Set(score.flatMap(({ reading }) => (reading.reading === 'tally' ? [reading.tally] : [])));
+  return tallies.flatMap(({ id, name }): Spare[] =>
+    read.has(id) || inScore.has(id)
+      ? []
+      : [{ path: ['tallies', id], words: `The tally “${name}”`, reason: 'No rule counts it or looks at it.' }],
+  );
+}
+
+function spareParameters(project: Project): Spare[] {
+  const followed = parametersIn([
+    project.levels,
+    project.kinds,
+    project.standing,
+    project.player,
+    project.run,
+    project.slots,
+    project.score,
+  ]);
+  return project.parameters.flatMap(({ key, label }): Spare[] =>
+    followed.has(key) || usesOfParameter(project, key).length > 0
+      ? []
+      : [{ path: ['parameters', key], words: label, reason: 'Nothing follows it: it changes no number of the game.' }],
+  );
+}
+
+/** A kind, zone, tally or parameter that nothing uses. */
+export const unused: Check<'project'> = {
+  code: 'unused',
+  scope: 'project',
+  find({ project }) {
+    const [first] = project.slots;
+    if (!first) return [];
+    const spare = [
+      ...spareZones(project),
+      ...spareKinds(project),
+      ...spareTallies(project),
+      ...spareParameters(project),
+    ];
+    return spare.map(({ path, words, reason, slotId }): Found => {
+      const at = pointerOf(path);
+      return {
+        slotId: slotId ?? first.id,
+        path: at,
+        sentence: `${words} is not used.`,
+        reason,
+        mend: { label: 'Remove it', patch: [{ op: 'remove', path: at }] },
+      };
+    });
+  },
+};

@@ -1,0 +1,39 @@
+import type { Condition, Rule } from '../model/index.ts';
+import { endingOfRule, type Leaf, type RuleInForce } from '../rules/index.ts';
+import type { SlotFacts } from './scopes.ts';
+
+/** What has to hold whenever a condition holds, with its place below it. */
+export function neededIn(
+  condition: Condition,
+  path: (string | number)[] = [],
+): { leaf: Leaf; path: (string | number)[] }[] {
+  if (!('of' in condition)) return [{ leaf: condition, path }];
+  const isEach =
+    condition.is === 'all' || condition.is === 'inOrder' || (condition.is === 'any' && condition.of.length === 1);
+  return isEach ? condition.of.flatMap((part, index) => neededIn(part, [...path, 'of', index])) : [];
+}
+
+/** A condition, a rule or an effect without its names: the same text for what says the same. */
+export function plain(value: unknown): string {
+  return JSON.stringify(value, (key, entry: unknown) =>
+    key === 'id' || key === 'order' || key === 'note' || key === 'replaces' ? undefined : entry,
+  );
+}
+
+const isWin = ({ rule }: RuleInForce): boolean => endingOfRule(rule) === 'won';
+const isLoss = ({ rule }: RuleInForce): boolean => endingOfRule(rule) === 'lost';
+
+export const winning = ({ rules }: SlotFacts): RuleInForce[] => rules.filter(isWin);
+export const losing = ({ rules }: SlotFacts): RuleInForce[] => rules.filter(isLoss);
+
+/** Does the end of the clock win the level, or may it? */
+export const clockMayWin = ({ level: { clock } }: SlotFacts): boolean =>
+  clock.limitSeconds !== null && clock.atExpiry !== 'lose';
+
+/** The level's own rules; what stands in all levels is told at the first slot only. */
+export const toldHere = ({ rules, position }: SlotFacts): RuleInForce[] =>
+  rules.filter(({ standing }) => !standing || position === 1);
+
+/** Does a rule hurt: take a life, health, or the attempt? */
+export const hurts = ({ then }: Pick<Rule, 'then'>): boolean =>
+  then.some(({ effect }) => effect === 'lose' || effect === 'loseLife' || effect === 'hurt');

@@ -1,0 +1,45 @@
+import { unpackWins, type Crowd, type Forecast } from '../../trials/index.ts';
+import type { Pacer } from '../../model/index.ts';
+import type { FindingCode } from '../classes.ts';
+import type { Evidence, Found } from '../finding.ts';
+import type { SlotFacts } from '../scopes.ts';
+
+/** Nothing is said of a level by fewer attempts than these. */
+export const LEAST_ATTEMPTS = 200;
+
+/** Of a forecast what findings look at. */
+export type AttemptsSeen = Pick<
+  Forecast,
+  'attempts' | 'clearRate' | 'interval' | 'wins' | 'medianSeconds' | 'stars'
+> & {
+  endings?: Forecast['endings'] | undefined;
+  crowd?: Crowd | null | undefined;
+};
+
+/** What attempts at one slot by one pacer came to. */
+export interface AttemptFacts {
+  here: SlotFacts;
+  pacer: Pacer;
+  forecast: AttemptsSeen;
+  /** The same pacer at the slot before, where that is known. */
+  before: AttemptsSeen | undefined;
+  /** Is it the pacer that is looked at, the slowest one, the quickest one? */
+  isMiddle: boolean;
+  isWeakest: boolean;
+  isStrongest: boolean;
+}
+
+/** One class of findings that rest on attempts. */
+export interface EvidenceCheck {
+  code: FindingCode;
+  find(facts: AttemptFacts): Found[];
+}
+
+/** @param won should the attempt that shows it be a won one? */
+export function evidenceOf({ forecast, pacer }: AttemptFacts, won: boolean): Evidence {
+  const shows = forecast.wins === undefined ? -1 : unpackWins(forecast.wins, forecast.attempts).indexOf(won);
+  return { attempts: forecast.attempts, pacer: pacer.id, ...(shows < 0 ? {} : { shows }) };
+}
+
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+export const lossesOf = ({ endings = [] }: AttemptsSeen): number => endings.reduce((sum, { count }) => sum + count, 0);

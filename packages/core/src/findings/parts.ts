@@ -1,0 +1,42 @@
+import { sectionsOf } from '../ground/index.ts';
+import type { Level, Piece, Project } from '../model/index.ts';
+
+/** One stretch of ground with its pieces: a level's ground, or one section of it. */
+export interface Stretch {
+  rows: readonly string[];
+  pieces: readonly Piece[];
+  /** Where it stands in the document. */
+  path: (string | number)[];
+  /** Its name, for a section. */
+  section?: string;
+}
+
+/** Every stretch of ground of a level. */
+export const stretchesOf = ({ id, ground }: Level): Stretch[] => [
+  { rows: ground.rows, pieces: ground.pieces, path: ['levels', id, 'ground'] },
+  ...sectionsOf(ground).map(({ id: section, name, rows, pieces }) => ({
+    ...{ rows, pieces, section: name },
+    path: ['levels', id, 'ground', 'sections', section],
+  })),
+];
+
+/** Where a piece of a stretch stands in the document. */
+export const pathOfPiece = ({ path }: Stretch, { id }: Piece): (string | number)[] => [...path, 'pieces', id];
+
+/** The first slot in which a level is played; undefined for one that is in none. */
+export const slotOf = ({ slots }: Project, level: Level): string | undefined =>
+  slots.find(({ levelId }) => levelId === level.id)?.id;
+
+/** Said after the name of a piece of a section. */
+export const onSection = ({ section }: Stretch): string => (section === undefined ? '' : ` on “${section}”`);
+
+/** What a piece is called where it has no name of its own. */
+export function pieceWords(piece: Piece, { kinds }: Project): string {
+  if ('name' in piece) return piece.name;
+  if (!('kind' in piece)) return `The ${piece.piece}`;
+  const all = [...kinds.collectables, ...kinds.enemies, ...kinds.hazards];
+  const name = all.find(({ id }) => id === piece.kind)?.name ?? piece.kind;
+  return piece.piece === 'spawner' || piece.piece === 'emitter' || piece.piece === 'lane'
+    ? `${name} ${piece.piece}`
+    : name;
+}

@@ -1,0 +1,93 @@
+import { findingClass, leaveSo, type Finding } from '@stadion/core/findings';
+import { useState, type KeyboardEvent } from 'react';
+import { addressOf, useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
+import { placeOfFinding } from '../../project/placeOfFinding.ts';
+import { Button } from '../../ui/index.ts';
+import { LeaveForm } from './LeaveForm.tsx';
+import { SOURCES } from './groups.ts';
+import { useNavigate } from 'react-router';
+
+interface Props {
+  finding: Finding;
+  /** Where it stands is told by the heading above it. */
+  withoutLevel: boolean;
+}
+
+const STRIPES: Readonly<Record<Finding['severity'], string>> = {
+  'stops play': 'border-loss',
+  'surely wrong': 'border-mark',
+  doubtful: 'border-line-strong',
+};
+
+/** One finding of the list: what it says, why, where, and what can be done about it. */
+export function FindingItem({ finding, withoutLevel }: Props) {
+  const project = useProject();
+  const { projectId } = useSelection();
+  const edit = useEdit();
+  const goto = useGoto();
+  const navigate = useNavigate();
+  const [leaving, setLeaving] = useState(false);
+  const { mend, slotId, severity, sentence, reason, evidence, code } = finding;
+  const position = project.slots.findIndex((slot) => slot.id === slotId) + 1;
+  const name = project.levels[project.slots[position - 1]?.levelId ?? '']?.name ?? '';
+  const { title, source } = findingClass(code);
+  const go = (): void => goto(placeOfFinding(finding));
+  const watch = (): void => {
+    if (evidence?.shows !== undefined)
+      void navigate(`${addressOf(projectId, 'play', slotId)}?attempt=${evidence.pacer}.${evidence.shows}`);
+  };
+
+  const onKeyDown = (event: KeyboardEvent<HTMLLIElement>): void => {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.target !== event.currentTarget) return;
+    const acts: Readonly<Record<string, (() => void) | undefined>> = {
+      Enter: go,
+      m: mend && (() => edit(mend)),
+      l: () => setLeaving(true),
+      w: evidence?.shows === undefined ? undefined : watch,
+    };
+    const act = acts[event.key.length === 1 ? event.key.toLowerCase() : event.key];
+    if (!act) return;
+    event.preventDefault();
+    event.stopPropagation();
+    act();
+  };
+
+  return (
+    <li
+      tabIndex={0}
+      data-finding
+      aria-label={`${severity}: ${sentence}`}
+      onKeyDown={onKeyDown}
+      className={`border-l-[3px] ${STRIPES[severity]} mb-2 py-1 pr-1 pl-2.5`}
+    >
+      <p>
+        {withoutLevel ? null : (
+          <button type="button" className="link" tabIndex={-1} onClick={go}>
+            {position} {name}
+          </button>
+        )}{' '}
+        <b>{sentence}</b> {reason}
+      </p>
+      <p className="text-[12px] text-ink-3">
+        {title}, {SOURCES[source]}
+        {evidence ? ` (${evidence.attempts})` : ''}
+      </p>
+      {leaving ? (
+        <LeaveForm
+          onLeave={(why) => {
+            edit(leaveSo(project, finding, why));
+            setLeaving(false);
+          }}
+          onCancel={() => setLeaving(false)}
+        />
+      ) : (
+        <div className="mt-1 flex flex-wrap items-center gap-1.5">
+          {mend ? <Button onClick={() => edit(mend)}>{mend.label}</Button> : null}
+          <Button onClick={go}>Go there</Button>
+          {evidence?.shows === undefined ? null : <Button onClick={watch}>Watch one attempt</Button>}
+          <Button onClick={() => setLeaving(true)}>Leave it so…</Button>
+        </div>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,33 @@
+import type { Finding } from '@stadion/core/findings';
+import { useEffect, useRef, useState } from 'react';
+import { useSelection } from '../../project/hooks.ts';
+import { useFindings } from '../../project/useFindings.ts';
+import { keyOf } from './groups.ts';
+
+/** What is said of findings that have come. */
+function saidOf(fresh: readonly Finding[]): string {
+  const [first] = fresh;
+  if (!first) return '';
+  return fresh.length === 1 ? `New finding: ${first.sentence}` : `${fresh.length} new findings. ${first.sentence}`;
+}
+
+/** Says politely, for those who listen, when a finding appears; what was there on opening is not said. */
+export function NewFindings() {
+  const { projectId } = useSelection();
+  const findings = useFindings();
+  const before = useRef<{ projectId: string; keys: ReadonlySet<string> }>(undefined);
+  const [said, setSaid] = useState('');
+  useEffect(() => {
+    const keys = new Set(findings.map(keyOf));
+    const known = before.current?.projectId === projectId ? before.current.keys : undefined;
+    before.current = { projectId, keys };
+    if (!known || known.size === 0) return;
+    const words = saidOf(findings.filter((finding) => !known.has(keyOf(finding))));
+    if (words !== '') setSaid(words);
+  }, [projectId, findings]);
+  return (
+    <p role="status" className="sr-only">
+      {said}
+    </p>
+  );
+}

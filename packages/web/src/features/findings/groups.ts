@@ -1,0 +1,80 @@
+import {
+  FINDING_GROUPS,
+  findingClass,
+  SEVERITIES,
+  type Finding,
+  type Severity,
+  type Source,
+} from '@stadion/core/findings';
+import type { Project } from '@stadion/core/model';
+
+/** What the list goes by. */
+export type GroupedBy = 'severity' | 'level' | 'class';
+
+/** Where findings come from, in words. */
+export const SOURCES: Readonly<Record<Source, string>> = {
+  document: 'read off the project',
+  judge: 'asked of the judge and the ground',
+  attempts: 'seen in attempts',
+};
+
+/** Which findings are shown: all where a part is not set. */
+export interface Filter {
+  severity?: Severity;
+  source?: Source;
+}
+
+export const shown = (findings: readonly Finding[], { severity, source }: Filter): Finding[] =>
+  findings.filter(
+    (finding) =>
+      (severity === undefined || finding.severity === severity) &&
+      (source === undefined || findingClass(finding.code).source === source),
+  );
+
+export interface Group {
+  key: string;
+  title: string;
+  findings: Finding[];
+}
+
+const SEVERITY_TITLES: Readonly<Record<Severity, string>> = {
+  'stops play': 'Stops play',
+  'surely wrong': 'Surely wrong',
+  doubtful: 'Doubtful',
+};
+
+/** The findings in groups, the gravest first, or in the order of the sequence. */
+export function groupsOf(
+  findings: readonly Finding[],
+  by: GroupedBy,
+  project: Pick<Project, 'slots' | 'levels'>,
+): Group[] {
+  const groups = new Map<string, Group>();
+  const place = (key: string, title: string, finding: Finding): void => {
+    const group = groups.get(key) ?? { key, title, findings: [] };
+    group.findings.push(finding);
+    groups.set(key, group);
+  };
+  const positions = new Map(project.slots.map(({ id }, index) => [id, index]));
+  const position = ({ slotId }: Finding): number => positions.get(slotId) ?? -1;
+  const gravity = ({ severity }: Finding): number => SEVERITIES.indexOf(severity);
+  const topic = ({ code }: Finding): number => FINDING_GROUPS.indexOf(findingClass(code).group);
+  const ordered = findings.toSorted((one, other) => {
+    if (by === 'severity') return gravity(one) - gravity(other) || position(one) - position(other);
+    if (by === 'level') return position(one) - position(other) || gravity(one) - gravity(other);
+    return topic(one) - topic(other) || one.code.localeCompare(other.code) || position(one) - position(other);
+  });
+  for (const finding of ordered) {
+    if (by === 'severity') place(finding.severity, SEVERITY_TITLES[finding.severity], finding);
+    else if (by === 'class') place(finding.code, findingClass(finding.code).title, finding);
+    else {
+      const slot = project.slots[position(finding)];
+      place(finding.slotId, `${position(finding) + 1} ${project.levels[slot?.levelId ?? '']?.name ?? ''}`, finding);
+    }
+  }
+  return [...groups.values()];
+}
+
+/** Names a finding among all of them. */
+export const keyOf = ({ code, slotId, path, evidence }: Finding): string =>
+  `${code} ${slotId} ${path} ${evidence?.pacer ?? ''}`;

@@ -1,0 +1,20 @@
+import type { Finding } from '@stadion/core/findings';
+import type { Goto } from './hooks.ts';
+
+/** Where in the interface a finding stands. */
+export function placeOfFinding({ path, slotId }: Pick<Finding, 'path' | 'slotId'>): Goto {
+  const [, part, key, side] = path.split('/');
+  switch (part) {
+    case 'parameters':
+      return { screen: 'ramps', slotId, lane: key };
+    case 'kinds':
+      return { screen: 'kinds', slotId };
+    case 'levels':
+      return { screen: 'level', slotId, view: side === 'ground' ? 'ground' : 'rules' };
+    case 'slots':
+      return { screen: 'level', slotId, view: 'rules' };
+    default:
+      // The run, its tallies and tiers, and what stands in all levels.
+      return { screen: 'sequence', slotId };
+  }
+}
