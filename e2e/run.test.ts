@@ -37,7 +37,7 @@ describe('the sequence screen', () => {
   it('has a star gate before a slot, and doubts one nobody can open', async () => {
     await at.page.clickName('button', '+ star gate before slot 5');
     await at.page.typeInto('Stars before slot 5', '13');
-    await at.page.seeText('Slot 5 asks for 13 stars, and the slots before it give 12 at most.');
+    await at.page.seeText('It takes 13 stars, and the slots before it give 12 at most.');
     await at.page.typeInto('Stars before slot 5', '7');
     await at.saved('a gate', (p) => JSON.stringify(p.slots[4]!.starGate) === '{"from":"number","value":7}');
   });

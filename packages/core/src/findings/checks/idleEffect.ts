@@ -69,7 +69,7 @@ export const idleEffect: Check<'slot'> = {
             slotId: here.slot.id,
             path: at,
             sentence: 'An effect changes nothing.',
-            reason: `“${effectInWords(effect, here.names)}”: ${why}.`,
+            reason: `It says ${effectInWords(effect, here.names)}, and ${why}.`,
             mend: {
               label: rule.then.length > 1 ? 'Drop the effect' : 'Drop the rule',
               patch: [{ op: 'remove', path: rule.then.length > 1 ? at : pointerOf(path) }],

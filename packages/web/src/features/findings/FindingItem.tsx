@@ -4,13 +4,13 @@ import { addressOf, useEdit, useGoto, useProject, useSelection } from '../../pro
 import { placeOfFinding } from '../../project/placeOfFinding.ts';
 import { Button } from '../../ui/index.ts';
 import { LeaveForm } from './LeaveForm.tsx';
-import { SOURCES } from './groups.ts';
+import { SOURCES, type GroupedBy } from './groups.ts';
 import { useNavigate } from 'react-router';
 
 interface Props {
   finding: Finding;
-  /** Where it stands is told by the heading above it. */
-  withoutLevel: boolean;
+  /** What the heading above it tells already. */
+  by: GroupedBy;
 }
 
 const STRIPES: Readonly<Record<Finding['severity'], string>> = {
@@ -20,7 +20,7 @@ const STRIPES: Readonly<Record<Finding['severity'], string>> = {
 };
 
 /** One finding of the list: what it says, why, where, and what can be done about it. */
-export function FindingItem({ finding, withoutLevel }: Props) {
+export function FindingItem({ finding, by }: Props) {
   const project = useProject();
   const { projectId } = useSelection();
   const edit = useEdit();
@@ -61,7 +61,7 @@ export function FindingItem({ finding, withoutLevel }: Props) {
       className={`border-l-[3px] ${STRIPES[severity]} mb-2 py-1 pr-1 pl-2.5`}
     >
       <p>
-        {withoutLevel ? null : (
+        {by === 'level' ? null : (
           <button type="button" className="link" tabIndex={-1} onClick={go}>
             {position} {name}
           </button>
@@ -69,7 +69,8 @@ export function FindingItem({ finding, withoutLevel }: Props) {
         <b>{sentence}</b> {reason}
       </p>
       <p className="text-[12px] text-ink-3">
-        {title}, {SOURCES[source]}
+        {by === 'class' ? '' : `${title}, `}
+        {SOURCES[source]}
         {evidence ? ` (${evidence.attempts})` : ''}
       </p>
       {leaving ? (
@@ -83,9 +84,17 @@ export function FindingItem({ finding, withoutLevel }: Props) {
       ) : (
         <div className="mt-1 flex flex-wrap items-center gap-1.5">
           {mend ? <Button onClick={() => edit(mend)}>{mend.label}</Button> : null}
-          <Button onClick={go}>Go there</Button>
-          {evidence?.shows === undefined ? null : <Button onClick={watch}>Watch one attempt</Button>}
-          <Button onClick={() => setLeaving(true)}>Leave it so…</Button>
+          <button type="button" className="link px-1" onClick={go}>
+            Go there
+          </button>
+          {evidence?.shows === undefined ? null : (
+            <button type="button" className="link px-1" onClick={watch}>
+              Watch one attempt
+            </button>
+          )}
+          <button type="button" className="link px-1" onClick={() => setLeaving(true)}>
+            Leave it so…
+          </button>
         </div>
       )}
     </li>

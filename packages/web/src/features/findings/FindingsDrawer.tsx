@@ -88,7 +88,7 @@ export function FindingsDrawer() {
             </div>
             <ul>
               {findings.map((finding) => (
-                <FindingItem key={keyOf(finding)} finding={finding} withoutLevel={by === 'level'} />
+                <FindingItem key={keyOf(finding)} finding={finding} by={by} />
               ))}
             </ul>
           </section>
