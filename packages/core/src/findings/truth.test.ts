@@ -1,9 +1,28 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { literal, type Comparison, type Condition, type Level, type Piece, type Project } from '../model/index.ts';
+import {
+  documentOf,
+  literal,
+  type Comparison,
+  type Condition,
+  type Level,
+  type Piece,
+  type Project,
+} from '../model/index.ts';
 import { compare } from '../rules/index.ts';
-import { atLeast, clover, garden, is, rule, type Garden } from '../testing/index.ts';
-import { findingsAt } from './index.ts';
+import { importProject } from '../formats/index.ts';
+import {
+  atLeast,
+  clover,
+  garden,
+  is,
+  mistakenProject,
+  PLANTS,
+  rule,
+  soundProject,
+  type Garden,
+} from '../testing/index.ts';
+import { findingsAt, findingsOf, type FindingCode } from './index.ts';
 
 /** What is said of targets, stars and starts. */
 const CLASSES: ReadonlySet<string> = new Set(['target-beyond-placed', 'star-unreachable', 'already-true']);
@@ -207,5 +226,36 @@ describe('an ending before anybody acts', () => {
     ['by a clock of a minute', { change: (_p, level) => void (level.clock.limitSeconds = literal(60)) }, false],
   ])('%s', (_case, made, found) => {
     expect(codes(made).includes('already-true')).toBe(found);
+  });
+});
+
+describe('over random projects of every kind of ground', () => {
+  const SOUND = 300;
+  const PLANTED = 10;
+
+  it('nothing grave is said of sound ones', () => {
+    const said = Array.from({ length: SOUND }, (_, seed) => seed).flatMap((seed) =>
+      findingsOf(soundProject(seed)).flatMap(({ code, severity, sentence }) =>
+        severity === 'doubtful' ? [] : [`${seed} ${code}: ${sentence}`],
+      ),
+    );
+    expect(said).toEqual([]);
+  });
+
+  it.each(Object.keys(PLANTS) as FindingCode[])('%s is found wherever it was put', (code) => {
+    let planted = 0;
+    for (let seed = 0; planted < PLANTED; seed++) {
+      const mistaken = mistakenProject(seed, code);
+      if (!mistaken) continue;
+      planted++;
+      expect([seed, findingsOf(mistaken.project).some((finding) => finding.code === code)]).toEqual([seed, true]);
+    }
+  });
+
+  it.each(['roam', 'cross', 'leap', 'run', 'lift'])('is whole, and has levels on %s', (kind) => {
+    const projects = Array.from({ length: 40 }, (_, seed) => soundProject(seed));
+    const levels = projects.flatMap((project) => Object.values(project.levels));
+    expect(levels.some(({ ground }) => ground.kind === kind)).toBe(true);
+    for (const project of projects.slice(0, 8)) expect(importProject(documentOf(project))).toMatchObject({ ok: true });
   });
 });

@@ -7,6 +7,9 @@ const TIMES_START = 10;
 /** So many levels in which a ramp doubles are too few. */
 const DOUBLES_WITHIN = 3;
 
+/** A shorter sequence has to take large steps. */
+const LEAST_LEVELS = 8;
+
 /** Shapes that end at a value of their own cannot run away. */
 const BOUNDED: ReadonlySet<string> = new Set(['hold', 'ease', 'sCurve', 'tiers']);
 
@@ -21,7 +24,7 @@ export const rampRunsAway: Check<'parameter'> = {
     const start = row?.ramp[0] ?? 0;
     // A count that goes from 1 to 2 doubles as well.
     const least = number === 'whole' ? 3 : 0;
-    if (!row || start <= 0 || BOUNDED.has(parameter.ramp.shape.type)) return [];
+    if (!row || row.ramp.length < LEAST_LEVELS || start <= 0 || BOUNDED.has(parameter.ramp.shape.type)) return [];
     const told = (position: number, reason: string) => [
       {
         slotId: row.slotId(position),

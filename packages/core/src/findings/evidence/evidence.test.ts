@@ -1,0 +1,132 @@
+import { describe, expect, it } from '@jest/globals';
+import { homeBeforeDusk } from '../../demo/index.ts';
+import { literal, type Project } from '../../model/index.ts';
+import { wilson } from '../../stats/index.ts';
+import { GAVE_UP, packWins } from '../../trials/index.ts';
+import { evidenceIn, EVIDENCE_CHECKS, FINDING_CLASSES, type AttemptsSeen, type FindingCode } from '../index.ts';
+
+/** Attempts at one slot, as they may come out. Half of the wins earn two stars, half three. */
+function seen(clearRate: number, change: Partial<AttemptsSeen> = {}, attempts = 400): AttemptsSeen {
+  const cleared = Math.round(clearRate * attempts);
+  const half = Math.floor(cleared / 2);
+  return {
+    attempts,
+    clearRate,
+    interval: wilson(cleared, attempts),
+    wins: packWins(Array.from({ length: attempts }, (_, index) => index < cleared)),
+    medianSeconds: cleared > 0 ? 20 : null,
+    stars: [0, 0, half, cleared - half, 0, 0],
+    endings: cleared < attempts ? [{ rule: 0, lifeRule: 1, count: attempts - cleared }] : [],
+    crowd: { x: 5, y: 5, count: Math.round((attempts - cleared) / 10), of: attempts - cleared },
+    ...change,
+  };
+}
+
+interface Case {
+  pacer?: string;
+  slot?: number;
+  attempts: AttemptsSeen;
+  before?: AttemptsSeen;
+  change?: (project: Project) => void;
+}
+
+function codesOf({ pacer = 'steady', slot = 10, attempts, before, change }: Case): FindingCode[] {
+  const project = homeBeforeDusk();
+  for (const each of project.slots) delete each.wanted;
+  change?.(project);
+  const slots = new Map([[`slot-${slot}`, attempts]]);
+  if (before) slots.set(`slot-${slot - 1}`, before);
+  return evidenceIn(project, new Map([[pacer, slots]])).flatMap(({ code, slotId }) =>
+    slotId === `slot-${slot}` ? [code] : [],
+  );
+}
+
+const wanted = (value: number) => (project: Project) => void (project.slots[9]!.wanted = value);
+const endings = (own: number, other: number) => ({
+  endings: [
+    { rule: 0, lifeRule: 1, count: own },
+    { rule: 0, lifeRule: 2, count: other },
+  ],
+});
+const spawner = (firstAfter: number) => (project: Project) => {
+  const level = project.levels[project.slots[9]!.levelId]!;
+  level.ground.pieces.push({
+    ...{ id: 'late', piece: 'spawner', kind: 'hornet', at: { x: 5.5, y: 5.5 }, starts: 'load', safeDistance: 4 },
+    ...{ howMany: literal(1), firstAfterSeconds: literal(firstAfter), everySeconds: literal(5) },
+  });
+};
+
+/** By class: attempts that show it, and some beside them that do not. */
+const CASES: Partial<Record<FindingCode, { shows: Case; beside: Case }>> = {
+  'no-ending': {
+    shows: { attempts: seen(0.9, { endings: [{ rule: GAVE_UP, lifeRule: -2, count: 40 }], wins: undefined }) },
+    beside: { attempts: seen(0.9) },
+  },
+  'off-wanted': {
+    shows: { attempts: seen(0.9), change: wanted(0.7) },
+    beside: { attempts: seen(0.9), change: wanted(0.88) },
+  },
+  wall: {
+    shows: { attempts: seen(0.6), before: seen(0.9) },
+    beside: { attempts: seen(0.7), before: seen(0.9) },
+  },
+  dip: {
+    shows: { attempts: seen(0.95), before: seen(0.7) },
+    beside: { attempts: seen(0.75), before: seen(0.7) },
+  },
+  trivial: {
+    shows: { pacer: 'novice', attempts: seen(1) },
+    beside: { pacer: 'novice', attempts: seen(0.98) },
+  },
+  hopeless: {
+    shows: { pacer: 'sharp', attempts: seen(0.01) },
+    beside: { pacer: 'sharp', attempts: seen(0.08) },
+  },
+  'star-too-rare': {
+    shows: { attempts: seen(0.9, { stars: [0, 0, 359, 1, 0, 0] }) },
+    beside: { attempts: seen(0.9, { stars: [0, 0, 350, 10, 0, 0] }) },
+  },
+  'star-too-common': {
+    shows: { attempts: seen(0.9, { stars: [0, 0, 20, 340, 0, 0] }) },
+    beside: { attempts: seen(0.9, { stars: [0, 0, 40, 320, 0, 0] }) },
+  },
+  'one-cause': {
+    shows: { attempts: seen(0.5, endings(185, 15)) },
+    beside: { attempts: seen(0.5, endings(170, 30)) },
+  },
+  'losses-crowd': {
+    shows: { attempts: seen(0.5, { crowd: { x: 5, y: 5, count: 110, of: 200 } }) },
+    beside: { attempts: seen(0.5, { crowd: { x: 5, y: 5, count: 90, of: 200 } }) },
+  },
+  'number-without-effect': {
+    shows: { attempts: seen(0.9), change: spawner(61) },
+    beside: { attempts: seen(0.9), change: spawner(50) },
+  },
+};
+
+describe('every class that rests on attempts', () => {
+  const codes = (Object.keys(FINDING_CLASSES) as FindingCode[]).filter(
+    (code) => FINDING_CLASSES[code].source === 'attempts',
+  );
+
+  it('has a check and is tried here', () => {
+    expect(EVIDENCE_CHECKS.map(({ code }) => code).toSorted()).toEqual(codes.toSorted());
+    expect(Object.keys(CASES).toSorted()).toEqual(codes.toSorted());
+  });
+
+  it.each(Object.entries(CASES) as [FindingCode, { shows: Case; beside: Case }][])('%s', (code, { shows, beside }) => {
+    expect(codesOf(shows)).toContain(code);
+    expect(codesOf(beside)).not.toContain(code);
+    // Half as many attempts say nothing.
+    const few = Math.floor(shows.attempts.attempts / 2) - 1;
+    expect(codesOf({ ...shows, attempts: { ...shows.attempts, attempts: few } })).toEqual([]);
+  });
+
+  it('tells on how many attempts it rests, and which one shows it', () => {
+    const project = homeBeforeDusk();
+    project.slots[9]!.wanted = 0.95;
+    const [finding] = evidenceIn(project, new Map([['steady', new Map([['slot-10', seen(0.5)]])]]));
+    // The first 200 are won: the first lost one is the 201st.
+    expect(finding).toMatchObject({ code: 'off-wanted', evidence: { attempts: 400, pacer: 'steady', shows: 200 } });
+  });
+});
