@@ -1,7 +1,7 @@
 import { prepareLevel } from '@stadion/core/grounds';
 import { homeBeforeDusk, manyLevels } from '@stadion/core/demo';
 import { handOffOf } from '@stadion/core/formats';
-import { findingsOf } from '@stadion/core/findings';
+import { speedOfFindings } from './findings.ts';
 import { usualPacers } from '@stadion/core/model';
 import { rampTable } from '@stadion/core/ramps';
 import { DEFAULT_PRECISION, emptyTally, isPreciseEnough, playBatch, readyGame } from '@stadion/core/trials';
@@ -120,7 +120,7 @@ const edited = {
   parameters: [{ ...first!, ramp: { shape: { type: 'hold' as const, value: 1 } } }, ...others],
 };
 say('ramps after an edit of one of them, ms', time(() => rampTable(edited, 500, { project: large, table })).toFixed(2));
-say('findings over 500 levels, ms', time(() => findingsOf(large)).toFixed(1), 'bar 100');
+speedOfFindings(say);
 const demo = homeBeforeDusk();
 say('hand-off of the demo, ms', time(() => handOffOf(demo)).toFixed(1));
 say('hand-off of 500 levels, ms', time(() => handOffOf(manyLevels(500, 7)), 3).toFixed(0));

@@ -4,6 +4,7 @@ import { parametersIn, type Amount, type Level, type Parameter, type Project, ty
 import { namesIn, rampTable, valuesIn, type Earlier, type RampTable } from '../ramps/index.ts';
 import { resolveAmount, rulesOf, type Names, type Resolving, type RuleInForce } from '../rules/index.ts';
 import { reachOf, type Reach } from './reach.ts';
+import { remembered } from './remembered.ts';
 
 /** What a check of one slot knows: the level that stands there, by its numbers there. Worked out when first asked for. */
 export interface SlotFacts {
@@ -94,14 +95,8 @@ export const checkedOf = (project: Project, before?: Checked): Checked => {
   return { project, table: rampTable(project, project.slots.length, earlier) };
 };
 
-const followed = new WeakMap<object, readonly string[]>();
-
 /** The keys of the parameters that a part of the document follows. */
-function followedBy(part: object): readonly string[] {
-  const known = followed.get(part) ?? [...parametersIn(part)];
-  followed.set(part, known);
-  return known;
-}
+export const followedBy = remembered((part: object): readonly string[] => [...parametersIn(part)]);
 
 /** Made when first asked for, then kept. */
 export function slotFacts({ project, table }: Checked, slot: Slot, level: Level, position: number): SlotFacts {

@@ -1,9 +1,10 @@
 import { addParameter } from '../../edits/index.ts';
-import { pointerOf, type Amount, type Level, type Parameter, type Project } from '../../model/index.ts';
+import { pointerOf, type Amount, type Level, type Parameter, type Project, type Reading } from '../../model/index.ts';
 import type { PatchOperation } from '../../patch/index.ts';
 import { leaves, readingInWords } from '../../rules/index.ts';
 import { namesFor } from '../../attempt/index.ts';
 import { say, type Check, type Found } from '../finding.ts';
+import { remembered } from '../remembered.ts';
 
 /** In so many levels one number written out could be one parameter. */
 const LEAST_LEVELS = 3;
@@ -13,8 +14,8 @@ const isSetting = (value: number): boolean => Math.abs(value) > 1;
 interface Written {
   /** What it is for: the same text for what means the same. */
   role: string;
-  /** In words, as a parameter would be called. */
-  words: string;
+  /** The reading that it is compared with; undefined for a time limit. */
+  reading?: Reading;
   unit: string;
   number: Parameter['number'];
   value: number;
@@ -22,26 +23,21 @@ interface Written {
 }
 
 /** The numbers of a level that are written out, where a parameter would do. */
-function writtenIn(project: Project, level: Level): Written[] {
+const writtenIn = remembered((level: Level): Written[] => {
   const written: Written[] = [];
   const note = (of: Omit<Written, 'value'>, amount: Amount | null): void => {
     if (amount?.from === 'number' && isSetting(amount.value)) written.push({ ...of, value: amount.value });
   };
-  const names = namesFor(project, level);
   const base = ['levels', level.id];
   const seconds = { unit: 'seconds', number: 'seconds' } as const;
-  note(
-    { role: 'limit', words: 'Time limit', ...seconds, path: [...base, 'clock', 'limitSeconds'] },
-    level.clock.limitSeconds,
-  );
+  note({ role: 'limit', ...seconds, path: [...base, 'clock', 'limitSeconds'] }, level.clock.limitSeconds);
   for (const rule of level.rules)
     for (const { leaf, path } of leaves(rule.when)) {
       if (leaf.is !== 'compare') continue;
-      const words = readingInWords(leaf.reading, names);
       note(
         {
           role: `${JSON.stringify(leaf.reading)} ${leaf.comparison}`,
-          words: `${words.charAt(0).toUpperCase()}${words.slice(1)} asked for`,
+          reading: leaf.reading,
           unit: '',
           number: 'real',
           path: [...base, 'rules', rule.id, 'when', ...path, 'amount'],
@@ -50,6 +46,13 @@ function writtenIn(project: Project, level: Level): Written[] {
       );
     }
   return written;
+});
+
+/** What a number is for, as a parameter would be called. */
+function wordsFor(project: Project, { reading, path }: Written): string {
+  if (!reading) return 'Time limit';
+  const words = readingInWords(reading, namesFor(project, project.levels[String(path[1])]));
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)} asked for`;
 }
 
 /** A sane range around one value. */
@@ -59,12 +62,9 @@ function rangeAround(value: number): { min: number; max: number } {
 }
 
 /** Makes one parameter of a number, and lets all places follow it. */
-function mendOf(
-  project: Project,
-  { words, unit, number, value }: Written,
-  places: readonly Written[],
-): PatchOperation[] {
-  const { key, patch } = addParameter(project, words.slice(0, 60));
+function mendOf(project: Project, first: Written, places: readonly Written[]): PatchOperation[] {
+  const { unit, number, value } = first;
+  const { key, patch } = addParameter(project, wordsFor(project, first).slice(0, 60));
   const made = patch.map((operation): PatchOperation => {
     if (operation.op !== 'add' || !operation.path.startsWith('/parameters/')) return operation;
     const entry = operation.value as Record<string, unknown>;
@@ -90,9 +90,11 @@ export const duplicatedLiteral: Check<'project'> = {
   find({ project }) {
     const byValue = new Map<string, Written[]>();
     for (const level of Object.values(project.levels))
-      for (const entry of writtenIn(project, level)) {
+      for (const entry of writtenIn(level)) {
         const key = `${entry.role} ${entry.value}`;
-        byValue.set(key, [...(byValue.get(key) ?? []), entry]);
+        const places = byValue.get(key) ?? [];
+        places.push(entry);
+        byValue.set(key, places);
       }
     return [...byValue.values()].flatMap((places): Found[] => {
       const levels = new Set(places.map(({ path }) => path[1]));
@@ -103,7 +105,7 @@ export const duplicatedLiteral: Check<'project'> = {
         {
           slotId: slot.id,
           path: pointerOf(first.path),
-          sentence: `${first.words}: ${say(first.value)} is written in ${levels.size} levels.`,
+          sentence: `${wordsFor(project, first)}: ${say(first.value)} is written in ${levels.size} levels.`,
           reason: 'As one parameter it could be changed, or ramped, in one place.',
           mend: { label: 'Make it one parameter', patch: mendOf(project, first, places) },
         },

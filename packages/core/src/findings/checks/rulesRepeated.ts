@@ -4,6 +4,7 @@ import { pointerOf, type Project, type Rule } from '../../model/index.ts';
 import { conditionInWords, endingOfRule } from '../../rules/index.ts';
 import { plain } from '../conditions.ts';
 import type { Check, Found, Mend } from '../finding.ts';
+import { remembered } from '../remembered.ts';
 
 /** A rule in more than this share of the levels, and in so many at least, could stand for all. */
 const SHARE = 0.6;
@@ -15,10 +16,10 @@ interface Place {
 }
 
 /** Does a rule name what only one level has? */
-function namesPieces({ when, then }: Rule): boolean {
-  const text = JSON.stringify([when, then]);
-  return /"(zone|latch|gate|piece|spawner|at)":/.test(text);
-}
+const namesPieces = remembered(({ when, then }: Rule): boolean =>
+  /"(zone|latch|gate|piece|spawner|at)":/.test(JSON.stringify([when, then])),
+);
+const plainRule = remembered((rule: Rule): string => plain(rule));
 
 /** Makes one standing rule of them; the levels that do not have it switch it off. */
 function mendOf(project: Project, places: readonly Place[]): Mend {
@@ -57,7 +58,7 @@ export const rulesRepeated: Check<'project'> = {
         // How a level is won is its own.
         const isOwn = namesPieces(rule) || endingOfRule(rule) === 'won';
         if (rule.off === true || rule.replaces !== undefined || isOwn) continue;
-        const text = plain(rule);
+        const text = plainRule(rule);
         const places = byText.get(text) ?? [];
         // Twice in one level is told as two rules alike.
         if (!places.some(({ levelId }) => levelId === level.id))

@@ -1,7 +1,10 @@
 import { allPiecesOf } from '../../ground/index.ts';
-import { parametersIn, pointerOf, usesOfParameter, type Project } from '../../model/index.ts';
+import { pointerOf, type Level, type Project } from '../../model/index.ts';
+import { namesIn } from '../../ramps/index.ts';
 import { leaves } from '../../rules/index.ts';
 import type { Check, Found } from '../finding.ts';
+import { remembered } from '../remembered.ts';
+import { followedBy } from '../scopes.ts';
 
 interface Spare {
   path: (string | number)[];
@@ -10,13 +13,29 @@ interface Spare {
   slotId?: string;
 }
 
+/** All of a level but its ground, as text. */
+const wordsOf = remembered(({ ground: _ground, ...rest }: Level): string => JSON.stringify(rest));
+/** The kinds that stand in a level, or are sent there. */
+const kindsIn = remembered(({ ground }: Level): string[] =>
+  allPiecesOf(ground).flatMap((piece) => ('kind' in piece ? [piece.kind] : [])),
+);
+/** The tallies that rules count or look at. */
+const talliesIn = remembered((rules: Level['rules']): string[] =>
+  rules.flatMap(({ when, then }) => [
+    ...leaves(when).flatMap(({ leaf: { reading } }) => (reading.reading === 'tally' ? [reading.tally] : [])),
+    ...then.flatMap((effect) => (effect.effect === 'tally' ? [effect.tally] : [])),
+  ]),
+);
+
 /** Zones that no rule, clock or star names. */
 function spareZones(project: Project): Spare[] {
+  const seen = new Set<string>();
+  const standing = JSON.stringify(project.standing);
   return project.slots.flatMap(({ id: slotId, levelId }) => {
     const level = project.levels[levelId];
-    if (!level || project.slots.find((slot) => slot.levelId === levelId)?.id !== slotId) return [];
-    const { ground: _ground, ...rest } = level;
-    const named = JSON.stringify([rest, project.standing]);
+    if (!level || seen.has(levelId)) return [];
+    seen.add(levelId);
+    const named = wordsOf(level) + standing;
     return level.ground.pieces.flatMap((piece): Spare[] =>
       piece.piece === 'zone' && !named.includes(JSON.stringify(piece.id))
         ? [
@@ -33,11 +52,7 @@ function spareZones(project: Project): Spare[] {
 }
 
 function spareKinds(project: Project): Spare[] {
-  const placed = new Set(
-    Object.values(project.levels).flatMap(({ ground }) =>
-      allPiecesOf(ground).flatMap((piece) => ('kind' in piece ? [piece.kind] : [])),
-    ),
-  );
+  const placed = new Set(Object.values(project.levels).flatMap(kindsIn));
   return (['collectables', 'enemies', 'hazards'] as const).flatMap((of) =>
     project.kinds[of].flatMap(({ id, name }): Spare[] =>
       placed.has(id)
@@ -55,12 +70,7 @@ function spareKinds(project: Project): Spare[] {
 
 function spareTallies(project: Project): Spare[] {
   const { tallies, standing, levels, score } = project;
-  const read = new Set(
-    [...standing, ...Object.values(levels).flatMap(({ rules }) => rules)].flatMap(({ when, then }) => [
-      ...leaves(when).flatMap(({ leaf: { reading } }) => (reading.reading === 'tally' ? [reading.tally] : [])),
-      ...then.flatMap((effect) => (effect.effect === 'tally' ? [effect.tally] : [])),
-    ]),
-  );
+  const read = new Set([standing, ...Object.values(levels).map(({ rules }) => rules)].flatMap(talliesIn));
   const inScore = new Set(score.flatMap(({ reading }) => (reading.reading === 'tally' ? [reading.tally] : [])));
   return tallies.flatMap(({ id, name }): Spare[] =>
     read.has(id) || inScore.has(id)
@@ -70,17 +80,14 @@ function spareTallies(project: Project): Spare[] {
 }
 
 function spareParameters(project: Project): Spare[] {
-  const followed = parametersIn([
-    project.levels,
-    project.kinds,
-    project.standing,
-    project.player,
-    project.run,
-    project.slots,
-    project.score,
-  ]);
-  return project.parameters.flatMap(({ key, label }): Spare[] =>
-    followed.has(key) || usesOfParameter(project, key).length > 0
+  const { levels, kinds, standing, player, run, slots, score, parameters } = project;
+  const parts = [...Object.values(levels), kinds, standing, player, run, slots, score];
+  const formulas = parameters.flatMap(({ key, ramp: { shape } }) =>
+    shape.type === 'formula' ? namesIn(shape.text).filter((name) => name !== key) : [],
+  );
+  const followed = new Set([...parts.flatMap(followedBy), ...formulas]);
+  return parameters.flatMap(({ key, label }): Spare[] =>
+    followed.has(key)
       ? []
       : [{ path: ['parameters', key], words: label, reason: 'Nothing follows it: it changes no number of the game.' }],
   );
