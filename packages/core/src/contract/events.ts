@@ -20,6 +20,10 @@ export const ForecastSummary = z
       .array(z.strictObject({ rule: z.number().int(), lifeRule: z.number().int(), count: z.number().int() }))
       .optional()
       .describe('Of the lost attempts: by rule in force, -1 for the clock. Once done.'),
+    fired: z
+      .array(z.number().int())
+      .optional()
+      .describe('By rule in force: attempts in which it has fired. Once done.'),
     crowd: z
       .strictObject({ x: z.number(), y: z.number(), count: z.number().int(), of: z.number().int() })
       .nullable()
@@ -34,8 +38,14 @@ export const summarize = (forecast: Forecast, done: boolean): ForecastSummary =>
   const { attempts, clearRate, interval, medianSeconds, stars, wins } = forecast;
   const base = { attempts, clearRate, interval, medianSeconds, stars };
   if (!done) return base;
-  const { endings } = forecast;
-  return { ...base, endings, crowd: crowdOf(forecast), ...(wins === undefined ? {} : { wins }) };
+  const { endings, fired } = forecast;
+  return {
+    ...base,
+    endings,
+    ...(fired ? { fired } : {}),
+    crowd: crowdOf(forecast),
+    ...(wins === undefined ? {} : { wins }),
+  };
 };
 
 /** One slot's forecast as it comes: `key` names the question it answers. */

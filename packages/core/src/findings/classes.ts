@@ -98,6 +98,12 @@ export const FINDING_CLASSES = {
   'rules-alike': { group: 'rules', severity: 'doubtful', source: 'document', title: 'Two rules alike' },
   'endings-can-tie': { group: 'rules', severity: 'doubtful', source: 'judge', title: 'Win and loss at once' },
   'idle-effect': { group: 'rules', severity: 'doubtful', source: 'document', title: 'Effect without effect' },
+  'milestone-never-fires': {
+    group: 'rules',
+    severity: 'doubtful',
+    source: 'attempts',
+    title: 'Milestone that no attempt fires',
+  },
   'message-too-short': {
     group: 'rules',
     severity: 'doubtful',

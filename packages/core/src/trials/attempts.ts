@@ -87,6 +87,7 @@ export const attempts: Game<PreparedLevel, World, AttemptState, Player> = {
       starReading: starReading(state),
       endingRule: phase !== 'playing' ? verdicts.ending.rule : tick >= LONGEST_TICKS ? GAVE_UP : TOO_COSTLY,
       lifeRule: lastLifeRule,
+      fired: verdicts.fired,
       livesLeft: observed.lives,
       livesLost: Math.max(0, world.level.judging.lives - observed.lives),
       worth: observed.worth[any] as number,

@@ -27,6 +27,8 @@ export interface Forecast {
   endings: EndingCount[];
   /** x, y, x, y … */
   lostAt: number[];
+  /** By rule in force: attempts in which it has fired; forecasts stored long ago lack it. */
+  fired?: number[];
   /** What came of each part, on a ground of parts that come again and again. */
   parts?: PartCount[];
 }
@@ -53,6 +55,7 @@ export function forecastOf(tally: Tally): Forecast {
       })
       .toSorted((a, b) => b.count - a.count),
     lostAt: tally.lostAt,
+    ...(tally.fired ? { fired: tally.fired } : {}),
     ...(tally.parts ? { parts: tally.parts } : {}),
   };
 }

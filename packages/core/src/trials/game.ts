@@ -39,6 +39,8 @@ export interface GameResult {
   score: number;
   /** Own tallies, by index. */
   tallies: number[];
+  /** How often each rule in force has fired; absent for a game without rules. */
+  fired?: readonly number[];
   /** Where it ended, units; out of lives, where the last one was lost. Null for a game without a ground. */
   place: { x: number; y: number } | null;
   /** On a ground of parts that come again and again: how often each was come to, and in which it ended, -1 for none. `place` is on that part. */

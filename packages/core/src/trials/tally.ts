@@ -20,6 +20,8 @@ export interface Tally {
   endings: Record<string, number>;
   /** x, y, x, y … of losses, units. */
   lostAt: number[];
+  /** By rule in force: attempts in which it has fired. */
+  fired?: number[];
   /** By part, on a ground of parts that come again and again. */
   parts?: PartCount[];
 }
@@ -57,6 +59,13 @@ export const emptyTally = (): Tally => ({
   lostAt: [],
 });
 
+/** Adds in how many attempts each rule has fired, in place. @param fired attempts by rule */
+function addFired(tally: Tally, fired: readonly number[]): void {
+  tally.fired ??= [];
+  const all = tally.fired;
+  fired.forEach((count, rule) => (all[rule] = (all[rule] ?? 0) + count));
+}
+
 /** Two digits after the point are what is shown and stored. */
 const hundredths = (value: number): number => Math.round(value * 100) / 100;
 
@@ -76,6 +85,11 @@ export function addResult(tally: Tally, result: GameResult): void {
       })),
     );
   }
+  if (result.fired)
+    addFired(
+      tally,
+      result.fired.map((count) => (count > 0 ? 1 : 0)),
+    );
   tally.wins.push(result.won);
   if (result.won) {
     tally.cleared++;
@@ -94,6 +108,7 @@ export function addResult(tally: Tally, result: GameResult): void {
 export function addTally(tally: Tally, batch: Tally): void {
   tally.attempts += batch.attempts;
   if (batch.parts) addParts(tally, batch.parts);
+  if (batch.fired) addFired(tally, batch.fired);
   tally.cleared += batch.cleared;
   tally.wins.push(...batch.wins);
   tally.times.push(...batch.times);

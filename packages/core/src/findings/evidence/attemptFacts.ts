@@ -13,6 +13,7 @@ export type AttemptsSeen = Pick<
   'attempts' | 'clearRate' | 'interval' | 'wins' | 'medianSeconds' | 'stars'
 > & {
   endings?: Forecast['endings'] | undefined;
+  fired?: readonly number[] | undefined;
   crowd?: Crowd | null | undefined;
 };
 

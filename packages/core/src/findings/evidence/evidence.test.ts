@@ -90,6 +90,11 @@ const CASES: Partial<Record<FindingCode, { shows: Case; beside: Case }>> = {
     shows: { attempts: seen(0.9, { stars: [0, 0, 20, 340, 0, 0] }) },
     beside: { attempts: seen(0.9, { stars: [0, 0, 40, 320, 0, 0] }) },
   },
+  'milestone-never-fires': {
+    // Snail Shell: the standing rules, its way to win, and the hive that calls.
+    shows: { attempts: seen(0.9, { fired: [400, 400, 400, 400, 400, 0] }) },
+    beside: { attempts: seen(0.9, { fired: [400, 400, 400, 400, 400, 1] }) },
+  },
   'one-cause': {
     shows: { attempts: seen(0.5, endings(185, 15)) },
     beside: { attempts: seen(0.5, endings(170, 30)) },

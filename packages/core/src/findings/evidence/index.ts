@@ -7,6 +7,7 @@ import { dip } from './dip.ts';
 import { hopeless, trivial } from './extremes.ts';
 import { starTooCommon, starTooRare } from './lastStar.ts';
 import { lossesCrowd } from './lossesCrowd.ts';
+import { milestoneNeverFires } from './milestoneNeverFires.ts';
 import { noEnding } from './noEnding.ts';
 import { numberWithoutEffect } from './numberWithoutEffect.ts';
 import { offWanted } from './offWanted.ts';
@@ -21,6 +22,7 @@ export const EVIDENCE_CHECKS: readonly EvidenceCheck[] = [
   wall,
   dip,
   trivial,
+  milestoneNeverFires,
   starTooRare,
   starTooCommon,
   oneCause,
