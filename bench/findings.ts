@@ -8,7 +8,10 @@ const ROUNDS = 5;
 const EDITS: readonly [what: string, patch: (round: number) => PatchOperation[]][] = [
   ['one level', (round) => [{ op: 'replace', path: '/levels/two-ponds/brief', value: `Brief ${round}` }]],
   ['one kind', (round) => [{ op: 'replace', path: '/kinds/enemies/wasp/radius', value: 0.3 + round / 100 }]],
-  ['one parameter', (round) => [{ op: 'replace', path: '/parameters/hornetSight/ramp/shape/value', value: 5 + round / 10 }]],
+  [
+    'one parameter',
+    (round) => [{ op: 'replace', path: '/parameters/hornetSight/ramp/shape/value', value: 5 + round / 10 }],
+  ],
   ['the order', (round) => [{ op: 'replace', path: '/slots/slot-2/order', value: 5.5 + round / 100 }]],
 ];
 

@@ -14,6 +14,11 @@ const { projects } = (await (await fetch(projectsAddress)).json()) as { projects
 const id = projects[0]!.id;
 
 async function take(name: string): Promise<void> {
+  await page.waitFor('the findings', () =>
+    page.driver.executeScript<boolean>(
+      `return ![...document.querySelectorAll('header button')].some((one) => one.innerText.startsWith('…'));`,
+    ),
+  );
   fs.writeFileSync(path.join(FOLDER, `${name}.png`), Buffer.from(await page.driver.takeScreenshot(), 'base64'));
   process.stdout.write(`${name}.png\n`);
 }

@@ -1,13 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import {
-  fromParameter,
-  literal,
-  type Condition,
-  type Level,
-  type Piece,
-  type Project,
-  type Rule,
-} from '../model/index.ts';
+import { literal, type Condition, type Level, type Piece, type Project, type Rule } from '../model/index.ts';
 import { after, atLeast, atMost, clover, garden, is, rule } from '../testing/index.ts';
 import { findingsOf, FINDING_CLASSES, findingClass, type Finding, type FindingCode } from './index.ts';
 

@@ -49,5 +49,11 @@ export function useAllFindings(): { open: readonly Finding[]; left: readonly Fin
   }, [leftSo, findings]);
 }
 
+/** Has the open project been looked through once? Before that nothing is known, not that nothing is wrong. */
+export function useAreFindingsKnown(): boolean {
+  const { projectId } = useSelection();
+  return useSyncExternalStore(source.subscribe, source.known).projectId === projectId;
+}
+
 /** Everything found in the project that counts, in the order of the sequence; it comes shortly after an edit is drawn. */
 export const useFindings = (): readonly Finding[] => useAllFindings().open;

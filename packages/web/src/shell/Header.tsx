@@ -17,7 +17,7 @@ import {
 } from '../project/hooks.ts';
 import type { DocumentState } from '../project/documentSlice.ts';
 import { useExpectations } from '../project/useExpectations.ts';
-import { useFindings } from '../project/useFindings.ts';
+import { useAreFindingsKnown, useFindings } from '../project/useFindings.ts';
 import { drawerOpened } from '../project/viewSlice.ts';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -88,7 +88,8 @@ export function Header({ onListShortcuts, onFind }: Props) {
   const { undo, redo, undoLast, redoLast } = useHistory();
   // An expected clear rate that is not met counts as a finding; expected verdicts are among the findings themselves.
   const unmet = useExpectations().filter(({ expectation, met }) => expectation.is === 'clearRate' && met === false);
-  const count = useFindings().length + unmet.length;
+  const found = useFindings().length + unmet.length;
+  const count = useAreFindingsKnown() ? String(found) : '…';
   const [renaming, setRenaming] = useState(false);
   return (
     <header className="flex h-[46px] shrink-0 items-center gap-3 bg-bar px-3.5 text-bar-ink">
@@ -180,7 +181,7 @@ export function Header({ onListShortcuts, onFind }: Props) {
         onClick={() => dispatch(drawerOpened(findingsOpen ? null : 'findings'))}
       >
         <TriangleAlert size={14} />
-        {count} <span className="max-[1100px]:sr-only">finding{count === 1 ? '' : 's'}</span>
+        {count} <span className="max-[1100px]:sr-only">finding{count === '1' ? '' : 's'}</span>
       </Button>
       <Button look="main" disabled={slotId === undefined} onClick={() => goto({ screen: 'play' })}>
         <Play size={13} fill="currentColor" />

@@ -22,7 +22,7 @@ export const identicalNeighbours: Check<'neighbours'> = {
       {
         slotId: slot.id,
         path: pointerOf(['levels', level.id, 'ground']),
-        sentence: `It is the same as the level before it.`,
+        sentence: 'The level is the same as the one before it.',
         reason: `“${before.level.name}” has the same ground, the same rules and the same numbers.`,
       },
     ];

@@ -1,7 +1,7 @@
 import { SEVERITIES, type Severity, type Source } from '@stadion/core/findings';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useAppDispatch, useProject } from '../../project/hooks.ts';
-import { useAllFindings } from '../../project/useFindings.ts';
+import { useAllFindings, useAreFindingsKnown } from '../../project/useFindings.ts';
 import { drawerOpened } from '../../project/viewSlice.ts';
 import { ChoiceChip, Drawer, Segmented } from '../../ui/index.ts';
 import { Expectations } from './Expectations.tsx';
@@ -23,6 +23,7 @@ function step(list: HTMLElement, by: 1 | -1): void {
 export function FindingsDrawer() {
   const project = useProject();
   const { open, left } = useAllFindings();
+  const known = useAreFindingsKnown();
   const dispatch = useAppDispatch();
   const [by, setBy] = useState<GroupedBy>('severity');
   const [filter, setFilter] = useState<Filter>({});
@@ -74,7 +75,11 @@ export function FindingsDrawer() {
         </span>
       </div>
       <div ref={list} className="grow overflow-y-auto px-4 pt-2 pb-4" onKeyDown={onKeyDown}>
-        {open.length === 0 ? <p className="text-ink-2">Nothing is wrong as far as Stadion can see.</p> : null}
+        {open.length === 0 ? (
+          <p className="text-ink-2">
+            {known ? 'Nothing is wrong as far as Stadion can see.' : 'The project is being looked through.'}
+          </p>
+        ) : null}
         {open.length > 0 && listed.length === 0 ? (
           <p className="text-ink-2">None of the {open.length} findings is of this sort.</p>
         ) : null}
