@@ -1,0 +1,92 @@
+import { describe, expect, it } from '@jest/globals';
+import { homeBeforeDusk } from '@stadion/core/demo';
+import type { AttemptsSeen } from '@stadion/core/findings';
+import { documentOf } from '@stadion/core/model';
+import { applyPatch } from '@stadion/core/patch';
+import type { FindingsAnswer, FindingsRequest } from '../workers/findings.worker.ts';
+import { FindingsSource } from './findingsSource.ts';
+
+/** A worker that keeps what it is asked, and answers when it is told to. */
+class Asked {
+  readonly requests: FindingsRequest[] = [];
+  #answer: ((event: { data: FindingsAnswer }) => void) | undefined;
+
+  addEventListener(_name: string, answer: (event: { data: FindingsAnswer }) => void): void {
+    this.#answer = answer;
+  }
+
+  postMessage(request: FindingsRequest): void {
+    this.requests.push(request);
+  }
+
+  answer(id: number): void {
+    this.#answer?.({ data: { id, done: true, findings: [], verdicts: [] } });
+  }
+}
+
+const document = documentOf(homeBeforeDusk());
+const renamed = applyPatch(document, [{ op: 'replace', path: '/levels/clover-steps/name', value: 'Other' }]);
+const attempts = { attempts: 400 } as AttemptsSeen;
+const seen = (slots: [string, AttemptsSeen][]) => new Map([['steady', new Map(slots)]]);
+
+function made(): { worker: Asked; source: FindingsSource } {
+  const worker = new Asked();
+  return { worker, source: new FindingsSource(() => worker as unknown as Worker) };
+}
+
+describe('the source of findings', () => {
+  it('tells the worker all at first, then only what has changed, and nothing where nothing has', () => {
+    const { worker, source } = made();
+    source.ask('a', document, new Map());
+    source.ask('a', renamed, new Map());
+    source.ask('a', renamed, new Map());
+    expect(worker.requests.map(({ anew }) => anew)).toEqual([true, false]);
+    expect(Object.keys(worker.requests[0]!.changes.parts)).toContain('levels');
+    expect(worker.requests[1]!.changes).toEqual({
+      parts: {},
+      entries: { levels: { 'clover-steps': renamed.levels['clover-steps'] } },
+    });
+  });
+
+  it('begins anew with another project, of which nothing is known until it is answered', () => {
+    const { worker, source } = made();
+    source.ask('a', document, new Map());
+    worker.answer(1);
+    expect(source.known().projectId).toBe('a');
+    source.ask('b', renamed, new Map());
+    expect(worker.requests[1]!.anew).toBe(true);
+    expect(source.known().projectId).toBe('a');
+    worker.answer(2);
+    expect(source.known().projectId).toBe('b');
+  });
+
+  it('takes the answer to the last question only, and tells who listens', () => {
+    const { worker, source } = made();
+    let told = 0;
+    const stop = source.subscribe(() => told++);
+    source.ask('a', document, new Map());
+    source.ask('a', renamed, new Map());
+    worker.answer(1);
+    expect(told).toBe(0);
+    worker.answer(2);
+    expect(told).toBe(1);
+    stop();
+    source.ask('a', document, new Map());
+    worker.answer(3);
+    expect(told).toBe(1);
+  });
+
+  it('tells of forecasts that come, and of those that hold no more', () => {
+    const { worker, source } = made();
+    source.ask('a', document, seen([['slot-1', attempts]]));
+    source.ask('a', document, seen([['slot-1', attempts]]));
+    source.ask('a', document, seen([['slot-2', attempts]]));
+    expect(worker.requests.map(({ forecasts }) => forecasts)).toEqual([
+      [['steady', 'slot-1', attempts]],
+      [
+        ['steady', 'slot-1', null],
+        ['steady', 'slot-2', attempts],
+      ],
+    ]);
+  });
+});
