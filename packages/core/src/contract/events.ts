@@ -24,6 +24,10 @@ export const ForecastSummary = z
       .array(z.number().int())
       .optional()
       .describe('By rule in force: attempts in which it has fired. Once done.'),
+    neverGathered: z
+      .array(z.number().int())
+      .optional()
+      .describe('Pieces to gather that no attempt gathered, by their places on the ground. Once done.'),
     crowd: z
       .strictObject({ x: z.number(), y: z.number(), count: z.number().int(), of: z.number().int() })
       .nullable()
@@ -38,12 +42,13 @@ export const summarize = (forecast: Forecast, done: boolean): ForecastSummary =>
   const { attempts, clearRate, interval, medianSeconds, stars, wins } = forecast;
   const base = { attempts, clearRate, interval, medianSeconds, stars };
   if (!done) return base;
-  const { endings, fired } = forecast;
+  const { endings, fired, neverGathered } = forecast;
   return {
     ...base,
     endings,
-    ...(fired ? { fired } : {}),
     crowd: crowdOf(forecast),
+    ...(fired ? { fired } : {}),
+    ...(neverGathered ? { neverGathered } : {}),
     ...(wins === undefined ? {} : { wins }),
   };
 };

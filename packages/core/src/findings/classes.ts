@@ -152,6 +152,12 @@ export const FINDING_CLASSES = {
   'formula-error': { group: 'ramps', severity: 'surely wrong', source: 'document', title: 'Formula without a number' },
   'formula-cycle': { group: 'ramps', severity: 'surely wrong', source: 'document', title: 'Formulas in a circle' },
 
+  'never-gathered': {
+    group: 'difficulty',
+    severity: 'doubtful',
+    source: 'attempts',
+    title: 'Piece that nobody gathers',
+  },
   'number-without-effect': {
     group: 'difficulty',
     severity: 'doubtful',

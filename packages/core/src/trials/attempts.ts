@@ -1,4 +1,5 @@
 import {
+  collectablesOf,
   enemiesOf,
   startAttemptFrom,
   starReading,
@@ -88,6 +89,7 @@ export const attempts: Game<PreparedLevel, World, AttemptState, Player> = {
       endingRule: phase !== 'playing' ? verdicts.ending.rule : tick >= LONGEST_TICKS ? GAVE_UP : TOO_COSTLY,
       lifeRule: lastLifeRule,
       fired: verdicts.fired,
+      ...(entered ? {} : { gathered: collectablesOf(state).all.map(({ gathered }) => gathered) }),
       livesLeft: observed.lives,
       livesLost: Math.max(0, world.level.judging.lives - observed.lives),
       worth: observed.worth[any] as number,

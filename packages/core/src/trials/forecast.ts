@@ -29,6 +29,8 @@ export interface Forecast {
   lostAt: number[];
   /** By rule in force: attempts in which it has fired; forecasts stored long ago lack it. */
   fired?: number[];
+  /** Pieces to gather that no attempt gathered, by their places among those of the ground; stored long ago they lack. */
+  neverGathered?: number[];
   /** What came of each part, on a ground of parts that come again and again. */
   parts?: PartCount[];
 }
@@ -56,6 +58,9 @@ export function forecastOf(tally: Tally): Forecast {
       .toSorted((a, b) => b.count - a.count),
     lostAt: tally.lostAt,
     ...(tally.fired ? { fired: tally.fired } : {}),
+    ...(tally.gathered
+      ? { neverGathered: tally.gathered.flatMap((count, index) => (count === 0 ? [index] : [])) }
+      : {}),
     ...(tally.parts ? { parts: tally.parts } : {}),
   };
 }

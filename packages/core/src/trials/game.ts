@@ -41,6 +41,8 @@ export interface GameResult {
   tallies: number[];
   /** How often each rule in force has fired; absent for a game without rules. */
   fired?: readonly number[];
+  /** Was each piece to gather gathered, in the order of the ground; absent where they come again and again. */
+  gathered?: readonly boolean[];
   /** Where it ended, units; out of lives, where the last one was lost. Null for a game without a ground. */
   place: { x: number; y: number } | null;
   /** On a ground of parts that come again and again: how often each was come to, and in which it ended, -1 for none. `place` is on that part. */

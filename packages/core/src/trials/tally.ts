@@ -22,6 +22,8 @@ export interface Tally {
   lostAt: number[];
   /** By rule in force: attempts in which it has fired. */
   fired?: number[];
+  /** By piece to gather, in the order of the ground: attempts in which it was gathered. */
+  gathered?: number[];
   /** By part, on a ground of parts that come again and again. */
   parts?: PartCount[];
 }
@@ -59,11 +61,11 @@ export const emptyTally = (): Tally => ({
   lostAt: [],
 });
 
-/** Adds in how many attempts each rule has fired, in place. @param fired attempts by rule */
-function addFired(tally: Tally, fired: readonly number[]): void {
-  tally.fired ??= [];
-  const all = tally.fired;
-  fired.forEach((count, rule) => (all[rule] = (all[rule] ?? 0) + count));
+/** Adds up in how many attempts each rule has fired, or each piece was gathered, in place. @param counts attempts by rule, or by piece */
+function addCounts(tally: Tally, of: 'fired' | 'gathered', counts: readonly number[] | undefined): void {
+  if (!counts) return;
+  const all = (tally[of] ??= []);
+  counts.forEach((count, index) => (all[index] = (all[index] ?? 0) + count));
 }
 
 /** Two digits after the point are what is shown and stored. */
@@ -85,11 +87,16 @@ export function addResult(tally: Tally, result: GameResult): void {
       })),
     );
   }
-  if (result.fired)
-    addFired(
-      tally,
-      result.fired.map((count) => (count > 0 ? 1 : 0)),
-    );
+  addCounts(
+    tally,
+    'fired',
+    result.fired?.map((count) => (count > 0 ? 1 : 0)),
+  );
+  addCounts(
+    tally,
+    'gathered',
+    result.gathered?.map((was) => (was ? 1 : 0)),
+  );
   tally.wins.push(result.won);
   if (result.won) {
     tally.cleared++;
@@ -108,7 +115,8 @@ export function addResult(tally: Tally, result: GameResult): void {
 export function addTally(tally: Tally, batch: Tally): void {
   tally.attempts += batch.attempts;
   if (batch.parts) addParts(tally, batch.parts);
-  if (batch.fired) addFired(tally, batch.fired);
+  addCounts(tally, 'fired', batch.fired);
+  addCounts(tally, 'gathered', batch.gathered);
   tally.cleared += batch.cleared;
   tally.wins.push(...batch.wins);
   tally.times.push(...batch.times);

@@ -14,6 +14,7 @@ export type AttemptsSeen = Pick<
 > & {
   endings?: Forecast['endings'] | undefined;
   fired?: readonly number[] | undefined;
+  neverGathered?: readonly number[] | undefined;
   crowd?: Crowd | null | undefined;
 };
 

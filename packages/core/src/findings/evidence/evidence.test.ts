@@ -103,6 +103,10 @@ const CASES: Partial<Record<FindingCode, { shows: Case; beside: Case }>> = {
     shows: { attempts: seen(0.5, { crowd: { x: 5, y: 5, count: 110, of: 200 } }) },
     beside: { attempts: seen(0.5, { crowd: { x: 5, y: 5, count: 90, of: 200 } }) },
   },
+  'never-gathered': {
+    shows: { attempts: seen(0.9, { neverGathered: [2] }) },
+    beside: { attempts: seen(0.9, { neverGathered: [] }) },
+  },
   'number-without-effect': {
     shows: { attempts: seen(0.9), change: spawner(61) },
     beside: { attempts: seen(0.9), change: spawner(50) },

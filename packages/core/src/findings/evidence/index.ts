@@ -8,6 +8,7 @@ import { hopeless, trivial } from './extremes.ts';
 import { starTooCommon, starTooRare } from './lastStar.ts';
 import { lossesCrowd } from './lossesCrowd.ts';
 import { milestoneNeverFires } from './milestoneNeverFires.ts';
+import { neverGathered } from './neverGathered.ts';
 import { noEnding } from './noEnding.ts';
 import { numberWithoutEffect } from './numberWithoutEffect.ts';
 import { offWanted } from './offWanted.ts';
@@ -27,6 +28,7 @@ export const EVIDENCE_CHECKS: readonly EvidenceCheck[] = [
   starTooCommon,
   oneCause,
   lossesCrowd,
+  neverGathered,
   numberWithoutEffect,
 ];
 
