@@ -1,5 +1,7 @@
-import { sectionsOf } from '../ground/index.ts';
-import type { Level, Piece, Project } from '../model/index.ts';
+import { makeGrid, sectionsOf, type Grid } from '../ground/index.ts';
+import { pointerOf, type Level, type Piece, type Project } from '../model/index.ts';
+import type { Found } from './finding.ts';
+import type { LevelFacts } from './scopes.ts';
 
 /** One stretch of ground with its pieces: a level's ground, or one section of it. */
 export interface Stretch {
@@ -39,4 +41,20 @@ export function pieceWords(piece: Piece, { kinds }: Project): string {
   return piece.piece === 'spawner' || piece.piece === 'emitter' || piece.piece === 'lane'
     ? `${name} ${piece.piece}`
     : name;
+}
+
+/** What is found of the pieces of a level that is played, each at its place. @param find what a piece on a stretch gives cause to say; nothing where all is well */
+export function foundOfPieces(
+  { project, level }: LevelFacts,
+  find: (piece: Piece, stretch: Stretch, grid: Grid) => Omit<Found, 'slotId' | 'path'> | undefined,
+): Found[] {
+  const slotId = slotOf(project, level);
+  if (slotId === undefined) return [];
+  return stretchesOf(level).flatMap((stretch) => {
+    const grid = makeGrid(stretch.rows);
+    return stretch.pieces.flatMap((piece): Found[] => {
+      const found = find(piece, stretch, grid);
+      return found ? [{ slotId, path: pointerOf(pathOfPiece(stretch, piece)), ...found }] : [];
+    });
+  });
 }

@@ -1,10 +1,17 @@
 import { namesFor, resolvingAt, type PreparedLevel } from '../attempt/index.ts';
 import { prepareWith } from '../grounds/index.ts';
-import { parametersIn, type Amount, type Level, type Parameter, type Project, type Slot } from '../model/index.ts';
+import {
+  parametersIn,
+  type Amount,
+  type Level,
+  type Parameter,
+  type Project,
+  type Slot,
+  remembered,
+} from '../model/index.ts';
 import { namesIn, rampTable, valuesIn, type Earlier, type RampTable } from '../ramps/index.ts';
 import { resolveAmount, rulesOf, type Names, type Resolving, type RuleInForce } from '../rules/index.ts';
 import { reachOf, type Reach } from './reach.ts';
-import { remembered } from './remembered.ts';
 
 /** What a check of one slot knows: the level that stands there, by its numbers there. Worked out when first asked for. */
 export interface SlotFacts {

@@ -4,6 +4,7 @@ import type { Kinds } from './kinds.ts';
 import type { Level, LevelEntry } from './level.ts';
 import type { LiveAxis, Parameter } from './parameter.ts';
 import type { LiveTier } from './sequence.ts';
+import { remembered } from './remembered.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, type ProjectDocument } from './project.ts';
 
 /** Something in a list that is an entry of a collection in the document: its name there is its id, or its key. */
@@ -12,18 +13,6 @@ export type Item = ({ id: Id } | { key: Id }) & { order?: number };
 export const idOf = (item: Item): Id => ('key' in item ? item.key : item.id);
 
 type Collection<Entry> = Readonly<Record<Id, Entry>>;
-
-/** Remembers what was made of an object, for as long as the object lives: what an edit does not touch stays the same object. */
-function remembered<From extends object, To>(make: (from: From) => To): (from: From) => To {
-  const known = new WeakMap<From, { made: To }>();
-  return (from) => {
-    const before = known.get(from);
-    if (before) return before.made;
-    const made = make(from);
-    known.set(from, { made });
-    return made;
-  };
-}
 
 /** By entry; an entry that was copied stands under several ids. */
 const items = new WeakMap<object, Map<Id, Item>>();

@@ -17,6 +17,7 @@ export {
   reachOf,
   safeDistanceMarks,
   sightMarks,
+  findingMarks,
   tieMarks,
   unreachableMarks,
   wayMarks,

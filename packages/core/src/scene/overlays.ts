@@ -302,6 +302,27 @@ export function wayFromMarks(level: PreparedLevel, at: { x: number; y: number })
   }));
 }
 
+/** Signs beside pieces of which something was found. @param ids of those pieces */
+export const findingMarks = ({ ground }: Pick<Level, 'ground'>, ids: ReadonlySet<string>): Mark[] =>
+  ground.pieces.flatMap(({ id, at: { x, y } }): Mark[] =>
+    ids.has(id)
+      ? [
+          {
+            key: `finding-${id}`,
+            figures: [
+              {
+                is: 'polygon',
+                points: [x + 0.42, y - 0.85, x + 0.78, y - 0.2, x + 0.06, y - 0.2],
+                fill: 'mark',
+                stroke: 'ink',
+                line: 0.07,
+              },
+            ],
+          },
+        ]
+      : [],
+  );
+
 /** Lines from latches to the gates that they open. */
 export function tieMarks({ ground }: Pick<Level, 'ground'>): Mark[] {
   const gates = new Map(ground.pieces.flatMap((piece) => (piece.piece === 'gate' ? [[piece.id, piece] as const] : [])));

@@ -1,10 +1,17 @@
 import { addParameter } from '../../edits/index.ts';
-import { pointerOf, type Amount, type Level, type Parameter, type Project, type Reading } from '../../model/index.ts';
+import {
+  pointerOf,
+  type Amount,
+  type Level,
+  type Parameter,
+  type Project,
+  type Reading,
+  remembered,
+} from '../../model/index.ts';
 import type { PatchOperation } from '../../patch/index.ts';
 import { leaves, readingInWords } from '../../rules/index.ts';
 import { namesFor } from '../../attempt/index.ts';
 import { say, type Check, type Found } from '../finding.ts';
-import { remembered } from '../remembered.ts';
 
 /** In so many levels one number written out could be one parameter. */
 const LEAST_LEVELS = 3;

@@ -1,8 +1,8 @@
-import { isWall, makeGrid, type Grid } from '../../ground/index.ts';
-import { pointerOf } from '../../model/index.ts';
+import { isWall, type Grid } from '../../ground/index.ts';
+import type { Piece, Project } from '../../model/index.ts';
 import { distance, enemyKind } from '../dangers.ts';
-import type { Check, Found } from '../finding.ts';
-import { onSection, pathOfPiece, pieceWords, slotOf, stretchesOf } from '../parts.ts';
+import type { Check } from '../finding.ts';
+import { foundOfPieces, onSection, pieceWords } from '../parts.ts';
 
 interface Spot {
   x: number;
@@ -23,40 +23,39 @@ function wallBetween(grid: Grid, from: Spot, to: Spot): Spot | undefined {
   return undefined;
 }
 
+/** Where a piece goes, place after place: a patrol along its path, a lane from side to side. */
+function wayOf(piece: Piece, project: Project, { width, height }: Grid): Spot[] {
+  if (piece.piece === 'enemy' && enemyKind(project, piece.kind)?.movement === 'patrol')
+    return [piece.at, ...(piece.path ?? [])];
+  if (piece.piece !== 'lane') return [];
+  const { x, y } = piece.at;
+  return piece.towards === 'left' || piece.towards === 'right'
+    ? [
+        { x: 0.5, y },
+        { x: width - 0.5, y },
+      ]
+    : [
+        { x, y: 0.5 },
+        { x, y: height - 0.5 },
+      ];
+}
+
 /** A patrol whose way leads through a wall, or a lane that runs into one. */
 export const pathThroughWall: Check<'level'> = {
   code: 'path-through-wall',
   scope: 'level',
-  find({ project, level }) {
-    const slotId = slotOf(project, level);
-    if (slotId === undefined) return [];
-    return stretchesOf(level).flatMap((stretch) => {
-      const grid = makeGrid(stretch.rows);
-      return stretch.pieces.flatMap((piece): Found[] => {
-        let wall: Spot | undefined;
-        if (piece.piece === 'enemy' && enemyKind(project, piece.kind)?.movement === 'patrol') {
-          const way = [piece.at, ...(piece.path ?? [])];
-          wall = way
-            .slice(1)
-            .map((to, index) => wallBetween(grid, way[index] as Spot, to))
-            .find(Boolean);
-        } else if (piece.piece === 'lane') {
-          const along = piece.towards === 'left' || piece.towards === 'right';
-          const { x, y } = piece.at;
-          wall = along
-            ? wallBetween(grid, { x: 0.5, y }, { x: grid.width - 0.5, y })
-            : wallBetween(grid, { x, y: 0.5 }, { x, y: grid.height - 0.5 });
-        }
-        if (!wall) return [];
-        return [
-          {
-            slotId,
-            path: pointerOf(pathOfPiece(stretch, piece)),
-            sentence: `The way of ${pieceWords(piece, project).toLowerCase()}${onSection(stretch)} leads through a wall.`,
-            reason: `It meets the wall in column ${wall.x + 1}, row ${wall.y + 1}.`,
-          },
-        ];
-      });
-    });
-  },
+  find: (facts) =>
+    foundOfPieces(facts, (piece, stretch, grid) => {
+      const { project } = facts;
+      const way = wayOf(piece, project, grid);
+      const wall = way
+        .slice(1)
+        .map((to, index) => wallBetween(grid, way[index] as Spot, to))
+        .find(Boolean);
+      if (!wall) return undefined;
+      return {
+        sentence: `The way of ${pieceWords(piece, project).toLowerCase()}${onSection(stretch)} leads through a wall.`,
+        reason: `It meets the wall in column ${wall.x + 1}, row ${wall.y + 1}.`,
+      };
+    }),
 };

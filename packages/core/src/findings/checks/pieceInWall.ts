@@ -1,8 +1,8 @@
-import { isWall, makeGrid, type Grid } from '../../ground/index.ts';
+import { isWall, type Grid } from '../../ground/index.ts';
 import { pointerOf, type Piece, type Project } from '../../model/index.ts';
 import { distance, enemyKind } from '../dangers.ts';
-import type { Check, Found, Mend } from '../finding.ts';
-import { onSection, pathOfPiece, pieceWords, slotOf, stretchesOf } from '../parts.ts';
+import type { Check, Mend } from '../finding.ts';
+import { foundOfPieces, onSection, pathOfPiece, pieceWords } from '../parts.ts';
 
 /** Ways of moving that go through walls. */
 const THROUGH_WALLS: ReadonlySet<string> = new Set(['cross', 'circle', 'fall']);
@@ -31,30 +31,21 @@ function nearestOpen(grid: Grid, to: { x: number; y: number }): { x: number; y: 
 export const pieceInWall: Check<'level'> = {
   code: 'piece-in-wall',
   scope: 'level',
-  find({ project, level }) {
-    const slotId = slotOf(project, level);
-    if (slotId === undefined) return [];
-    return stretchesOf(level).flatMap((stretch) => {
-      const grid = makeGrid(stretch.rows);
-      return stretch.pieces.flatMap((piece): Found[] => {
-        const { x, y } = piece.at;
-        if (!needsRoom(piece, project) || !isWall(grid, Math.floor(x), Math.floor(y))) return [];
-        const path = pointerOf(pathOfPiece(stretch, piece));
-        const open = nearestOpen(grid, piece.at);
-        const mend: Mend | undefined = open && {
-          label: 'Move it into the open',
-          patch: [{ op: 'replace', path: `${path}/at`, value: open }],
-        };
-        return [
-          {
-            slotId,
-            path,
-            sentence: `${pieceWords(piece, project)}${onSection(stretch)} lies in a wall.`,
-            reason: `Its middle is in column ${Math.floor(x) + 1}, row ${Math.floor(y) + 1}, which is wall.`,
-            ...(mend ? { mend } : {}),
-          },
-        ];
-      });
-    });
-  },
+  find: (facts) =>
+    foundOfPieces(facts, (piece, stretch, grid) => {
+      const { project } = facts;
+      const { x, y } = piece.at;
+      if (!needsRoom(piece, project) || !isWall(grid, Math.floor(x), Math.floor(y))) return undefined;
+      const open = nearestOpen(grid, piece.at);
+      const path = pointerOf([...pathOfPiece(stretch, piece), 'at']);
+      const mend: Mend | undefined = open && {
+        label: 'Move it into the open',
+        patch: [{ op: 'replace', path, value: open }],
+      };
+      return {
+        sentence: `${pieceWords(piece, project)}${onSection(stretch)} lies in a wall.`,
+        reason: `Its middle is in column ${Math.floor(x) + 1}, row ${Math.floor(y) + 1}, which is wall.`,
+        ...(mend ? { mend } : {}),
+      };
+    }),
 };

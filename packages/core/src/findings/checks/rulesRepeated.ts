@@ -1,10 +1,9 @@
 import { addStanding } from '../../edits/index.ts';
 import { namesFor } from '../../attempt/index.ts';
-import { pointerOf, type Project, type Rule } from '../../model/index.ts';
+import { pointerOf, type Project, type Rule, remembered } from '../../model/index.ts';
 import { conditionInWords, endingOfRule } from '../../rules/index.ts';
 import { plain } from '../conditions.ts';
 import type { Check, Found, Mend } from '../finding.ts';
-import { remembered } from '../remembered.ts';
 
 /** A rule in more than this share of the levels, and in so many at least, could stand for all. */
 const SHARE = 0.6;

@@ -1,9 +1,8 @@
 import { allPiecesOf } from '../../ground/index.ts';
-import { pointerOf, type Level, type Project } from '../../model/index.ts';
+import { pointerOf, type Level, type Project, remembered } from '../../model/index.ts';
 import { namesIn } from '../../ramps/index.ts';
 import { leaves } from '../../rules/index.ts';
 import type { Check, Found } from '../finding.ts';
-import { remembered } from '../remembered.ts';
 import { followedBy } from '../scopes.ts';
 
 interface Spare {

@@ -16,6 +16,7 @@ import {
   reachOf,
   safeDistanceMarks,
   sightMarks,
+  findingMarks,
   tieMarks,
   unreachableMarks,
   wayMarks,
@@ -80,6 +81,11 @@ export function GroundView({ here: whole, forecast, head }: Props) {
   const [trouble, setTrouble] = useState('');
   const findings = useFindings();
   const groundPath = at('levels', whole.level.id, 'ground');
+  const piecesPath = `${section ? `${groundPath}/sections/${section.id}` : groundPath}/pieces/`;
+  const found = useMemo(
+    () => new Set(findings.flatMap(({ path }) => (path.startsWith(piecesPath) ? [path.slice(piecesPath.length)] : []))),
+    [findings, piecesPath],
+  );
   const [panel, setPanel] = useState<GroundPanel | null>(null);
   const [clearing, setClearing] = useState(false);
   const [shown, setShown] = useState<ReadonlySet<Drawn>>(new Set(AT_FIRST));
@@ -162,10 +168,11 @@ export function GroundView({ here: whole, forecast, head }: Props) {
         ...(shown.has('sight') ? sightMarks(project, changed, values) : []),
         ...(shown.has('patrols') ? patrolMarks(project, changed) : []),
         ...(shown.has('ties') ? tieMarks(changed) : []),
+        ...findingMarks(changed, found),
         ...(shown.has('way') && ways?.fastest ? wayMarks(ways.fastest.points) : []),
       ],
     }),
-    [shown, gaps, reach, ways, lostAt, project, values],
+    [shown, gaps, reach, ways, lostAt, project, values, found],
   );
   return (
     <div className="flex w-0 min-w-0 grow flex-col overflow-y-auto px-[22px] pt-3.5 pb-4">
@@ -258,7 +265,6 @@ export function GroundView({ here: whole, forecast, head }: Props) {
               setShown(next);
             }}
           />
-          <FindingNotes findings={findings} at={(path) => path === groundPath || path.startsWith(`${groundPath}/`)} />
           <div className="min-h-[64px] border-t border-line py-2">
             {trouble === '' ? null : (
               <p role="alert" className="text-loss">
@@ -277,6 +283,10 @@ export function GroundView({ here: whole, forecast, head }: Props) {
           <FactsOfGround here={here} reach={reach} gaps={gaps} />
           <SectionTable here={whole} forecast={forecast} onOpen={setOpened} />
           {asksWays ? <FactsOfWays here={here} pacer={pacer} ways={ways} /> : null}
+          {/* Notes that come while something is drawn do not move the ground under the pointer. */}
+          <div className="h-0 shrink-0">
+            <FindingNotes findings={findings} at={(path) => path === groundPath || path.startsWith(`${groundPath}/`)} />
+          </div>
         </>
       )}
       <Confirm

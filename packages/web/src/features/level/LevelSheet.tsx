@@ -1,3 +1,4 @@
+import { findingClass, type Finding } from '@stadion/core/findings';
 import { useState } from 'react';
 import { at, replaceAt } from '@stadion/core/edits';
 import { useAppDispatch, useAppSelector, useEdit } from '../../project/hooks.ts';
@@ -25,6 +26,9 @@ const TIES = [
   { value: 'loss', label: 'the loss stands' },
 ];
 
+/** Is a finding about how the level is lost? */
+const isOfLosing = ({ code }: Finding): boolean => findingClass(code).group === 'loss';
+
 /** All that holds at the selected slot, as sentences. */
 export function LevelSheet({ here }: { here: LevelHere }) {
   const { level, slotId } = here;
@@ -32,6 +36,7 @@ export function LevelSheet({ here }: { here: LevelHere }) {
   const all = useFindings();
   const findings = all.filter((finding) => finding.slotId === slotId);
   const base = at('levels', level.id);
+  const ofRules = findings.filter(({ path }) => path === `${base}/rules`);
   const [copying, setCopying] = useState(false);
   const [table, setTable] = useState<TableOf | null>(null);
   const toggleTable = (of: TableOf): void => setTable(table === of ? null : of);
@@ -81,10 +86,10 @@ export function LevelSheet({ here }: { here: LevelHere }) {
         />
         <NoteOf what={level.name} path={`${base}/note`} note={level.note} />
       </div>
-      <FindingNotes findings={findings} at={(path) => path === `${base}/rules` || path.startsWith('/slots/')} />
       {copying ? <CopyRulesPanel here={here} onDone={() => setCopying(false)} /> : null}
       <Section title="Won when" acts={<AddRule here={here} topic="won" />}>
         <RuleList here={here} topic="won" findings={findings} />
+        <FindingNotes findings={ofRules.filter((finding) => !isOfLosing(finding))} at={() => true} />
       </Section>
       <Section
         title="Lost when"
@@ -96,6 +101,7 @@ export function LevelSheet({ here }: { here: LevelHere }) {
         }
       >
         <RuleList here={here} topic="lost" findings={findings} />
+        <FindingNotes findings={ofRules.filter(isOfLosing)} at={() => true} />
         {level.tie === 'win' ? null : tie}
       </Section>
       <Section title="Clock" acts={<TableSwitch of="clock" open={table === 'clock'} onToggle={toggleTable} />}>
@@ -123,6 +129,7 @@ export function LevelSheet({ here }: { here: LevelHere }) {
       <Section title="Numbers here">
         <NumbersHere here={here} />
       </Section>
+      <FindingNotes findings={findings} at={(path) => path.startsWith('/slots/')} />
     </QuietSheet>
   );
 }

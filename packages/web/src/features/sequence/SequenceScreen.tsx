@@ -87,9 +87,6 @@ function Sheet({ here }: { here: LevelHere }) {
       <p className="mt-0.5 mb-2.5 text-ink-2">
         In which order levels are played, what opens them, and what a run keeps.
       </p>
-      {findings.filter(concernsRun).map((finding) => (
-        <FindingNote key={`${finding.code} ${finding.path}`} finding={finding} />
-      ))}
       <Section title="Order">
         <div className="say">
           <span className="join">Levels are played</span>
@@ -191,6 +188,9 @@ function Sheet({ here }: { here: LevelHere }) {
       <Section title="Standing rules">
         <StandingRules here={here} />
       </Section>
+      {findings.filter(concernsRun).map((finding) => (
+        <FindingNote key={`${finding.code} ${finding.path}`} finding={finding} />
+      ))}
     </QuietSheet>
   );
 }
