@@ -6,6 +6,7 @@ import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { settings } from './commands/serve.ts';
 import { runCommand } from './program.ts';
 import { output } from './writing.ts';
 
@@ -240,6 +241,17 @@ describe('diff', () => {
       rest[1]!,
     );
     expect(out).toBe('stadion diff dusk.json\nHornet speed: pin at 7 2.55 → 2.1\n');
+  });
+});
+
+describe('serve', () => {
+  it('keeps projects where it is started, unless it stands in a clone or is told otherwise', () => {
+    const file = (options: Partial<Parameters<typeof settings>[0]>, inClone: boolean): string | undefined =>
+      settings({ port: '3100', ...options }, inClone)['STADION_DATABASE'];
+    expect(file({}, false)).toBe(path.resolve('stadion.db'));
+    expect(file({}, true)).toBe(process.env['STADION_DATABASE']);
+    expect(file({ database: 'gardens.db' }, true)).toBe(path.resolve('gardens.db'));
+    expect(settings({ port: '3100' }, false)['PORT']).toBe('3100');
   });
 });
 

@@ -4,19 +4,38 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { Failure } from '../reading.ts';
 
-/** Where the application stands from here: in a clone of Stadion. */
-const START = path.join(import.meta.dirname, '../../../scripts/start.mjs');
+/** Where the application stands from here: in a clone of Stadion, or in the package beside the commands. */
+const IN_CLONE = path.join(import.meta.dirname, '../../../scripts/start.mjs');
+const IN_PACKAGE = path.join(import.meta.dirname, '../serve/packages/server/dist/main.js');
+
+interface Options {
+  port: string;
+  database?: string;
+}
+
+/** What the server is told besides: from the package it keeps its projects in the folder where it is started. */
+export function settings({ port, database }: Options, inClone: boolean): NodeJS.ProcessEnv {
+  const file = database ?? process.env['STADION_DATABASE'] ?? (inClone ? undefined : 'stadion.db');
+  return {
+    NODE_ENV: 'production',
+    ...process.env,
+    PORT: port,
+    ...(file === undefined ? {} : { STADION_DATABASE: path.resolve(file) }),
+  };
+}
 
 export function addServe(program: Command): void {
   program
     .command('serve')
-    .description('starts the application; in a clone of Stadion')
+    .description('starts the application')
     .option('--port <number>', 'where it listens', '3000')
-    .addHelpText('after', '\nExample:\n  stadion serve --port 3100')
-    .action(async ({ port }: { port: string }) => {
-      if (!fs.existsSync(START))
-        throw new Failure('The application is not part of this package: clone Stadion, and run npm start there.');
-      const server = spawn(process.execPath, [START], { stdio: 'inherit', env: { ...process.env, PORT: port } });
+    .option('--database <file>', 'where it keeps its projects; stadion.db in this folder, in a clone data/stadion.db')
+    .addHelpText('after', '\nExample:\n  stadion serve --port 3100 --database gardens.db')
+    .action(async (options: Options) => {
+      const inClone = fs.existsSync(IN_CLONE);
+      const start = inClone ? IN_CLONE : IN_PACKAGE;
+      if (!fs.existsSync(start)) throw new Failure(`The application is not where it belongs: ${start}.`);
+      const server = spawn(process.execPath, [start], { stdio: 'inherit', env: settings(options, inClone) });
       for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => server.kill(signal));
       const code = await new Promise<number>((done) => server.once('exit', (ended) => done(ended ?? 0)));
       if (code !== 0) throw new Failure('', code);

@@ -231,7 +231,7 @@ describe('an ending before anybody acts', () => {
 
 describe('over random projects of every kind of ground', () => {
   const SOUND = 300;
-  const PLANTED = 10;
+  const PLANTED = 6;
 
   it('nothing grave is said of sound ones', () => {
     const said = Array.from({ length: SOUND }, (_, seed) => seed).flatMap((seed) =>

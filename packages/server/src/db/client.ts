@@ -18,8 +18,10 @@ export interface Storage {
   close(): Promise<void>;
 }
 
-/** Beside the sources, also when run from the build. */
-const MIGRATIONS = path.join(import.meta.dirname, '../../src/db/migrations');
+/** Beside the sources, also when run from the build, in a folder of its own or as one file. */
+const MIGRATIONS = ['../../src/db/migrations', '../src/db/migrations']
+  .map((folder) => path.join(import.meta.dirname, folder))
+  .find((folder) => fs.existsSync(folder)) as string;
 /** Waiting inside the driver holds up everybody: it is short, and a write that meets a lock is tried again from outside. */
 const BUSY_TIMEOUT_MS = 100;
 const TRIED_FOR_MS = 5000;

@@ -47,8 +47,10 @@ function footing(view: View, column: number): number {
 const isIn = ({ body }: Runner, { x, y, width, height }: Area): boolean =>
   body.x >= x && body.x <= x + width && body.y + body.half >= y && body.y - body.half <= y + height;
 
-/** The most presses in a row that clear something, of so many. */
-function widest(many: number, clears: (at: number) => boolean): number {
+type Clears = (at: number) => boolean;
+
+/** The most presses in a row that clear something, of so many; windows between the presses that are tried are missed. */
+function widestTried(many: number, clears: Clears): number {
   let most = 0;
   let first = -1;
   for (let at = 0; at < many + COARSE; at += COARSE) {
@@ -61,14 +63,25 @@ function widest(many: number, clears: (at: number) => boolean): number {
     most = Math.max(most, high - low + 1);
     first = -1;
   }
-  if (most > 0) return most;
-  // What only a press or two clear lies between those that were tried.
+  return most;
+}
+
+/** The most presses in a row that clear something, of so many, each of them tried. */
+function widestOfAll(many: number, clears: Clears): number {
+  let most = 0;
   let inARow = 0;
   for (let at = 0; at < many; at++) {
     inARow = clears(at) ? inARow + 1 : 0;
     most = Math.max(most, inARow);
   }
   return most;
+}
+
+/** The most presses in a row that clear something in one of several ways. */
+function widest(many: number, ways: readonly Clears[]): number {
+  const tried = Math.max(...ways.map((clears) => widestTried(many, clears)));
+  // What is missed lies between two tries: it is narrower than they are apart.
+  return tried >= COARSE - 1 ? tried : Math.max(...ways.map((clears) => widestOfAll(many, clears)));
 }
 
 /** What stands in the way of one who runs, with what each forgives: pits, walls, beams, and what hurts. */
@@ -146,12 +159,12 @@ export function obstaclesOn(kind: Running, world: World): Gap[] {
     }
     const end = endOf(from);
     const beyond = Math.min(end + BEYOND, grid.width - radius - 1);
-    let most = 0;
-    for (const [does, ticks] of HOLDS) {
-      const clears = (at: number): boolean =>
-        past[at] !== undefined && comesBy(past[at], does === 'jump' ? jump : slide, ticks, beyond);
-      most = Math.max(most, widest(past.length, clears));
-    }
+    const ways = HOLDS.map(
+      ([does, ticks]): Clears =>
+        (at) =>
+          past[at] !== undefined && comesBy(past[at], does === 'jump' ? jump : slide, ticks, beyond),
+    );
+    const most = widest(past.length, ways);
     const floor = Math.min(grid.height, Math.round(y + half + radius));
     found.push({
       x: from,
