@@ -5,7 +5,7 @@ import ts from 'typescript-eslint';
 const tests = ['**/*.test.ts', '**/*.test.tsx', '**/testing/**', 'e2e/**', 'bench/**', 'scripts/**'];
 
 export default ts.config(
-  { ignores: ['**/dist/**', '**/dist-types/**', '**/migrations/**', 'data/**'] },
+  { ignores: ['packages/cli/serve/**', '**/dist/**', '**/dist-types/**', '**/migrations/**', 'data/**'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   {
