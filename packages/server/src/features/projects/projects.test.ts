@@ -307,6 +307,25 @@ describe('a project that cannot be read', () => {
   });
 });
 
+describe('an edit of the whole document at once', () => {
+  it.each<[string, PatchOperation]>([
+    ['takes it away', { op: 'remove', path: '' }],
+    ['makes it null', { op: 'replace', path: '', value: null }],
+    ['makes it a number', { op: 'replace', path: '', value: 7 }],
+    ['makes it a list', { op: 'add', path: '', value: [] }],
+  ])('that %s is refused, and changes nothing', async (_what, operation) => {
+    const server = await testApp();
+    const { id: demo } = await server.projects.create({ from: 'demo' });
+    const { status, body } = await request(server.express)
+      .patch(`/api/projects/${demo}`)
+      .set('If-Match', '"0"')
+      .send({ edits: [{ id: 'edit-of-all', label: 'All of it', patch: [operation] }] });
+    expect([status, body.code]).toEqual([422, 'bad-document']);
+    expect((await server.projects.read(demo)).revision).toBe(0);
+    await server.end();
+  });
+});
+
 describe('stored bytes that are no text any more', () => {
   it('are told of, and do not end the server', async () => {
     const server = await testApp();

@@ -61,7 +61,8 @@ function applyEdit(document: ProjectDocument, edit: Edit): { document: ProjectDo
       { places: [{ message: 'The operation cannot be carried out here.', pointer: error.pointer }] },
     );
   }
-  const { version } = applied.document as { version?: unknown };
+  // An edit may have taken the whole document away.
+  const { version } = (applied.document ?? {}) as { version?: unknown };
   if (version !== PROJECT_VERSION)
     throw new StadionError('bad-document', `“${edit.label}” was refused: an edit does not change the version.`, {
       places: [{ message: `The version is ${PROJECT_VERSION}.`, pointer: '/version' }],
