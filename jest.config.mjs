@@ -13,6 +13,8 @@ const swc = [
 /** @type {import('jest').Config} */
 export default {
   rootDir: import.meta.dirname,
+  // On two cores Jest would use one.
+  maxWorkers: 2,
   roots: ['<rootDir>/packages'],
   testMatch: ['**/src/**/*.test.{ts,tsx}'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],

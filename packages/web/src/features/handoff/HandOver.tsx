@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { useCreateHandOffMutation, useHandOffQuery, useHandOffsQuery } from '../../api/stadionApi.ts';
 import { useAppSelector, useProject, useSelection } from '../../project/hooks.ts';
 import { useExpectations } from '../../project/useExpectations.ts';
-import { useFindings } from '../../project/useFindings.ts';
+import { useAreFindingsKnown, useFindings } from '../../project/useFindings.ts';
 import { Button, formatMoment } from '../../ui/index.ts';
 
 /** More changes than this nobody reads one by one. */
@@ -75,11 +75,18 @@ function Since({ last, known }: { last: HandOffSummary | undefined; known: boole
   );
 }
 
+/** How the checks stand. @param known has the project been looked through? */
+function saidOf(failures: number, known: boolean): string {
+  if (failures > 0) return `${failures} check${failures === 1 ? ' fails' : 's fail'}`;
+  return known ? 'All checks pass' : 'The checks are under way';
+}
+
 function Over({ first }: { first: boolean }) {
   const { projectId } = useSelection();
   const { slots } = useProject();
   const unsent = useAppSelector((state) => state.document.open?.pending.length ?? 0);
   const failures = useFailures();
+  const known = useAreFindingsKnown();
   const [create, { isLoading }] = useCreateHandOffMutation();
   const [label, setLabel] = useState(first ? 'First hand-off' : '');
   const [reason, setReason] = useState('');
@@ -102,7 +109,7 @@ function Over({ first }: { first: boolean }) {
         void handOver();
       }}
     >
-      <h2>{failures.length === 0 ? 'All checks pass' : `${failures.length} checks fail`}</h2>
+      <h2>{saidOf(failures.length, known)}</h2>
       {failures.length > 0 ? (
         <ul className="mt-1 mb-2 list-disc pl-4 text-mark-ink">
           {failures.slice(0, TOLD).map(({ slotId, sentence }, index) => (
