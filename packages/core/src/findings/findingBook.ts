@@ -29,6 +29,11 @@ export class FindingBook {
     this.#checks = checks;
   }
 
+  /** The document looked at last, with its ramps worked out. */
+  get checked(): Checked | undefined {
+    return this.#before;
+  }
+
   /** Everything found, in the order of the sequence; at one slot in the order of the checks. */
   of(project: Project): Finding[] {
     const checked = checkedOf(project, this.#before);

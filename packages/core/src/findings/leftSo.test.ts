@@ -1,9 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { documentOf, literal } from '../model/index.ts';
-import { applyPatch } from '../patch/index.ts';
 import { after } from '../testing/index.ts';
-import { changesBetween, countAgain, findingsOf, leaveSo, leftBecause, mendAll, sorted, withChanges } from './index.ts';
+import { countAgain, findingsOf, leaveSo, leftBecause, mendAll, sorted } from './index.ts';
 
 const project = homeBeforeDusk();
 const findings = findingsOf(project);
@@ -76,40 +75,5 @@ describe('mends of many findings', () => {
       patch: [],
       mended: [],
     });
-  });
-});
-
-describe('what has changed in a document', () => {
-  const before = documentOf(project);
-
-  it.each<[string, Parameters<typeof applyPatch>[1]]>([
-    ['a number of one level', [{ op: 'replace', path: '/levels/clover-steps/brief', value: 'New' }]],
-    ['a level that is gone', [{ op: 'remove', path: '/levels/clover-steps' }]],
-    [
-      'a slot and a parameter',
-      [
-        { op: 'remove', path: '/slots/slot-3' },
-        { op: 'remove', path: '/parameters/clock' },
-      ],
-    ],
-    ['a part that comes', [{ op: 'add', path: '/leftSo', value: {} }]],
-    ['a part that goes', [{ op: 'remove', path: '/wantedLine' }]],
-    ['nothing', []],
-  ])('makes the same document elsewhere: %s', (_case, patch) => {
-    const first = { ...before, wantedLine: { shape: { type: 'hold' as const, value: 0.5 } } };
-    const next = applyPatch(first, patch);
-    expect(withChanges(first, structuredClone(changesBetween(first, next)))).toEqual(next);
-  });
-
-  it('names one level where one was touched, and leaves all others the same objects', () => {
-    const next = applyPatch(before, [{ op: 'replace', path: '/levels/clover-steps/brief', value: 'New' }]);
-    const changes = changesBetween(before, next);
-    expect([Object.keys(changes.parts), Object.keys(changes.entries['levels'] ?? {})]).toEqual([[], ['clover-steps']]);
-    const made = withChanges(before, changes);
-    expect(made.levels['two-ponds']).toBe(before.levels['two-ponds']);
-  });
-
-  it('is all of it for whoever has nothing', () => {
-    expect(withChanges(undefined, structuredClone(changesBetween(undefined, before)))).toEqual(before);
   });
 });

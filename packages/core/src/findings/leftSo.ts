@@ -40,6 +40,8 @@ export function sorted(
   project: Pick<Project, 'leftSo'>,
   findings: readonly Finding[],
 ): { open: Finding[]; left: Finding[] } {
-  const left = findings.filter((finding) => leftBecause(project, finding) !== undefined);
-  return { open: findings.filter((finding) => !left.includes(finding)), left };
+  const open: Finding[] = [];
+  const left: Finding[] = [];
+  for (const finding of findings) (leftBecause(project, finding) === undefined ? open : left).push(finding);
+  return { open, left };
 }

@@ -107,7 +107,7 @@ function switchMayHold({ reading, on }: Extract<Leaf, { is: 'onOff' }>, { level,
 }
 
 /** May a comparison come to hold? Only where it surely never does, it may not. */
-export function leafMayHold(leaf: Leaf, here: SlotFacts): boolean {
+function leafMayHold(leaf: Leaf, here: SlotFacts): boolean {
   if (leaf.is === 'onOff') return switchMayHold(leaf, here);
   const { resolving } = here;
   // What it compares with may change during the attempt.

@@ -1,4 +1,4 @@
-import { cellAt, cellsIn, isWall, makeGrid, sectionsOf, type Grid } from '../ground/index.ts';
+import { cellAt, cellsIn, DistanceMaps, makeGrid, sectionsOf, UNREACHABLE, withWalls } from '../ground/index.ts';
 import { groundKindOf } from '../grounds/index.ts';
 import { REACH, startPlace, type PreparedLevel } from '../attempt/index.ts';
 import type { Level, Piece } from '../model/index.ts';
@@ -28,30 +28,6 @@ type PieceOf<N extends Piece['piece']> = Extract<Piece, { piece: N }>;
 const piecesOf = <N extends Piece['piece']>(level: Level, name: N): PieceOf<N>[] =>
   level.ground.pieces.filter((piece): piece is PieceOf<N> => piece.piece === name);
 
-/** Cells that are reached from a cell over open ones, 1 for each. */
-function flood(grid: Grid, start: number, closed: ReadonlySet<number>): Uint8Array {
-  const reached = new Uint8Array(grid.walls.length);
-  const waiting = [start];
-  reached[start] = 1;
-  for (let cell = waiting.pop(); cell !== undefined; cell = waiting.pop()) {
-    const column = cell % grid.width;
-    const row = (cell - column) / grid.width;
-    for (const [dx, dy] of [
-      [1, 0],
-      [-1, 0],
-      [0, 1],
-      [0, -1],
-    ] as const) {
-      if (isWall(grid, column + dx, row + dy)) continue;
-      const next = cell + dy * grid.width + dx;
-      if (reached[next] === 1 || closed.has(next)) continue;
-      reached[next] = 1;
-      waiting.push(next);
-    }
-  }
-  return reached;
-}
-
 /** Where the player of a level may come to. @param rules in force there */
 export function reachOf(prepared: PreparedLevel, level: Level, rules: readonly RuleInForce[]): Reach {
   const gates = piecesOf(level, 'gate');
@@ -77,7 +53,7 @@ export function reachOf(prepared: PreparedLevel, level: Level, rules: readonly R
 
   function from(open: ReadonlySet<string>): Reach {
     const opens = new Set(open);
-    let cells: Uint8Array;
+    let ways: Int32Array;
     /** Is any reached cell so near to a place? */
     const isNear = ({ x, y }: { x: number; y: number }): boolean => {
       for (const cell of cellsIn(grid, {
@@ -86,7 +62,7 @@ export function reachOf(prepared: PreparedLevel, level: Level, rules: readonly R
         width: 2 * farthest,
         height: 2 * farthest,
       })) {
-        if (cells[cell] !== 1) continue;
+        if (ways[cell] === UNREACHABLE) continue;
         const column = cell % grid.width;
         const row = (cell - column) / grid.width;
         const dx = Math.max(column - x, 0, x - column - 1);
@@ -96,12 +72,10 @@ export function reachOf(prepared: PreparedLevel, level: Level, rules: readonly R
       return false;
     };
     for (;;) {
-      const closed = new Set(
-        gates.flatMap(({ id, at: corner, width, height }) =>
-          opens.has(id) ? [] : cellsIn(grid, { ...corner, width, height }),
-        ),
+      const closed = gates.flatMap(({ id, at: corner, width, height }) =>
+        opens.has(id) ? [] : cellsIn(grid, { ...corner, width, height }),
       );
-      cells = flood(grid, start, closed);
+      ways = new DistanceMaps(withWalls(grid, closed)).to(start);
       const more = piecesOf(level, 'latch').flatMap((latch) =>
         isNear(latch.at) ? latch.opens.filter((id) => !opens.has(id)) : [],
       );
@@ -110,7 +84,7 @@ export function reachOf(prepared: PreparedLevel, level: Level, rules: readonly R
     }
     return {
       touches: isNear,
-      enters: (area) => cellsIn(grid, area).some((cell) => cells[cell] === 1),
+      enters: (area) => cellsIn(grid, area).some((cell) => ways[cell] !== UNREACHABLE),
       opens,
       with: (others) => from(new Set([...open, ...others])),
     };

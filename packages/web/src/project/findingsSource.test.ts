@@ -41,11 +41,8 @@ describe('the source of findings', () => {
     source.ask('a', renamed, new Map());
     source.ask('a', renamed, new Map());
     expect(worker.requests.map(({ anew }) => anew)).toEqual([true, false]);
-    expect(Object.keys(worker.requests[0]!.changes.parts)).toContain('levels');
-    expect(worker.requests[1]!.changes).toEqual({
-      parts: {},
-      entries: { levels: { 'clover-steps': renamed.levels['clover-steps'] } },
-    });
+    expect(applyPatch({}, worker.requests[0]!.patch)).toEqual(document);
+    expect(worker.requests[1]!.patch).toEqual([{ op: 'replace', path: '/levels/clover-steps/name', value: 'Other' }]);
   });
 
   it('begins anew with another project, of which nothing is known until it is answered', () => {

@@ -1,5 +1,6 @@
-import { changesBetween, type AttemptsSeen, type ExpectationCheck, type Finding } from '@stadion/core/findings';
+import type { AttemptsSeen, ExpectationCheck, Finding } from '@stadion/core/findings';
 import type { ProjectDocument } from '@stadion/core/model';
+import { patchBetween } from '@stadion/core/patch';
 import type { FindingsAnswer, FindingsRequest } from '../workers/findings.worker.ts';
 
 /** Everything found in the open project, as far as it is known. */
@@ -44,11 +45,11 @@ export class FindingsSource {
     const before = anew ? undefined : this.#document;
     const forecasts = this.#newForecasts(anew ? new Map() : this.#seen, seen);
     if (document === before && forecasts.length === 0) return;
-    const changes = changesBetween(before, document);
+    const patch = patchBetween(before ?? {}, document);
     this.#projectId = projectId;
     this.#document = document;
     this.#seen = seen;
-    this.#post({ id: ++this.#lastId, anew, changes, forecasts });
+    this.#post({ id: ++this.#lastId, anew, patch, forecasts });
   }
 
   #newForecasts(before: SeenAttempts, seen: SeenAttempts): FindingsRequest['forecasts'] {

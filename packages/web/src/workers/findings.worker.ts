@@ -2,19 +2,18 @@ import {
   checkExpectation,
   evidenceIn,
   FindingBook,
-  withChanges,
   type AttemptsSeen,
-  type DocumentChanges,
   type ExpectationCheck,
   type Finding,
 } from '@stadion/core/findings';
 import { projectOf, type ProjectDocument } from '@stadion/core/model';
+import { applyPatch, type PatchOperation } from '@stadion/core/patch';
 
 /** What has changed since the last request. */
 export interface FindingsRequest {
   id: number;
-  /** Undefined for a document that has nothing to do with the one before. */
-  changes: DocumentChanges;
+  /** Leads from the document before to the one of now; from an empty one where it begins anew. */
+  patch: PatchOperation[];
   anew: boolean;
   /** Forecasts that have come, by pacer and slot; null for what no longer holds. */
   forecasts: [pacer: string, slotId: string, forecast: AttemptsSeen | null][];
@@ -28,7 +27,8 @@ export interface FindingsAnswer {
   verdicts: ExpectationCheck[];
 }
 
-let document: ProjectDocument | undefined;
+const NOTHING = {} as ProjectDocument;
+let document = NOTHING;
 let book = new FindingBook();
 const known = new Map<string, Map<string, AttemptsSeen>>();
 
@@ -43,20 +43,22 @@ function learn(forecasts: FindingsRequest['forecasts']): void {
 
 self.addEventListener('message', ({ data }: MessageEvent<FindingsRequest>) => {
   if (data.anew) {
-    document = undefined;
+    document = NOTHING;
     book = new FindingBook();
     known.clear();
   }
-  document = withChanges(document, data.changes);
+  // What the patch does not touch stays the same object: it is not looked at again.
+  document = applyPatch(document, data.patch);
   learn(data.forecasts);
   const project = projectOf(document);
   const verdicts = project.expectations.flatMap((expectation) =>
     expectation.is === 'verdict' ? [checkExpectation(project, expectation, undefined)] : [],
   );
+  const findings = book.of(project);
   const answer: FindingsAnswer = {
     id: data.id,
     done: true,
-    findings: [...book.of(project), ...evidenceIn(project, known)],
+    findings: [...findings, ...evidenceIn(project, known, book.checked)],
     verdicts,
   };
   self.postMessage(answer);

@@ -1,4 +1,5 @@
 import { pointerOf } from '../../model/index.ts';
+import { isEndless } from '../../run/index.ts';
 import type { Check, Found } from '../finding.ts';
 
 /** A level before the last one that ends the run when it is won. */
@@ -7,7 +8,6 @@ export const endNeverReached: Check<'run'> = {
   scope: 'run',
   find({ project }) {
     const { slots, run } = project;
-    const isEndless = run.order === 'loop' || run.order === 'inOrderThenShuffled' || run.afterLast !== 'end';
     return slots.flatMap((slot, index): Found[] => {
       const next = project.levels[slot.levelId]?.ending.won.next;
       const path = pointerOf(['levels', slot.levelId, 'ending', 'won', 'next']);
@@ -26,7 +26,7 @@ export const endNeverReached: Check<'run'> = {
             mend,
           },
         ];
-      return isEndless
+      return isEndless(run)
         ? [
             {
               slotId: slot.id,

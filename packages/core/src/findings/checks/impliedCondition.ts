@@ -2,6 +2,7 @@ import { pointerOf, type Condition } from '../../model/index.ts';
 import { conditionInWords, eachCondition, type Leaf } from '../../rules/index.ts';
 import { plain } from '../conditions.ts';
 import type { Check, Found } from '../finding.ts';
+import { slotOf } from '../parts.ts';
 import type { LevelFacts } from '../scopes.ts';
 import { namesFor } from '../../attempt/index.ts';
 
@@ -40,7 +41,7 @@ function needless(group: Extract<Condition, { of: unknown }>): { index: number; 
 }
 
 function findIn({ project, level }: LevelFacts): Found[] {
-  const slotId = project.slots.find(({ levelId }) => levelId === level.id)?.id;
+  const slotId = slotOf(project, level);
   if (slotId === undefined) return [];
   const names = namesFor(project, level);
   const found: Found[] = [];

@@ -1,7 +1,8 @@
-import { allPiecesOf } from '../../ground/index.ts';
+import { placedOn } from '../../attempt/index.ts';
 import { pointerOf } from '../../model/index.ts';
 import { resolveAmount } from '../../rules/index.ts';
 import { valuesIn } from '../../ramps/index.ts';
+import { runNumbersAt } from '../../run/index.ts';
 import { say, type Check } from '../finding.ts';
 import { sectionsOf } from '../../ground/index.ts';
 
@@ -28,20 +29,15 @@ export const lifeBeyondPoints: Check<'project'> = {
       const level = project.levels[levelId];
       if (!level) return;
       const values = valuesIn(table, index + 1);
-      for (const piece of allPiecesOf(level.ground)) {
-        if (piece.piece !== 'collectable') continue;
-        const kind = project.kinds.collectables.find(({ id }) => id === piece.kind);
-        const worth = kind ? resolveAmount(kind.worth, values, { count: {}, worth: {} }) : 0;
-        for (const { reading, times } of project.score) {
-          if (!('of' in reading) || (reading.of !== 'any' && reading.of !== piece.kind)) continue;
-          points += Math.max(
-            0,
-            resolveAmount(times, values, { count: {}, worth: {} }) * (reading.reading === 'worth' ? worth : 1),
-          );
+      const placed = placedOn(project, level, values);
+      for (const { reading, times } of project.score)
+        for (const { id } of project.kinds.collectables) {
+          if (!('of' in reading) || (reading.of !== 'any' && reading.of !== id)) continue;
+          const measure = reading.reading === 'worth' ? 'worth' : 'count';
+          points += Math.max(0, resolveAmount(times, values, placed) * (placed[measure][id] ?? 0));
         }
-      }
     });
-    const every = resolveAmount(lifeEvery, valuesIn(table, 1), { count: {}, worth: {} });
+    const every = runNumbersAt(project, 1).lifeEvery;
     if (every <= points) return [];
     return [
       {

@@ -3,13 +3,14 @@ import { namesFor } from '../../attempt/index.ts';
 import { conditionInWords } from '../../rules/index.ts';
 import { plain } from '../conditions.ts';
 import type { Check, Found } from '../finding.ts';
+import { slotOf } from '../parts.ts';
 
 /** Two rules of a level that say the same. */
 export const rulesAlike: Check<'level'> = {
   code: 'rules-alike',
   scope: 'level',
   find({ project, level }) {
-    const slotId = project.slots.find(({ levelId }) => levelId === level.id)?.id;
+    const slotId = slotOf(project, level);
     if (slotId === undefined) return [];
     const off = new Set(level.standingRulesOff);
     const seen = new Map(

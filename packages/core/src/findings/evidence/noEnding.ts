@@ -5,8 +5,16 @@ import { evidenceOf, percent, type AttemptFacts, type EvidenceCheck } from './at
 /** So many lost attempts are played again to find one without an end. */
 const TRIED = 12;
 
+/** What was found by playing again, for as long as the forecast stands. */
+const shown = new WeakMap<object, number | undefined>();
+
 /** The number of an attempt that came to no end. */
-function shownBy({ forecast, pacer, here }: AttemptFacts): number | undefined {
+function shownBy(facts: AttemptFacts): number | undefined {
+  if (!shown.has(facts.forecast)) shown.set(facts.forecast, playAgain(facts));
+  return shown.get(facts.forecast);
+}
+
+function playAgain({ forecast, pacer, here }: AttemptFacts): number | undefined {
   if (forecast.wins === undefined) return undefined;
   const game = readyGame(here.prepared);
   const lost = unpackWins(forecast.wins, forecast.attempts).flatMap((won, index) => (won ? [] : [index]));
