@@ -36,7 +36,7 @@ module.exports = {
     rule(
       'core-imports-core-only',
       { path: '^packages/core/src', pathNot: test },
-      { pathNot: ['^packages/core/src', '^node_modules/(zod|pure-rand)/'] },
+      { pathNot: ['^packages/core/src', '^node_modules/(zod|pure-rand|json-merge-patch)/'] },
     ),
     rule(
       'no-schema-code-in-the-runtime-folders',

@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { valuesAt } from '@stadion/core/ramps';
 import { gzipSync } from 'node:zlib';
 import { Key } from 'selenium-webdriver';
 import { holdKey } from './harness/playing.ts';
@@ -20,6 +21,19 @@ const inGame = async <T>(script: string): Promise<T> => {
 };
 const toStadion = (): Promise<void> => at.page.driver.switchTo().window(stadion);
 const speed = (): Promise<number> => inGame<string>('return document.body.dataset.speed').then(Number);
+
+/** An edit by somebody else. */
+async function elsewhere(path: string, value: unknown): Promise<void> {
+  const address = `${at.server.address}/api/projects/${at.projectId}`;
+  const { revision } = (await (await fetch(address)).json()) as { revision: number };
+  await fetch(address, {
+    method: 'PATCH',
+    headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
+    body: JSON.stringify({
+      edits: [{ id: `elsewhere-${revision}`, label: 'From elsewhere', patch: [{ op: 'replace', path, value }] }],
+    }),
+  });
+}
 
 describe('handing over', () => {
   it('asks for a reason while checks fail, and keeps it with the hand-off', async () => {
@@ -93,15 +107,17 @@ describe('a running game', () => {
   });
 
   it('hears of what somebody else edits, too', async () => {
-    const address = `${at.server.address}/api/projects/${at.projectId}`;
-    const { revision } = (await (await fetch(address)).json()) as { revision: number };
-    const patch = [{ op: 'replace', path: '/parameters/hornetSpeed/pins/slot-7', value: 3.1 }];
-    await fetch(address, {
-      method: 'PATCH',
-      headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
-      body: JSON.stringify({ edits: [{ id: 'from-elsewhere', label: 'Hornet speed', patch }] }),
-    });
+    await elsewhere('/parameters/hornetSpeed/pins/slot-7', 3.1);
     await at.page.waitFor('the latest speed in the game', async () => (await speed()) === 3.1);
+  });
+
+  it('plays on past the last level with the numbers that the ramps go on to', async () => {
+    await elsewhere('/run/afterLast', 'goOn');
+    await inGame(`location.search = location.search.replace('level=7', 'level=31')`);
+    const speeds = valuesAt(await at.document(), 31)['hornetSpeed'];
+    await at.page.waitFor('the speed at the seventh level of the second round', async () => (await speed()) === speeds);
+    expect(speeds).not.toBe(3.1);
+    expect(await inGame<string>(`return document.getElementById('level').value`)).toBe('7');
   });
 
   it.each([1, 6, 8, 10, 15])('moves by keys on level %d, and judges by the runtime', async (level) => {

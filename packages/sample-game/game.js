@@ -36,15 +36,29 @@ function begin(position) {
   judge = level.judge({ tries, lives: run.tallies.lives });
   world = enter(level, judge, (cue) => tell('cue', { cue }));
   over = null;
-  $('level').value = String(position);
+  choose(position);
   tell('attempt.started', {});
   say('');
+}
+
+/** Shows which level is played; past the last one they come again. */
+function choose(position) {
+  $('level').value = String(((position - 1) % game.length) + 1);
+}
+
+/** Past the last level more come only where the ramps go on. */
+function has(position) {
+  try {
+    return game.level(position) !== undefined;
+  } catch {
+    return false;
+  }
 }
 
 function savedRun() {
   const kept = localStorage.getItem(`sample-run-${project}`);
   const saved = kept === null ? undefined : JSON.parse(kept);
-  return saved?.over === false && saved.position <= game.length ? saved : undefined;
+  return saved?.over === false && has(saved.position) ? saved : undefined;
 }
 
 function end({ result, rule, cause, text, stars, score, next }) {
@@ -133,9 +147,10 @@ function take(next) {
   if (game.length === 0) return say('This project has no level yet.');
   if (!level) {
     run = game.run(savedRun());
-    begin(Math.min(game.length, Number(query.get('level') ?? run.position)));
-  } else if (level.position <= game.length) {
-    $('level').value = String(level.position);
+    const asked = Number(query.get('level') ?? run.position);
+    begin(has(asked) ? asked : game.length);
+  } else if (has(level.position)) {
+    choose(level.position);
     judge.retune(game.level(level.position));
   }
 }

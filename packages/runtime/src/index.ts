@@ -1,8 +1,9 @@
-import type { HandedSlot, HandOff } from '@stadion/core/formats';
+import type { HandOff } from '@stadion/core/formats';
 import { liveRampAt } from '@stadion/core/rules';
 import { readyJudge, startJudge, type ReadySlot } from './judge.ts';
 import { judgingOf } from './judging.ts';
 import { startOrResume } from './run.ts';
+import { sequenceOf, type Sequence } from './sequence.ts';
 import { readingsOf } from './subjects.ts';
 import type { Game, Level, SavedRun } from './types.ts';
 
@@ -28,8 +29,8 @@ function checked(json: unknown): HandOff {
   return given as HandOff;
 }
 
-function levelOf(handOff: HandOff, slots: readonly HandedSlot[], position: number): Level {
-  const slot = slots[position - 1];
+function levelOf(handOff: HandOff, { slots, at }: Sequence, position: number): Level {
+  const slot = at(position);
   if (!slot) throw new RangeError(`The sequence has no position ${position}: it has ${slots.length}.`);
   let made: ReadySlot | undefined;
   const ready = (): ReadySlot => {
@@ -61,18 +62,18 @@ function levelOf(handOff: HandOff, slots: readonly HandedSlot[], position: numbe
  */
 export function openHandOff(json: unknown): Game {
   const handOff = checked(json);
-  const slots = Object.values(handOff.slots).toSorted((one, other) => one.position - other.position);
+  const sequence = sequenceOf(handOff);
   const levels = new Map<number, Level>();
   return {
     name: handOff.name,
-    length: slots.length,
+    length: sequence.slots.length,
     level(position) {
       const before = levels.get(position);
       if (before) return before;
-      const level = levelOf(handOff, slots, position);
+      const level = levelOf(handOff, sequence, position);
       levels.set(position, level);
       return level;
     },
-    run: (saved?: SavedRun) => startOrResume(handOff, slots, saved, 1),
+    run: (saved?: SavedRun) => startOrResume(handOff, sequence, saved, 1),
   };
 }

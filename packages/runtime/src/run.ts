@@ -1,9 +1,10 @@
-import type { HandedSlot, HandOff } from '@stadion/core/formats';
+import type { HandOff } from '@stadion/core/formats';
 import { enterAttempt, startRun, type RunNumbers, type RunPlan, type RunState } from '@stadion/core/run';
+import type { Sequence } from './sequence.ts';
 import type { Run, SavedRun } from './types.ts';
 
-/** How the runs of a hand-off go. Past the last slot its numbers go round. */
-function planOf({ run, tallies }: HandOff, slots: readonly HandedSlot[]): RunPlan {
+/** How the runs of a hand-off go. */
+function planOf({ run, tallies }: HandOff, { slots, at }: Sequence): RunPlan {
   return {
     run,
     tierStarts: run.tiers.map(({ from }) => from),
@@ -16,7 +17,7 @@ function planOf({ run, tallies }: HandOff, slots: readonly HandedSlot[]): RunPla
       ...Object.fromEntries(Object.entries(tallies).map(([id, { start }]) => [id, start])),
     },
     at(position): RunNumbers {
-      const slot = slots[(position - 1) % Math.max(1, slots.length)];
+      const slot = at(position);
       return slot
         ? {
             livesAtMost: null,
@@ -30,13 +31,8 @@ function planOf({ run, tallies }: HandOff, slots: readonly HandedSlot[]): RunPla
 }
 
 /** A run of a hand-off, from its start or from where it was saved. @param seed decides a shuffled order */
-export function startOrResume(
-  handOff: HandOff,
-  slots: readonly HandedSlot[],
-  saved: SavedRun | undefined,
-  seed: number,
-): Run {
-  const plan = planOf(handOff, slots);
+export function startOrResume(handOff: HandOff, sequence: Sequence, saved: SavedRun | undefined, seed: number): Run {
+  const plan = planOf(handOff, sequence);
   let state: RunState = saved ?? startRun(plan, seed);
   const kept = saved?.seed ?? seed;
   const toSave = (): SavedRun => ({
@@ -56,9 +52,9 @@ export function startOrResume(
       return state.tallies;
     },
     opens(position) {
-      const slot = slots[position - 1];
+      const slot = sequence.at(position);
       if (!slot || slot.starsAsked > (state.tallies['stars'] ?? 0)) return false;
-      const before = slots[position - 2];
+      const before = sequence.at(position - 1);
       return handOff.run.unlock !== 'win' || before === undefined || before.id in state.stars;
     },
     after({ won, stars = 0, score = 0, collected = 0, livesLost = 0, tallies = {} }) {

@@ -1,9 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import { startAttempt, step } from '@stadion/core/attempt';
 import { homeBeforeDusk } from '@stadion/core/demo';
-import { HandOff, handOffOf } from '@stadion/core/formats';
+import { handedSlot, HandOff, handOffOf } from '@stadion/core/formats';
 import { makeWorld, prepareLevel } from '@stadion/core/grounds';
-import type { Project } from '@stadion/core/model';
+import { literal, type Project } from '@stadion/core/model';
+import { valuesAt } from '@stadion/core/ramps';
 import { eachCondition, READINGS, readingName } from '@stadion/core/rules';
 import { enterAttempt, runPlanOf, startRun } from '@stadion/core/run';
 import { HandOffError, openHandOff, type Judge } from './index.ts';
@@ -185,35 +186,61 @@ describe('the runtime', () => {
   });
 });
 
-describe('a run of the runtime', () => {
-  it('goes as the ledger says, and goes on from what was saved', () => {
-    const demo = homeBeforeDusk();
-    const game = openHandOff(handOffOf(demo));
-    const plan = runPlanOf(demo);
-    let state = startRun(plan, 1);
-    let run = game.run();
-    const draw = drawing(5);
-    for (let i = 0; i < 120 && !state.over; i++) {
-      const won = draw(10) < 7;
-      const entry = {
-        stars: won ? 1 + draw(3) : 0,
-        score: draw(200),
-        collected: draw(20),
-        livesLost: draw(3),
-        tallies: {},
-      };
-      const row = enterAttempt(plan, state, { result: won ? 'won' : 'lost', ...entry }, 1);
-      state = row.after;
-      const after = run.after({ won, ...entry });
-      expect([i, after.event, after.position, after.saved.tallies]).toEqual([
-        i,
-        row.event,
-        state.position,
-        state.tallies,
-      ]);
-      run = game.run(JSON.parse(JSON.stringify(after.saved)));
+describe('levels past the last one', () => {
+  const project = homeBeforeDusk();
+  project.run.afterLast = 'goOn';
+  const game = openHandOff(JSON.stringify(handOffOf(project)));
+
+  it('have the numbers that the ramps go on to', () => {
+    for (const position of [25, 40, 24 * 5]) {
+      const level = game.level(position);
+      expect({ ...level.data }).toEqual(handedSlot(project, position));
+      expect(level.values).toEqual(valuesAt(project, position));
+      const judge = level.judge();
+      expect(judge.number('/clock/limitSeconds')).toBe(handedSlot(project, position)!.clock.limitSeconds);
     }
+    expect(game.level(31).values['hornetSpeed']).not.toBe(game.level(7).values['hornetSpeed']);
   });
+
+  it('keep those of the last round that is written', () => {
+    expect(game.level(24 * 9 + 7).values).toEqual(game.level(24 * 4 + 7).values);
+    expect(game.level(24 * 9 + 7).position).toBe(24 * 9 + 7);
+  });
+});
+
+describe('a run of the runtime', () => {
+  it.each(['startOver', 'goOn'] as const)(
+    'goes as the ledger says, and goes on from what was saved: %s',
+    (afterLast) => {
+      const demo = homeBeforeDusk();
+      demo.run = { ...demo.run, afterLast, unlock: { by: 'stars', perSlot: literal(0.25) } };
+      const game = openHandOff(handOffOf(demo));
+      const plan = runPlanOf(demo);
+      let state = startRun(plan, 1);
+      let run = game.run();
+      const draw = drawing(5);
+      for (let i = 0; i < 120 && !state.over; i++) {
+        const won = draw(10) < 7;
+        const entry = {
+          stars: won ? 1 + draw(3) : 0,
+          score: draw(200),
+          collected: draw(20),
+          livesLost: draw(3),
+          tallies: {},
+        };
+        const row = enterAttempt(plan, state, { result: won ? 'won' : 'lost', ...entry }, 1);
+        state = row.after;
+        const after = run.after({ won, ...entry });
+        expect([i, after.event, after.position, after.saved.tallies]).toEqual([
+          i,
+          row.event,
+          state.position,
+          state.tallies,
+        ]);
+        run = game.run(JSON.parse(JSON.stringify(after.saved)));
+      }
+    },
+  );
 
   it('opens what is won, and what enough stars open', () => {
     const run = openHandOff(handOffOf(homeBeforeDusk())).run();

@@ -144,7 +144,7 @@ export interface Game {
   readonly name: string;
   /** How many positions the sequence has. */
   readonly length: number;
-  /** @param position from 1 @throws RangeError where the sequence has no such position */
+  /** @param position from 1; past the last one where the ramps go on @throws RangeError where the sequence has no such position */
   level(position: number): Level;
   /** Begins a run, or goes on with one that was saved. */
   run(saved?: SavedRun): Run;

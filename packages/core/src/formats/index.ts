@@ -13,6 +13,7 @@ export {
   HAND_OFF_VERSION,
   handedSlot,
   handOffOf,
+  roundsHandedOver,
   playerTexts,
   Strings,
   stringsOf,

@@ -1,4 +1,4 @@
-export { isEndless, positionAtTurn } from './order.ts';
+export { isEndless, isGoingOn, positionAtTurn } from './order.ts';
 export {
   runNumbersAt,
   runPlanOf,

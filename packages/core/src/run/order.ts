@@ -24,6 +24,10 @@ interface Ordered {
 export const isEndless = ({ order, afterLast }: Ordered['run']): boolean =>
   order === 'loop' || order === 'inOrderThenShuffled' || afterLast !== 'end';
 
+/** Do slots come again past the last one, with the numbers that the ramps go on to? */
+export const isGoingOn = ({ order, afterLast }: Ordered['run']): boolean =>
+  order !== 'loop' && order !== 'inOrderThenShuffled' && afterLast === 'goOn';
+
 /**
  * The position played as the n-th of a run, when nothing sends the player elsewhere.
  *
@@ -33,12 +37,12 @@ export const isEndless = ({ order, afterLast }: Ordered['run']): boolean =>
 export function positionAtTurn({ run, slots }: Ordered, turn: number, seed: number): number | undefined {
   const count = slots.length;
   if (count === 0) return undefined;
-  const { order, afterLast } = run;
+  const { order } = run;
   const round = Math.floor((turn - 1) / count);
   const place = (turn - 1) % count;
-  if (round > 0 && order !== 'loop' && order !== 'inOrderThenShuffled') {
-    if (afterLast === 'end') return undefined;
-    if (afterLast === 'goOn') return turn;
+  if (round > 0) {
+    if (!isEndless(run)) return undefined;
+    if (isGoingOn(run)) return turn;
   }
   const isShuffled = order === 'shuffled' || (order === 'inOrderThenShuffled' && round > 0);
   return isShuffled ? shuffled(count, seed, round)[place] : place + 1;

@@ -62,7 +62,7 @@ export function starsAsked(project: Project, position: number): number {
   const gate = slot?.starGate ? amountAt(project, slot.starGate, position) : 0;
   const { unlock } = project.run;
   const perSlot = unlock.by === 'stars' ? amountAt(project, unlock.perSlot, position) * (position - 1) : 0;
-  return Math.ceil(Math.max(gate, perSlot) - 1e-9);
+  return Math.max(0, Math.ceil(Math.max(gate, perSlot) - 1e-9));
 }
 
 /** Numbers of a run at a position. */

@@ -1,8 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
+import { apply } from 'json-merge-patch';
 import { homeBeforeDusk } from '../../demo/index.ts';
 import { documentOf, projectOf } from '../../model/index.ts';
 import { applyPatch, type PatchOperation } from '../../patch/index.ts';
-import { handOffOf } from '../index.ts';
+import { handedSlot, HandOff, handOffOf } from '../index.ts';
 
 const add = (path: string, value: unknown): PatchOperation => ({ op: 'add', path, value }) as PatchOperation;
 const number = (value: number) => ({ from: 'number', value });
@@ -30,5 +31,59 @@ describe('a hand-off made after an edit', () => {
     const anew = Object.keys(after.slots).filter((id) => after.slots[id] !== before.slots[id]);
     if (concerned === 'all') expect(anew.length).toBeGreaterThan(5);
     else expect(anew).toEqual(concerned);
+  });
+});
+
+describe('rounds past the last slot', () => {
+  const goingOn = (slots = 24) => {
+    const project = homeBeforeDusk();
+    project.slots = project.slots.slice(0, slots);
+    project.run.afterLast = 'goOn';
+    return project;
+  };
+
+  it('are none where the sequence ends, starts over, or loops', () => {
+    const project = homeBeforeDusk();
+    for (const [order, afterLast] of [
+      ['inOrder', 'end'],
+      ['inOrder', 'startOver'],
+      ['loop', 'goOn'],
+    ] as const) {
+      Object.assign(project.run, { order, afterLast });
+      expect(handOffOf(project).rounds).toBeUndefined();
+    }
+  });
+
+  it('say what of a slot is another number there, and nothing else', () => {
+    const project = goingOn();
+    const handOff = handOffOf(project);
+    expect(HandOff.safeParse(handOff).success).toBe(true);
+    expect(Object.keys(handOff.rounds!)).toEqual(['2', '3', '4', '5']);
+    for (const [round, slots] of Object.entries(handOff.rounds!))
+      for (const [id, overlay] of Object.entries(slots)) {
+        const first = handOff.slots[id]!;
+        const position = (Number(round) - 1) * 24 + first.position;
+        const later = apply(structuredClone(first), overlay) as object;
+        expect({ ...later, position }).toEqual(handedSlot(project, position));
+        expect(overlay).not.toHaveProperty('ground.rows');
+      }
+  });
+
+  it('are made again only where an edit changes something', () => {
+    const document = documentOf(goingOn());
+    const before = handOffOf(projectOf(document)).rounds!;
+    const after = handOffOf(
+      projectOf(applyPatch(document, [{ op: 'remove', path: '/levels/two-ponds/rules/won' }])),
+    ).rounds!;
+    const anew = Object.keys(after['2']!).filter((id) => after['2']![id] !== before['2']![id]);
+    expect(anew).toEqual(['slot-4']);
+  });
+
+  it('are fewer the longer the sequence is', () => {
+    expect(Object.keys(handOffOf(goingOn(1)).rounds!)).toHaveLength(4);
+    const long = goingOn();
+    long.slots = Array.from({ length: 250 }, (_, i) => ({ ...long.slots[i % 24]!, id: `s${i}` }));
+    expect(Object.keys(handOffOf(long).rounds!)).toHaveLength(1);
+    expect(handOffOf(goingOn(0)).rounds).toBeUndefined();
   });
 });

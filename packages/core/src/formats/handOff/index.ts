@@ -8,5 +8,7 @@ export {
   type HandedSlot,
   type Memory,
 } from './schema.ts';
-export { handedSlot, handOffOf } from './make.ts';
+export { handOffOf } from './handOff.ts';
+export { handedSlot } from './make.ts';
+export { roundsHandedOver } from './rounds.ts';
 export { playerTexts, Strings, STRINGS_FORMAT, STRINGS_VERSION, stringsOf, type PlayerText } from './texts.ts';

@@ -25,7 +25,7 @@ import {
 } from '../../rules/index.ts';
 import { runNumbersAt } from '../../run/index.ts';
 import { followsOf, handedCondition } from './logic.ts';
-import { HAND_OFF_FORMAT, HAND_OFF_VERSION, type HandedEffect, type HandedSlot, type HandOff } from './schema.ts';
+import type { HandedEffect, HandedSlot } from './schema.ts';
 import { effectId, endingId } from './texts.ts';
 
 type Json = ReturnType<typeof JSON.parse>;
@@ -258,7 +258,19 @@ function sourcesOf(project: Project, position: number): unknown[] {
   const { kinds, standing, run, score, player, tiers, tallies, liveTiers, slots, parameters } = project;
   const values = (at: number): unknown[] => Object.entries(valuesAt(project, at)).flat();
   return [
-    ...[slots[position - 1], position, slots.length, kinds, standing, run, score, player, tiers, tallies, liveTiers],
+    ...[
+      slots[(position - 1) % slots.length],
+      position,
+      slots.length,
+      kinds,
+      standing,
+      run,
+      score,
+      player,
+      tiers,
+      tallies,
+      liveTiers,
+    ],
     // A ramp along a reading goes along as it is.
     parameters.some(({ ramp }) => ramp.axis !== undefined) ? parameters : null,
     // A run begins with the numbers of the first position.
@@ -267,21 +279,23 @@ function sourcesOf(project: Project, position: number): unknown[] {
   ];
 }
 
-/** What was made before, by level and slot: an edit makes anew only what it concerns. */
+/** What was made before, by level, then by slot and round: an edit makes anew only what it concerns. */
 const known = new WeakMap<Level, Map<string, { sources: unknown[]; slot: HandedSlot }>>();
 
-/** One slot with every number resolved; the same object while nothing of it has changed. @param position from 1 @returns null where no level stands there */
+/** One slot with every number resolved; the same object while nothing of it has changed. @param position from 1; past the last slot they come again, with the numbers that the ramps go on to @returns null where no level stands there */
 export function handedSlot(project: Project, position: number): HandedSlot | null {
-  const slot = project.slots[position - 1];
+  const { slots } = project;
+  const slot = slots[(position - 1) % Math.max(1, slots.length)];
   const level = slot && project.levels[slot.levelId];
   if (!level) return null;
   const sources = sourcesOf(project, position);
   const ofLevel = known.get(level) ?? new Map<string, { sources: unknown[]; slot: HandedSlot }>();
-  const before = ofLevel.get(slot.id);
+  const place = `${slot.id} ${Math.ceil(position / slots.length)}`;
+  const before = ofLevel.get(place);
   if (before && before.sources.length === sources.length && before.sources.every((one, i) => one === sources[i]))
     return before.slot;
   const made = makeSlot(project, position, slot, level);
-  known.set(level, ofLevel.set(slot.id, { sources, slot: made }));
+  known.set(level, ofLevel.set(place, { sources, slot: made }));
   return made;
 }
 
@@ -321,31 +335,5 @@ function makeSlot(project: Project, position: number, slot: Slot, level: Level):
     stars: handedStars(level, resolving),
     ending: handedEnding(level, resolving),
     run: { ...run, ...(livesAtMost === null ? {} : { livesAtMost }) } as HandedSlot['run'],
-  };
-}
-
-/** What the game reads: everything resolved for every slot, without what only the editor needs. */
-export function handOffOf(project: Project): HandOff {
-  const { run } = project;
-  return {
-    format: HAND_OFF_FORMAT,
-    version: HAND_OFF_VERSION,
-    name: project.name,
-    words: project.words,
-    metresPerUnit: project.lengths.metresPerUnit,
-    tallies: Object.fromEntries(project.tallies.map(({ id, name, start }) => [id, { name, start }])),
-    run: {
-      order: run.order,
-      afterLast: run.afterLast,
-      unlock: run.unlock.by,
-      onGameOver: run.onGameOver,
-      tiers: project.tiers.map(({ id, name, from }) => ({ id, name, from })),
-    },
-    slots: Object.fromEntries(
-      project.slots.flatMap((_slot, index) => {
-        const slot = handedSlot(project, index + 1);
-        return slot ? [[slot.id, slot]] : [];
-      }),
-    ),
   };
 }

@@ -201,6 +201,12 @@ export const HandOff = z
       tiers: z.array(z.strictObject({ id: z.string(), name: z.string(), from: z.number() })),
     }),
     slots: z.record(z.string(), Slot).describe('By id; each says its position.'),
+    rounds: z
+      .record(z.string(), z.record(z.string(), Numbers))
+      .optional()
+      .describe(
+        'Where the ramps go on past the last slot: by round from 2, then by slot, a merge patch (RFC 7396) of what is another number there. After the last one written, its numbers stay.',
+      ),
   })
   .meta({ title: 'Stadion hand-off' });
 export type HandOff = z.infer<typeof HandOff>;

@@ -39,8 +39,9 @@ export type LiveService = ReturnType<typeof makeLiveService>;
 
 const only = (handOff: HandOff, slot: string | undefined): HandOff => {
   if (slot === undefined) return handOff;
-  const one = handOff.slots[slot];
-  return { ...handOff, slots: one ? { [slot]: one } : {} };
+  const alone = <T>(all: Readonly<Record<string, T>>): Record<string, T> => (all[slot] ? { [slot]: all[slot] } : {});
+  const rounds = handOff.rounds && Object.entries(handOff.rounds).map(([round, slots]) => [round, alone(slots)]);
+  return { ...handOff, slots: alone(handOff.slots), ...(rounds ? { rounds: Object.fromEntries(rounds) } : {}) };
 };
 
 /** A hand-off without the slots that another has as the very same objects: they need not be compared. */

@@ -4,6 +4,7 @@ import {
   handedSlot,
   handOffOf,
   parameterTable,
+  roundsHandedOver,
   stringsOf,
   type FileName,
 } from '@stadion/core/formats';
@@ -33,6 +34,13 @@ const PREVIEWS: Readonly<
 function table(project: Project, separator: string): string {
   const { header, rows } = parameterTable(project);
   return [header, ...rows.slice(0, PREVIEW_LINES)].map((row) => row.join(separator)).join('\n');
+}
+
+function aboutHandOff(about: string, project: Project, position: number): string {
+  const last = roundsHandedOver(project) + 1;
+  const rounds =
+    last === 1 ? '' : last === 2 ? ' Also round 2 past the last slot' : ` Also rounds 2 to ${last} past the last slot`;
+  return `${about}${rounds && `${rounds}; later ones keep its last numbers.`}${position > 0 ? ` Below: level ${position}.` : ''}`;
 }
 
 /** The files the game reads, and reading a project file back. */
@@ -65,9 +73,7 @@ export function HandoffScreen() {
           <File
             key={file.name}
             title={file.title}
-            about={
-              file.name === 'hand-off.json' && position > 0 ? `${file.about} Below: level ${position}.` : file.about
-            }
+            about={file.name === 'hand-off.json' ? aboutHandOff(file.about, project, position) : file.about}
             preview={previews.get(file.name)}
             href={`/api/projects/${projectId}/files/${file.name}`}
             file={file.name}

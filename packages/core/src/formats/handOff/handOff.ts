@@ -1,0 +1,32 @@
+import type { Project } from '../../model/index.ts';
+import { handedSlot } from './make.ts';
+import { laterRounds, roundsHandedOver } from './rounds.ts';
+import { HAND_OFF_FORMAT, HAND_OFF_VERSION, type HandOff } from './schema.ts';
+
+/** What the game reads: everything resolved for every slot, without what only the editor needs. */
+export function handOffOf(project: Project): HandOff {
+  const { run } = project;
+  const slots = Object.fromEntries(
+    project.slots.flatMap((_slot, index) => {
+      const slot = handedSlot(project, index + 1);
+      return slot ? [[slot.id, slot]] : [];
+    }),
+  );
+  return {
+    format: HAND_OFF_FORMAT,
+    version: HAND_OFF_VERSION,
+    name: project.name,
+    words: project.words,
+    metresPerUnit: project.lengths.metresPerUnit,
+    tallies: Object.fromEntries(project.tallies.map(({ id, name, start }) => [id, { name, start }])),
+    run: {
+      order: run.order,
+      afterLast: run.afterLast,
+      unlock: run.unlock.by,
+      onGameOver: run.onGameOver,
+      tiers: project.tiers.map(({ id, name, from }) => ({ id, name, from })),
+    },
+    slots,
+    ...(roundsHandedOver(project) > 0 ? { rounds: laterRounds(project, slots) } : {}),
+  };
+}
