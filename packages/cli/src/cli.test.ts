@@ -86,7 +86,7 @@ describe('a file that cannot be used', () => {
     [['export', 'nothing.json'], 'There is no file nothing.json.'],
     [['export', os.tmpdir()], 'The folder has no project.json.'],
     [['forecast', 'FILE', '--slots', '3-99'], '“3-99” names no levels: write 3, or 3-9, up to 24.'],
-    [['forecast', 'FILE', '--slots', '3', '--pacer', 'Nobody'], 'There are Novice, Steady, Sharp.'],
+    [['forecast', 'FILE', '--slots', '3', '--pacer', 'Nobody'], 'There are Novice, Steady, Sharp, Without mistakes.'],
     [['diff', 'FILE'], 'Name two project files'],
     [['export', 'FILE', '-o', '/nowhere/at/all.json'], '/nowhere/at/all.json cannot be written'],
     [['export', 'FILE', '--to', 'paper'], "argument 'paper' is invalid"],

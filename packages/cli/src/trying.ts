@@ -1,11 +1,12 @@
 import type { Pacer, Project } from '@stadion/core/model';
+import { everyPacer } from '@stadion/core/pacers';
 import {
-  DEFAULT_PRECISION,
   emptyTally,
   forecastOf,
   isPreciseEnough,
   LOOKED_AT_EVERY,
   playBatch,
+  precisionFor,
   readyGame,
   trialQuestion,
   type Forecast,
@@ -13,7 +14,8 @@ import {
 import { Failure } from './reading.ts';
 
 /** The pacer of a project by its id or name. @throws Failure with the names that there are */
-export function pacerOf({ pacers }: Project, wanted: string): Pacer {
+export function pacerOf(project: Project, wanted: string): Pacer {
+  const pacers = everyPacer(project);
   const found = pacers.find(({ id, name }) => id === wanted || name.toLowerCase() === wanted.toLowerCase());
   if (found) return found;
   throw new Failure(`There is no pacer “${wanted}”. There are ${pacers.map(({ name }) => name).join(', ')}.`);
@@ -26,7 +28,7 @@ export function tryLevel(
   pacer: Pacer,
   told: (attempts: number) => void = () => undefined,
 ): Forecast {
-  const { level, population, precision } = trialQuestion(project, position, pacer, DEFAULT_PRECISION);
+  const { level, population, precision } = trialQuestion(project, position, pacer, precisionFor(pacer));
   const game = readyGame(level);
   const tally = emptyTally();
   do {

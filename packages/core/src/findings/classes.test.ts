@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { literal, type Condition, type Level, type Piece, type Project, type Rule } from '../model/index.ts';
+import { valuesAt } from '../ramps/index.ts';
 import { after, atLeast, atMost, clover, garden, is, rule } from '../testing/index.ts';
 import { findingsOf, FINDING_CLASSES, findingClass, type Finding, type FindingCode } from './index.ts';
 
@@ -57,6 +58,11 @@ const ramp = (project: Project, key: string, change: Partial<Project['parameters
     project.parameters.find((entry) => entry.key === key)!,
     change,
   );
+/** The last level in a tier of its own, every parameter as before it. */
+function lastLike23(project: Project): void {
+  project.tiers.push({ id: 'night', name: 'Night', from: 24 });
+  for (const parameter of project.parameters) parameter.pins['slot-24'] = valuesAt(project, 23)[parameter.key]!;
+}
 const steps = (from: number, add: number) => ({ type: 'steps' as const, from, add, every: 1, startingAt: 1 });
 const line = (from: number, to: number) => ({
   type: 'points' as const,
@@ -334,6 +340,13 @@ const CASES: Partial<Record<FindingCode, { brings: Change; beside: Change }>> = 
   'tier-without-level': {
     brings: (project) => void (project.tiers.at(-1)!.from = 25),
     beside: (project) => void (project.tiers.at(-1)!.from = 24),
+  },
+  'tier-changes-nothing': {
+    brings: (project) => lastLike23(project),
+    beside: (project) => {
+      lastLike23(project);
+      project.parameters[0]!.pins['slot-24']! += 0.1;
+    },
   },
   'piece-in-wall': {
     brings: (_p, level) => piece(level, clover('walled', 0.5, 5.5)),

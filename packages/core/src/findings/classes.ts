@@ -58,6 +58,12 @@ export const FINDING_CLASSES = {
     title: 'Gate locks the way to its latch',
   },
   'too-little-time': { group: 'win', severity: 'stops play', source: 'judge', title: 'Less time than the way takes' },
+  'fastest-beyond-clock': {
+    group: 'win',
+    severity: 'doubtful',
+    source: 'attempts',
+    title: 'No attempt is fast enough',
+  },
   'never-reachable': {
     group: 'win',
     severity: 'surely wrong',
@@ -121,6 +127,12 @@ export const FINDING_CLASSES = {
   'star-out-of-order': { group: 'stars', severity: 'surely wrong', source: 'document', title: 'Stars out of order' },
   'star-unreachable': { group: 'stars', severity: 'surely wrong', source: 'judge', title: 'Star out of reach' },
   'star-given-to-all': { group: 'stars', severity: 'doubtful', source: 'judge', title: 'Star for everybody' },
+  'star-nobody-earns': {
+    group: 'stars',
+    severity: 'doubtful',
+    source: 'attempts',
+    title: 'Star that nobody earns',
+  },
   'star-too-rare': { group: 'stars', severity: 'doubtful', source: 'attempts', title: 'Last star hardly ever earned' },
   'star-too-common': {
     group: 'stars',
@@ -149,6 +161,12 @@ export const FINDING_CLASSES = {
   'pin-far-off': { group: 'ramps', severity: 'doubtful', source: 'document', title: 'Pin far off its ramp' },
   'identical-neighbours': { group: 'ramps', severity: 'doubtful', source: 'document', title: 'Neighbours alike' },
   'tier-without-level': { group: 'ramps', severity: 'doubtful', source: 'document', title: 'Tier without a level' },
+  'tier-changes-nothing': {
+    group: 'ramps',
+    severity: 'doubtful',
+    source: 'document',
+    title: 'Tier that changes no number',
+  },
   'formula-error': { group: 'ramps', severity: 'surely wrong', source: 'document', title: 'Formula without a number' },
   'formula-cycle': { group: 'ramps', severity: 'surely wrong', source: 'document', title: 'Formulas in a circle' },
 
@@ -157,6 +175,12 @@ export const FINDING_CLASSES = {
     severity: 'doubtful',
     source: 'attempts',
     title: 'Piece that nobody gathers',
+  },
+  'enemy-never-touches': {
+    group: 'difficulty',
+    severity: 'doubtful',
+    source: 'attempts',
+    title: 'Enemy that touches nobody',
   },
   'number-without-effect': {
     group: 'difficulty',

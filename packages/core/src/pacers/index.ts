@@ -1,5 +1,5 @@
 export type { Abilities } from '../abilities/index.ts';
-export { PERFECT, type Population } from './pacer.ts';
+export { everyPacer, PERFECT, PERFECT_PACER, type Population } from './pacer.ts';
 export { drawPlayer } from './drawPlayer.ts';
 export { makePlayer } from './makePlayer.ts';
 export { playerInput } from './player.ts';

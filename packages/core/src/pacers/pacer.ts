@@ -13,3 +13,9 @@ export const PERFECT: Abilities = {
   lapsesPerMinute: 0,
   planning: 1,
 };
+
+/** Players without faults, beside the pacers of every project. No entry of a document can have its id. */
+export const PERFECT_PACER: Pacer = { id: '~perfect', name: 'Without mistakes', abilities: PERFECT, spread: 0 };
+
+/** Everybody who can be asked to play a project: its own pacers, then players without mistakes. */
+export const everyPacer = ({ pacers }: { pacers: readonly Pacer[] }): Pacer[] => [...pacers, PERFECT_PACER];

@@ -4,7 +4,7 @@ export { readyGame, type ReadyGame } from './readyGame.ts';
 export { recordedAttempt } from './recordedAttempt.ts';
 export { addResult, addTally, emptyTally, type Tally } from './tally.ts';
 export { crowdOf, forecastOf, type Crowd, type EndingCount, type Forecast } from './forecast.ts';
-export { DEFAULT_PRECISION, isPreciseEnough, LOOKED_AT_EVERY, type Precision } from './stopping.ts';
+export { DEFAULT_PRECISION, isPreciseEnough, LOOKED_AT_EVERY, precisionFor, type Precision } from './stopping.ts';
 export { packWins, unpackWins } from './wins.ts';
 export { playBatch, seedOf, trialQuestion, type TrialQuestion } from './batch.ts';
 export { Ways, type Way } from './ways.ts';

@@ -1,3 +1,5 @@
+import type { Pacer } from '../model/index.ts';
+import { PERFECT_PACER } from '../pacers/index.ts';
 import { wilson } from '../stats/index.ts';
 import type { Tally } from './tally.ts';
 
@@ -5,15 +7,18 @@ import type { Tally } from './tally.ts';
 export interface Precision {
   /** Half the width of the 95 % interval of the clear rate, as a share. */
   halfWidth: number;
+  /** Attempts at least: fewer say nothing, however alike they are. */
+  fewest: number;
   /** Attempts at most. */
   limit: number;
 }
 
-/** ±3 points: about 1,060 attempts at 50 %, 390 at 90 %, 145 at 97 %. */
-export const DEFAULT_PRECISION: Precision = { halfWidth: 0.03, limit: 1200 };
+/** ±3 points: about 1,060 attempts at 50 %, 390 at 90 %, 200 from 96 % on. */
+export const DEFAULT_PRECISION: Precision = { halfWidth: 0.03, fewest: 200, limit: 1200 };
 
-/** Fewer attempts than this say nothing, however alike they are. */
-const FEWEST = 60;
+/** How precisely a population is tried: players without mistakes 200 times, for what is possible. */
+export const precisionFor = ({ id }: Pick<Pacer, 'id'>): Precision =>
+  id === PERFECT_PACER.id ? { halfWidth: 1, fewest: 200, limit: 200 } : DEFAULT_PRECISION;
 
 /** Looked at every so many attempts only, wherever they are played: the same question stops at the same attempt. */
 export const LOOKED_AT_EVERY = 20;
@@ -24,7 +29,7 @@ export const LOOKED_AT_EVERY = 20;
  */
 export function isPreciseEnough(tally: Pick<Tally, 'attempts' | 'cleared'>, precision: Precision): boolean {
   if (tally.attempts >= precision.limit) return true;
-  if (tally.attempts < FEWEST || tally.attempts % LOOKED_AT_EVERY !== 0) return false;
+  if (tally.attempts < precision.fewest || tally.attempts % LOOKED_AT_EVERY !== 0) return false;
   const { low, high } = wilson(tally.cleared, tally.attempts);
   return (high - low) / 2 <= precision.halfWidth;
 }

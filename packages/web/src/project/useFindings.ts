@@ -1,24 +1,38 @@
+import type { ForecastEvent } from '@stadion/core/contract';
 import { sorted, type AttemptsSeen, type Finding } from '@stadion/core/findings';
+import { PERFECT_PACER } from '@stadion/core/pacers';
 import { useDeferredValue, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { FindingsSource, type FindingsKnown } from './findingsSource.ts';
 import { usePacer, useProject, useProjectDocument, useSelection } from './hooks.ts';
-import { usePacerForecasts } from './usePacerForecasts.ts';
+import { usePacerForecasts, usePerfectForecasts } from './usePacerForecasts.ts';
 
 /** One for the page. */
 const source = new FindingsSource(
   () => new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' }),
 );
 
-/** The forecasts that are done, of the pacer that is looked at. */
+/** Forecasts of a pacer that are done, by slot. */
+const doneOf = (pacer: string, forecasts: ReadonlyMap<string, ForecastEvent>): ReadonlyMap<string, AttemptsSeen> =>
+  new Map(
+    [...forecasts].flatMap(([slotId, { done, summary, pacer: of }]) =>
+      done && summary && of === pacer ? [[slotId, summary as AttemptsSeen] as const] : [],
+    ),
+  );
+
+/** The forecasts that are done, of the pacer that is looked at and of players without mistakes. */
 function useSeenAttempts(): ReadonlyMap<string, ReadonlyMap<string, AttemptsSeen>> {
   const pacer = usePacer().id;
   const forecasts = usePacerForecasts();
-  return useMemo(() => {
-    const slots = [...forecasts].flatMap(([slotId, { done, summary, pacer: of }]) =>
-      done && summary && of === pacer ? [[slotId, summary as AttemptsSeen] as const] : [],
-    );
-    return new Map([[pacer, new Map(slots)]]);
-  }, [pacer, forecasts]);
+  const own = useMemo(() => doneOf(pacer, forecasts), [pacer, forecasts]);
+  const flawless = usePerfectForecasts(own.size > 0 && own.size === forecasts.size);
+  return useMemo(
+    () =>
+      new Map([
+        [pacer, own],
+        [PERFECT_PACER.id, doneOf(PERFECT_PACER.id, flawless)],
+      ]),
+    [pacer, own, flawless],
+  );
 }
 
 /** Has the open project looked through after every edit. To be called once on the page. */

@@ -1,4 +1,5 @@
 import {
+  besides,
   checkExpectation,
   evidenceIn,
   FindingBook,
@@ -58,7 +59,7 @@ self.addEventListener('message', ({ data }: MessageEvent<FindingsRequest>) => {
   const answer: FindingsAnswer = {
     id: data.id,
     done: true,
-    findings: [...findings, ...evidenceIn(project, known, book.checked)],
+    findings: [...findings, ...besides(findings, evidenceIn(project, known, book.checked))],
     verdicts,
   };
   self.postMessage(answer);

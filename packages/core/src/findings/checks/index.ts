@@ -55,6 +55,7 @@ import { starUnreachable } from './starUnreachable.ts';
 import { startInDanger } from './startInDanger.ts';
 import { tallyNeverReset } from './tallyNeverReset.ts';
 import { targetBeyondPlaced } from './targetBeyondPlaced.ts';
+import { tierChangesNothing } from './tierChangesNothing.ts';
 import { tierWithoutLevel } from './tierWithoutLevel.ts';
 import { tightGap } from './tightGap.ts';
 import { tooLittleTime } from './tooLittleTime.ts';
@@ -101,6 +102,7 @@ export const CHECKS = [
   pinFarOff,
   identicalNeighbours,
   tierWithoutLevel,
+  tierChangesNothing,
   formulaWrong,
   formulaCycle,
   pieceInWall,

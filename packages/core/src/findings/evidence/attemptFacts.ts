@@ -25,10 +25,11 @@ export interface AttemptFacts {
   forecast: AttemptsSeen;
   /** The same pacer at the slot before, where that is known. */
   before: AttemptsSeen | undefined;
-  /** Is it the pacer that is looked at, the slowest one, the quickest one? */
+  /** Is it the pacer that is looked at, the slowest one, the quickest one; players without mistakes? */
   isMiddle: boolean;
   isWeakest: boolean;
   isStrongest: boolean;
+  isPerfect: boolean;
 }
 
 /** One class of findings that rest on attempts. */

@@ -1,9 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../../demo/index.ts';
 import { literal, type Project } from '../../model/index.ts';
+import { PERFECT_PACER } from '../../pacers/index.ts';
 import { wilson } from '../../stats/index.ts';
 import { GAVE_UP, packWins } from '../../trials/index.ts';
-import { evidenceIn, EVIDENCE_CHECKS, FINDING_CLASSES, type AttemptsSeen, type FindingCode } from '../index.ts';
+import {
+  besides,
+  evidenceIn,
+  EVIDENCE_CHECKS,
+  FINDING_CLASSES,
+  type AttemptsSeen,
+  type FindingCode,
+} from '../index.ts';
 
 /** Attempts at one slot, as they may come out. Half of the wins earn two stars, half three. */
 function seen(clearRate: number, change: Partial<AttemptsSeen> = {}, attempts = 400): AttemptsSeen {
@@ -41,6 +49,7 @@ function codesOf({ pacer = 'steady', slot = 10, attempts, before, change }: Case
   );
 }
 
+const flawless = { pacer: PERFECT_PACER.id, slot: 10 };
 const wanted = (value: number) => (project: Project) => void (project.slots[9]!.wanted = value);
 const endings = (own: number, other: number) => ({
   endings: [
@@ -107,6 +116,18 @@ const CASES: Partial<Record<FindingCode, { shows: Case; beside: Case }>> = {
     shows: { attempts: seen(0.9, { neverGathered: [2] }) },
     beside: { attempts: seen(0.9, { neverGathered: [] }) },
   },
+  'enemy-never-touches': {
+    shows: { slot: 1, attempts: seen(0.9, { fired: [400, 0, 40, 0, 0, 0] }) },
+    beside: { slot: 1, attempts: seen(0.9, { fired: [400, 1, 40, 1, 1, 1] }) },
+  },
+  'fastest-beyond-clock': {
+    shows: { ...flawless, attempts: seen(0, { endings: [{ rule: -1, lifeRule: -2, count: 400 }] }) },
+    beside: { ...flawless, attempts: seen(0.01, { endings: [{ rule: -1, lifeRule: -2, count: 396 }] }) },
+  },
+  'star-nobody-earns': {
+    shows: { ...flawless, attempts: seen(1, { stars: [0, 0, 400, 0, 0, 0] }) },
+    beside: { ...flawless, attempts: seen(1, { stars: [0, 0, 399, 1, 0, 0] }) },
+  },
   'number-without-effect': {
     shows: { attempts: seen(0.9), change: spawner(61) },
     beside: { attempts: seen(0.9), change: spawner(50) },
@@ -129,6 +150,15 @@ describe('every class that rests on attempts', () => {
     // Half as many attempts say nothing.
     const few = Math.floor(shows.attempts.attempts / 2) - 1;
     expect(codesOf({ ...shows, attempts: { ...shows.attempts, attempts: few } })).toEqual([]);
+  });
+
+  it('says nothing of a star at which something graver is known', () => {
+    const attempts = seen(1, { stars: [0, 0, 400, 0, 0, 0] });
+    const found = evidenceIn(homeBeforeDusk(), new Map([[PERFECT_PACER.id, new Map([['slot-10', attempts]])]]));
+    expect(found.map(({ code }) => code)).toEqual(['star-nobody-earns']);
+    const beside = { ...found[0]!, code: 'star-out-of-order' } as const;
+    expect(besides([{ ...beside, severity: 'surely wrong' }], found)).toEqual([]);
+    expect(besides([{ ...beside, severity: 'doubtful' }], found)).toEqual(found);
   });
 
   it('tells on how many attempts it rests, and which one shows it', () => {

@@ -1,9 +1,11 @@
 import { pacerOf, type Pacer, type Project } from '../../model/index.ts';
+import { everyPacer, PERFECT_PACER } from '../../pacers/index.ts';
 import { findingClass } from '../classes.ts';
 import type { Finding } from '../finding.ts';
 import { checkedOf, slotFacts, type Checked } from '../scopes.ts';
 import { LEAST_ATTEMPTS, type AttemptsSeen, type EvidenceCheck } from './attemptFacts.ts';
 import { dip } from './dip.ts';
+import { enemyNeverTouches } from './enemyNeverTouches.ts';
 import { hopeless, trivial } from './extremes.ts';
 import { starTooCommon, starTooRare } from './lastStar.ts';
 import { lossesCrowd } from './lossesCrowd.ts';
@@ -13,22 +15,26 @@ import { noEnding } from './noEnding.ts';
 import { numberWithoutEffect } from './numberWithoutEffect.ts';
 import { offWanted } from './offWanted.ts';
 import { oneCause } from './oneCause.ts';
+import { fastestBeyondClock, starNobodyEarns } from './perfect.ts';
 import { wall } from './wall.ts';
 
 /** Every class that rests on attempts. At one slot findings come in this order. */
 export const EVIDENCE_CHECKS: readonly EvidenceCheck[] = [
   noEnding,
+  fastestBeyondClock,
   hopeless,
   offWanted,
   wall,
   dip,
   trivial,
   milestoneNeverFires,
+  starNobodyEarns,
   starTooRare,
   starTooCommon,
   oneCause,
   lossesCrowd,
   neverGathered,
+  enemyNeverTouches,
   numberWithoutEffect,
 ];
 
@@ -39,6 +45,14 @@ const bySpeed = (one: Pacer, other: Pacer): number => one.abilities.reactionMs -
 
 export type { AttemptsSeen };
 
+/** What attempts show besides: not what stands at the same place as something graver that is known without them. */
+export function besides(found: readonly Finding[], seen: readonly Finding[]): Finding[] {
+  const said = new Set(
+    found.flatMap(({ severity, slotId, path }) => (severity === 'doubtful' ? [] : [`${slotId} ${path}`])),
+  );
+  return seen.filter(({ slotId, path }) => !said.has(`${slotId} ${path}`));
+}
+
 /** Everything that attempts show, in the order of the sequence. Nothing is said by fewer than 200. @param checked the project with its ramps, where they are worked out */
 export function evidenceIn(project: Project, known: KnownAttempts, checked: Checked = checkedOf(project)): Finding[] {
   const middle = pacerOf(project, null).id;
@@ -47,7 +61,7 @@ export function evidenceIn(project: Project, known: KnownAttempts, checked: Chec
     const level = project.levels[slot.levelId];
     if (!level) return [];
     const here = slotFacts(checked, slot, level, index + 1);
-    return project.pacers.flatMap((pacer) => {
+    return everyPacer(project).flatMap((pacer) => {
       const forecasts = known.get(pacer.id);
       const forecast = forecasts?.get(slot.id);
       if (!forecast || forecast.attempts < LEAST_ATTEMPTS) return [];
@@ -62,6 +76,7 @@ export function evidenceIn(project: Project, known: KnownAttempts, checked: Chec
         isMiddle,
         isWeakest: pacer === ordered.at(-1),
         isStrongest: pacer === ordered[0],
+        isPerfect: pacer === PERFECT_PACER,
       };
       return EVIDENCE_CHECKS.flatMap(({ code, find }) =>
         find(facts).map((found) => ({ code, severity: findingClass(code).severity, ...found })),

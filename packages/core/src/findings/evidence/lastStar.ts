@@ -1,4 +1,4 @@
-import { pointerOf } from '../../model/index.ts';
+import { pointerOf, type Stars } from '../../model/index.ts';
 import { evidenceOf, LEAST_ATTEMPTS, percent, type AttemptFacts, type EvidenceCheck } from './attemptFacts.ts';
 
 /** Fewer than this share is hardly anybody, more than that nearly everybody. */
@@ -13,6 +13,10 @@ function shareOfLast({ here, forecast }: AttemptFacts): { share: number; cleared
   if (last < 2 || cleared < LEAST_ATTEMPTS) return undefined;
   return { share: (forecast.stars[last] ?? 0) / cleared, cleared, index: last - 1 };
 }
+
+/** Is the star for gathering more than a win asks for? */
+const gathers = (stars: Stars): boolean =>
+  stars.is === 'ladder' && ['worth', 'collected', 'score'].includes(stars.reading);
 
 const check = (
   code: 'star-too-rare' | 'star-too-common',
@@ -30,7 +34,7 @@ const check = (
         slotId: here.slot.id,
         path: pointerOf(['levels', id, 'stars', stars.is === 'ladder' ? 'thresholds' : 'conditions', found.index]),
         sentence: `${'★'.repeat(found.index + 1)} is earned by ${said}.`,
-        reason: `${percent(found.share)} of the ${found.cleared} attempts by ${pacer.name} that clear the level earn it.`,
+        reason: `${percent(found.share)} of the ${found.cleared} attempts by ${pacer.name} that clear the level earn it.${gathers(stars) ? ' Players here end a level as soon as they can: nobody gathers for a star.' : ''}`,
         evidence: evidenceOf(facts, true),
       },
     ];

@@ -1,6 +1,6 @@
 import type { Level, Pacer, Project, Slot } from '@stadion/core/model';
 import { rampTable, valuesIn } from '@stadion/core/ramps';
-import { DEFAULT_PRECISION, trialQuestion, type TrialQuestion } from '@stadion/core/trials';
+import { precisionFor, trialQuestion, type TrialQuestion } from '@stadion/core/trials';
 import { createHash } from 'node:crypto';
 
 /** The question of one slot, and what it is known by. */
@@ -64,7 +64,7 @@ export class Questions {
         asked.push(before.asked);
         continue;
       }
-      const question = trialQuestion(project, position, pacer, DEFAULT_PRECISION);
+      const question = trialQuestion(project, position, pacer, precisionFor(pacer));
       const motion = hashOf([question.engine, question.level.motion, question.population]).slice(0, 16);
       const entry: AskedSlot = { slotId: slot.id, question, key: hashOf(question), motion };
       this.#known.set(level, known.set(place, { slot, parts, values, pacer, asked: entry }));

@@ -16,6 +16,20 @@ describe('a schedule of trials', () => {
     expect(trials.next()).toEqual({ key: 'b', group: 'project', first: 20, count: 20 });
   });
 
+  it('plays what may come later only while nothing else of the group waits', () => {
+    const trials = schedule();
+    trials.want('later', 'project', 'me', { later: true });
+    trials.want('now', 'project', 'me');
+    expect(keys(trials, 3)).toEqual(['now', 'later', undefined]);
+    trials.played('later', batch());
+    trials.played('now', batch());
+    expect(keys(trials, 1)).toEqual(['now']);
+    // Somebody wants it now.
+    trials.want('later', 'project', 'you');
+    trials.played('now', batch());
+    expect(keys(trials, 2)).toEqual(['later', 'now']);
+  });
+
   it('lets groups take turns, however many questions one of them has', () => {
     const trials = schedule();
     for (let i = 0; i < 500; i++) trials.want(`large-${i}`, 'large', 'them');
@@ -47,7 +61,7 @@ describe('a schedule of trials', () => {
 
   it('is done with a question once it is answered, and goes on from what was played before', () => {
     const trials = schedule();
-    trials.want('a', 'project', 'me', batch(40));
+    trials.want('a', 'project', 'me', { from: batch(40) });
     expect(trials.next()).toMatchObject({ first: 40 });
     expect(trials.played('a', batch())).toBe('done');
     expect(trials.tallyOf('a')?.attempts).toBe(60);
@@ -70,8 +84,8 @@ describe('a schedule of trials', () => {
 
   it('hands back what was played of what it drops', () => {
     const trials = schedule();
-    trials.want('a', 'project', 'me', batch(40));
-    trials.want('b', 'project', 'you', batch(20));
+    trials.want('a', 'project', 'me', { from: batch(40) });
+    trials.want('b', 'project', 'you', { from: batch(20) });
     expect(trials.leave((asker) => asker === 'me').map(({ key, tally }) => [key, tally.attempts])).toEqual([['a', 40]]);
     expect(trials.clear().map(({ key }) => key)).toEqual(['b']);
   });

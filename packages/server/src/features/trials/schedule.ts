@@ -6,6 +6,8 @@ interface Job {
   /** Who waits for it. */
   askers: Set<string>;
   tally: Tally;
+  /** Played only while nothing else of its group waits. */
+  later: boolean;
   playing: boolean;
   failures: number;
 }
@@ -73,17 +75,23 @@ export class TrialSchedule {
     return this.#job(key) !== undefined;
   }
 
-  /** Sets a question to be played for somebody. @param from what was played of it before */
-  want(key: string, group: string, asker: string, from: Tally = emptyTally()): void {
+  /** Sets a question to be played for somebody. @param from what was played of it before @param later only while nothing else of the group waits */
+  want(
+    key: string,
+    group: string,
+    asker: string,
+    { from = emptyTally(), later = false }: { from?: Tally | undefined; later?: boolean } = {},
+  ): void {
     let job = this.#job(key);
     if (!job) {
-      job = { key, askers: new Set(), tally: from, playing: false, failures: 0 };
+      job = { key, askers: new Set(), tally: from, later, playing: false, failures: 0 };
       const mine = this.#groups.get(group) ?? { jobs: new Map<string, Job>(), spent: this.#leastSpent() };
       mine.jobs.set(key, job);
       this.#groups.set(group, mine);
       this.#groupOf.set(key, group);
     }
     job.askers.add(asker);
+    job.later &&= later;
   }
 
   /** Somebody waits for nothing any more. What nobody waits for is dropped. @returns what had been played of it */
@@ -115,8 +123,9 @@ export class TrialSchedule {
     const byTime = [...this.#groups].toSorted(([, one], [, other]) => one.spent - other.spent);
     for (const [group, mine] of byTime) {
       const { jobs } = mine;
-      for (const job of jobs.values()) {
-        if (job.playing) continue;
+      const waiting = [...jobs.values()].filter(({ playing }) => !playing);
+      const job = waiting.find(({ later }) => !later) ?? waiting[0];
+      if (job) {
         job.playing = true;
         // To the back of the line: every question in turn, and every group in turn.
         jobs.delete(job.key);

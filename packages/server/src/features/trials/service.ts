@@ -1,4 +1,5 @@
 import { summarize, type ForecastEvent, type ForecastList } from '@stadion/core/contract';
+import { everyPacer, PERFECT_PACER } from '@stadion/core/pacers';
 import { projectOf, type Pacer, type Project, type ProjectDocument } from '@stadion/core/model';
 import { emptyTally, forecastOf, isPreciseEnough } from '@stadion/core/trials';
 import type { Logger } from 'pino';
@@ -40,7 +41,7 @@ interface Dependencies {
 export type TrialService = ReturnType<typeof makeTrialService>;
 
 function pacerNamed(project: Project, id: string): Pacer {
-  const pacer = project.pacers.find((entry) => entry.id === id);
+  const pacer = everyPacer(project).find((entry) => entry.id === id);
   if (!pacer) throw new StadionError('not-found', `There is no pacer “${id}”.`);
   return pacer;
 }
@@ -165,7 +166,7 @@ export function makeTrialService(dependencies: Dependencies) {
       motions.set(key, motion);
       const asker = JSON.stringify({ ...asking, slotId, pacer: pacer.id } satisfies Asker);
       wanted.add(`${key} ${asker}`);
-      schedule.want(key, projectId, asker, parts.get(key));
+      schedule.want(key, projectId, asker, { from: parts.get(key), later: pacer === PERFECT_PACER });
       const tally = schedule.tallyOf(key);
       return {
         ...answer,
@@ -176,7 +177,7 @@ export function makeTrialService(dependencies: Dependencies) {
     // What this project wanted of this pacer before is wanted no more, unless it was asked again.
     const isMine = isOf(projectId, asking.snapshot, pacer.id);
     await keep(schedule.leave((asker, key) => isMine(asker) && !wanted.has(`${key} ${asker}`)));
-    if (asking.snapshot === undefined) lists.begin(projectId, pacer.id, entries);
+    if (asking.snapshot === undefined && pacer !== PERFECT_PACER) lists.begin(projectId, pacer.id, entries);
     setTimeout(pump, HEAD_START_MS);
     return { pacer: pacer.id, entries };
   };
@@ -185,7 +186,7 @@ export function makeTrialService(dependencies: Dependencies) {
     if (closed || !isHeard(projectId)) return;
     const project = projectOf((await readProject(projectId)).document);
     for (const id of pacers) {
-      const pacer = project.pacers.find((entry) => entry.id === id);
+      const pacer = everyPacer(project).find((entry) => entry.id === id);
       if (pacer) tell(projectId, (await ask({ projectId }, project, pacer)).entries);
     }
   }, log);

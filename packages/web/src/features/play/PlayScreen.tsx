@@ -2,6 +2,7 @@ import { SORTS, type AttemptState, type PreparedLevel, type Recording, type Star
 import { sectionsOf } from '@stadion/core/ground';
 import { groundKindOf, prepareLevel } from '@stadion/core/grounds';
 import type { EndingSide } from '@stadion/core/model';
+import { everyPacer } from '@stadion/core/pacers';
 import { READINGS, resolveAmount, secondsToTicks, ticksToSeconds } from '@stadion/core/rules';
 import { happeningInWords, looksOf, sceneOfAttempt, seenStretch } from '@stadion/core/scene';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -72,7 +73,7 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
   const { pacers } = here.project;
   useEffect(() => {
     const [pacerId, number] = asked?.split('.') ?? [];
-    const pacer = pacers.find(({ id }) => id === pacerId);
+    const pacer = everyPacer({ pacers }).find(({ id }) => id === pacerId);
     if (pacer && number !== undefined && /^\d+$/.test(number))
       watch(recordedAttempt(prepared, pacer, seedOf(Number(number))));
   }, [asked, pacers, prepared, watch]);
