@@ -1,9 +1,6 @@
-import { parameterTable } from '@stadion/core/formats';
+import { LOOKS_LIKE_A_FORMULA, parameterTable } from '@stadion/core/formats';
 import type { Project } from '@stadion/core/model';
 import papaparse from 'papaparse';
-
-/** Text that a spreadsheet might run. Only text is looked at: numbers stay numbers. */
-const LOOKS_LIKE_A_FORMULA = /^[\s\u00a0]*[=+\-@＝＋－＠]|^[\t\r\n]/;
 
 const SEPARATORS = { csv: ',', tsv: '\t' } as const;
 export type Separated = keyof typeof SEPARATORS;

@@ -15,3 +15,4 @@ export {
 export { CreateSnapshot, RenameSnapshot, Snapshot, SnapshotList, SnapshotSummary } from './snapshots.ts';
 export { EventReceipt, GameEvent, GameLink, MOST_EVENTS_IN_A_BATCH } from './gameEvents.ts';
 export { CreateHandOff, HandOffList, HandOffSummary, KeptHandOff } from './handOffs.ts';
+export { Books, BooksRequest, MOST_BOOKS, TrialsChange, TrialsState } from './trials.ts';

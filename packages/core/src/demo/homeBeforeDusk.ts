@@ -4,6 +4,7 @@ import {
   PROJECT_FORMAT,
   PROJECT_VERSION,
   slugOf,
+  usualAudience,
   usualPacers,
   usualTallyPolicies,
   type Level,
@@ -246,6 +247,7 @@ export function homeBeforeDusk(): Project {
     })),
     expectations: [{ id: 'first-is-easy', is: 'clearRate', slotId: 'slot-1', pacer: 'steady', low: 0.85, high: 1 }],
     pacers: usualPacers(),
+    audience: usualAudience(),
   };
 }
 

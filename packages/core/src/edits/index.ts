@@ -61,3 +61,13 @@ export {
   type KindUses,
 } from './kinds.ts';
 export { rebased, withoutShift } from './rebase.ts';
+export {
+  addPacer,
+  audienceOf,
+  removePacer,
+  renamePacer,
+  setAbility,
+  setAudienceShare,
+  setPacerFact,
+  setPacerSpread,
+} from './pacers.ts';

@@ -24,6 +24,21 @@ export const PacerEntry = z
       .min(0)
       .max(1)
       .describe('How much players differ: the deviation of each ability as a share of its mean.'),
+    persistence: z
+      .number()
+      .int()
+      .min(1)
+      .max(1000)
+      .optional()
+      .describe('Lost tries at one level after which such a player gives up the game; never when absent.'),
+    learning: z
+      .number()
+      .min(0)
+      .max(1)
+      .optional()
+      .describe(
+        'How much of reaction and steering error tries at one level can take away in the end; nothing when absent.',
+      ),
   })
   .meta({ title: 'Pacer' });
 export type Pacer = Listed<z.infer<typeof PacerEntry>>;
@@ -46,6 +61,7 @@ export const usualPacers = (): Pacer[] => [
       planning: 0,
     },
     spread: 0.3,
+    persistence: 8,
   },
   {
     id: 'steady',
@@ -59,6 +75,7 @@ export const usualPacers = (): Pacer[] => [
       planning: 0.4,
     },
     spread: 0.25,
+    persistence: 12,
   },
   {
     id: 'sharp',
@@ -72,5 +89,9 @@ export const usualPacers = (): Pacer[] => [
       planning: 0.8,
     },
     spread: 0.2,
+    persistence: 25,
   },
 ];
+
+/** The audience of a new project: shares of players by pacer. */
+export const usualAudience = (): Record<string, number> => ({ novice: 0.3, steady: 0.5, sharp: 0.2 });

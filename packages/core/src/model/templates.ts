@@ -1,7 +1,7 @@
 import { literal } from './amount.ts';
 import type { Ending } from './ending.ts';
 import type { Level } from './level.ts';
-import { usualPacers } from './pacer.ts';
+import { usualAudience, usualPacers } from './pacer.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './project.ts';
 import type { Rule } from './rule.ts';
 import { usualTallyPolicies, type Run } from './run.ts';
@@ -92,6 +92,7 @@ export function emptyProject(name: string): Project {
     expectations: [],
     slots: [],
     pacers: usualPacers(),
+    audience: usualAudience(),
   };
 }
 

@@ -5,3 +5,4 @@ export { differenceOf, type Counted, type ShareDifference } from './difference.t
 export { pairedDifference } from './paired.ts';
 export { logisticFit, type LogisticFit } from './logistic.ts';
 export { inverseOf } from './inverse.ts';
+export { linearAt, linearFit } from './linear.ts';

@@ -1,6 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { differenceOf, histogram, inverseOf, logisticFit, pairedDifference, quantile, wilson } from './index.ts';
+import {
+  differenceOf,
+  histogram,
+  inverseOf,
+  logisticFit,
+  pairedDifference,
+  quantile,
+  wilson,
+  linearAt,
+  linearFit,
+} from './index.ts';
 
 describe('wilson', () => {
   // Newcombe (1998), table I, method 3 (score without continuity correction).
@@ -168,5 +178,23 @@ describe('the difference of two shares of the same cases', () => {
   it('goes by the cases that both have, and says nothing of none', () => {
     expect(pairedDifference([true, false, false], [true, true]).difference).toBe(0.5);
     expect(pairedDifference([], [true])).toEqual({ difference: 0, low: -1, high: 1 });
+  });
+});
+
+describe('least squares', () => {
+  const rows = Array.from({ length: 40 }, (_, i) => [i % 7, (i * i) % 11]);
+
+  it('find the line that was drawn', () => {
+    const fit = linearFit(
+      rows,
+      rows.map(([a, b]) => 3 + 2 * a! - 0.5 * b!),
+    );
+    expect(fit.map((value) => Math.round(value * 1000) / 1000)).toEqual([3, 2, -0.5]);
+    expect(linearAt(fit, [1, 2])).toBeCloseTo(4, 3);
+  });
+
+  it('say the mean where nothing varies', () => {
+    const fit = linearFit([[1], [1], [1]], [2, 4, 6]);
+    expect(linearAt(fit, [1])).toBeCloseTo(4, 3);
   });
 });

@@ -1,4 +1,5 @@
 import { quantile, wilson, type Interval } from '../stats/index.ts';
+import type { BookedRow } from './booked.ts';
 import type { PartCount, Tally } from './tally.ts';
 import { packWins } from './wins.ts';
 
@@ -31,6 +32,8 @@ export interface Forecast {
   fired?: number[];
   /** Pieces to gather that no attempt gathered, by their places among those of the ground; stored long ago they lack. */
   neverGathered?: number[];
+  /** Of the first attempts, in their order, what a run's books need; forecasts stored long ago lack it. */
+  booked?: BookedRow[];
   /** What came of each part, on a ground of parts that come again and again. */
   parts?: PartCount[];
 }
@@ -61,6 +64,7 @@ export function forecastOf(tally: Tally): Forecast {
     ...(tally.gathered
       ? { neverGathered: tally.gathered.flatMap((count, index) => (count === 0 ? [index] : [])) }
       : {}),
+    ...(tally.booked ? { booked: tally.booked } : {}),
     ...(tally.parts ? { parts: tally.parts } : {}),
   };
 }

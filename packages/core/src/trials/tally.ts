@@ -1,4 +1,5 @@
 import { ticksToSeconds } from '../rules/index.ts';
+import { bookedOf, MOST_BOOKED, toRow, type BookedRow } from './booked.ts';
 import type { GameResult } from './game.ts';
 
 /** Where at most so many losses are kept for the picture of the ground. */
@@ -24,6 +25,8 @@ export interface Tally {
   fired?: number[];
   /** By piece to gather, in the order of the ground: attempts in which it was gathered. */
   gathered?: number[];
+  /** Of the first attempts, in their order, what a run's books need. */
+  booked?: BookedRow[];
   /** By part, on a ground of parts that come again and again. */
   parts?: PartCount[];
 }
@@ -97,6 +100,8 @@ export function addResult(tally: Tally, result: GameResult): void {
     'gathered',
     result.gathered?.map((was) => (was ? 1 : 0)),
   );
+  tally.booked ??= [];
+  if (tally.booked.length < MOST_BOOKED) tally.booked.push(toRow(bookedOf(result)));
   tally.wins.push(result.won);
   if (result.won) {
     tally.cleared++;
@@ -117,6 +122,11 @@ export function addTally(tally: Tally, batch: Tally): void {
   if (batch.parts) addParts(tally, batch.parts);
   addCounts(tally, 'fired', batch.fired);
   addCounts(tally, 'gathered', batch.gathered);
+  if (batch.booked) {
+    // What was played before attempts were booked is not filled up with later ones.
+    const isWhole = (tally.booked?.length ?? 0) === Math.min(MOST_BOOKED, tally.attempts - batch.attempts);
+    if (isWhole) tally.booked = [...(tally.booked ?? []), ...batch.booked].slice(0, MOST_BOOKED);
+  }
   tally.cleared += batch.cleared;
   tally.wins.push(...batch.wins);
   tally.times.push(...batch.times);

@@ -120,6 +120,30 @@ const ROUTES: RouteConfig[] = [
   },
   {
     method: 'get',
+    path: '/api/projects/{id}/trials',
+    summary: 'How the trials of a project stand',
+    request: { params: id },
+    responses: { 200: { description: 'The state.', ...json(contract.TrialsState) } },
+  },
+  {
+    method: 'post',
+    path: '/api/projects/{id}/trials',
+    summary: 'Pause the trials of a project, let them go on, or cancel them; what was played is kept',
+    request: { params: id, body: json(contract.TrialsChange) },
+    responses: { ...found('The state.', contract.TrialsState), 400: problem('Not understood.') },
+  },
+  {
+    method: 'post',
+    path: '/api/trials/books',
+    summary: 'What the books of a run need of attempts, by the keys of their questions',
+    request: { body: json(contract.BooksRequest) },
+    responses: {
+      200: { description: 'As far as they are known.', ...json(contract.Books) },
+      400: problem('Not understood.'),
+    },
+  },
+  {
+    method: 'get',
     path: '/api/projects/{id}/snapshots',
     summary: 'The snapshots of a project, oldest first',
     request: { params: id },

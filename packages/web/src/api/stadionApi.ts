@@ -1,4 +1,5 @@
 import type {
+  Books,
   CreateHandOff,
   CreateProject,
   CreateSnapshot,
@@ -14,6 +15,8 @@ import type {
   Snapshot,
   SnapshotList,
   SnapshotSummary,
+  TrialsChange,
+  TrialsState,
 } from '@stadion/core/contract';
 import { original } from '@reduxjs/toolkit';
 import { createApi, type BaseQueryFn } from '@reduxjs/toolkit/query/react';
@@ -130,6 +133,23 @@ export const stadionApi = createApi({
         address: `/api/projects/${projectId}/snapshots/${snapshotId}/forecasts/${pacer}`,
       }),
     }),
+    /** What a run's books need of attempts, by the keys of their questions: what is known of a key never changes. */
+    books: build.query<Books, readonly string[]>({
+      query: (keys) => ({ address: '/api/trials/books', init: jsonBody('POST', { keys }) }),
+    }),
+    trialsState: build.query<TrialsState, string>({
+      query: (projectId) => ({ address: `/api/projects/${projectId}/trials` }),
+    }),
+    changeTrials: build.mutation<TrialsState, TrialsChange & { projectId: string }>({
+      query: ({ projectId, ...body }) => ({
+        address: `/api/projects/${projectId}/trials`,
+        init: jsonBody('POST', body),
+      }),
+      async onQueryStarted({ projectId }, { dispatch, queryFulfilled }) {
+        const { data } = await queryFulfilled;
+        dispatch(stadionApi.util.upsertQueryData('trialsState', projectId, data));
+      },
+    }),
     forecasts: build.query<ForecastList, { projectId: string; pacer: string }>({
       query: ({ projectId, pacer }) => ({ address: `/api/projects/${projectId}/forecasts/${pacer}` }),
     }),
@@ -144,6 +164,8 @@ export const {
   useRenameSnapshotMutation,
   useImportProjectMutation,
   useForecastsQuery,
+  useTrialsStateQuery,
+  useChangeTrialsMutation,
   useSnapshotsQuery,
   useSnapshotQuery,
   useCreateSnapshotMutation,

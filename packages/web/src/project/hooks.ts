@@ -42,7 +42,7 @@ export function useEdit(): (command: NamedEdit | undefined) => void {
   );
 }
 
-export type Screen = 'sequence' | 'level' | 'kinds' | 'ramps' | 'hand-off' | 'play';
+export type Screen = 'sequence' | 'level' | 'kinds' | 'ramps' | 'trials' | 'hand-off' | 'play';
 
 /** A level's two sides: what holds there, and what stands there. */
 export type LevelView = 'rules' | 'ground';
@@ -59,9 +59,18 @@ export interface Selection {
   view: LevelView;
   /** Id of the snapshot that the project is compared with. */
   compared: string | undefined;
+  /** What of the trials is looked at. */
+  trials: TrialsShown;
 }
 
-const SCREENS: readonly Screen[] = ['sequence', 'level', 'kinds', 'ramps', 'hand-off', 'play'];
+/** What of the trials is shown: which view, which measure, which cause of losses. */
+export interface TrialsShown {
+  show?: string | undefined;
+  measure?: string | undefined;
+  cause?: string | undefined;
+}
+
+const SCREENS: readonly Screen[] = ['sequence', 'level', 'kinds', 'ramps', 'trials', 'hand-off', 'play'];
 
 /** What the address says is looked at. A slot that is gone gives way to the first. */
 export function useSelection(): Selection {
@@ -80,6 +89,11 @@ export function useSelection(): Selection {
       lane: query.get('lane') ?? undefined,
       view: query.get('view') === 'ground' ? 'ground' : 'rules',
       compared: query.get('with') ?? undefined,
+      trials: {
+        show: query.get('show') ?? undefined,
+        measure: query.get('measure') ?? undefined,
+        cause: query.get('cause') ?? undefined,
+      },
     };
   }, [projectId, screen, slotId, slots, query]);
 }
@@ -89,18 +103,20 @@ interface AddressQuery {
   lane?: string | undefined;
   view?: LevelView | undefined;
   compared?: string | undefined;
+  trials?: TrialsShown | undefined;
 }
 
 export function addressOf(
   projectId: string,
   screen: Screen,
   slotId?: string,
-  { lane, view, compared }: AddressQuery = {},
+  { lane, view, compared, trials = {} }: AddressQuery = {},
 ): string {
   const query = new URLSearchParams({
     ...(lane === undefined ? {} : { lane }),
     ...(view === 'ground' ? { view } : {}),
     ...(compared === undefined ? {} : { with: compared }),
+    ...Object.fromEntries(Object.entries(trials).filter(([, value]) => value !== undefined)),
   }).toString();
   return `/projects/${projectId}/${screen}${slotId === undefined ? '' : `/${slotId}`}${query === '' ? '' : `?${query}`}`;
 }
@@ -113,18 +129,19 @@ export interface Goto extends AddressQuery {
 /** Goes to another screen, slot, lane or comparison; what is not named stays. */
 export function useGoto(): (to: Goto) => void {
   const navigate = useNavigate();
-  const { projectId, screen, slotId, lane, view, compared } = useSelection();
+  const { projectId, screen, slotId, lane, view, compared, trials } = useSelection();
   return useCallback(
     (to) => {
-      const next = { screen, slotId, lane, view, compared, ...to };
+      const next = { screen, slotId, lane, view, compared, trials, ...to };
       const besides = {
         lane: next.screen === 'ramps' ? next.lane : undefined,
         view: next.screen === 'level' ? next.view : undefined,
         compared: next.compared,
+        trials: next.screen === 'trials' ? next.trials : undefined,
       };
       void navigate(addressOf(projectId, next.screen, next.slotId, besides));
     },
-    [navigate, projectId, screen, slotId, lane, view, compared],
+    [navigate, projectId, screen, slotId, lane, view, compared, trials],
   );
 }
 

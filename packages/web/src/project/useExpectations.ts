@@ -1,33 +1,9 @@
 import { forecastDone } from '@stadion/core/contract';
 import { checkExpectation, type ExpectationCheck } from '@stadion/core/findings';
-import { useEffect, useMemo } from 'react';
-import { shallowEqual, useSelector } from 'react-redux';
-import { stadionApi } from '../api/stadionApi.ts';
-import { useAppDispatch, useProject, useSelection } from './hooks.ts';
-import type { RootState } from './store.ts';
+import { useMemo } from 'react';
+import { useProject } from './hooks.ts';
+import { useForecastsOf } from './usePacerForecasts.ts';
 import { useKnownFindings } from './useFindings.ts';
-
-const { forecasts } = stadionApi.endpoints;
-
-/** The forecasts of all slots by several pacers, in the order of the pacers; undefined until they are known. */
-function useForecastsOf(pacers: readonly string[]) {
-  const { projectId } = useSelection();
-  const dispatch = useAppDispatch();
-  const asked = pacers.join();
-  useEffect(() => {
-    const questions = asked
-      .split(',')
-      .filter(Boolean)
-      .map((pacer) => dispatch(forecasts.initiate({ projectId, pacer })));
-    return () => {
-      for (const question of questions) question.unsubscribe();
-    };
-  }, [dispatch, projectId, asked]);
-  return useSelector(
-    (state: RootState) => pacers.map((pacer) => forecasts.select({ projectId, pacer })(state).data),
-    shallowEqual,
-  );
-}
 
 /** Every expectation, checked against the judge as it is now and against the forecasts that are known. */
 export function useExpectations(): ExpectationCheck[] {

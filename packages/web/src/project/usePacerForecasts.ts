@@ -1,8 +1,32 @@
-import type { ForecastEvent } from '@stadion/core/contract';
+import type { ForecastEvent, ForecastList } from '@stadion/core/contract';
 import { PERFECT_PACER } from '@stadion/core/pacers';
-import { useMemo, useState } from 'react';
-import { useForecastsQuery } from '../api/stadionApi.ts';
-import { usePacer, useSelection } from './hooks.ts';
+import { useEffect, useMemo, useState } from 'react';
+import { shallowEqual, useSelector } from 'react-redux';
+import { stadionApi, useForecastsQuery } from '../api/stadionApi.ts';
+import { useAppDispatch, usePacer, useSelection } from './hooks.ts';
+import type { RootState } from './store.ts';
+
+const { forecasts } = stadionApi.endpoints;
+
+/** The forecasts of all slots by several pacers, in the order of the pacers; undefined until they are known. */
+export function useForecastsOf(pacers: readonly string[]): readonly (ForecastList | undefined)[] {
+  const { projectId } = useSelection();
+  const dispatch = useAppDispatch();
+  const asked = pacers.join();
+  useEffect(() => {
+    const questions = asked
+      .split(',')
+      .filter(Boolean)
+      .map((pacer) => dispatch(forecasts.initiate({ projectId, pacer })));
+    return () => {
+      for (const question of questions) question.unsubscribe();
+    };
+  }, [dispatch, projectId, asked]);
+  return useSelector(
+    (state: RootState) => pacers.map((pacer) => forecasts.select({ projectId, pacer })(state).data),
+    shallowEqual,
+  );
+}
 
 /** By slot id. */
 type Forecasts = ReadonlyMap<string, ForecastEvent>;

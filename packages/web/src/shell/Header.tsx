@@ -27,6 +27,7 @@ const TABS: readonly { screen: Screen; label: string }[] = [
   { screen: 'level', label: 'Level' },
   { screen: 'kinds', label: 'Kinds' },
   { screen: 'ramps', label: 'Ramps' },
+  { screen: 'trials', label: 'Trials' },
   { screen: 'hand-off', label: 'Hand-off' },
 ];
 

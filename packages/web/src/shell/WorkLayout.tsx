@@ -64,7 +64,8 @@ export function WorkLayout() {
       { keys: '2', does: 'Level screen', run: () => goto({ screen: 'level' }) },
       { keys: '3', does: 'Kinds screen', run: () => goto({ screen: 'kinds' }) },
       { keys: '4', does: 'Ramps screen', run: () => goto({ screen: 'ramps' }) },
-      { keys: '5', does: 'Hand-off screen', run: () => goto({ screen: 'hand-off' }) },
+      { keys: '5', does: 'Trials screen', run: () => goto({ screen: 'trials' }) },
+      { keys: '6', does: 'Hand-off screen', run: () => goto({ screen: 'hand-off' }) },
       {
         keys: 'G',
         does: 'Ground or rules of the level',

@@ -6,6 +6,7 @@ import { PlayScreen } from '../features/play/PlayScreen.tsx';
 import { ProjectsScreen } from '../features/projects/ProjectsScreen.tsx';
 import { RampsScreen } from '../features/ramps/RampsScreen.tsx';
 import { SequenceScreen } from '../features/sequence/SequenceScreen.tsx';
+import { TrialsScreen } from '../features/trials/TrialsScreen.tsx';
 import { Failure } from './Failure.tsx';
 import { LevelPage } from './LevelPage.tsx';
 import { ProjectGate } from './ProjectGate.tsx';
@@ -18,6 +19,7 @@ function WorkScreen() {
   if (screen === 'sequence') return <SequenceScreen />;
   if (screen === 'kinds') return <KindsScreen />;
   if (screen === 'ramps') return <RampsScreen movers={<MoversList />} />;
+  if (screen === 'trials') return <TrialsScreen />;
   if (screen === 'hand-off') return <HandoffScreen />;
   return <LevelPage />;
 }

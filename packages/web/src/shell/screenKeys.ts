@@ -23,6 +23,7 @@ export const PART_KEYS: Readonly<Record<Screen, readonly PartKey[]>> = {
     { keys: 'Alt ↓', does: 'In Numbers: fill the block with its first row' },
     { keys: 'Ctrl C, Ctrl V', does: 'In Numbers: copy and paste, with a spreadsheet too' },
   ],
+  trials: [NUMBER],
   'hand-off': [],
   play: [],
 };

@@ -1,5 +1,6 @@
+import { BooksRequest, TrialsChange } from '@stadion/core/contract';
 import { Router } from 'express';
-import { param } from '../../http/parsing.ts';
+import { jsonBody, param } from '../../http/parsing.ts';
 import type { TrialService } from './service.ts';
 
 export function trialRoutes(trials: TrialService): Router {
@@ -12,6 +13,17 @@ export function trialRoutes(trials: TrialService): Router {
     const named = (name: string): string => param(request, name);
     const list = await trials.snapshotForecasts(named('id'), named('snapshotId'), named('pacer'));
     response.set('Cache-Control', 'no-store').json(list);
+  });
+  router.get('/projects/:id/trials', async (request, response) => {
+    response.set('Cache-Control', 'no-store').json(await trials.state(param(request, 'id')));
+  });
+  router.post('/projects/:id/trials', async (request, response) => {
+    const { do: change } = jsonBody(request, TrialsChange, 'The change');
+    response.json(await trials.change(param(request, 'id'), change));
+  });
+  router.post('/trials/books', async (request, response) => {
+    const { keys } = jsonBody(request, BooksRequest, 'The keys');
+    response.json(await trials.books(keys));
   });
   return router;
 }

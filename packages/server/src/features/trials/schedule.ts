@@ -50,6 +50,7 @@ export class TrialSchedule {
   /** In turn. */
   readonly #groups = new Map<string, Group>();
   readonly #groupOf = new Map<string, string>();
+  readonly #paused = new Set<string>();
 
   /** @param isDone is the question answered precisely enough? */
   constructor(isDone: (key: string, tally: Tally) => boolean) {
@@ -122,6 +123,7 @@ export class TrialSchedule {
   next(): NextBatch | undefined {
     const byTime = [...this.#groups].toSorted(([, one], [, other]) => one.spent - other.spent);
     for (const [group, mine] of byTime) {
+      if (this.#paused.has(group)) continue;
       const { jobs } = mine;
       const waiting = [...jobs.values()].filter(({ playing }) => !playing);
       const job = waiting.find(({ later }) => !later) ?? waiting[0];
@@ -136,6 +138,21 @@ export class TrialSchedule {
       }
     }
     return undefined;
+  }
+
+  /** Nothing more of a group is begun until it goes on. */
+  pause(group: string, paused: boolean): void {
+    if (paused) this.#paused.add(group);
+    else this.#paused.delete(group);
+  }
+
+  isPaused(group: string): boolean {
+    return this.#paused.has(group);
+  }
+
+  /** How many questions of a group are not answered yet. */
+  waiting(group: string): number {
+    return this.#groups.get(group)?.jobs.size ?? 0;
   }
 
   #leastSpent(): number {

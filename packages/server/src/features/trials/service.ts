@@ -1,4 +1,11 @@
-import { summarize, type ForecastEvent, type ForecastList } from '@stadion/core/contract';
+import {
+  summarize,
+  type Books,
+  type ForecastEvent,
+  type ForecastList,
+  type TrialsChange,
+  type TrialsState,
+} from '@stadion/core/contract';
 import { everyPacer, PERFECT_PACER } from '@stadion/core/pacers';
 import { projectOf, type Pacer, type Project, type ProjectDocument } from '@stadion/core/model';
 import { emptyTally, forecastOf, isPreciseEnough } from '@stadion/core/trials';
@@ -182,6 +189,19 @@ export function makeTrialService(dependencies: Dependencies) {
     return { pacer: pacer.id, entries };
   };
 
+  const stateOf = (projectId: string): TrialsState => ({
+    paused: schedule.isPaused(projectId),
+    waiting: schedule.waiting(projectId),
+    asked: watchers.watched(projectId),
+  });
+
+  /** Nothing more is played for a project; what was played is kept. */
+  const drop = (projectId: string): Promise<void> => {
+    const dropped = schedule.leave((asker) => (JSON.parse(asker) as Asker).projectId === projectId);
+    queue.drop(projectId);
+    return keep(dropped);
+  };
+
   const watchers = new Watchers(async (projectId, pacers) => {
     if (closed || !isHeard(projectId)) return;
     const project = projectOf((await readProject(projectId)).document);
@@ -196,7 +216,7 @@ export function makeTrialService(dependencies: Dependencies) {
     async forecasts(projectId: string, pacerId: string): Promise<ForecastList> {
       const project = projectOf((await readProject(projectId)).document);
       const pacer = pacerNamed(project, pacerId);
-      watchers.watch(projectId, pacerId);
+      watchers.watch(projectId, pacerId, now().toISOString());
       return ask({ projectId }, project, pacer);
     },
 
@@ -206,14 +226,39 @@ export function makeTrialService(dependencies: Dependencies) {
       return ask({ projectId, snapshot }, project, pacerNamed(project, pacerId));
     },
 
+    /** What a run's books need of the attempts at some questions, as far as they are known. */
+    async books(keys: readonly string[]): Promise<Books> {
+      const known = await store.readForecasts(storage.db, keys);
+      const books = Object.fromEntries(
+        [...known].flatMap(([key, { booked }]) => (booked ? [[key, booked as number[][]]] : [])),
+      );
+      return { books };
+    },
+
+    async state(projectId: string): Promise<TrialsState> {
+      await readProject(projectId);
+      return stateOf(projectId);
+    },
+
+    /** Holds the trials of a project, lets them go on, or drops what is not answered yet. */
+    async change(projectId: string, change: TrialsChange['do']): Promise<TrialsState> {
+      await readProject(projectId);
+      schedule.pause(projectId, change === 'pause');
+      if (change === 'cancel') {
+        watchers.forget(projectId);
+        await drop(projectId);
+      }
+      pump();
+      return stateOf(projectId);
+    },
+
     /** To be called after every revision. */
     changed: (projectId: string): void => watchers.changed(projectId),
 
     /** To be called once nobody listens to a project any more: nothing is played for those who left. */
     left(projectId: string): void {
-      const dropped = schedule.leave((asker) => (JSON.parse(asker) as Asker).projectId === projectId);
-      queue.drop(projectId);
-      keep(dropped).catch((error: unknown) => log.error({ err: error }, 'what was played could not be stored'));
+      schedule.pause(projectId, false);
+      drop(projectId).catch((error: unknown) => log.error({ err: error }, 'what was played could not be stored'));
     },
 
     async close(): Promise<void> {

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { ForecastList } from '@stadion/core/contract';
+import type { Books, ForecastList, TrialsState } from '@stadion/core/contract';
+import { MOST_BOOKED } from '@stadion/core/trials';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -130,5 +131,51 @@ describe('trials that do not go through', () => {
     expect(after.firsts[0]).toBe(known);
     await second.end();
     fs.rmSync(folder, { recursive: true });
+  });
+});
+
+describe('the trials of a project', () => {
+  const say = (body: unknown) =>
+    request(app.express)
+      .post(`/api/projects/${id}/trials`)
+      .send(body as object);
+  const state = async () => (await request(app.express).get(`/api/projects/${id}/trials`)).body as TrialsState;
+
+  it('are paused, go on, and are cancelled; what was played is kept', async () => {
+    await known();
+    expect((await say({ do: 'pause' })).body).toMatchObject({ paused: true, waiting: 0 });
+    await request(app.express).get(`/api/projects/${id}/forecasts/sharp`);
+    const { played } = queue;
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    expect(queue.played).toBe(played);
+    expect(await state()).toMatchObject({ paused: true, waiting: 2 });
+    expect((await state()).asked.map(({ pacer }) => pacer)).toContain('sharp');
+    await say({ do: 'goOn' });
+    while (queue.played === played) await new Promise((resolve) => setTimeout(resolve, 10));
+    expect((await say({ do: 'cancel' })).body).toMatchObject({ paused: false, asked: [] });
+    while ((await state()).waiting > 0) await new Promise((resolve) => setTimeout(resolve, 10));
+  });
+
+  it('say what they cannot do', async () => {
+    expect((await say({ do: 'hurry' })).status).toBe(400);
+    expect((await request(app.express).get('/api/projects/none/trials')).status).toBe(404);
+    expect(
+      (
+        await request(app.express)
+          .post('/api/trials/books')
+          .send({ keys: ['x'] })
+      ).status,
+    ).toBe(400);
+  });
+
+  it('give what the books of a run need, by key', async () => {
+    const { entries } = await known();
+    const keys = [...entries.map(({ key }) => key), '0'.repeat(64)];
+    const { body } = await request(app.express).post('/api/trials/books').send({ keys });
+    const { books } = body as Books;
+    expect(Object.keys(books).toSorted()).toEqual(entries.map(({ key }) => key).toSorted());
+    const rows = books[entries[0]!.key]!;
+    expect(rows.length).toBe(Math.min(MOST_BOOKED, entries[0]!.summary!.attempts));
+    expect(rows.filter(([won]) => won === 1).length / rows.length).toBeCloseTo(entries[0]!.summary!.clearRate, 1);
   });
 });

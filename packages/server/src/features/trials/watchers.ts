@@ -7,7 +7,8 @@ const SETTLE_MS = 150;
 export class Watchers {
   readonly #refresh: (projectId: string, pacers: readonly string[]) => Promise<void>;
   readonly #log: Logger;
-  readonly #pacers = new Map<string, Set<string>>();
+  /** By project: pacers, and when each was asked for first. */
+  readonly #pacers = new Map<string, Map<string, string>>();
   readonly #settling = new Map<string, NodeJS.Timeout>();
 
   constructor(refresh: (projectId: string, pacers: readonly string[]) => Promise<void>, log: Logger) {
@@ -15,9 +16,23 @@ export class Watchers {
     this.#log = log;
   }
 
-  watch(projectId: string, pacer: string): void {
-    const pacers = this.#pacers.get(projectId) ?? new Set<string>();
-    this.#pacers.set(projectId, pacers.add(pacer));
+  /** @param at an ISO time */
+  watch(projectId: string, pacer: string, at: string): void {
+    const pacers = this.#pacers.get(projectId) ?? new Map<string, string>();
+    if (!pacers.has(pacer)) pacers.set(pacer, at);
+    this.#pacers.set(projectId, pacers);
+  }
+
+  /** Who is looked at, and since when. */
+  watched(projectId: string): { pacer: string; at: string }[] {
+    return [...(this.#pacers.get(projectId) ?? [])].map(([pacer, at]) => ({ pacer, at }));
+  }
+
+  /** Nobody is looked at any more until asked for again. */
+  forget(projectId: string): void {
+    clearTimeout(this.#settling.get(projectId));
+    this.#settling.delete(projectId);
+    this.#pacers.delete(projectId);
   }
 
   changed(projectId: string): void {
@@ -26,7 +41,7 @@ export class Watchers {
     clearTimeout(this.#settling.get(projectId));
     const refresh = (): void => {
       this.#settling.delete(projectId);
-      this.#refresh(projectId, [...pacers]).catch((error: unknown) =>
+      this.#refresh(projectId, [...pacers.keys()]).catch((error: unknown) =>
         this.#log.error({ err: error }, 'forecasts were not refreshed'),
       );
     };

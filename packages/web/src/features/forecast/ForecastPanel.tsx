@@ -1,9 +1,9 @@
 import type { Pacer } from '@stadion/core/model';
-import { causeInWords } from '@stadion/core/rules';
-import { GAVE_UP, TOO_COSTLY, type EndingCount, type Forecast } from '@stadion/core/trials';
+import { TOO_COSTLY, type Forecast } from '@stadion/core/trials';
 import type { ReactNode } from 'react';
 import { setWanted } from '@stadion/core/edits';
 import { useAppDispatch, useEdit, usePacer } from '../../project/hooks.ts';
+import { endingName } from '../../project/causes.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
 import type { LiveForecast } from '../../project/useForecast.ts';
 import { pacerChosen } from '../../project/viewSlice.ts';
@@ -58,17 +58,6 @@ export function ForecastPanel({ here, live, children }: Props) {
       {children}
     </aside>
   );
-}
-
-function endingName(here: LevelHere, { rule, lifeRule }: EndingCount): string {
-  if (rule === -1) return 'Out of time';
-  if (rule === GAVE_UP) return 'Gave up';
-  if (rule === TOO_COSTLY) return 'Too costly to try';
-  const ended = here.rules[rule]?.rule;
-  const life = here.rules[lifeRule]?.rule;
-  if (!ended) return 'Lost';
-  const cause = causeInWords(ended, here.names);
-  return life && life !== ended ? `${cause}: ${causeInWords(life, here.names)}` : cause;
 }
 
 /** Bars of the same name are one: running out of time is one ending, whoever took a life before. */

@@ -1,0 +1,49 @@
+import { ticksToSeconds } from '../rules/index.ts';
+import type { GameResult } from './game.ts';
+
+/** Of so many attempts at most, the first ones, it is kept what a run's books need. */
+export const MOST_BOOKED = 400;
+
+/** What one attempt adds to the books of a run. */
+export interface Booked {
+  won: boolean;
+  stars: number;
+  /** Seconds; of turns, how many. */
+  seconds: number;
+  score: number;
+  collected: number;
+  livesLost: number;
+  /** As in GameResult. */
+  endingRule: number;
+  lifeRule: number;
+  /** Own tallies, by index. */
+  tallies: readonly number[];
+}
+
+/** The same as numbers, in the order above: many of them are stored and sent. */
+export type BookedRow = readonly number[];
+
+const tenths = (value: number): number => Math.round(value * 10) / 10;
+
+export const bookedOf = (result: GameResult): Booked => ({
+  won: result.won,
+  stars: result.stars,
+  seconds: tenths(result.unit === 'ticks' ? ticksToSeconds(result.length) : result.length),
+  score: result.score,
+  collected: result.collected,
+  livesLost: result.livesLost,
+  endingRule: result.endingRule,
+  lifeRule: result.lifeRule,
+  tallies: result.tallies,
+});
+
+export const toRow = (booked: Booked): BookedRow => {
+  const { won, stars, seconds, score, collected, livesLost, endingRule, lifeRule, tallies } = booked;
+  return [won ? 1 : 0, stars, seconds, tenths(score), collected, livesLost, endingRule, lifeRule, ...tallies];
+};
+
+export function fromRow(row: BookedRow): Booked {
+  const [won, stars, seconds, score, collected, livesLost, endingRule, lifeRule, ...tallies] = row as number[] &
+    [number, number, number, number, number, number, number, number];
+  return { won: won === 1, stars, seconds, score, collected, livesLost, endingRule, lifeRule, tallies };
+}

@@ -1,0 +1,125 @@
+import type { ForecastEvent, ForecastList } from '@stadion/core/contract';
+import { audienceOf } from '@stadion/core/edits';
+import type { Pacer } from '@stadion/core/model';
+import { attemptsNeeded, DEFAULT_PRECISION, mixForecasts } from '@stadion/core/trials';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { endingName } from '../../project/causes.ts';
+import { useProject } from '../../project/hooks.ts';
+import { levelHere } from '../../project/levelHere.ts';
+import { useForecastsOf } from '../../project/usePacerForecasts.ts';
+import { shownOf, type Shown } from './measures.ts';
+
+/** Forecasts by one pacer, by slot id. */
+export interface PacerRow {
+  pacer: Pacer;
+  /** Of the audience. */
+  share: number;
+  entries: ReadonlyMap<string, ForecastEvent>;
+}
+
+/** How far all forecasts of the sequence have come. */
+export interface Progress {
+  done: number;
+  of: number;
+  /** Attempts that are still to be played, about. */
+  attemptsLeft: number;
+  failed: number;
+}
+
+const entriesOf = (list: ForecastList | undefined): ReadonlyMap<string, ForecastEvent> =>
+  new Map(list?.entries.map((entry) => [entry.slotId, entry]));
+
+/** All pacers' forecasts of all slots; they are asked for while this is in use. */
+export function usePacerRows(): PacerRow[] {
+  const project = useProject();
+  const { pacers } = project;
+  const ids = useMemo(() => pacers.map(({ id }) => id), [pacers]);
+  const lists = useForecastsOf(ids);
+  const shares = useMemo(() => audienceOf(project), [project]);
+  return useMemo(
+    () =>
+      pacers.map((pacer, index) => ({
+        pacer,
+        share: shares.get(pacer.id) ?? 0,
+        entries: entriesOf(lists[index]),
+      })),
+    [pacers, lists, shares],
+  );
+}
+
+export function progressOf(rows: readonly PacerRow[], slots: number): Progress {
+  let [done, attemptsLeft, failed] = [0, 0, 0];
+  for (const { entries } of rows) {
+    attemptsLeft += (slots - entries.size) * DEFAULT_PRECISION.fewest;
+    for (const entry of entries.values()) {
+      if (entry.done) done++;
+      else if (entry.failed) failed++;
+      else {
+        const { clearRate = 0.8, attempts = 0 } = entry.summary ?? {};
+        attemptsLeft += Math.max(0, attemptsNeeded(clearRate, DEFAULT_PRECISION) - attempts);
+      }
+    }
+  }
+  return { done, of: rows.length * slots, attemptsLeft, failed };
+}
+
+/** How fast it went lately is seen over so long. */
+const SEEN_MS = 8000;
+
+/** Seconds until everything is known, about; undefined until that can be told. */
+export function useSecondsLeft({ attemptsLeft, done, of }: Progress): number | undefined {
+  const seen = useRef<{ at: number; left: number }[]>([]);
+  const [seconds, setSeconds] = useState<number>();
+  useEffect(() => {
+    const at = performance.now();
+    const since = seen.current.filter((entry) => at - entry.at < SEEN_MS && entry.left >= attemptsLeft);
+    seen.current = [...since, { at, left: attemptsLeft }];
+    const first = seen.current[0];
+    const isTold = first !== undefined && at - first.at > 1000 && first.left > attemptsLeft;
+    setSeconds(isTold ? ((at - first.at) / 1000 / (first.left - attemptsLeft)) * attemptsLeft : undefined);
+  }, [attemptsLeft]);
+  return done === of ? undefined : seconds;
+}
+
+/** What the table shows of every pacer and of the audience, by slot id. */
+export function useShown(rows: readonly PacerRow[]): {
+  pacers: ReadonlyMap<string, Shown>[];
+  audience: ReadonlyMap<string, Shown>;
+} {
+  const project = useProject();
+  return useMemo(() => {
+    const pacers = rows.map(
+      ({ entries }) =>
+        new Map(
+          [...entries].flatMap(([slotId, { summary }]) => (summary ? [[slotId, shownOf(summary)] as const] : [])),
+        ),
+    );
+    const audience = new Map<string, Shown>();
+    project.slots.forEach(({ id }, index) => {
+      const parts = rows.flatMap(({ share, entries }) => {
+        const forecast = entries.get(id)?.summary;
+        return forecast ? [{ share, forecast }] : [];
+      });
+      if (parts.length < rows.filter(({ share }) => share > 0).length) return;
+      audience.set(id, mixForecasts(parts));
+      const here = levelHere(project, index + 1);
+      if (!here) return;
+      const mixed = new Map<string, number>();
+      rows.forEach(({ share, entries }, at) => {
+        const { endings = [], attempts = 1 } = entries.get(id)?.summary ?? {};
+        const lost = endings.reduce((sum, { count }) => sum + count, 0);
+        const own = new Map<string, number>();
+        for (const ending of endings) {
+          const name = endingName(here, ending);
+          own.set(name, (own.get(name) ?? 0) + ending.count / lost);
+          mixed.set(name, (mixed.get(name) ?? 0) + (share * ending.count) / attempts);
+        }
+        const shown = pacers[at]?.get(id);
+        if (shown) shown.causes = own;
+      });
+      const all = [...mixed.values()].reduce((sum, share) => sum + share, 0);
+      audience.get(id)!.causes = new Map([...mixed].map(([name, share]) => [name, all > 0 ? share / all : 0]));
+    });
+    return { pacers, audience };
+  }, [project, rows]);
+}
