@@ -16,7 +16,9 @@ export const Books = z
   .strictObject({
     books: z
       .record(z.string(), z.array(z.array(z.number())))
-      .describe('Per attempt: won, stars, seconds, score, collected, lives lost, ending rule, life rule, own tallies.'),
+      .describe(
+        'Per attempt: won, stars, seconds, score, collected, lives lost, ending rule, life rule, what stars stand on (-1 for nothing), own tallies.',
+      ),
   })
   .meta({ id: 'Books' });
 export type Books = z.infer<typeof Books>;

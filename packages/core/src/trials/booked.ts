@@ -16,6 +16,8 @@ export interface Booked {
   /** As in GameResult. */
   endingRule: number;
   lifeRule: number;
+  /** What the ladder of stars stands on, when it was won; null without one. */
+  starReading: number | null;
   /** Own tallies, by index. */
   tallies: readonly number[];
 }
@@ -34,16 +36,23 @@ export const bookedOf = (result: GameResult): Booked => ({
   livesLost: result.livesLost,
   endingRule: result.endingRule,
   lifeRule: result.lifeRule,
+  starReading: result.won && Number.isFinite(result.starReading) ? result.starReading : null,
   tallies: result.tallies,
 });
 
 export const toRow = (booked: Booked): BookedRow => {
-  const { won, stars, seconds, score, collected, livesLost, endingRule, lifeRule, tallies } = booked;
-  return [won ? 1 : 0, stars, seconds, tenths(score), collected, livesLost, endingRule, lifeRule, ...tallies];
+  const { won, stars, seconds, score, collected, livesLost, endingRule, lifeRule, starReading, tallies } = booked;
+  return [
+    ...[won ? 1 : 0, stars, seconds, tenths(score), collected, livesLost, endingRule, lifeRule],
+    // Readings that stars stand on are never below 0.
+    starReading === null ? -1 : tenths(starReading),
+    ...tallies,
+  ];
 };
 
 export function fromRow(row: BookedRow): Booked {
-  const [won, stars, seconds, score, collected, livesLost, endingRule, lifeRule, ...tallies] = row as number[] &
-    [number, number, number, number, number, number, number, number];
-  return { won: won === 1, stars, seconds, score, collected, livesLost, endingRule, lifeRule, tallies };
+  const [won, stars, seconds, score, collected, livesLost, endingRule, lifeRule, reading, ...tallies] =
+    row as number[] & [number, number, number, number, number, number, number, number, number];
+  const starReading = reading < 0 ? null : reading;
+  return { won: won === 1, stars, seconds, score, collected, livesLost, endingRule, lifeRule, starReading, tallies };
 }

@@ -8,7 +8,7 @@ export { DEFAULT_PRECISION, isPreciseEnough, LOOKED_AT_EVERY, precisionFor, type
 export { packWins, unpackWins } from './wins.ts';
 export { playBatch, seedOf, trialQuestion, type TrialQuestion } from './batch.ts';
 export { Ways, type Way } from './ways.ts';
-export { MOST_BOOKED, type BookedRow } from './booked.ts';
+export { fromRow, MOST_BOOKED, type Booked, type BookedRow } from './booked.ts';
 export { runsOf, type KnownBooks, type Runs } from './runs.ts';
 export { durations, reachedShare, type Funnel, type FunnelSlot, type Stop } from './funnel.ts';
 export { attemptsNeeded, mixForecasts, type Mixed, type MixedForecast } from './audience.ts';

@@ -29,7 +29,7 @@ function only(...positions: number[]): Project {
 /** An attempt as it is booked: won or lost, with stars, 20 seconds, and lives lost. */
 const row = (won: boolean, { stars = won ? 2 : 0, livesLost = 0 } = {}): BookedRow => [
   ...[won ? 1 : 0, stars, 20, 100, 5, livesLost],
-  ...[won ? 4 : 0, livesLost > 0 ? 1 : -2, 0],
+  ...[won ? 4 : 0, livesLost > 0 ? 1 : -2, -1, 0],
 ];
 const rows = (wins: number, of = 200, more = {}): BookedRow[] =>
   Array.from({ length: of }, (_, index) => row((index * 7) % of < wins, more));

@@ -1,1 +1,5 @@
 export { moversOf, type Mover, type Movers, type MoverTrials } from './whatMovesIt.ts';
+export { bringThere, type Brought, type Crossing, type Search, type Tried } from './bringThere.ts';
+export { meets, wantedShare, type Goal } from './goal.ts';
+export { moversLine, parameterLine, type TuningLine } from './line.ts';
+export { parFrom, thresholdFor, type ProposedStar } from './starShares.ts';

@@ -13,7 +13,7 @@ const useAnswer = workerHook<MoversRequest, MoversAnswer>(
 );
 
 /** The project with one level only: all that the question is about. */
-function onlyLevelAt(project: Project, position: number): Project {
+export function onlyLevelAt(project: Project, position: number): Project {
   const levelId = project.slots[position - 1]?.levelId ?? '';
   const level = project.levels[levelId];
   return { ...project, levels: level ? { [levelId]: level } : {}, expectations: [] };

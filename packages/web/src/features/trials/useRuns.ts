@@ -1,42 +1,15 @@
-import type { BookedRow } from '@stadion/core/trials';
-import { useEffect, useMemo, useState } from 'react';
-import { stadionApi } from '../../api/stadionApi.ts';
-import { useAppDispatch, useProject } from '../../project/hooks.ts';
+import { useMemo } from 'react';
+import { useProject } from '../../project/hooks.ts';
+import { useBooks } from '../../project/useBooks.ts';
 import { workerHook, type WorkerAnswer } from '../../project/useWorkerAnswer.ts';
 import type { RunsAnswer, RunsRequest } from '../../workers/runs.worker.ts';
 import type { PacerRow } from './useTrials.ts';
 
 export const RUNS = 1000;
-/** So many questions are asked for at once: what an edit changes is asked for anew with few others. */
-const KEYS_AT_ONCE = 12;
-
 const useAnswer = workerHook<RunsRequest, RunsAnswer>(
   () => new Worker(new URL('../../workers/runs.worker.ts', import.meta.url), { type: 'module' }),
   { kept: 8, settleMs: 300 },
 );
-
-/** What runs need of attempts, by the keys of their questions, as far as it has come. */
-function useBooks(keys: readonly string[]): ReadonlyMap<string, readonly BookedRow[]> {
-  const dispatch = useAppDispatch();
-  const [books, setBooks] = useState<ReadonlyMap<string, readonly BookedRow[]>>(new Map());
-  const wanted = keys.join();
-  useEffect(() => {
-    const missing = wanted.split(',').filter((key) => key !== '' && !books.has(key));
-    if (missing.length === 0) return;
-    let isWanted = true;
-    void (async () => {
-      const found = new Map(books);
-      for (let i = 0; i < missing.length; i += KEYS_AT_ONCE) {
-        const chunk = missing.slice(i, i + KEYS_AT_ONCE);
-        const { data } = await dispatch(stadionApi.endpoints.books.initiate(chunk, { subscribe: false }));
-        for (const key of chunk) found.set(key, data?.books[key] ?? []);
-      }
-      if (isWanted) setBooks(found);
-    })();
-    return () => void (isWanted = false);
-  }, [dispatch, wanted, books]);
-  return books;
-}
 
 /** Runs of all pacers through the sequence, once every slot of a pacer is known. */
 export function useRuns(rows: readonly PacerRow[]): WorkerAnswer<RunsAnswer> & { waiting: boolean } {
