@@ -71,3 +71,4 @@ export {
   setPacerFact,
   setPacerSpread,
 } from './pacers.ts';
+export { dropOwnWanted, setWantedLine, wantedLineAs } from './wanted.ts';

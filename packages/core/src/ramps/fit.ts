@@ -11,7 +11,7 @@ export interface Target {
 }
 
 /** One number of a shape that may be turned so that its course changes. */
-interface Knob {
+export interface Knob {
   read(shape: Shape): number;
   write(shape: Shape, value: number): Shape;
 }
@@ -19,7 +19,7 @@ interface Knob {
 type NumberFields = Record<string, number>;
 
 /** The numbers of a shape that say how high it runs; those that say when it turns stay. */
-function knobsOf(shape: Shape, context: RampContext): Knob[] {
+export function knobsOf(shape: Shape, context: RampContext): Knob[] {
   if (shape.type === 'points') {
     return shape.points.map((_, index) => ({
       read: (from) => (from.type === 'points' ? (from.points[index]?.value ?? 0) : 0),

@@ -25,7 +25,8 @@ export {
   type RangeEdit,
   type Stretch,
 } from './rangeEdit.ts';
-export { fitShape, type Target } from './fit.ts';
+export { fitShape, knobsOf, type Knob, type Target } from './fit.ts';
+export { wantedAt, wantedContext } from './wanted.ts';
 export { changeOf, laneMarks, type LaneMarks } from './marks.ts';
 export { readRamp, type RampReading } from './read.ts';
 export { reshape } from './reshape.ts';

@@ -18,6 +18,7 @@ const SETTLED = 1e-9;
  * @param columns one list per row of data: the columns without the constant
  * @param outcomes one per row
  * @param share the logistic function, given so that every engine gives the same; x → 1 / (1 + e^−x)
+ * @param held how strongly each coefficient, the constant first, is held to be 0 before anything is known: 1 / its variance
  *
  * Source: P. McCullagh and J. A. Nelder (1989), Generalized Linear Models, 2nd edition, chapters 2.5 and 4.4.
  */
@@ -25,6 +26,7 @@ export function logisticFit(
   columns: readonly (readonly number[])[],
   outcomes: readonly boolean[],
   share: (x: number) => number,
+  held: readonly number[] = [],
 ): LogisticFit {
   const width = (columns[0]?.length ?? 0) + 1;
   const rows = columns.map((row) => [1, ...row]);
@@ -43,6 +45,10 @@ export function logisticFit(
         const line = information[i] as number[];
         for (let j = 0; j < width; j++) line[j] = (line[j] as number) + weight * xi * (row[j] as number);
       }
+    });
+    held.forEach((weight, i) => {
+      score[i] = (score[i] as number) - weight * (coefficients[i] as number);
+      (information[i] as number[])[i] = ((information[i] as number[])[i] as number) + weight;
     });
     const inverse = inverseOf(information);
     if (!inverse) return { coefficients, covariance, settled: false };

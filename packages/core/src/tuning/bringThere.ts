@@ -2,11 +2,11 @@ import { resolvingAt } from '../attempt/index.ts';
 import { prepareWith } from '../grounds/index.ts';
 import type { Level, Project } from '../model/index.ts';
 import type { Population } from '../pacers/index.ts';
-import { exp } from '../ramps/index.ts';
 import { logisticFit, wilson, Z_95, type Interval } from '../stats/index.ts';
 import { readyGame, seedOf, type ReadyGame } from '../trials/index.ts';
 import { meets, wantedShare, type Goal } from './goal.ts';
 import type { TuningLine } from './line.ts';
+import { logOdds, odds } from './odds.ts';
 
 /** Attempts at one value of a line, and how many of them met the goal. */
 export interface Tried {
@@ -55,19 +55,6 @@ const CONFIRMED = 600;
 const REACH = 0.8;
 /** Attempts of a confirmation are addressed apart from those of the search. */
 const CONFIRMATION = 1_000_000;
-
-const odds = (at: number): number => 1 / (1 + exp(-at));
-
-/** ln(p / (1 − p)), by halving: the same in every engine. */
-function logOdds(share: number): number {
-  let [low, high] = [-40, 40];
-  for (let i = 0; i < 80; i++) {
-    const middle = (low + high) / 2;
-    if (odds(middle) < share) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
-}
 
 interface Local {
   at: number;

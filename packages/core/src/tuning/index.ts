@@ -3,3 +3,4 @@ export { bringThere, type Brought, type Crossing, type Search, type Tried } from
 export { meets, wantedShare, type Goal } from './goal.ts';
 export { moversLine, parameterLine, type TuningLine } from './line.ts';
 export { parFrom, thresholdFor, type ProposedStar } from './starShares.ts';
+export { fitRamps, type FitAsked, type FitSlot, type RampFit, type RampFitting, type Unmet } from './fitRamps.ts';

@@ -3,9 +3,10 @@ import { prepareWith } from '../grounds/index.ts';
 import type { Level, Parameter, Project } from '../model/index.ts';
 import type { Population } from '../pacers/index.ts';
 import { drawAt } from '../random/index.ts';
-import { exp, valuesAt, type Values } from '../ramps/index.ts';
+import { valuesAt, type Values } from '../ramps/index.ts';
 import { logisticFit, Z_95, type Interval, type LogisticFit } from '../stats/index.ts';
 import { readyGame, seedOf } from '../trials/index.ts';
+import { odds } from './odds.ts';
 
 /** What one step of a parameter does to the clear rate at a level. */
 export interface Mover {
@@ -49,7 +50,7 @@ const SHARE_STEP = 0.05;
 const REAL_STEP = 0.05;
 
 /** What a designer would change a parameter by. */
-function stepOf({ number, sane, ramp }: Parameter, value: number): number {
+export function stepOf({ number, sane, ramp }: Parameter, value: number): number {
   switch (number) {
     case 'whole':
     case 'seconds':
@@ -64,8 +65,6 @@ function stepOf({ number, sane, ramp }: Parameter, value: number): number {
   }
 }
 
-const share = (x: number): number => 1 / (1 + exp(-x));
-
 /**
  * What one step from here does, by a fit around here: the difference of two shares, with its interval by the delta method.
  *
@@ -76,10 +75,7 @@ function oneStep(
   moved: readonly number[],
 ): Pick<Mover, 'effect' | 'interval'> {
   const here = coefficients[0] as number;
-  const [before, after] = [
-    share(here),
-    share(moved.reduce((sum, index) => sum + (coefficients[index] as number), here)),
-  ];
+  const [before, after] = [odds(here), odds(moved.reduce((sum, index) => sum + (coefficients[index] as number), here))];
   const [steepBefore, steepAfter] = [before * (1 - before), after * (1 - after)];
   const gradient = [[0, steepAfter - steepBefore], ...moved.map((index) => [index, steepAfter])] as [number, number][];
   let variance = 0;
@@ -147,9 +143,9 @@ export function moversOf(project: Project, position: number, population: Populat
       const curved = logisticFit(
         rows.map((row) => [...row, ...row.map((away) => away * away)]),
         outcomes,
-        share,
+        odds,
       );
-      const fit = curved.settled ? curved : logisticFit(rows, outcomes, share);
+      const fit = curved.settled ? curved : logisticFit(rows, outcomes, odds);
       if (!fit.settled) return none;
       const movers = acting.map(({ parameter, step }, index): Mover => {
         const moved = [index + 1, ...(fit === curved ? [index + 1 + acting.length] : [])];

@@ -2,7 +2,7 @@ import { namesFor, resolvingAt } from '@stadion/core/attempt';
 import { findingsOf } from '@stadion/core/findings';
 import { prepareLevel } from '@stadion/core/grounds';
 import type { Level, Parameter, Project, Rule } from '@stadion/core/model';
-import { rampTable } from '@stadion/core/ramps';
+import { rampTable, wantedAt } from '@stadion/core/ramps';
 import {
   amountInWords,
   conditionInWords,
@@ -107,6 +107,7 @@ function sheetOf(project: Project, position: number, findings: string[], rate: K
   const limit = clock.limitSeconds && resolveAmount(clock.limitSeconds, values, placed);
   const warns = clock.warnAtSeconds && resolveAmount(clock.warnAtSeconds, values, placed);
   const ends = (side: 'won' | 'lost'): string => level.ending[side].message;
+  const wanted = wantedAt(project, position);
   return [
     {
       position,
@@ -128,7 +129,7 @@ function sheetOf(project: Project, position: number, findings: string[], rate: K
         value: valueOf(parameter, values[parameter.key] ?? 0),
       })),
       findings,
-      wanted: slot.wanted === undefined ? '' : percent(slot.wanted),
+      wanted: wanted === undefined ? '' : percent(wanted),
       rate: rate ? `${percent(rate.clearRate)} (${percent(rate.low)} to ${percent(rate.high)})` : '',
       picture: {
         marks: sceneOf(prepareLevel(project, position), looksOf(project)),

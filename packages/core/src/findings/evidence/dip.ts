@@ -1,9 +1,15 @@
-import { isBreather } from '../../ramps/index.ts';
-import { pointerOf } from '../../model/index.ts';
+import { isBreather, wantedAt } from '../../ramps/index.ts';
+import { pointerOf, type Project } from '../../model/index.ts';
 import { evidenceOf, percent, type EvidenceCheck } from './attemptFacts.ts';
 
 /** So many points easier than the level before are a dip. */
 const RISE = 0.08;
+
+/** What is wanted at a level, against the one before it. */
+function isWantedEasier(project: Project, position: number): boolean {
+  const wanted = wantedAt(project, position);
+  return wanted !== undefined && wanted > (wantedAt(project, position - 1) ?? wanted);
+}
 
 /** Easier than the level before it, without a breather and not where a tier begins. */
 export const dip: EvidenceCheck = {
@@ -16,7 +22,7 @@ export const dip: EvidenceCheck = {
       project.tiers.some(({ from }) => from === position) ||
       project.parameters.some(({ ramp: { breather } }) => isBreather({ breather }, position)) ||
       // What is wanted to be easier is meant to be.
-      (slot.wanted !== undefined && slot.wanted > (project.slots[position - 2]?.wanted ?? slot.wanted));
+      isWantedEasier(project, position);
     if (isOnPurpose) return [];
     return [
       {

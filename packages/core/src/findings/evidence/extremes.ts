@@ -1,4 +1,5 @@
 import { pointerOf } from '../../model/index.ts';
+import { wantedAt } from '../../ramps/index.ts';
 import { evidenceOf, percent, type EvidenceCheck } from './attemptFacts.ts';
 
 const TRIVIAL = 0.99;
@@ -11,7 +12,7 @@ export const trivial: EvidenceCheck = {
     const { here, forecast, pacer, isWeakest } = facts;
     // The first levels teach: everybody is to clear them.
     const teaches = here.position <= Math.max(1, Math.floor(here.project.slots.length / 8));
-    const isWanted = (here.slot.wanted ?? 0) > 0.97;
+    const isWanted = (wantedAt(here.project, here.position) ?? 0) > 0.97;
     if (!isWeakest || teaches || isWanted || forecast.clearRate <= TRIVIAL) return [];
     return [
       {

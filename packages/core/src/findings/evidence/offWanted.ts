@@ -1,4 +1,5 @@
 import { pointerOf } from '../../model/index.ts';
+import { wantedAt } from '../../ramps/index.ts';
 import { evidenceOf, percent, type EvidenceCheck } from './attemptFacts.ts';
 
 /** Closer than this to what is wanted is as wanted. */
@@ -9,7 +10,7 @@ export const offWanted: EvidenceCheck = {
   code: 'off-wanted',
   find(facts) {
     const { here, forecast, pacer, isMiddle } = facts;
-    const { wanted } = here.slot;
+    const wanted = wantedAt(here.project, here.position);
     if (!isMiddle || wanted === undefined) return [];
     const { low, high } = forecast.interval;
     const isBelow = high < wanted - NEAR;

@@ -1,4 +1,5 @@
 import type { Pacer } from '@stadion/core/model';
+import { wantedAt } from '@stadion/core/ramps';
 import { TOO_COSTLY, type Forecast } from '@stadion/core/trials';
 import type { ReactNode } from 'react';
 import { setWanted } from '@stadion/core/edits';
@@ -100,7 +101,7 @@ function Report({ here, forecast, pacer }: { here: LevelHere; forecast: Forecast
   const edit = useEdit();
   const { project, slotId, position } = here;
   const { interval, clearRate } = forecast;
-  const wanted = project.slots[position - 1]?.wanted;
+  const wanted = wantedAt(project, position);
   const half = ((interval.high - interval.low) / 2) * 100;
   const below = wanted !== undefined && interval.high < wanted;
   return (

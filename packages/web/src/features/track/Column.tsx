@@ -21,6 +21,8 @@ interface Props {
   /** How its clear rate differs from the one compared with. */
   change: RateChange | undefined;
   name: string;
+  /** The clear rate wanted there. */
+  wantedRate: number | undefined;
   onSelect: (slotId: string) => void;
 }
 
@@ -44,6 +46,7 @@ export const Column = memo(function Column({
   forecast,
   change,
   name,
+  wantedRate,
   onSelect,
 }: Props) {
   const { listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
@@ -55,7 +58,7 @@ export const Column = memo(function Column({
     : forecast?.failed
       ? 'it could not be tried: edit it, or load the page anew, to try again'
       : 'clear rate not known yet';
-  const wanted = slot.wanted === undefined ? '' : `, wanted ${formatPercent(slot.wanted)}`;
+  const wanted = wantedRate === undefined ? '' : `, wanted ${formatPercent(wantedRate)}`;
   const found = findings === 0 ? '' : `, ${findings} finding${findings === 1 ? '' : 's'} (${gravest})`;
   const pins = pinned ? ', pinned values' : '';
   const differs = change ? `; ${rateChangeInWords(change)}` : '';

@@ -13,6 +13,7 @@ import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortabl
 import { useCallback, useEffect, useMemo, useRef, type PointerEvent } from 'react';
 import { GUTTER, useColumns } from '../../project/columns.ts';
 import { moveSlot } from '@stadion/core/edits';
+import { wantedAt } from '@stadion/core/ramps';
 import { useRateChanges } from '../../project/compared.ts';
 import {
   useAppDispatch,
@@ -168,6 +169,7 @@ export function Track() {
                   name={project.levels[slot.levelId]?.name ?? slot.levelId}
                   forecast={forecasts.get(slot.id)}
                   change={changes.get(slot.id)}
+                  wantedRate={wantedAt(project, at)}
                   onSelect={select}
                 />
               ))}

@@ -1,5 +1,5 @@
 import type { ForecastEvent } from '@stadion/core/contract';
-import type { Stretch } from '@stadion/core/ramps';
+import { wantedAt, type Stretch } from '@stadion/core/ramps';
 import { memo } from 'react';
 import type { Columns } from '../../project/columns.ts';
 import type { RateChange } from '../../project/compared.ts';
@@ -179,7 +179,8 @@ const Bars = memo(function Bars({ visible, column, forecasts, changes }: BarsPro
         const x = (at - 0.5) * column;
         const summary = entry?.summary;
         const change = slot && changes.get(slot.id);
-        const below = summary ? isBelow(summary.clearRate, slot?.wanted) : false;
+        const wanted = slot && wantedAt(project, at);
+        const below = summary ? isBelow(summary.clearRate, wanted) : false;
         return (
           <g key={slot?.id ?? at}>
             {at === position ? (
@@ -211,12 +212,12 @@ const Bars = memo(function Bars({ visible, column, forecasts, changes }: BarsPro
               <rect x={x - bar / 2} y={BASE - 2} width={bar} height="2" fill="var(--line-strong)" />
             )}
             {change && !change.same ? <Difference change={change} x={x} bar={bar} roomy={column >= ROOMY} /> : null}
-            {slot?.wanted === undefined ? null : (
+            {wanted === undefined ? null : (
               <line
                 x1={(at - 1) * column + 4}
                 x2={at * column - 4}
-                y1={yOf(slot.wanted)}
-                y2={yOf(slot.wanted)}
+                y1={yOf(wanted)}
+                y2={yOf(wanted)}
                 stroke="var(--ink)"
                 strokeWidth="1.5"
                 strokeDasharray="3 2"

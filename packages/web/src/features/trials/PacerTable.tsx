@@ -1,4 +1,5 @@
 import { isBelow } from '../track/geometry.ts';
+import { wantedAt } from '@stadion/core/ramps';
 import { useState } from 'react';
 import { addPacer } from '@stadion/core/edits';
 import { useColumns } from '../../project/columns.ts';
@@ -48,7 +49,7 @@ export function PacerTable({ rows, shown, measure, cause }: Props) {
           measure={measure}
           cause={cause}
           most={most}
-          wanted={slot.wanted}
+          wanted={wantedAt(project, at)}
           label={`${who}, ${at} ${name}`}
           onOpen={() => goto({ screen: 'level', slotId: slot.id })}
         />

@@ -8,10 +8,12 @@ import { MEASURES, type Measure } from './measures.ts';
 import { PacerTable } from './PacerTable.tsx';
 import { RunView } from './RunView.tsx';
 import { TakeOut } from './TakeOut.tsx';
+import { WantedView } from './WantedView.tsx';
 import { usePacerRows, useShown } from './useTrials.ts';
 
 const VIEWS = [
   { value: 'sequence', label: 'Sequence' },
+  { value: 'wanted', label: 'Wanted' },
   { value: 'compare', label: 'Compare' },
 ] as const;
 type View = (typeof VIEWS)[number]['value'];
@@ -64,6 +66,7 @@ function Trials() {
           <RunView rows={rows} />
         </div>
       ) : null}
+      {view === 'wanted' ? <WantedView /> : null}
       {view === 'compare' ? <CompareView /> : null}
     </main>
   );

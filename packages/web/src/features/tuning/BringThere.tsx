@@ -1,5 +1,5 @@
 import { setPin, setRampAndPins } from '@stadion/core/edits';
-import { applyRangeEdit } from '@stadion/core/ramps';
+import { applyRangeEdit, wantedAt } from '@stadion/core/ramps';
 import { moversLine, parameterLine, wantedShare, type Brought, type Goal } from '@stadion/core/tuning';
 import { useMemo, useState } from 'react';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
@@ -27,7 +27,7 @@ export function BringThere() {
   const project = useProject();
   const pacer = usePacer();
   const { position } = useSelection();
-  const wanted = project.slots[position - 1]?.wanted ?? 0.8;
+  const wanted = wantedAt(project, position) ?? 0.8;
   const [is, setIs] = useState<Goal['is']>('clearRate');
   const [share, setShare] = useState<number>();
   const [starShare, setStarShare] = useState(0.15);

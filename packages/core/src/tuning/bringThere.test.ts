@@ -1,0 +1,119 @@
+import { describe, expect, it } from '@jest/globals';
+import { prepareWith } from '../grounds/index.ts';
+import { resolvingAt } from '../attempt/index.ts';
+import type { Pacer, Piece, Project } from '../model/index.ts';
+import { garden, is, rule } from '../testing/index.ts';
+import { readyGame, seedOf } from '../trials/index.ts';
+import { bringThere, fitRamps, moversLine, parameterLine, type Brought, type Goal } from './index.ts';
+
+const exit: Piece = { id: 'exit', piece: 'goal', name: 'Exit', at: { x: 15, y: 4 }, width: 2, height: 3 };
+
+/** A short way to an exit against the clock: nothing but the time limit decides. The level stands at every slot. */
+function againstTheClock(slots = 1): Project {
+  const project = garden({
+    pieces: [exit],
+    rules: [rule('won', is('in', { reading: 'inside', zone: 'exit' }), [{ effect: 'win' }])],
+    change: (_project, level) => {
+      level.clock = { ...level.clock, limitSeconds: { from: 'parameter', parameter: 'clock' }, starts: 'load' };
+    },
+  });
+  const [slot] = project.slots;
+  project.slots = Array.from({ length: slots }, (_, index) => ({ ...slot!, id: `slot-${index + 1}` }));
+  const clock = project.parameters.find(({ key }) => key === 'clock')!;
+  clock.number = 'real';
+  clock.pins = {};
+  clock.sane = { min: 1, max: 12 };
+  clock.ramp = { shape: { type: 'hold', value: 6 } };
+  project.expectations = [];
+  return project;
+}
+
+const steady = (project: Project): Pacer => ({ ...project.pacers[1]!, spread: 0.8 });
+
+function search(project: Project, key: string, goal: Goal): Brought {
+  const parameter = project.parameters.find((entry) => entry.key === key)!;
+  const searching = bringThere(project, 1, steady(project), parameterLine(project, 1, parameter), goal);
+  while (searching.next());
+  return searching.read();
+}
+
+function rateAt(project: Project, clock: number, attempts = 2000): number {
+  const level = project.levels[project.slots[0]!.levelId]!;
+  const game = readyGame(prepareWith(project, level, resolvingAt(project, level, 1, { clock })));
+  let won = 0;
+  for (let i = 0; i < attempts; i++) if (game.play(steady(project), seedOf(9_000_000 + i)).won) won++;
+  return won / attempts;
+}
+
+describe('bringing a level there', () => {
+  const project = againstTheClock();
+
+  it('finds the value at which the wanted share clears it, and confirms it', () => {
+    const { stage, answer, crossings, attempts } = search(project, 'clock', { is: 'clearRate', share: 0.7 });
+    expect(stage).toBe('done');
+    expect(crossings).toHaveLength(1);
+    expect(attempts).toBeLessThan(8000);
+    expect(Math.abs(rateAt(project, answer!.at) - 0.7)).toBeLessThan(0.04);
+    expect(answer!.interval.low).toBeLessThan(0.72);
+    expect(answer!.interval.high).toBeGreaterThan(0.68);
+  }, 60_000);
+
+  it('says that there is none where no value does it, and what comes nearest', () => {
+    const { answer, nearest, crossings } = search(project, 'hornetSpeed', { is: 'clearRate', share: 0.3 });
+    expect([answer, crossings]).toEqual([null, []]);
+    expect(nearest!.met / nearest!.attempts).toBeGreaterThan(0.4);
+  }, 60_000);
+
+  it('moves several parameters together by what each does, within their sane ranges', () => {
+    const mover = { step: 0.5, interval: { low: 0, high: 0 } };
+    const line = moversLine(project, 1, [
+      { key: 'clock', effect: 0.04, ...mover },
+      { key: 'hornetSpeed', effect: -0.03, ...mover },
+    ]);
+    const [there, far] = [line.values(5), line.values(1000)];
+    expect(there['clock']).toBeCloseTo(6 + 5 * 0.8 * 0.5, 2);
+    expect(there['hornetSpeed']!).toBeLessThan(line.values(0)['hornetSpeed']!);
+    expect(far['clock']).toBe(12);
+  });
+});
+
+describe('turning ramps to what is wanted', () => {
+  const project = againstTheClock(3);
+  const wanted = [0.9, 0.75, 0.6];
+
+  it('brings every level near by a point at each, and leaves pins alone', () => {
+    const fitting = fitRamps(project, steady(project), { keys: ['clock'], from: 1, to: 3, wanted, by: 'points' });
+    while (fitting.next());
+    const { slots, ramps, stage } = fitting.read();
+    expect(stage).toBe('done');
+    expect(slots.map(({ after, wanted: share }) => Math.abs(after!.share - share) < 0.09)).toEqual([true, true, true]);
+    expect(ramps['clock']!.shape.type).toBe('points');
+    const pinned = structuredClone(project);
+    pinned.parameters.find(({ key }) => key === 'clock')!.pins = { 'slot-2': 1.5 };
+    const beside = fitRamps(pinned, steady(project), { keys: ['clock'], from: 2, to: 2, wanted, by: 'points' });
+    while (beside.next());
+    expect(beside.read().slots[0]).toMatchObject({ position: 2, unmet: 'pinned' });
+  }, 120_000);
+
+  it('says what stands in the way: the shape, or that nothing acts', () => {
+    const own = fitRamps(project, steady(project), {
+      keys: ['clock'],
+      from: 1,
+      to: 3,
+      wanted: [0.95, 0.3, 0.95],
+      by: 'own',
+    });
+    while (own.next());
+    // One number holds for all three.
+    expect(own.read().slots.some(({ unmet }) => unmet === 'shape')).toBe(true);
+    const idle = fitRamps(project, steady(project), {
+      keys: ['hornetSpeed'],
+      from: 1,
+      to: 1,
+      wanted: [0.2],
+      by: 'own',
+    });
+    while (idle.next());
+    expect(idle.read().slots[0]!.unmet).toBe('nothing acts');
+  }, 120_000);
+});

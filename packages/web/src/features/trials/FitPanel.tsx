@@ -1,0 +1,217 @@
+import { setRamp, type NamedEdit } from '@stadion/core/edits';
+import { wantedAt } from '@stadion/core/ramps';
+import type { FitAsked, FitSlot, RampFit, Unmet } from '@stadion/core/tuning';
+import { useState } from 'react';
+import { useColumns } from '../../project/columns.ts';
+import { useEdit, useGoto, usePacer, useProject } from '../../project/hooks.ts';
+import { workerHook } from '../../project/useWorkerAnswer.ts';
+import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
+import type { FitAnswer, FitRequest } from '../../workers/fit.worker.ts';
+import { SlotRow } from './SlotRow.tsx';
+
+const useAnswer = workerHook<FitRequest, FitAnswer>(
+  () => new Worker(new URL('../../workers/fit.worker.ts', import.meta.url), { type: 'module' }),
+  { kept: 4 },
+);
+
+const WHY: Readonly<Record<Unmet, string>> = {
+  'nothing acts': 'none of the chosen parameters acts there',
+  pinned: 'its values are pinned',
+  'at its end': 'every value is at the end of its range',
+  shape: 'the ramps cannot bend so',
+};
+
+/** Turns ramps so that the clear rates come to what is wanted: what may be turned, what it would bring, taking it. */
+export function FitPanel() {
+  const project = useProject();
+  const pacer = usePacer();
+  const count = project.slots.length;
+  const turnable = project.parameters.filter(({ ramp }) => ramp.axis === undefined && ramp.shape.type !== 'formula');
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [from, setFrom] = useState(1);
+  const [to, setTo] = useState(count);
+  const [by, setBy] = useState<FitAsked['by']>('own');
+  const [asked, setAsked] = useState<{ key: string; request: Omit<FitRequest, 'id'> } | null>(null);
+  const { answer } = useAnswer(asked && { key: asked.key, request: () => asked.request });
+  const keys = turnable.flatMap(({ key }) => (left.has(key) ? [] : [key]));
+  const wanted = project.slots.map((_, index) => wantedAt(project, index + 1));
+  const search = (): void => {
+    const fit: FitAsked = { keys, from: Math.min(from, to), to: Math.max(from, to), wanted, by };
+    setAsked({ key: JSON.stringify([fit, pacer, project]), request: { project, pacer, asked: fit } });
+  };
+  return (
+    <section aria-label="Turn the ramps to what is wanted" className="border-t border-line-strong py-2.5">
+      <div className="px-3.5">
+        <h2 className="text-[14px]">Turn the ramps to what is wanted</h2>
+        <p className="say">
+          For {pacer.name}, from level{' '}
+          <NumberChip label="Turn from level" value={from} step={1} whole min={1} max={count} onCommit={setFrom} /> to{' '}
+          <NumberChip
+            label="Turn to level"
+            value={Math.min(to, count)}
+            step={1}
+            whole
+            min={1}
+            max={count}
+            onCommit={setTo}
+          />
+          , by{' '}
+          <ChoiceChip
+            label="Turned by"
+            value={by}
+            choices={[
+              { value: 'own', label: 'the ramps’ own numbers' },
+              { value: 'points', label: 'a point of the ramp at every level' },
+            ]}
+            onChoose={(value) => setBy(value as FitAsked['by'])}
+          />
+          ; pins stay as they are.
+        </p>
+        <fieldset className="my-1 flex flex-wrap gap-x-4 gap-y-0.5">
+          <legend className="sr-only">Parameters that may be turned</legend>
+          {turnable.map(({ key, label }) => (
+            <label key={key} className="flex items-center gap-1.5">
+              <input
+                type="checkbox"
+                checked={!left.has(key)}
+                onChange={({ target }) => {
+                  const next = new Set(left);
+                  if (target.checked) next.delete(key);
+                  else next.add(key);
+                  setLeft(next);
+                }}
+              />
+              {label}
+            </label>
+          ))}
+        </fieldset>
+        <div className="flex items-center gap-2">
+          <Button disabled={keys.length === 0 || wanted.every((each) => each === undefined)} onClick={search}>
+            {asked ? 'Fit again' : 'Fit'}
+          </Button>
+          {asked && !answer?.done ? <Button onClick={() => setAsked(null)}>Stop</Button> : null}
+          {wanted.every((each) => each === undefined) ? (
+            <span className="text-ink-3">Nothing is wanted yet: say it above.</span>
+          ) : null}
+        </div>
+      </div>
+      {asked && answer ? (
+        <Outcome fit={answer.fit} />
+      ) : asked ? (
+        <p role="status" className="px-3.5 pt-2 text-ink-3">
+          The first level is being tried…
+        </p>
+      ) : null}
+    </section>
+  );
+}
+
+function Outcome({ fit }: { fit: RampFit }) {
+  const project = useProject();
+  const columns = useColumns();
+  const edit = useEdit();
+  const goto = useGoto();
+  const { slots, stage, sweeps, attempts, ramps } = fit;
+  const bySlot = new Map(slots.map((slot) => [slot.position, slot]));
+  const shareOf = ({ after, expected }: FitSlot): number => after?.share ?? expected;
+  const near = slots.filter((slot) => Math.abs(shareOf(slot) - slot.wanted) <= 0.05).length;
+  const nearBefore = slots.filter(({ before, wanted }) => Math.abs((before ?? 2) - wanted) <= 0.05).length;
+  const unmet = slots.filter((slot) => slot.unmet !== null);
+  const take = (): void => {
+    const edits = Object.entries(ramps).map(([key, ramp]): NamedEdit =>
+      setRamp(project, key, ramp, 'turned to what is wanted'),
+    );
+    edit({ label: `Turn ${edits.length} ramps to what is wanted`, patch: edits.flatMap(({ patch }) => patch) });
+  };
+  const number = (share: number | undefined, strong: boolean) =>
+    share === undefined ? null : (
+      <span className={`absolute inset-x-0 top-1 text-center text-[12px] ${strong ? 'font-semibold' : 'text-ink-2'}`}>
+        {Math.round(share * 100)}
+      </span>
+    );
+  const row = (label: string, cell: (slot: FitSlot) => React.ReactNode) => (
+    <SlotRow
+      columns={columns}
+      height={24}
+      head={<span className="block pt-0.5 text-[12.5px]">{label}</span>}
+      cell={(at) => {
+        const slot = bySlot.get(at);
+        return slot ? cell(slot) : null;
+      }}
+    />
+  );
+  return (
+    <div className="mt-2" aria-busy={stage !== 'done'}>
+      <p role="status" className="px-3.5 text-[12.5px]">
+        {stage === 'trying' ? (
+          `Sweep ${sweeps + 1} of 3: levels are tried around their values…`
+        ) : stage === 'confirming' ? (
+          'The turned ramps are tried…'
+        ) : (
+          <>
+            <b>
+              {near} of {slots.length}
+            </b>{' '}
+            levels within 5 points of what is wanted; before: {nearBefore}.
+          </>
+        )}{' '}
+        <span className="text-ink-3">{formatNumber(attempts)} attempts</span>
+      </p>
+      <div role="table" aria-label="Before and after" className="mt-1">
+        {row('Wanted, %', (slot) => number(slot.wanted, false))}
+        {row('Before', (slot) => number(slot.before ?? undefined, false))}
+        {row(stage === 'done' ? 'After' : 'Expected', (slot) => (
+          <span
+            className={slot.unmet ? 'text-loss' : ''}
+            title={
+              slot.after
+                ? `${formatPercent(slot.after.interval.low)} to ${formatPercent(slot.after.interval.high)}`
+                : undefined
+            }
+          >
+            {number(sweeps > 0 || slot.after ? shareOf(slot) : undefined, true)}
+            {slot.after ? (
+              <span className="sr-only">
+                {formatPercent(slot.after.interval.low)} to {formatPercent(slot.after.interval.high)}
+              </span>
+            ) : null}
+          </span>
+        ))}
+      </div>
+      {stage === 'done' ? (
+        <div className="px-3.5 pt-1.5">
+          {unmet.length > 0 ? (
+            <ul className="text-[12.5px] text-ink-2">
+              {(Object.keys(WHY) as Unmet[]).flatMap((why) => {
+                const of = unmet.filter((slot) => slot.unmet === why);
+                return of.length === 0
+                  ? []
+                  : [
+                      <li key={why}>
+                        Not met at{' '}
+                        {of.map(({ position }, index) => (
+                          <span key={position}>
+                            {index > 0 ? ', ' : ''}
+                            <button
+                              type="button"
+                              className="link"
+                              onClick={() => goto({ slotId: project.slots[position - 1]?.id })}
+                            >
+                              {position}
+                            </button>
+                          </span>
+                        ))}
+                        : {WHY[why]}.
+                      </li>,
+                    ];
+              })}
+            </ul>
+          ) : null}
+          <div className="mt-1.5">
+            <Button onClick={take}>Take it: {Object.keys(ramps).length} ramps in one edit</Button>
+          </div>
+        </div>
+      ) : null}
+    </div>
+  );
+}
