@@ -34,6 +34,8 @@ describe('axe finds nothing serious on', () => {
     ['a level with ten rules', 'level/slot-24', 'clear it'],
     ['the sequence', 'sequence/slot-5', 'One run, attempt by attempt'],
     ['the ramps', 'ramps/slot-7?lane=hornetSpeed', 'starting at'],
+    ['the trials', 'trials/slot-7', 'forecasts known'],
+    ['what is wanted', 'trials/slot-7?show=wanted', 'Turn the ramps to what is wanted'],
     ['the hand-off', 'hand-off/slot-7', 'Download project.json'],
   ])('%s', async (_name, address, text) => {
     await at.open(address);
@@ -41,16 +43,20 @@ describe('axe finds nothing serious on', () => {
     expect(await violations()).toEqual([]);
   });
 
-  it.each(['level/slot-7', 'sequence/slot-7', 'level/slot-24', 'ramps/slot-7?lane=hornetSpeed', 'hand-off/slot-7'])(
-    '%s in the dark',
-    async (address) => {
-      await at.page.theme('dark');
-      await at.open(address);
-      await at.page.seeText(/clear it|starting at|Download project.json|One run, attempt by attempt/);
-      expect(await violations()).toEqual([]);
-      await at.page.theme('light');
-    },
-  );
+  it.each([
+    'level/slot-7',
+    'sequence/slot-7',
+    'level/slot-24',
+    'ramps/slot-7?lane=hornetSpeed',
+    'trials/slot-7',
+    'hand-off/slot-7',
+  ])('%s in the dark', async (address) => {
+    await at.page.theme('dark');
+    await at.open(address);
+    await at.page.seeText(/clear it|starting at|forecasts known|Download project.json|One run, attempt by attempt/);
+    expect(await violations()).toEqual([]);
+    await at.page.theme('light');
+  });
 
   it('Numbers, a formula, a live ramp with its bounds, the edit of a stretch and a comparison', async () => {
     const { page } = at;

@@ -6,3 +6,4 @@ export { pairedDifference } from './paired.ts';
 export { logisticFit, type LogisticFit } from './logistic.ts';
 export { inverseOf } from './inverse.ts';
 export { linearAt, linearFit } from './linear.ts';
+export { localShare, type CountedAt } from './local.ts';

@@ -66,11 +66,13 @@ export interface RampFitting {
 }
 
 /** How wide each sweep looks around the present values, in steps; no value moves further in it. */
-const SPREADS = [10, 6, 3];
+const SPREADS = [10, 6, 3, 2];
 const SWEEPS = SPREADS.length;
 /** Levels drawn around the present values in each sweep, and attempts at each. */
 const DRAWS = 40;
 const ATTEMPTS_PER_DRAW = 4;
+/** One draw of so many is of the present values themselves. */
+const PRESENT_EVERY = 3;
 /** What was drawn further away than so many times the spread tells nothing about here. */
 const NEAR = 1.6;
 /** How strongly it is held, before anything is known, that a step changes nothing: by log odds of so much a step. */
@@ -201,17 +203,21 @@ export function fitRamps(project: Project, population: Population, asked: FitAsk
 
   function draw(local: Local): void {
     const values = valuesHere(local, current);
+    const present = readyGame(prepared(local, values));
     for (let i = 0; i < DRAWS; i++) {
+      const isPresent = i % PRESENT_EVERY === 0;
       const drawn = { ...values };
       const row = local.acting.map((index) => {
         const { key, number } = parameters[index] as Parameter;
-        const away = (2 * drawAt(SEED + local.position, index, local.drawn) - 1) * spread() * (steps[index] as number);
+        const away = isPresent
+          ? 0
+          : (2 * drawAt(SEED + local.position, index, local.drawn) - 1) * spread() * (steps[index] as number);
         const moved = clamped(index, (values[key] ?? 0) + away);
         drawn[key] = number === 'whole' ? Math.round(moved) : moved;
         return stepsFromStart(local, index, drawn[key]);
       });
       local.drawn++;
-      const game = readyGame(prepared(local, drawn));
+      const game = isPresent ? present : readyGame(prepared(local, drawn));
       for (let attempt = 0; attempt < ATTEMPTS_PER_DRAW; attempt++) {
         local.rows.push(row);
         local.outcomes.push(game.play(population, seedOf(local.drawn * ATTEMPTS_PER_DRAW + attempt)).won);
@@ -290,10 +296,25 @@ export function fitRamps(project: Project, population: Population, asked: FitAsk
 
   const square = (all: readonly number[]): number => all.reduce((sum, value) => sum + value * value, 0);
 
+  /** How far one number of a ramp may be turned in this sweep: a local model is believed only so far. */
+  function limitsOf(each: { index: number; knob: Knob }): { low: number; high: number } {
+    const value = each.knob.read(current[each.index]!.ramp.shape);
+    const by = steps[each.index] as number;
+    const turned = withKnob(current, each, value + by);
+    const plain = (of: readonly Parameter[], position: number): number =>
+      valueOf(each.index, smooth(of)[each.index] as Parameter, position);
+    const most = Math.max(
+      1e-9,
+      ...locals.map(({ position }) => Math.abs(plain(turned, position) - plain(current, position))),
+    );
+    const reach = (spread() * by * by) / most;
+    return { low: value - reach, high: value + reach };
+  }
+
   function turn(): void {
     const knobs = allKnobs();
     if (knobs.length === 0) return;
-    const before = current;
+    const limits = knobs.map(limitsOf);
     let damping = 1;
     for (let round = 0; round < 25; round++) {
       const now = misses(current);
@@ -316,18 +337,12 @@ export function fitRamps(project: Project, population: Population, asked: FitAsk
         let next = current;
         knobs.forEach((each, i) => {
           const by = (inverse[i] as number[]).reduce((sum, value, j) => sum + value * (pull[j] as number), 0) * part;
-          next = withKnob(next, each, each.knob.read(current[each.index]!.ramp.shape) + by);
+          const { low, high } = limits[i]!;
+          const to = each.knob.read(current[each.index]!.ramp.shape) + by;
+          next = withKnob(next, each, Math.min(high, Math.max(low, to)));
         });
-        // A local model is believed only so far.
-        const isFar = locals.some(({ position }) =>
-          next.some(
-            (parameter, index) =>
-              Math.abs(valueOf(index, parameter, position) - valueOf(index, before[index] as Parameter, position)) >
-              spread() * (steps[index] as number),
-          ),
-        );
         const miss = square(misses(next));
-        if (!isFar && miss < square(now) - 1e-6 && (!best || miss < best.miss)) best = { all: next, miss };
+        if (miss < square(now) - 1e-6 && (!best || miss < best.miss)) best = { all: next, miss };
       }
       if (!best) {
         if (damping > 1000) break;

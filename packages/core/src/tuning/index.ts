@@ -4,3 +4,13 @@ export { meets, wantedShare, type Goal } from './goal.ts';
 export { moversLine, parameterLine, type TuningLine } from './line.ts';
 export { parFrom, thresholdFor, type ProposedStar } from './starShares.ts';
 export { fitRamps, type FitAsked, type FitSlot, type RampFit, type RampFitting, type Unmet } from './fitRamps.ts';
+export {
+  smoothedRates,
+  sweepOver,
+  sweptValues,
+  type Sweep,
+  type SweepAsked,
+  type SweepAxis,
+  type Sweeping,
+  type SweepPoint,
+} from './sweep.ts';

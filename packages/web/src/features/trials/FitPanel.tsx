@@ -144,7 +144,7 @@ function Outcome({ fit }: { fit: RampFit }) {
     <div className="mt-2" aria-busy={stage !== 'done'}>
       <p role="status" className="px-3.5 text-[12.5px]">
         {stage === 'trying' ? (
-          `Sweep ${sweeps + 1} of 3: levels are tried around their values…`
+          `Sweep ${sweeps + 1} of 4: levels are tried around their values…`
         ) : stage === 'confirming' ? (
           'The turned ramps are tried…'
         ) : (

@@ -148,7 +148,9 @@ function Cell({ shown, done, measure, cause, most, wanted, label, onOpen }: Cell
   const value = valueOf(shown, measure, cause);
   const strength = strengthOf(value, measure, most);
   const isLoss = below || measure === 'cause' || measure === 'tries';
-  const share = Math.round((isLoss && measure === 'clearRate' ? 1 - strength : strength) * (isLoss ? 42 : 50) + 12);
+  const share =
+    Math.round((isLoss && measure === 'clearRate' ? 1 - strength : strength) * (isLoss ? 42 : 50) + 12) /
+    (done ? 1 : 2);
   const said =
     measure === 'clearRate'
       ? `${text} % (${formatPercent(shown.interval.low)} to ${formatPercent(shown.interval.high)})${wanted === undefined ? '' : `, wanted ${formatPercent(wanted)}`}`
@@ -159,7 +161,7 @@ function Cell({ shown, done, measure, cause, most, wanted, label, onOpen }: Cell
       title={said}
       aria-label={`${label}: ${said}`}
       onClick={onOpen}
-      className={`absolute inset-x-px top-0.5 bottom-1 overflow-hidden text-[12px] font-semibold text-ink tabular-nums ${done ? '' : 'opacity-50'}`}
+      className={`absolute inset-x-px top-0.5 bottom-1 overflow-hidden text-[12px] font-semibold text-ink tabular-nums ${done ? '' : 'italic'}`}
       style={{
         background: `${below ? `${HATCH}, ` : ''}color-mix(in srgb, ${isLoss ? 'var(--loss)' : 'var(--win)'} ${share}%, var(--sheet))`,
       }}

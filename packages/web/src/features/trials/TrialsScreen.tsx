@@ -7,12 +7,14 @@ import { Jobs } from './Jobs.tsx';
 import { MEASURES, type Measure } from './measures.ts';
 import { PacerTable } from './PacerTable.tsx';
 import { RunView } from './RunView.tsx';
+import { SweepView } from './SweepView.tsx';
 import { TakeOut } from './TakeOut.tsx';
 import { WantedView } from './WantedView.tsx';
 import { usePacerRows, useShown } from './useTrials.ts';
 
 const VIEWS = [
   { value: 'sequence', label: 'Sequence' },
+  { value: 'sweep', label: 'Sweep' },
   { value: 'wanted', label: 'Wanted' },
   { value: 'compare', label: 'Compare' },
 ] as const;
@@ -66,6 +68,7 @@ function Trials() {
           <RunView rows={rows} />
         </div>
       ) : null}
+      {view === 'sweep' ? <SweepView /> : null}
       {view === 'wanted' ? <WantedView /> : null}
       {view === 'compare' ? <CompareView /> : null}
     </main>

@@ -1,0 +1,147 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import { wantedAt } from '@stadion/core/ramps';
+import { Key } from 'selenium-webdriver';
+import { journey } from './harness/journey.ts';
+
+const at = journey();
+
+/** Three levels of the demo, without enemies: the rest would take minutes to try. */
+beforeAll(async () => {
+  const address = `${at.server.address}/api/projects/${at.projectId}`;
+  const keep = new Set(['slot-1', 'slot-4', 'slot-11']);
+  const { slots, levels } = await at.document();
+  const others = slots.filter(({ id }) => !keep.has(id));
+  const enemies = slots
+    .filter(({ id }) => keep.has(id))
+    .flatMap(({ levelId }) =>
+      levels[levelId]!.ground.pieces
+        .filter(({ piece }) => ['enemy', 'spawner'].includes(piece))
+        .map(({ id }) => `/levels/${levelId}/ground/pieces/${id}`),
+    );
+  const patch = [
+    { op: 'replace', path: '/expectations', value: {} },
+    ...others.map(({ id }) => ({ op: 'remove', path: `/slots/${id}` })),
+    ...enemies.map((path) => ({ op: 'remove', path })),
+  ];
+  await fetch(address, {
+    method: 'PATCH',
+    headers: { 'Content-Type': 'application/json', 'If-Match': '"0"' },
+    body: JSON.stringify({ edits: [{ id: 'three-levels', label: 'Three levels', patch }] }),
+  });
+});
+
+const focus = (label: string): Promise<unknown> =>
+  at.page.driver.executeScript(
+    `[...document.querySelectorAll('[role=slider]')].find((one) => one.getAttribute('aria-label').startsWith(arguments[0])).focus();`,
+    label,
+  );
+
+describe('trials', () => {
+  it('show what every pacer makes of every level, held and going on', async () => {
+    await at.open('trials/slot-1');
+    await at.page.clickName('button', 'Pause');
+    await at.page.seeText(/of 9 forecasts known, paused/);
+    await at.page.clickName('button', 'Go on');
+    await at.page.seeText('All 9 forecasts known');
+    const cells = await at.page.driver.executeScript<string[]>(
+      `return [...document.querySelectorAll('[role=cell] button')].map((one) => one.getAttribute('aria-label'));`,
+    );
+    expect(cells).toHaveLength(12);
+    expect(cells.filter((cell) => /^Audience, \d .*: \d+ % \(\d+ % to \d+ %\), wanted \d+ %$/.test(cell))).toHaveLength(
+      3,
+    );
+  });
+
+  it('play runs through the sequence: how many come through, and how long it takes', async () => {
+    await at.page.seeText(/of Steady’s runs go through all 3 levels; they take \d+/);
+    await at.page.seeText(/Lives go to/);
+  });
+
+  it('have pacers of one’s own: added, changed, with a share of the audience, removed', async () => {
+    await at.page.clickName('button', '+ pacer like Steady');
+    await at.saved('a pacer', ({ pacers }) => pacers.some(({ name }) => name === 'Steady 2'));
+    await at.page.typeInto(/^Steady 2: reaction/, '500');
+    await at.page.typeInto(/^Steady 2: share of the audience/, '50');
+    await at.saved('what it can do and its share', ({ pacers, audience }) => {
+      const own = pacers.find(({ name }) => name === 'Steady 2');
+      return own?.abilities.reactionMs === 500 && audience?.[own.id] === 0.5;
+    });
+    await at.page.clickName('button', 'Remove Steady 2');
+    await at.page.clickName('button', 'Remove');
+    await at.saved('three pacers', ({ pacers }) => pacers.length === 3);
+  });
+});
+
+describe('a sweep', () => {
+  it('tells the rates along a parameter, and a click takes a value', async () => {
+    await at.open('trials/slot-1?show=sweep');
+    await at.page.clickName('button', /^Parameter to try/);
+    await at.page.clickName('menuitemradio', 'Clock');
+    await at.page.typeInto(/^Clock from/, '12');
+    await at.page.typeInto(/^Clock to/, '24');
+    await at.page.clickName('button', 'Sweep');
+    await at.page.seeText('240 attempts at each value. Click one to pin it.');
+    await at.page.clickName('button', /^Pin 18 s: \d+ % \(\d+ % to \d+ %\)$/);
+    await at.saved('a pin', ({ parameters }) => parameters.find(({ key }) => key === 'clock')?.pins['slot-1'] === 18);
+    await at.page.chord('z', Key.CONTROL);
+    await at.saved(
+      'no pin',
+      ({ parameters }) => parameters.find(({ key }) => key === 'clock')?.pins['slot-1'] === undefined,
+    );
+  });
+});
+
+describe('what is wanted', () => {
+  it('is a line of any shape, with levels that say their own', async () => {
+    await at.open('trials/slot-1?show=wanted');
+    await at.page.clickName('button', /^Line of wanted clear rates/);
+    await at.page.clickName('menuitemradio', 'Hold');
+    await at.page.clickName('button', 'Let the line say all');
+    await at.page.typeInto(/^Line: /, '85');
+    await at.saved('a line', (project) => wantedAt(project, 2) === 0.85 && project.slots[1]!.wanted === undefined);
+    await focus('Wanted at 3');
+    await at.page.keys(Key.ARROW_DOWN);
+    await at.saved('its own', (project) => project.slots[2]!.wanted === 0.84);
+    await focus('Wanted at 3');
+    await at.page.keys(Key.DELETE);
+    await at.saved('the line again', (project) => project.slots[2]!.wanted === undefined);
+  });
+
+  it('turns ramps, tells before and after, and is taken in one edit', async () => {
+    const before = (await at.document()).parameters;
+    await at.page.clickName('button', /^Turned by/);
+    await at.page.clickName('menuitemradio', /a point of the ramp/);
+    await at.page.clickName('button', 'Fit');
+    await at.page.seeText(/\d of 3 levels within 5 points of what is wanted; before: \d/);
+    await at.page.clickName('button', /^Take it: \d ramps in one edit/);
+    await at.saved('turned ramps', ({ parameters }) => JSON.stringify(parameters) !== JSON.stringify(before));
+    await at.page.chord('z', Key.CONTROL);
+    await at.saved('the ramps as before', ({ parameters }) => JSON.stringify(parameters) === JSON.stringify(before));
+  });
+});
+
+describe('one level', () => {
+  it('is brought to a clear rate by a parameter, and the answer is pinned', async () => {
+    await at.open('level/slot-1');
+    await at.page.clickName('button', /^Bring it there/);
+    await at.page.typeInto(/^Wanted clear rate/, '70');
+    await at.page.clickName('button', /^By which parameter/);
+    await at.page.clickName('menuitemradio', 'Clock');
+    await at.page.clickName('button', 'Search');
+    await at.page.seeText(/Narrowing it down|Trying the answer|in attempts of its own/);
+    await at.page.clickName('button', 'Pin it here');
+    await at.saved('a pin', ({ parameters }) =>
+      Object.hasOwn(parameters.find(({ key }) => key === 'clock')!.pins, 'slot-1'),
+    );
+  });
+
+  it('gets its stars from shares of those who clear it, and its par', async () => {
+    await at.page.clickName('button', /^Stars and par from shares/);
+    await at.page.seeText(/★★★ for the best/);
+    await at.page.clickName('button', 'Set par here');
+    await at.saved('a par', ({ levels, slots }) => levels[slots[0]!.levelId]!.clock.parSeconds !== null);
+    const stars = (await at.document()).levels;
+    await at.page.clickName('button', 'Set here');
+    await at.saved('stars', ({ levels }) => JSON.stringify(levels) !== JSON.stringify(stars));
+  });
+});
