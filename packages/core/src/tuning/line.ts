@@ -1,5 +1,5 @@
 import type { Parameter, Project } from '../model/index.ts';
-import { toSignificant, valuesAt, type Values } from '../ramps/index.ts';
+import { valuesAt, type Values } from '../ramps/index.ts';
 import type { Mover } from './whatMovesIt.ts';
 
 /** Values of parameters along one number: the number of one parameter, or so many steps of several. */
@@ -20,12 +20,9 @@ export interface TuningLine {
 /** Digits that a designer writes. */
 const DIGITS = 3;
 
-function rounding({ number, ramp }: Parameter): (value: number) => number {
-  if (number === 'whole') return Math.round;
-  const multiple = ramp.roundTo ?? 0;
-  if (multiple > 0) return (value) => toSignificant(Math.round(value / multiple) * multiple);
-  return (value) => (value === 0 ? 0 : Number(value.toPrecision(DIGITS)));
-}
+/** A pin is not rounded as a ramp is: a finer number may be what is searched for. */
+const rounding = ({ number }: Parameter): ((value: number) => number) =>
+  number === 'whole' ? Math.round : (value) => (value === 0 ? 0 : Number(value.toPrecision(DIGITS)));
 
 /** One parameter over its sane range. @param position from 1 */
 export function parameterLine(project: Project, position: number, parameter: Parameter): TuningLine {

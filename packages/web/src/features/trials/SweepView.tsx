@@ -109,7 +109,7 @@ export function SweepView() {
           for {pacer.name}
         </p>
         <div className="mt-1 flex items-center gap-2">
-          <Button onClick={start}>{asked ? 'Sweep again' : 'Sweep'}</Button>
+          <Button onClick={start}>{asked ? 'Try them again' : 'Try them'}</Button>
           {asked && !answer?.done ? <Button onClick={() => setAsked(null)}>Stop</Button> : null}
           {asked ? (
             <span role="status" className="text-[12.5px] text-ink-3">
@@ -316,7 +316,7 @@ function Along({ points, axis, position }: { points: readonly SweepPoint[]; axis
         {wanted === undefined ? null : (
           <>
             <line x1={LEFT} x2={WIDTH - 12} y1={y(wanted)} y2={y(wanted)} stroke="var(--ink)" strokeDasharray="4 3" />
-            <text x={WIDTH - 12} y={y(wanted) - 4} fontSize="11" textAnchor="end" fill="var(--ink-2)">
+            <text x={LEFT + 4} y={y(wanted) + (wanted > 0.9 ? 14 : -4)} fontSize="11" fill="var(--ink-2)">
               wanted
             </text>
           </>
