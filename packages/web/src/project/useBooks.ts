@@ -20,9 +20,9 @@ export function useBooks(keys: readonly string[]): ReadonlyMap<string, readonly 
       for (let i = 0; i < missing.length; i += KEYS_AT_ONCE) {
         const chunk = missing.slice(i, i + KEYS_AT_ONCE);
         const { data } = await dispatch(stadionApi.endpoints.books.initiate(chunk, { subscribe: false }));
-        for (const key of chunk) found.set(key, data?.books[key] ?? []);
+        for (const key of chunk) if (data) found.set(key, data.books[key] ?? []);
       }
-      if (isWanted) setBooks(found);
+      if (isWanted && found.size > books.size) setBooks(found);
     })();
     return () => void (isWanted = false);
   }, [dispatch, wanted, books]);

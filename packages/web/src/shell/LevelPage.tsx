@@ -3,6 +3,7 @@ import { ForecastPanel } from '../features/forecast/ForecastPanel.tsx';
 import { GroundView } from '../features/ground/GroundView.tsx';
 import { LevelHead } from '../features/level/LevelHead.tsx';
 import { LevelSheet } from '../features/level/LevelSheet.tsx';
+import { Movers } from '../features/movers/Movers.tsx';
 import { Tuning } from '../features/tuning/Tuning.tsx';
 import { FirstStep } from '../project/FirstStep.tsx';
 import { usePacer, useProject, useSelection } from '../project/hooks.ts';
@@ -33,6 +34,7 @@ function Level({ here }: { here: LevelHere }) {
         <LevelSheet key={here.slotId} here={here} />
       )}
       <ForecastPanel here={here} live={live}>
+        <Movers />
         <Tuning slotId={here.slotId} />
       </ForecastPanel>
     </main>

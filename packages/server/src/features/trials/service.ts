@@ -8,7 +8,7 @@ import {
 } from '@stadion/core/contract';
 import { everyPacer, PERFECT_PACER } from '@stadion/core/pacers';
 import { projectOf, type Pacer, type Project, type ProjectDocument } from '@stadion/core/model';
-import { emptyTally, forecastOf, isPreciseEnough } from '@stadion/core/trials';
+import { emptyTally, forecastOf, isPreciseEnough, type Forecast } from '@stadion/core/trials';
 import type { Logger } from 'pino';
 import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';
@@ -60,6 +60,8 @@ export function makeTrialService(dependencies: Dependencies) {
   const { blobs } = queue;
   const questions = new Questions();
   const motions = new Map<string, string>();
+  /** Answered just now. */
+  const storing = new Map<string, Forecast>();
   const schedule = new TrialSchedule((key, tally) => {
     const question = blobs.get(key);
     return question === undefined || isPreciseEnough(tally, question.precision);
@@ -104,10 +106,26 @@ export function makeTrialService(dependencies: Dependencies) {
 
   const finish = async (key: string): Promise<void> => {
     const tally = schedule.tallyOf(key);
+    const forecast = tally && forecastOf(tally);
+    // Who is told of it may ask for it before it is stored.
+    if (forecast) storing.set(key, forecast);
     announce(key, true);
     forget(key);
-    if (!tally) return;
-    await storage.write((transaction) => store.saveForecast(transaction, key, forecastOf(tally), now().toISOString()));
+    if (!forecast) return;
+    try {
+      await storage.write((transaction) => store.saveForecast(transaction, key, forecast, now().toISOString()));
+    } finally {
+      storing.delete(key);
+    }
+  };
+
+  /** Answers that are known, by key. */
+  const known = async (keys: readonly string[]): Promise<Map<string, Forecast>> => {
+    const beingStored = keys.flatMap((key) => {
+      const forecast = storing.get(key);
+      return forecast ? [[key, forecast] as const] : [];
+    });
+    return new Map([...(await store.readForecasts(storage.db, keys)), ...beingStored]);
   };
 
   const playNext = async ({ key, group, first, count }: NonNullable<ReturnType<TrialSchedule['next']>>) => {
@@ -160,14 +178,11 @@ export function makeTrialService(dependencies: Dependencies) {
     const { projectId, ...of } = asking;
     const asked = await questions.of(project, pacer);
     const keys = [...new Set(asked.map((entry) => entry.key))];
-    const [known, parts] = await Promise.all([
-      store.readForecasts(storage.db, keys),
-      store.readParts(storage.db, keys),
-    ]);
+    const [answers, parts] = await Promise.all([known(keys), store.readParts(storage.db, keys)]);
     const wanted = new Set<string>();
     const entries = asked.map(({ slotId, question, key, motion }): ForecastEvent => {
       const answer = { ...of, slotId, pacer: pacer.id, key, motion };
-      const forecast = known.get(key);
+      const forecast = answers.get(key);
       if (forecast) return { ...answer, done: true, summary: summarize(forecast, true) };
       blobs.put(key, question);
       motions.set(key, motion);
@@ -228,9 +243,8 @@ export function makeTrialService(dependencies: Dependencies) {
 
     /** What a run's books need of the attempts at some questions, as far as they are known. */
     async books(keys: readonly string[]): Promise<Books> {
-      const known = await store.readForecasts(storage.db, keys);
       const books = Object.fromEntries(
-        [...known].flatMap(([key, { booked }]) => (booked ? [[key, booked as number[][]]] : [])),
+        [...(await known(keys))].flatMap(([key, { booked }]) => (booked ? [[key, booked as number[][]]] : [])),
       );
       return { books };
     },

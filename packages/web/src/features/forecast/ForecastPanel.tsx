@@ -9,7 +9,7 @@ import type { LevelHere } from '../../project/levelHere.ts';
 import type { LiveForecast } from '../../project/useForecast.ts';
 import { pacerChosen } from '../../project/viewSlice.ts';
 import { formatNumber, formatPercent, formatSeconds, NumberChip, Segmented } from '../../ui/index.ts';
-import { STAR_SHADES, LOSS_SHADES } from './shades.ts';
+import { STAR_SHADES, LOSS_SHADES } from '../../ui/shades.ts';
 import { StarDistribution } from './StarDistribution.tsx';
 import { Endings, type EndingPart } from './Endings.tsx';
 import { ExpectRate } from './ExpectRate.tsx';

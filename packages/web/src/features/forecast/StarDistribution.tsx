@@ -6,7 +6,7 @@ import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { STAR_READINGS } from '../../sentences/starReadings.ts';
 import { Distribution, formatNumber, formatPercent, type Threshold } from '../../ui/index.ts';
-import { STAR_SHADES } from './shades.ts';
+import { STAR_SHADES } from '../../ui/shades.ts';
 
 /** The right end of the axis: what the reading can come to at most, else what was seen. */
 function highest(here: LevelHere, reading: StarReading, seen: number, asked: number): number {

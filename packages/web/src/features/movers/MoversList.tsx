@@ -1,7 +1,7 @@
 import type { Mover } from '@stadion/core/tuning';
 import { useGoto, usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { formatNumber } from '../../ui/index.ts';
-import { useMovers } from './useMovers.ts';
+import { useMovers } from '../../project/useMovers.ts';
 
 const points = (share: number): string => `${share < 0 ? '−' : '+'}${formatNumber(Math.abs(share) * 100, 1)}`;
 

@@ -4,7 +4,8 @@ import { memo } from 'react';
 import type { Columns } from '../../project/columns.ts';
 import type { RateChange } from '../../project/compared.ts';
 import { useProject, useSelection } from '../../project/hooks.ts';
-import { BASE, HEIGHT, isBelow, TIER_LINE, TIER_RULE, TOP, yOf } from './geometry.ts';
+import { BASE, HEIGHT, TIER_LINE, TIER_RULE, TOP, yOf } from './geometry.ts';
+import { isBelow } from '../../project/isBelow.ts';
 
 interface Props {
   columns: Columns;

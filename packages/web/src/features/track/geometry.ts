@@ -6,10 +6,4 @@ export const HEIGHT = BASE - TOP;
 export const TIER_RULE = BASE + 24;
 export const TIER_LINE = BASE + 38;
 
-/** A clear rate this far below the wanted one is shown as below it. */
-export const BELOW_BY = 0.05;
-
 export const yOf = (share: number): number => BASE - HEIGHT * share;
-
-export const isBelow = (clearRate: number, wanted: number | undefined): boolean =>
-  wanted !== undefined && clearRate < wanted - BELOW_BY;

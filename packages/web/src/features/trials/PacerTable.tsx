@@ -1,4 +1,4 @@
-import { isBelow } from '../track/geometry.ts';
+import { isBelow } from '../../project/isBelow.ts';
 import { wantedAt } from '@stadion/core/ramps';
 import { useState } from 'react';
 import { addPacer } from '@stadion/core/edits';

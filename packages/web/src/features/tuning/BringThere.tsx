@@ -6,7 +6,7 @@ import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks
 import { workerHook } from '../../project/useWorkerAnswer.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 import type { BringAnswer, BringRequest } from '../../workers/bring.worker.ts';
-import { onlyLevelAt, useMovers } from '../movers/useMovers.ts';
+import { onlyLevelAt, useMovers } from '../../project/useMovers.ts';
 import { ResponseChart } from './ResponseChart.tsx';
 
 const useAnswer = workerHook<BringRequest, BringAnswer>(

@@ -1,5 +1,4 @@
 import { useState, type ReactNode } from 'react';
-import { Movers } from '../movers/Movers.tsx';
 import { BringThere } from './BringThere.tsx';
 import { StarShares } from './StarShares.tsx';
 
@@ -22,7 +21,6 @@ function Part({ title, children }: { title: string; children: () => ReactNode })
 export function Tuning({ slotId }: { slotId: string }) {
   return (
     <>
-      <Movers />
       <Part key={`bring ${slotId}`} title="Bring it there">
         {() => <BringThere />}
       </Part>

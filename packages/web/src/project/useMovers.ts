@@ -1,14 +1,14 @@
 import type { Pacer, Project } from '@stadion/core/model';
 import { DEFAULT_PRECISION, trialQuestion } from '@stadion/core/trials';
 import { useMemo } from 'react';
-import { workerHook, type WorkerAnswer } from '../../project/useWorkerAnswer.ts';
-import type { MoversAnswer, MoversRequest } from '../../workers/movers.worker.ts';
+import { workerHook, type WorkerAnswer } from './useWorkerAnswer.ts';
+import type { MoversAnswer, MoversRequest } from '../workers/movers.worker.ts';
 
 /** The forecast goes first: what moves a level is worked out once edits have settled. */
 const SETTLE_MS = 500;
 
 const useAnswer = workerHook<MoversRequest, MoversAnswer>(
-  () => new Worker(new URL('../../workers/movers.worker.ts', import.meta.url), { type: 'module' }),
+  () => new Worker(new URL('../workers/movers.worker.ts', import.meta.url), { type: 'module' }),
   { kept: 40, settleMs: SETTLE_MS },
 );
 
