@@ -188,6 +188,12 @@ export const FINDING_CLASSES = {
     source: 'attempts',
     title: 'Number that changes nothing',
   },
+  'run-ends-early': {
+    group: 'difficulty',
+    severity: 'doubtful',
+    source: 'attempts',
+    title: 'Most runs end before the middle',
+  },
   'off-wanted': { group: 'difficulty', severity: 'doubtful', source: 'attempts', title: 'Off the wanted clear rate' },
   wall: { group: 'difficulty', severity: 'doubtful', source: 'attempts', title: 'Much harder than the level before' },
   dip: { group: 'difficulty', severity: 'doubtful', source: 'attempts', title: 'Easier than the level before' },

@@ -25,6 +25,8 @@ export interface AttemptFacts {
   forecast: AttemptsSeen;
   /** The same pacer at the slot before, where that is known. */
   before: AttemptsSeen | undefined;
+  /** All that is known of the same pacer, by slot. */
+  known: ReadonlyMap<string, AttemptsSeen> | undefined;
   /** Is it the pacer that is looked at, the slowest one, the quickest one; players without mistakes? */
   isMiddle: boolean;
   isWeakest: boolean;

@@ -35,14 +35,17 @@ interface Case {
   slot?: number;
   attempts: AttemptsSeen;
   before?: AttemptsSeen;
+  /** At all other slots. */
+  others?: AttemptsSeen;
   change?: (project: Project) => void;
 }
 
-function codesOf({ pacer = 'steady', slot = 10, attempts, before, change }: Case): FindingCode[] {
+function codesOf({ pacer = 'steady', slot = 10, attempts, before, others, change }: Case): FindingCode[] {
   const project = homeBeforeDusk();
   for (const each of project.slots) delete each.wanted;
   change?.(project);
-  const slots = new Map([[`slot-${slot}`, attempts]]);
+  const slots = new Map(others ? project.slots.map(({ id }) => [id, others]) : []);
+  slots.set(`slot-${slot}`, attempts);
   if (before) slots.set(`slot-${slot - 1}`, before);
   return evidenceIn(project, new Map([[pacer, slots]])).flatMap(({ code, slotId }) =>
     slotId === `slot-${slot}` ? [code] : [],
@@ -115,6 +118,11 @@ const CASES: Partial<Record<FindingCode, { shows: Case; beside: Case }>> = {
   'never-gathered': {
     shows: { attempts: seen(0.9, { neverGathered: [2] }) },
     beside: { attempts: seen(0.9, { neverGathered: [] }) },
+  },
+  'run-ends-early': {
+    // Twelve lost tries in a row: about one of fourteen at a clear rate of 20 %.
+    shows: { slot: 12, attempts: seen(0.5), others: seen(0.2) },
+    beside: { slot: 12, attempts: seen(0.5), others: seen(0.25) },
   },
   'enemy-never-touches': {
     shows: { slot: 1, attempts: seen(0.9, { fired: [400, 0, 40, 0, 0, 0] }) },

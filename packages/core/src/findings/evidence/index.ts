@@ -16,6 +16,7 @@ import { numberWithoutEffect } from './numberWithoutEffect.ts';
 import { offWanted } from './offWanted.ts';
 import { oneCause } from './oneCause.ts';
 import { fastestBeyondClock, starNobodyEarns } from './perfect.ts';
+import { runEndsEarly } from './runEndsEarly.ts';
 import { wall } from './wall.ts';
 
 /** Every class that rests on attempts. At one slot findings come in this order. */
@@ -36,6 +37,7 @@ export const EVIDENCE_CHECKS: readonly EvidenceCheck[] = [
   neverGathered,
   enemyNeverTouches,
   numberWithoutEffect,
+  runEndsEarly,
 ];
 
 /** Forecasts of what a project is now, by pacer and slot. */
@@ -73,6 +75,7 @@ export function evidenceIn(project: Project, known: KnownAttempts, checked: Chec
         pacer,
         forecast,
         before,
+        known: forecasts,
         isMiddle,
         isWeakest: pacer === ordered.at(-1),
         isStrongest: pacer === ordered[0],
