@@ -133,10 +133,6 @@ async function showKinds(): Promise<void> {
   await page.clickName('button', /^Leap and slide/);
   await page.seeText('is drawn in tier');
   await take('ground-run');
-  await show(`/projects/${id}/level/slot-23?view=ground`, /attempts in [\d.]+ s ·/);
-  await groundPointer({ page }, [24, 12]).click(1, 6);
-  await page.find('[aria-label^="What is held: Mower lane"]');
-  await take('ground-cross');
 }
 
 async function takeAll(): Promise<void> {
@@ -155,6 +151,14 @@ async function takeAll(): Promise<void> {
   await take('sequence');
   await show(`/projects/${id}/ramps/slot-7?lane=hornetSpeed`, 'starting at');
   await take('ramps');
+  await show(`/projects/${id}/trials/slot-7`, 'forecasts known');
+  await page.driver.wait(async () => {
+    const text = await page.driver.executeScript<string>('return document.body.innerText');
+    return (
+      text.includes('All 72 forecasts known') && text.includes('go through all 24') && !text.includes('runs so far')
+    );
+  }, 600_000);
+  await take('trials');
   await showTuning();
   await showBuilding();
   await show(`/projects/${id}/hand-off/slot-7`, 'Download project.json');
