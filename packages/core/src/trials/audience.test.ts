@@ -43,8 +43,8 @@ describe('attempts that a clear rate takes', () => {
   it.each([
     [0.5, 1067],
     [0.9, 384],
-    [0.99, 200],
-    [0, 200],
+    [0.99, 240],
+    [0, 240],
   ])('of %d are about %d', (clearRate, needed) => {
     expect(Math.round(attemptsNeeded(clearRate, DEFAULT_PRECISION))).toBe(needed);
   });

@@ -146,12 +146,12 @@ describe('a forecast', () => {
 });
 
 describe('the stopping rule', () => {
-  // Half-widths of the score interval: 0.0300 at 1,060 of 50 %, 0.0295 at 400 of 90 %. Looked at every 20 attempts, from 200 on.
+  // Half-widths of the score interval: 0.0300 at 1,060 of 50 %, 0.0295 at 400 of 90 %. Looked at every 20 attempts, from 240 on.
   it.each([
     [30, 30, false],
-    [180, 180, false],
-    [200, 200, true],
-    [205, 205, false],
+    [220, 220, false],
+    [240, 240, true],
+    [245, 245, false],
     [400, 360, true],
     [390, 351, false],
     [300, 150, false],

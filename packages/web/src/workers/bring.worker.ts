@@ -1,5 +1,6 @@
 import type { Pacer, Project } from '@stadion/core/model';
 import { bringThere, moversLine, parameterLine, type Brought, type Goal, type Mover } from '@stadion/core/tuning';
+import { answering } from './answering.ts';
 
 /** Asks for the value that brings a level to a goal; a later question takes the place of an earlier one. */
 export interface BringRequest {
@@ -21,31 +22,11 @@ export interface BringAnswer {
 
 const ANSWER_EVERY_MS = 250;
 
-let current = 0;
-
-/** Lets a waiting message in. */
-const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
-
-async function answer({ id, project, position, pacer, goal, by }: BringRequest): Promise<void> {
-  current = id;
+answering(({ project, position, pacer, goal, by }: BringRequest) => {
   const parameter = typeof by === 'string' ? project.parameters.find(({ key }) => key === by) : undefined;
-  if (typeof by === 'string' && !parameter) return;
   const line = parameter
     ? parameterLine(project, position, parameter)
-    : moversLine(project, position, by as readonly Mover[]);
+    : moversLine(project, position, typeof by === 'string' ? [] : by);
   const search = bringThere(project, position, pacer, line, goal);
-  let told = performance.now();
-  for (;;) {
-    const done = !search.next();
-    const now = performance.now();
-    if (done || now - told > ANSWER_EVERY_MS) {
-      told = now;
-      postMessage({ id, brought: search.read(), done } satisfies BringAnswer);
-    }
-    if (done) return;
-    await pause();
-    if (current !== id) return;
-  }
-}
-
-addEventListener('message', (event: MessageEvent<BringRequest>) => void answer(event.data));
+  return { step: () => search.next(), read: (): Omit<BringAnswer, 'id' | 'done'> => ({ brought: search.read() }) };
+}, ANSWER_EVERY_MS);

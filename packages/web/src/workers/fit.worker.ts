@@ -1,5 +1,6 @@
 import type { Pacer, Project } from '@stadion/core/model';
 import { fitRamps, type FitAsked, type RampFit } from '@stadion/core/tuning';
+import { answering } from './answering.ts';
 
 /** Asks for ramps that bring a stretch to what is wanted; a later question takes the place of an earlier one. */
 export interface FitRequest {
@@ -15,21 +16,7 @@ export interface FitAnswer {
   done: boolean;
 }
 
-let current = 0;
-
-/** Lets a waiting message in. */
-const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
-
-async function answer({ id, project, pacer, asked }: FitRequest): Promise<void> {
-  current = id;
+answering(({ project, pacer, asked }: FitRequest) => {
   const fitting = fitRamps(project, pacer, asked);
-  for (;;) {
-    const done = !fitting.next();
-    postMessage({ id, fit: fitting.read(), done } satisfies FitAnswer);
-    if (done) return;
-    await pause();
-    if (current !== id) return;
-  }
-}
-
-addEventListener('message', (event: MessageEvent<FitRequest>) => void answer(event.data));
+  return { step: () => fitting.next(), read: (): Omit<FitAnswer, 'id' | 'done'> => ({ fit: fitting.read() }) };
+}, 0);

@@ -1,5 +1,6 @@
 import type { Pacer, Project } from '@stadion/core/model';
 import { moversOf, type Movers } from '@stadion/core/tuning';
+import { answering } from './answering.ts';
 
 /** Asks what moves the level at a position; a later question takes the place of an earlier one. */
 export interface MoversRequest {
@@ -23,28 +24,13 @@ const ATTEMPTS = 2400;
 const DRAWS_AT_ONCE = 4;
 const ANSWER_EVERY_MS = 400;
 
-let current = 0;
-
-/** Lets a waiting message in. */
-const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
-
-async function answer({ id, project, position, pacer }: MoversRequest): Promise<void> {
-  current = id;
+answering(({ project, position, pacer }: MoversRequest) => {
   const trials = moversOf(project, position, pacer);
-  let told = performance.now();
-  for (;;) {
-    trials.play(DRAWS_AT_ONCE);
-    const now = performance.now();
-    const { attempts } = trials;
-    const done = attempts >= ATTEMPTS || trials.keys.length === 0;
-    if (done || now - told > ANSWER_EVERY_MS) {
-      told = now;
-      postMessage({ id, keys: trials.keys, movers: trials.read(), done } satisfies MoversAnswer);
-    }
-    if (done) return;
-    await pause();
-    if (current !== id) return;
-  }
-}
-
-addEventListener('message', (event: MessageEvent<MoversRequest>) => void answer(event.data));
+  return {
+    step() {
+      trials.play(DRAWS_AT_ONCE);
+      return trials.attempts < ATTEMPTS && trials.keys.length > 0;
+    },
+    read: (): Omit<MoversAnswer, 'id' | 'done'> => ({ keys: trials.keys, movers: trials.read() }),
+  };
+}, ANSWER_EVERY_MS);

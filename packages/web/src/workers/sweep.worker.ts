@@ -1,5 +1,6 @@
 import type { Pacer, Project } from '@stadion/core/model';
 import { sweepOver, type Sweep, type SweepAsked } from '@stadion/core/tuning';
+import { answering } from './answering.ts';
 
 /** Asks for a sweep; a later question takes the place of an earlier one. */
 export interface SweepRequest {
@@ -19,28 +20,14 @@ export interface SweepAnswer {
 export const SWEEP_ATTEMPTS = 240;
 const ANSWER_EVERY_MS = 500;
 
-let current = 0;
-
-/** Lets a waiting message in. */
-const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
-
-async function answer({ id, project, pacer, asked }: SweepRequest): Promise<void> {
-  current = id;
+answering(({ project, pacer, asked }: SweepRequest) => {
   const sweeping = sweepOver(project, pacer, asked);
-  let told = performance.now();
-  for (;;) {
-    sweeping.next();
-    const sweep = sweeping.read();
-    const done = sweep.least >= SWEEP_ATTEMPTS || sweep.points.length === 0;
-    const now = performance.now();
-    if (done || now - told > ANSWER_EVERY_MS) {
-      told = now;
-      postMessage({ id, sweep, done } satisfies SweepAnswer);
-    }
-    if (done) return;
-    await pause();
-    if (current !== id) return;
-  }
-}
-
-addEventListener('message', (event: MessageEvent<SweepRequest>) => void answer(event.data));
+  return {
+    step() {
+      sweeping.next();
+      const { least, points } = sweeping.read();
+      return least < SWEEP_ATTEMPTS && points.length > 0;
+    },
+    read: (): Omit<SweepAnswer, 'id' | 'done'> => ({ sweep: sweeping.read() }),
+  };
+}, ANSWER_EVERY_MS);

@@ -1,0 +1,56 @@
+import { homeBeforeDusk } from '@stadion/core/demo';
+import {
+  DEFAULT_PRECISION,
+  emptyTally,
+  forecastOf,
+  MOST_BOOKED,
+  playBatch,
+  readyGame,
+  runsOf,
+  trialQuestion,
+} from '@stadion/core/trials';
+import { bringThere, parameterLine } from '@stadion/core/tuning';
+
+/** What questions about the whole sequence, and searches, take on one core. */
+export function speedOfTuning(say: (what: string, value: string, bar?: string) => void): void {
+  const project = homeBeforeDusk();
+  const steady = project.pacers[1]!;
+  // The first tier: nobody comes past level 17.
+  project.slots = project.slots.slice(0, 7);
+  const books = new Map(
+    project.slots.map(({ id }, index) => {
+      const { level, population } = trialQuestion(project, index + 1, steady, DEFAULT_PRECISION);
+      const tally = emptyTally();
+      playBatch(readyGame(level), population, 0, MOST_BOOKED, tally);
+      return [id, forecastOf(tally).booked!];
+    }),
+  );
+  const drawn = 500;
+  for (const through of [false, true]) {
+    const count = through ? 40 : drawn;
+    const runs = runsOf(project, steady, books, { through });
+    const start = performance.now();
+    runs.play(count);
+    const rate = (count / (performance.now() - start)) * 1000;
+    say(through ? '  played through, per s' : 'runs through seven levels drawn, per s', rate.toFixed(through ? 1 : 0));
+  }
+  const demo = homeBeforeDusk();
+  for (const [position, key, share] of [
+    [13, 'hornetSpeed', 0.6],
+    [9, 'hornetSpeed', 0.8],
+  ] as const) {
+    const parameter = demo.parameters.find((entry) => entry.key === key)!;
+    const search = bringThere(demo, position, steady, parameterLine(demo, position, parameter), {
+      is: 'clearRate',
+      share,
+    });
+    const start = performance.now();
+    while (search.next());
+    const { attempts, answer } = search.read();
+    const seconds = (performance.now() - start) / 1000;
+    say(
+      `bring level ${position} to ${share * 100} %, s`,
+      `${seconds.toFixed(0)} (${attempts} attempts, ${answer?.at ?? 'none'})`,
+    );
+  }
+}

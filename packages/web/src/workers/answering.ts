@@ -1,0 +1,43 @@
+/** Work on a question, a bit at a time. */
+export interface Work<Part> {
+  /** Does the next bit. @returns false once there is nothing left to do */
+  step(): boolean;
+  /** What it has come to. */
+  read(): Part;
+}
+
+/** Lets a waiting message in. */
+const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+
+/**
+ * Answers the questions that come to a worker: each a bit at a time, told as it goes on; a later question takes the place of
+ * an earlier one.
+ *
+ * @param begin the work on a question
+ * @param everyMs how often it is told how far the work has come
+ */
+export function answering<Request extends { id: number }, Part extends object>(
+  begin: (request: Request) => Work<Part>,
+  everyMs: number,
+): void {
+  let current = 0;
+  addEventListener('message', ({ data }: MessageEvent<Request>) => {
+    const { id } = data;
+    current = id;
+    void (async () => {
+      const work = begin(data);
+      let told = performance.now();
+      for (;;) {
+        const done = !work.step();
+        const now = performance.now();
+        if (done || now - told > everyMs) {
+          told = now;
+          postMessage({ id, done, ...work.read() });
+        }
+        if (done) return;
+        await pause();
+        if (current !== id) return;
+      }
+    })();
+  });
+}
