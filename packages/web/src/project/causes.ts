@@ -1,11 +1,18 @@
+import { remembered, type Project } from '@stadion/core/model';
 import { causeInWords } from '@stadion/core/rules';
 import { GAVE_UP, TOO_COSTLY, type EndingCount } from '@stadion/core/trials';
-import type { LevelHere } from './levelHere.ts';
+import { levelHere, type LevelHere } from './levelHere.ts';
 
-/** What a rule of the level that takes lives is called. @param rule its index in force */
-export function lifeCause(here: LevelHere, rule: number): string {
-  const inForce = here.rules[rule]?.rule;
-  return inForce ? causeInWords(inForce, here.names) : 'lives lost';
+/** Levels as they were looked up last, by position: many causes are asked for at a time. */
+const looked = remembered((_project: Project) => new Map<number, LevelHere | undefined>());
+
+/** What a rule that takes lives is called, at a position. @param rule its index in force */
+export function lifeCause(project: Project, position: number, rule: number): string {
+  const levels = looked(project);
+  if (!levels.has(position)) levels.set(position, levelHere(project, position));
+  const here = levels.get(position);
+  const inForce = here?.rules[rule]?.rule;
+  return here && inForce ? causeInWords(inForce, here.names) : 'lives lost';
 }
 
 /** How a lost attempt ended, in words. */

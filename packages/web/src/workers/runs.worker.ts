@@ -1,13 +1,26 @@
 import type { Project } from '@stadion/core/model';
-import { runsOf, type BookedRow, type Funnel } from '@stadion/core/trials';
+import { runsOf, type BookedRow, type Funnel, type Runs } from '@stadion/core/trials';
 import { answering } from './answering.ts';
+
+export interface KnownPacer {
+  pacer: string;
+  /** Names all that its runs depend on: runs that were played for the same are not played again. */
+  key: string;
+  slots: [slotId: string, rows: readonly BookedRow[]][];
+}
+
+interface Played {
+  id: string;
+  played: number;
+  runs: Runs;
+}
 
 /** Asks for many runs through the sequence; a later question takes the place of an earlier one. */
 export interface RunsRequest {
   id: number;
   project: Project;
-  /** By pacer and slot: attempts that are known. */
-  known: [pacer: string, slots: [slotId: string, rows: readonly BookedRow[]][]][];
+  /** Pacers whose attempts are known at every slot. */
+  known: KnownPacer[];
   /** Runs of each pacer. */
   runs: number;
 }
@@ -22,11 +35,17 @@ export interface RunsAnswer {
 const RUNS_AT_ONCE = 4;
 const ANSWER_EVERY_MS = 600;
 
+/** Of the last question, by the keys of its pacers. */
+let before = new Map<string, Played>();
+
 answering(({ project, known, runs }: RunsRequest) => {
-  const all = known.flatMap(([id, slots]) => {
+  const now = new Map<string, Played>();
+  for (const { pacer: id, key, slots } of known) {
     const pacer = project.pacers.find((entry) => entry.id === id);
-    return pacer ? [{ id, played: 0, runs: runsOf(project, pacer, new Map(slots)) }] : [];
-  });
+    if (pacer) now.set(key, before.get(key) ?? { id, played: 0, runs: runsOf(project, pacer, new Map(slots)) });
+  }
+  before = now;
+  const all = [...now.values()];
   return {
     // The pacer with the fewest runs is next.
     step() {

@@ -4,7 +4,6 @@ import { useMemo } from 'react';
 import { useColumns, type Columns } from '../../project/columns.ts';
 import { lifeCause } from '../../project/causes.ts';
 import { usePacer, useProject, useSelection } from '../../project/hooks.ts';
-import { levelHere } from '../../project/levelHere.ts';
 import { formatNumber, formatPercent } from '../../ui/index.ts';
 import { LOSS_SHADES, STAR_SHADES } from '../../ui/shades.ts';
 import { SelectedColumn, SlotRow } from './SlotRow.tsx';
@@ -198,13 +197,11 @@ function Lives({ funnel, columns }: { funnel: Funnel; columns: Columns }) {
   const named = useMemo(
     () =>
       funnel.slots.map((slot, index) => {
-        const here = levelHere(project, index + 1);
         const causes = new Map<string, number>();
-        if (here)
-          for (const [rule, count] of Object.entries(slot.livesLost)) {
-            const name = lifeCause(here, Number(rule));
-            causes.set(name, (causes.get(name) ?? 0) + count);
-          }
+        for (const [rule, count] of Object.entries(slot.livesLost)) {
+          const name = lifeCause(project, index + 1, Number(rule));
+          causes.set(name, (causes.get(name) ?? 0) + count);
+        }
         return causes;
       }),
     [project, funnel],

@@ -32,7 +32,7 @@ function Trials() {
   const view: View = VIEWS.find(({ value }) => value === trials.show)?.value ?? 'sequence';
   const measure: Measure = MEASURES.find(({ value }) => value === trials.measure)?.value ?? 'clearRate';
   const rows = usePacerRows();
-  const shown = useShown(rows);
+  const shown = useShown(rows, measure === 'cause');
   const causes = useMemo(() => {
     const all = new Map<string, number>();
     for (const { causes } of shown.audience.values())

@@ -25,20 +25,22 @@ export function useRuns(rows: readonly PacerRow[]): WorkerAnswer<RunsAnswer> & {
   );
   const books = useBooks(keys);
   const isKnown = keys.length > 0 && keys.every((key) => books.has(key));
-  const { run, tiers, tallies, parameters, slots, pacers } = project;
-  const key = useMemo(
-    () =>
-      isKnown
-        ? JSON.stringify([
-            ready.map(({ pacer, entries }) => [pacer.id, slots.map(({ id }) => entries.get(id)?.key)]),
-            [run, tiers, tallies, slots, pacers],
-            // Lives, gates and points for a life may follow parameters.
-            parameters,
-            slots.map(({ levelId }) => project.levels[levelId]?.ending),
-          ])
-        : undefined,
-    [isKnown, ready, run, tiers, tallies, slots, pacers, parameters, project.levels],
-  );
+  const { run, tiers, tallies, parameters, slots } = project;
+  /** By pacer, all that its runs depend on. */
+  const asked = useMemo(() => {
+    if (!isKnown) return [];
+    const shared = [
+      [run, tiers, tallies, slots],
+      // Lives, gates and points for a life may follow parameters.
+      parameters,
+      slots.map(({ levelId }) => project.levels[levelId]?.ending),
+    ];
+    return ready.map(({ pacer, entries }) => ({
+      pacer: pacer.id,
+      key: JSON.stringify([pacer, slots.map(({ id }) => entries.get(id)?.key), shared]),
+    }));
+  }, [isKnown, ready, run, tiers, tallies, slots, parameters, project.levels]);
+  const key = asked.length === 0 ? undefined : asked.map((each) => each.key).join();
   const answer = useAnswer(
     key === undefined
       ? null
@@ -47,10 +49,10 @@ export function useRuns(rows: readonly PacerRow[]): WorkerAnswer<RunsAnswer> & {
           request: () => ({
             project,
             runs: RUNS,
-            known: ready.map(({ pacer, entries }) => [
-              pacer.id,
-              slots.map(({ id }) => [id, books.get(entries.get(id)?.key ?? '') ?? []]),
-            ]),
+            known: asked.map((each, index) => ({
+              ...each,
+              slots: slots.map(({ id }) => [id, books.get(ready[index]?.entries.get(id)?.key ?? '') ?? []]),
+            })),
           }),
         },
   );

@@ -5,7 +5,7 @@ import { attemptsNeeded, DEFAULT_PRECISION, mixForecasts } from '@stadion/core/t
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { endingName } from '../../project/causes.ts';
 import { useProject } from '../../project/hooks.ts';
-import { levelHere } from '../../project/levelHere.ts';
+import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { useForecastsOf } from '../../project/usePacerForecasts.ts';
 import { shownOf, type Shown } from './measures.ts';
 
@@ -81,8 +81,32 @@ export function useSecondsLeft({ attemptsLeft, done, of }: Progress): number | u
   return done === of ? undefined : seconds;
 }
 
-/** What the table shows of every pacer and of the audience, by slot id. */
-export function useShown(rows: readonly PacerRow[]): {
+/** Shares of losses by what ended them: each pacer's own, and those of the mix. */
+function causesOf(
+  here: LevelHere,
+  rows: readonly PacerRow[],
+): { own: Map<string, number>[]; mixed: Map<string, number> } {
+  const mixed = new Map<string, number>();
+  const own = rows.map(({ share, entries }) => {
+    const { endings = [], attempts = 1 } = entries.get(here.slotId)?.summary ?? {};
+    const lost = endings.reduce((sum, { count }) => sum + count, 0);
+    const causes = new Map<string, number>();
+    for (const ending of endings) {
+      const name = endingName(here, ending);
+      causes.set(name, (causes.get(name) ?? 0) + ending.count / lost);
+      mixed.set(name, (mixed.get(name) ?? 0) + (share * ending.count) / attempts);
+    }
+    return causes;
+  });
+  const all = [...mixed.values()].reduce((sum, share) => sum + share, 0);
+  return { own, mixed: new Map([...mixed].map(([name, share]) => [name, all > 0 ? share / all : 0])) };
+}
+
+/** What the table shows of every pacer and of the audience, by slot id. @param withCauses also what losses come of, which takes a look at every level's rules */
+export function useShown(
+  rows: readonly PacerRow[],
+  withCauses: boolean,
+): {
   pacers: ReadonlyMap<string, Shown>[];
   audience: ReadonlyMap<string, Shown>;
 } {
@@ -95,31 +119,23 @@ export function useShown(rows: readonly PacerRow[]): {
         ),
     );
     const audience = new Map<string, Shown>();
+    const counting = rows.filter(({ share }) => share > 0).length;
     project.slots.forEach(({ id }, index) => {
       const parts = rows.flatMap(({ share, entries }) => {
         const forecast = entries.get(id)?.summary;
-        return forecast ? [{ share, forecast }] : [];
+        return forecast && share > 0 ? [{ share, forecast }] : [];
       });
-      if (parts.length < rows.filter(({ share }) => share > 0).length) return;
-      audience.set(id, mixForecasts(parts));
-      const here = levelHere(project, index + 1);
+      if (parts.length === counting) audience.set(id, mixForecasts(parts));
+      const here = withCauses ? levelHere(project, index + 1) : undefined;
       if (!here) return;
-      const mixed = new Map<string, number>();
-      rows.forEach(({ share, entries }, at) => {
-        const { endings = [], attempts = 1 } = entries.get(id)?.summary ?? {};
-        const lost = endings.reduce((sum, { count }) => sum + count, 0);
-        const own = new Map<string, number>();
-        for (const ending of endings) {
-          const name = endingName(here, ending);
-          own.set(name, (own.get(name) ?? 0) + ending.count / lost);
-          mixed.set(name, (mixed.get(name) ?? 0) + (share * ending.count) / attempts);
-        }
-        const shown = pacers[at]?.get(id);
-        if (shown) shown.causes = own;
+      const { own, mixed } = causesOf(here, rows);
+      pacers.forEach((shown, at) => {
+        const entry = shown.get(id);
+        if (entry) entry.causes = own[at] ?? new Map();
       });
-      const all = [...mixed.values()].reduce((sum, share) => sum + share, 0);
-      audience.get(id)!.causes = new Map([...mixed].map(([name, share]) => [name, all > 0 ? share / all : 0]));
+      const mix = audience.get(id);
+      if (mix) mix.causes = mixed;
     });
     return { pacers, audience };
-  }, [project, rows]);
+  }, [project, rows, withCauses]);
 }
