@@ -23,6 +23,8 @@ export interface Progress {
   of: number;
   /** Attempts that are still to be played, about. */
   attemptsLeft: number;
+  /** Attempts that were played of what is known or under way. */
+  played: number;
   failed: number;
 }
 
@@ -48,10 +50,11 @@ export function usePacerRows(): PacerRow[] {
 }
 
 export function progressOf(rows: readonly PacerRow[], slots: number): Progress {
-  let [done, attemptsLeft, failed] = [0, 0, 0];
+  let [done, attemptsLeft, failed, played] = [0, 0, 0, 0];
   for (const { entries } of rows) {
     attemptsLeft += (slots - entries.size) * DEFAULT_PRECISION.fewest;
     for (const entry of entries.values()) {
+      played += entry.summary?.attempts ?? 0;
       if (entry.done) done++;
       else if (entry.failed) failed++;
       else {
@@ -60,25 +63,28 @@ export function progressOf(rows: readonly PacerRow[], slots: number): Progress {
       }
     }
   }
-  return { done, of: rows.length * slots, attemptsLeft, failed };
+  return { done, of: rows.length * slots, attemptsLeft, played, failed };
 }
 
 /** How fast it went lately is seen over so long. */
 const SEEN_MS = 8000;
 
 /** Seconds until everything is known, about; undefined until that can be told. */
-export function useSecondsLeft({ attemptsLeft, done, of }: Progress): number | undefined {
-  const seen = useRef<{ at: number; left: number }[]>([]);
-  const [seconds, setSeconds] = useState<number>();
+export function useSecondsLeft({ attemptsLeft, played, done, of }: Progress): number | undefined {
+  const seen = useRef<{ at: number; played: number }[]>([]);
+  const [rate, setRate] = useState<number>();
   useEffect(() => {
     const at = performance.now();
-    const since = seen.current.filter((entry) => at - entry.at < SEEN_MS && entry.left >= attemptsLeft);
-    seen.current = [...since, { at, left: attemptsLeft }];
+    // What was played before an edit is played no more.
+    seen.current = [
+      ...seen.current.filter((entry) => at - entry.at < SEEN_MS && entry.played <= played),
+      { at, played },
+    ];
     const first = seen.current[0];
-    const isTold = first !== undefined && at - first.at > 1000 && first.left > attemptsLeft;
-    setSeconds(isTold ? ((at - first.at) / 1000 / (first.left - attemptsLeft)) * attemptsLeft : undefined);
-  }, [attemptsLeft]);
-  return done === of ? undefined : seconds;
+    const isTold = first !== undefined && at - first.at > 1000 && played > first.played;
+    setRate(isTold ? ((played - first.played) / (at - first.at)) * 1000 : undefined);
+  }, [played]);
+  return done === of || rate === undefined ? undefined : attemptsLeft / rate;
 }
 
 /** Shares of losses by what ended them: each pacer's own, and those of the mix. */
