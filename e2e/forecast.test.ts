@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
+import { keepSlots } from './harness/shorten.ts';
 
 const at = journey({ own: true });
 
@@ -91,6 +92,7 @@ describe('the track', () => {
       const answer = await fetch(`${at.server.address}/api/projects/${at.projectId}/forecasts/steady`);
       return ((await answer.json()) as { entries: { slotId: string; done: boolean; key: string }[] }).entries;
     };
+    await keepSlots(`${at.server.address}/api/projects/${at.projectId}`, ['slot-11', 'slot-17']);
     await at.page.waitFor('slot 11 done', async () => (await list()).find((entry) => entry.slotId === 'slot-11')!.done);
     await at.server.kill();
     await at.server.start();

@@ -116,8 +116,8 @@ describe('runs drawn from what is known', () => {
 
   it('come to the same as runs that are played through', () => {
     const [drawn, through] = [runsOf(project, novice, books), runsOf(project, novice, books, { through: true })];
-    drawn.play(600);
-    through.play(150);
+    drawn.play(400);
+    through.play(80);
     const [one, other] = [drawn.read(), through.read()];
     one.slots.forEach((slot, index) => {
       const beside = other.slots[index]!;

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useChangeTrialsMutation, useTrialsStateQuery } from '../../api/stadionApi.ts';
 import { addLevel, duplicateLevel, moveSlot, removeSlot, repeatSlot } from '@stadion/core/edits';
 import { useAppDispatch, useGoto, usePacer, useProject, useSelection, useSequenceEdit } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
@@ -8,7 +9,9 @@ import { ChoiceChip, Confirm, Menu } from '../../ui/index.ts';
 /** Beside the track: what it shows, and what can be done with the selected slot. */
 export function TrackGutter() {
   const project = useProject();
-  const { slotId, position, screen } = useSelection();
+  const { projectId, slotId, position, screen } = useSelection();
+  const { data: trials } = useTrialsStateQuery(projectId);
+  const [changeTrials] = useChangeTrialsMutation();
   const pacer = usePacer();
   const dispatch = useAppDispatch();
   const goto = useGoto();
@@ -74,11 +77,21 @@ export function TrackGutter() {
         choices={project.pacers.map((entry) => ({ value: entry.id, label: `${entry.name} pacer` }))}
         onChoose={(id) => dispatch(pacerChosen(id))}
       />
-      <p className="text-[11.5px] leading-[1.35] text-ink-3">
-        dashes: wanted
-        <br />
-        whiskers: 95 % interval
-      </p>
+      {trials?.paused ? (
+        <button
+          type="button"
+          className="link text-left text-[11.5px] leading-[1.35]"
+          onClick={() => void changeTrials({ projectId, do: 'goOn' })}
+        >
+          Trials are paused: let them go on
+        </button>
+      ) : (
+        <p className="text-[11.5px] leading-[1.35] text-ink-3">
+          dashes: wanted
+          <br />
+          whiskers: 95 % interval
+        </p>
+      )}
       <Confirm
         open={removing}
         title={`Remove ${level?.name ?? 'the level'}?`}
