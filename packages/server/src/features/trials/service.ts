@@ -271,7 +271,6 @@ export function makeTrialService(dependencies: Dependencies) {
 
     /** To be called once nobody listens to a project any more: nothing is played for those who left. */
     left(projectId: string): void {
-      schedule.pause(projectId, false);
       drop(projectId).catch((error: unknown) => log.error({ err: error }, 'what was played could not be stored'));
     },
 
