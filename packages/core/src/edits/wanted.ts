@@ -1,5 +1,5 @@
 import type { Project, Ramp, ShapeType } from '../model/index.ts';
-import { SHAPES, wantedAt, wantedContext } from '../ramps/index.ts';
+import { SHAPES, sequenceContext, wantedAt } from '../ramps/index.ts';
 import { at, removeAt, setOptional, type NamedEdit } from './edit.ts';
 
 /** The line of wanted clear rates; undefined for none. */
@@ -30,7 +30,7 @@ export function wantedLineAs(project: Project, type: Exclude<ShapeType, 'formula
         ],
       },
     };
-  return { ...project.wantedLine, shape: SHAPES[type].fromValues(values, wantedContext(project)) };
+  return { ...project.wantedLine, shape: SHAPES[type].fromValues(values, sequenceContext(project)) };
 }
 
 /** Takes away what single levels say, so that the line says it for all. */

@@ -7,6 +7,7 @@ import {
   type World,
 } from '../attempt/index.ts';
 import type { Ground, Level, Project } from '../model/index.ts';
+import type { Values } from '../ramps/index.ts';
 import type { Resolving } from '../rules/index.ts';
 import { cross } from './cross/index.ts';
 import { leap } from './leap/index.ts';
@@ -32,12 +33,12 @@ export const groundKindOf = (kind: Ground['kind']): GroundKind => GROUND_KINDS[k
 export const prepareWith = (project: Project, level: Level, resolving: Resolving): PreparedLevel =>
   prepareOn(groundKindOf(level.ground.kind), project, level, resolving);
 
-/** Resolve the level that stands at a position. @param position from 1 @throws RangeError where the sequence has no such position */
-export function prepareLevel(project: Project, position: number): PreparedLevel {
+/** Resolve the level that stands at a position. @param position from 1 @param values of all parameters, where they are others than the project's there @throws RangeError where the sequence has no such position */
+export function prepareLevel(project: Project, position: number, values?: Values): PreparedLevel {
   const slot = project.slots[position - 1];
   const level = slot && project.levels[slot.levelId];
   if (!level) throw new RangeError(`The sequence has no position ${position}.`);
-  return prepareWith(project, level, resolvingAt(project, level, position));
+  return prepareWith(project, level, resolvingAt(project, level, position, values));
 }
 
 /** Makes a prepared level ready for any number of attempts. */

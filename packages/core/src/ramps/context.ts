@@ -1,4 +1,4 @@
-import type { LiveAxis } from '../model/index.ts';
+import type { LiveAxis, Project } from '../model/index.ts';
 
 /** A band along a ramp's axis, from an inclusive lower bound to where the next begins. */
 export interface Band {
@@ -39,3 +39,10 @@ export const PLAIN: RampContext = {
   bands: [],
   parameterAt: () => Number.NaN,
 };
+
+/** What ramps along the sequence see; of other parameters nothing. */
+export const sequenceContext = ({ slots, tiers }: Pick<Project, 'slots' | 'tiers'>): RampContext => ({
+  ...PLAIN,
+  levels: slots.length,
+  bands: tiers,
+});

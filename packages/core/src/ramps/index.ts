@@ -1,4 +1,4 @@
-export { bandAt, PLAIN, type Band, type RampContext } from './context.ts';
+export { bandAt, PLAIN, sequenceContext, type Band, type RampContext } from './context.ts';
 export { deriveValue, type Derivation, type DerivationStep } from './derive.ts';
 export { exp, exp2, powerOf, rootOf } from './exponential.ts';
 export {
@@ -26,7 +26,7 @@ export {
   type Stretch,
 } from './rangeEdit.ts';
 export { fitShape, knobsOf, type Knob, type Target } from './fit.ts';
-export { wantedAt, wantedContext } from './wanted.ts';
+export { wantedAt } from './wanted.ts';
 export { changeOf, laneMarks, type LaneMarks } from './marks.ts';
 export { readRamp, type RampReading } from './read.ts';
 export { reshape } from './reshape.ts';

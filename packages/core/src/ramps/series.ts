@@ -1,5 +1,5 @@
 import type { Parameter } from '../model/index.ts';
-import type { RampContext } from './context.ts';
+import { sequenceContext, type RampContext } from './context.ts';
 import { cyclesOf, faultOf, parseFormula, type FormulaFault } from './formula/index.ts';
 import { fallback } from './readyRamp.ts';
 import { rawValue, isPinned, rampValue, type RampProject, type Values } from './values.ts';
@@ -24,7 +24,7 @@ export function seriesOf(project: RampProject): Series {
     const parameter = byKey.get(key);
     return parameter ? valueAt(parameter, position) : Number.NaN;
   };
-  const sequence: RampContext = { axis: undefined, first: 1, levels, level: 0, bands: project.tiers, parameterAt };
+  const sequence: RampContext = { ...sequenceContext(project), parameterAt };
 
   function contextOf({ ramp: { axis } }: Parameter, level: number): RampContext {
     if (axis === undefined) return sequence;

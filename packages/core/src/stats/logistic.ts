@@ -1,3 +1,4 @@
+import type { Counted } from './difference.ts';
 import { inverseOf } from './inverse.ts';
 
 /** What a logistic regression found: the first coefficient is the constant. */
@@ -16,7 +17,7 @@ const SETTLED = 1e-9;
  * Logistic regression by iteratively reweighted least squares.
  *
  * @param columns one list per row of data: the columns without the constant
- * @param outcomes one per row
+ * @param outcomes one per row; counted, where a row stands for several
  * @param share the logistic function, given so that every engine gives the same; x → 1 / (1 + e^−x)
  * @param held how strongly each coefficient, the constant first, is held to be 0 before anything is known: 1 / its variance
  *
@@ -24,12 +25,15 @@ const SETTLED = 1e-9;
  */
 export function logisticFit(
   columns: readonly (readonly number[])[],
-  outcomes: readonly boolean[],
+  outcomes: readonly (boolean | Counted)[],
   share: (x: number) => number,
   held: readonly number[] = [],
 ): LogisticFit {
   const width = (columns[0]?.length ?? 0) + 1;
   const rows = columns.map((row) => [1, ...row]);
+  const counted = outcomes.map((outcome) =>
+    typeof outcome === 'boolean' ? { successes: outcome ? 1 : 0, trials: 1 } : outcome,
+  );
   let coefficients = new Array<number>(width).fill(0);
   let covariance: number[][] = [];
   for (let round = 0; round < MOST_ROUNDS; round++) {
@@ -37,8 +41,9 @@ export function logisticFit(
     const score = new Array<number>(width).fill(0);
     rows.forEach((row, r) => {
       const p = share(row.reduce((sum, x, i) => sum + x * (coefficients[i] as number), 0));
-      const left = (outcomes[r] ? 1 : 0) - p;
-      const weight = p * (1 - p);
+      const { successes, trials } = counted[r] as Counted;
+      const left = successes - trials * p;
+      const weight = trials * p * (1 - p);
       for (let i = 0; i < width; i++) {
         const xi = row[i] as number;
         score[i] = (score[i] as number) + xi * left;

@@ -121,6 +121,40 @@ describe('logistic regression', () => {
     expect(Math.sqrt(fit.covariance[1]![1]!)).toBeCloseTo(0.6287, 3);
   });
 
+  it('says the same of counts as of single outcomes', () => {
+    const single = logisticFit(
+      [[0], [0], [0], [1], [1], [1], [1]],
+      [true, false, false, true, true, true, false],
+      share,
+    );
+    const counts = [
+      { successes: 1, trials: 3 },
+      { successes: 3, trials: 4 },
+    ];
+    const counted = logisticFit([[0], [1]], counts, share);
+    expect(counted.settled).toBe(true);
+    counted.coefficients.forEach((value, i) => expect(value).toBeCloseTo(single.coefficients[i]!, 9));
+    counted.covariance.flat().forEach((value, i) => expect(value).toBeCloseTo(single.covariance.flat()[i]!, 9));
+  });
+
+  it('comes nearer to 0 the more strongly it is held there', () => {
+    const slopes = [0, 1, 100].map(
+      (held) =>
+        logisticFit(
+          [[0], [1]],
+          [
+            { successes: 1, trials: 10 },
+            { successes: 9, trials: 10 },
+          ],
+          share,
+          [0, held],
+        ).coefficients[1]!,
+    );
+    expect(slopes[0]).toBeGreaterThan(slopes[1]!);
+    expect(slopes[1]).toBeGreaterThan(slopes[2]!);
+    expect(slopes[2]).toBeGreaterThan(0);
+  });
+
   it('does not settle where a column splits the outcomes cleanly, or where a column never changes', () => {
     expect(logisticFit([[1], [2], [3], [4]], [false, false, true, true], share).settled).toBe(false);
     expect(logisticFit([[1], [1], [1]], [false, true, true], share).settled).toBe(false);

@@ -1,5 +1,4 @@
-import { ticksToSeconds } from '../rules/index.ts';
-import type { GameResult } from './game.ts';
+import { lengthOf, type GameResult } from './game.ts';
 
 /** Of so many attempts at most, the first ones, it is kept what a run's books need. */
 export const MOST_BOOKED = 400;
@@ -30,7 +29,7 @@ const tenths = (value: number): number => Math.round(value * 10) / 10;
 export const bookedOf = (result: GameResult): Booked => ({
   won: result.won,
   stars: result.stars,
-  seconds: tenths(result.unit === 'ticks' ? ticksToSeconds(result.length) : result.length),
+  seconds: tenths(lengthOf(result)),
   score: result.score,
   collected: result.collected,
   livesLost: result.livesLost,

@@ -1,4 +1,5 @@
 import type { Abilities } from '../abilities/index.ts';
+import { ticksToSeconds } from '../rules/index.ts';
 
 /** What a player brings into a game from the run before it. All parts may be left out. */
 export interface Carry {
@@ -48,6 +49,10 @@ export interface GameResult {
   /** On a ground of parts that come again and again: how often each was come to, and in which it ended, -1 for none. `place` is on that part. */
   parts?: { entered: number[]; endedIn: number };
 }
+
+/** How long a game took: seconds, or turns. */
+export const lengthOf = ({ length, unit }: Pick<GameResult, 'length' | 'unit'>): number =>
+  unit === 'ticks' ? ticksToSeconds(length) : length;
 
 /** A kind of play that trials can try: all that they know of it. */
 export interface Game<Level, World, State, Mind> {

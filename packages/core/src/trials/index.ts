@@ -1,5 +1,5 @@
 export { LONGEST_ATTEMPT_SECONDS } from './attempts.ts';
-export { GAVE_UP, TOO_COSTLY, type Carry, type GameResult } from './game.ts';
+export { GAVE_UP, lengthOf, TOO_COSTLY, type Carry, type GameResult } from './game.ts';
 export { readyGame, type ReadyGame } from './readyGame.ts';
 export { recordedAttempt } from './recordedAttempt.ts';
 export { addResult, addTally, emptyTally, type Tally } from './tally.ts';

@@ -1,6 +1,5 @@
-import { ticksToSeconds } from '../rules/index.ts';
 import { bookedOf, MOST_BOOKED, toRow, type BookedRow } from './booked.ts';
-import type { GameResult } from './game.ts';
+import { lengthOf, type GameResult } from './game.ts';
 
 /** Where at most so many losses are kept for the picture of the ground. */
 const MOST_PLACES = 400;
@@ -105,7 +104,7 @@ export function addResult(tally: Tally, result: GameResult): void {
   tally.wins.push(result.won);
   if (result.won) {
     tally.cleared++;
-    tally.times.push(hundredths(result.unit === 'ticks' ? ticksToSeconds(result.length) : result.length));
+    tally.times.push(hundredths(lengthOf(result)));
     if (Number.isFinite(result.starReading)) tally.starReadings.push(hundredths(result.starReading));
     tally.stars[result.stars] = (tally.stars[result.stars] ?? 0) + 1;
     return;

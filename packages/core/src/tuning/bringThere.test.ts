@@ -1,6 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { prepareWith } from '../grounds/index.ts';
-import { resolvingAt } from '../attempt/index.ts';
+import { prepareLevel } from '../grounds/index.ts';
 import type { Pacer, Piece, Project } from '../model/index.ts';
 import { garden, is, rule } from '../testing/index.ts';
 import { readyGame, seedOf } from '../trials/index.ts';
@@ -38,8 +37,7 @@ function search(project: Project, key: string, goal: Goal): Brought {
 }
 
 function rateAt(project: Project, clock: number, attempts = 2000): number {
-  const level = project.levels[project.slots[0]!.levelId]!;
-  const game = readyGame(prepareWith(project, level, resolvingAt(project, level, 1, { clock })));
+  const game = readyGame(prepareLevel(project, 1, { clock }));
   let won = 0;
   for (let i = 0; i < attempts; i++) if (game.play(steady(project), seedOf(9_000_000 + i)).won) won++;
   return won / attempts;

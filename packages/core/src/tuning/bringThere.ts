@@ -1,6 +1,5 @@
-import { resolvingAt } from '../attempt/index.ts';
-import { prepareWith } from '../grounds/index.ts';
-import type { Level, Project } from '../model/index.ts';
+import { prepareLevel } from '../grounds/index.ts';
+import type { Project } from '../model/index.ts';
 import type { Population } from '../pacers/index.ts';
 import { logisticFit, wilson, Z_95, type Interval } from '../stats/index.ts';
 import { readyGame, seedOf, type ReadyGame } from '../trials/index.ts';
@@ -80,7 +79,6 @@ export function bringThere(
   line: TuningLine,
   goal: Goal,
 ): Search {
-  const level = project.levels[project.slots[position - 1]?.levelId ?? ''] as Level;
   const wanted = wantedShare(goal);
   const wantedOdds = logOdds(Math.min(0.999, Math.max(0.001, wanted)));
   const tried = new Map<number, Tried>();
@@ -99,7 +97,7 @@ export function bringThere(
   function gameAt(at: number): ReadyGame {
     let game = games.get(at);
     if (!game) {
-      game = readyGame(prepareWith(project, level, resolvingAt(project, level, position, line.values(at))));
+      game = readyGame(prepareLevel(project, position, line.values(at)));
       games.set(at, game);
       const oldest = games.keys().next().value;
       if (games.size > 24 && oldest !== undefined) games.delete(oldest);
@@ -126,6 +124,10 @@ export function bringThere(
 
   const inOrder = (): Tried[] => [...tried.values()].toSorted((one, other) => one.at - other.at);
   const shareOf = ({ attempts, met }: Tried): number => (met + 0.5) / (attempts + 1);
+  const gapOf = (each: Tried): number => Math.abs(shareOf(each) - wanted);
+  /** The one whose share comes nearest to the wanted one. */
+  const nearestOf = (all: readonly Tried[]): Tried | undefined =>
+    all.toSorted((one, other) => gapOf(one) - gapOf(other))[0];
 
   /** Between which neighbours the share crosses the wanted one. */
   function brackets(): [Tried, Tried][] {
@@ -156,15 +158,12 @@ export function bringThere(
   /** The local fit around a place; undefined where it does not settle. */
   function fitAround(at: number, width: number): Local | undefined {
     const near = inOrder().filter((each) => Math.abs(each.at - at) <= width);
-    const rows: number[][] = [];
-    const outcomes: boolean[] = [];
-    for (const each of near)
-      for (let i = 0; i < each.attempts; i++) {
-        rows.push([(each.at - at) / width]);
-        outcomes.push(i < each.met);
-      }
     if (near.length < 2) return undefined;
-    const { coefficients, covariance, settled } = logisticFit(rows, outcomes, odds);
+    const { coefficients, covariance, settled } = logisticFit(
+      near.map((each) => [(each.at - at) / width]),
+      near.map(({ met, attempts }) => ({ successes: met, trials: attempts })),
+      odds,
+    );
     const [constant, slope] = coefficients as [number, number];
     if (!settled || Math.abs(slope) < 1e-6) return undefined;
     const x = (wantedOdds - constant) / slope;
@@ -195,28 +194,25 @@ export function bringThere(
   }
 
   function scanNext(): void {
-    const due = scan.find((at) => (tried.get(at)?.attempts ?? 0) === 0 && !tried.has(at));
+    const due = scan.find((at) => !tried.has(at));
     if (due !== undefined) return tryAt(due, SCAN_ATTEMPTS);
-    const found = brackets();
-    if (found.length > 0) {
+    if (brackets().length > 0) {
       stage = 'narrowing';
       return;
     }
     // No crossing is seen: where the share comes nearest, it may still be one.
-    const unsure = inOrder()
-      .filter(({ attempts, met }) => {
+    const unsure = nearestOf(
+      inOrder().filter(({ attempts, met }) => {
         const { low, high } = wilson(met, Math.max(1, attempts));
         return low <= wanted && wanted <= high && attempts < 600;
-      })
-      .toSorted((one, other) => Math.abs(shareOf(one) - wanted) - Math.abs(shareOf(other) - wanted))[0];
+      }),
+    );
     if (unsure && played < MOST_ATTEMPTS) return tryAt(unsure.at, BATCH * 2);
     endWithNone();
   }
 
   function endWithNone(): void {
-    const all = inOrder().filter(({ attempts }) => attempts > 0);
-    nearest =
-      all.toSorted((one, other) => Math.abs(shareOf(one) - wanted) - Math.abs(shareOf(other) - wanted))[0] ?? null;
+    nearest = nearestOf(inOrder().filter(({ attempts }) => attempts > 0)) ?? null;
     stage = 'done';
   }
 
@@ -230,18 +226,15 @@ export function bringThere(
     const [left, right] = bracket;
     if (line.whole) {
       const due = [left, right].toSorted((one, other) => one.attempts - other.attempts)[0] as Tried;
-      const isEven = Math.abs(right.at - left.at) > 1.5;
-      if (isEven) return tryAt(Math.round((left.at + right.at) / 2), SCAN_ATTEMPTS);
+      const isApart = Math.abs(right.at - left.at) > 1.5;
+      if (isApart) return tryAt(Math.round((left.at + right.at) / 2), SCAN_ATTEMPTS);
       if (due.attempts < 900 && played < MOST_ATTEMPTS) return tryAt(due.at, BATCH * 2);
       stage = 'confirming';
       return;
     }
     const local = within(bracket);
-    if (local && local.deviation <= SURE && played > 1200) {
-      stage = 'confirming';
-      return;
-    }
-    if (played >= MOST_ATTEMPTS) {
+    const isSure = local !== undefined && local.deviation <= SURE && played > 1200;
+    if (isSure || played >= MOST_ATTEMPTS) {
       stage = 'confirming';
       return;
     }
@@ -258,9 +251,7 @@ export function bringThere(
   function best(): number | undefined {
     const bracket = nearestBracket(brackets());
     if (!bracket) return undefined;
-    if (line.whole)
-      return bracket.toSorted((one, other) => Math.abs(shareOf(one) - wanted) - Math.abs(shareOf(other) - wanted))[0]!
-        .at;
+    if (line.whole) return nearestOf(bracket)?.at;
     const at = within(bracket)?.at;
     return at === undefined ? undefined : line.round(Math.min(line.max, Math.max(line.min, at)));
   }

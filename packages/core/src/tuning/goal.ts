@@ -1,5 +1,4 @@
-import { ticksToSeconds } from '../rules/index.ts';
-import type { GameResult } from '../trials/index.ts';
+import { lengthOf, type GameResult } from '../trials/index.ts';
 
 /** What a level is to be brought to. */
 export type Goal =
@@ -20,8 +19,6 @@ export function meets(goal: Goal, result: GameResult): boolean | undefined {
     case 'stars':
       return result.won ? result.stars >= goal.stars : undefined;
     case 'time':
-      return result.won
-        ? (result.unit === 'ticks' ? ticksToSeconds(result.length) : result.length) <= goal.seconds
-        : undefined;
+      return result.won ? lengthOf(result) <= goal.seconds : undefined;
   }
 }

@@ -1,5 +1,4 @@
-import { resolvingAt } from '../attempt/index.ts';
-import { prepareWith } from '../grounds/index.ts';
+import { prepareLevel } from '../grounds/index.ts';
 import type { Project } from '../model/index.ts';
 import type { Population } from '../pacers/index.ts';
 import { valuesAt } from '../ramps/index.ts';
@@ -68,10 +67,9 @@ export function sweepOver(project: Project, population: Population, { axes, posi
     const before = games.get(index);
     if (before) return before;
     const { position, at } = points[index] as SweepPoint;
-    const level = project.levels[project.slots[position - 1]!.levelId]!;
     const values = { ...valuesAt(project, position) };
     axes.forEach(({ key, values: along }, axis) => (values[key] = along[at[axis] as number] as number));
-    const game = readyGame(prepareWith(project, level, resolvingAt(project, level, position, values)));
+    const game = readyGame(prepareLevel(project, position, values));
     if (games.size < MOST_GAMES) games.set(index, game);
     return game;
   }

@@ -1,11 +1,11 @@
-import { resolvingAt } from '../attempt/index.ts';
-import { prepareWith } from '../grounds/index.ts';
-import type { Level, Parameter, Project } from '../model/index.ts';
+import { prepareLevel } from '../grounds/index.ts';
+import type { Parameter, Project } from '../model/index.ts';
 import type { Population } from '../pacers/index.ts';
 import { drawAt } from '../random/index.ts';
-import { valuesAt, type Values } from '../ramps/index.ts';
+import { valuesAt } from '../ramps/index.ts';
 import { logisticFit, Z_95, type Interval, type LogisticFit } from '../stats/index.ts';
 import { readyGame, seedOf } from '../trials/index.ts';
+import { actingAt } from './acting.ts';
 import { odds } from './odds.ts';
 
 /** What one step of a parameter does to the clear rate at a level. */
@@ -92,17 +92,12 @@ function oneStep(
  * @param position from 1; there must be a level
  */
 export function moversOf(project: Project, position: number, population: Population): MoverTrials {
-  const level = project.levels[project.slots[position - 1]?.levelId ?? ''] as Level;
   const values = valuesAt(project, position);
-  const prepare = (at: Values) => prepareWith(project, level, resolvingAt(project, level, position, at));
-  const plain = JSON.stringify(prepare(values));
+  const acts = actingAt(project, position, values);
   const acting = project.parameters.flatMap((parameter) => {
     const value = values[parameter.key] ?? 0;
     const step = stepOf(parameter, value);
-    const acts = [1, -1].some(
-      (by) => JSON.stringify(prepare({ ...values, [parameter.key]: value + by * step })) !== plain,
-    );
-    return acts && parameter.ramp.axis === undefined ? [{ parameter, value, step }] : [];
+    return parameter.ramp.axis === undefined && acts(parameter.key, step) ? [{ parameter, value, step }] : [];
   });
   const rows: number[][] = [];
   const outcomes: boolean[] = [];
@@ -128,7 +123,7 @@ export function moversOf(project: Project, position: number, population: Populat
         acting.forEach(({ parameter, value, step }, index) => {
           at[parameter.key] = value + (away[index] as number) * step;
         });
-        const game = readyGame(prepare(at));
+        const game = readyGame(prepareLevel(project, position, at));
         for (let attempt = 0; attempt < ATTEMPTS_PER_DRAW; attempt++) {
           rows.push(away);
           outcomes.push(game.play(population, seedOf(drawn * ATTEMPTS_PER_DRAW + attempt)).won);

@@ -1,6 +1,6 @@
 import { dropOwnWanted, setWanted, setWantedLine, wantedLineAs } from '@stadion/core/edits';
 import type { Shape, ShapeType } from '@stadion/core/model';
-import { SHAPES, shapeDefinition, wantedAt, wantedContext } from '@stadion/core/ramps';
+import { SHAPES, shapeDefinition, sequenceContext, wantedAt } from '@stadion/core/ramps';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
@@ -82,7 +82,7 @@ function Line() {
   const shape = wantedLine?.shape;
   const definition = shape && shapeDefinition(shape);
   const fields =
-    shape && definition ? [...definition.fields, ...(definition.fieldsIn?.(wantedContext(project)) ?? [])] : [];
+    shape && definition ? [...definition.fields, ...(definition.fieldsIn?.(sequenceContext(project)) ?? [])] : [];
   const numbers = (from: Shape, of: string | undefined): Record<string, number> => {
     const whole = from as unknown as Record<string, Record<string, number>>;
     return of === undefined ? (whole as unknown as Record<string, number>) : (whole[of] ?? {});
