@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { Key } from 'selenium-webdriver';
+import { editElsewhere } from './harness/editElsewhere.ts';
 import { journey } from './harness/journey.ts';
 
 const at = journey();
@@ -144,13 +145,5 @@ describe('a finding that attempts show', () => {
 });
 
 /** An edit that somebody else makes. */
-async function edit(label: string, patch: readonly unknown[], id = at.projectId): Promise<void> {
-  const address = `${at.server.address}/api/projects/${id}`;
-  const { revision } = (await (await fetch(address)).json()) as { revision: number };
-  const answer = await fetch(address, {
-    method: 'PATCH',
-    headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
-    body: JSON.stringify({ edits: [{ id: `e2e-edit-${revision}`, label, patch }] }),
-  });
-  if (!answer.ok) throw new Error(await answer.text());
-}
+const edit = (label: string, patch: Parameters<typeof editElsewhere>[2], id = at.projectId): Promise<void> =>
+  editElsewhere(`${at.server.address}/api/projects/${id}`, label, patch);

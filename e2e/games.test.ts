@@ -3,6 +3,7 @@ import { valuesAt } from '@stadion/core/ramps';
 import { gzipSync } from 'node:zlib';
 import { Key } from 'selenium-webdriver';
 import { holdKey } from './harness/playing.ts';
+import { editElsewhere } from './harness/editElsewhere.ts';
 import { journey } from './harness/journey.ts';
 
 const at = journey();
@@ -23,17 +24,10 @@ const toStadion = (): Promise<void> => at.page.driver.switchTo().window(stadion)
 const speed = (): Promise<number> => inGame<string>('return document.body.dataset.speed').then(Number);
 
 /** An edit by somebody else. */
-async function elsewhere(path: string, value: unknown): Promise<void> {
-  const address = `${at.server.address}/api/projects/${at.projectId}`;
-  const { revision } = (await (await fetch(address)).json()) as { revision: number };
-  await fetch(address, {
-    method: 'PATCH',
-    headers: { 'Content-Type': 'application/json', 'If-Match': `"${revision}"` },
-    body: JSON.stringify({
-      edits: [{ id: `elsewhere-${revision}`, label: 'From elsewhere', patch: [{ op: 'replace', path, value }] }],
-    }),
-  });
-}
+const elsewhere = (path: string, value: unknown): Promise<void> =>
+  editElsewhere(`${at.server.address}/api/projects/${at.projectId}`, 'From elsewhere', [
+    { op: 'replace', path, value },
+  ]);
 
 describe('handing over', () => {
   it('asks for a reason while checks fail, and keeps it with the hand-off', async () => {

@@ -1,7 +1,7 @@
 export type { Abilities } from '../abilities/index.ts';
 export { everyPacer, PERFECT, PERFECT_PACER, type Population } from './pacer.ts';
 export { learnedAbilities } from './learned.ts';
-export { deviationsOf } from './skill.ts';
+export { deviationsOf } from './deviations.ts';
 export { drawPlayer } from './drawPlayer.ts';
 export { makePlayer } from './makePlayer.ts';
 export { playerInput } from './player.ts';

@@ -1,7 +1,7 @@
 import type { Shape } from '../model/index.ts';
 import type { RampContext } from './context.ts';
 import { inverseOf } from '../stats/index.ts';
-import { shapeDefinition } from './shapes/index.ts';
+import { ownNumber, shapeFields, withNumber } from './shapeNumbers.ts';
 import { rawValue } from './values.ts';
 
 /** A value that a ramp should have at a place. */
@@ -16,8 +16,6 @@ export interface Knob {
   write(shape: Shape, value: number): Shape;
 }
 
-type NumberFields = Record<string, number>;
-
 /** The numbers of a shape that say how high it runs; those that say when it turns stay. */
 export function knobsOf(shape: Shape, context: RampContext): Knob[] {
   if (shape.type === 'points') {
@@ -29,23 +27,12 @@ export function knobsOf(shape: Shape, context: RampContext): Knob[] {
           : { ...from, points: from.points.map((point, at) => (at === index ? { ...point, value } : point)) },
     }));
   }
-  const definition = shapeDefinition(shape);
-  const fields = [...definition.fields, ...(definition.fieldsIn?.(context) ?? [])];
-  return fields
+  return shapeFields(shape, context)
     .filter(({ measure }) => measure === 'value' || measure === 'share')
-    .map(({ name, of }) => {
-      const numbers = (from: Shape): NumberFields => {
-        const whole = from as unknown as Record<string, NumberFields>;
-        return of === undefined ? (whole as unknown as NumberFields) : (whole[of] as NumberFields);
-      };
-      return {
-        read: (from) => numbers(from)[name] ?? 0,
-        write: (from, value) => {
-          const changed = { ...numbers(from), [name]: value };
-          return (of === undefined ? changed : { ...from, [of]: changed }) as Shape;
-        },
-      };
-    });
+    .map((field) => ({
+      read: (from) => ownNumber(from, field) ?? 0,
+      write: (from, value) => withNumber(from, field, value),
+    }));
 }
 
 const square = (x: number): number => x * x;

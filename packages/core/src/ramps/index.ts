@@ -26,6 +26,7 @@ export {
   type Stretch,
 } from './rangeEdit.ts';
 export { fitShape, knobsOf, type Knob, type Target } from './fit.ts';
+export { numberOf, ownNumber, shapeFields, withNumber } from './shapeNumbers.ts';
 export { wantedAt } from './wanted.ts';
 export { changeOf, laneMarks, type LaneMarks } from './marks.ts';
 export { readRamp, type RampReading } from './read.ts';

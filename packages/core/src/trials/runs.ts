@@ -2,15 +2,7 @@ import { prepareLevel } from '../grounds/index.ts';
 import type { Level, Pacer, Project, Slot } from '../model/index.ts';
 import { deviationsOf, drawPlayer, learnedAbilities } from '../pacers/index.ts';
 import { drawAt, mix } from '../random/index.ts';
-import {
-  enterAttempt,
-  runPlanOf,
-  runTallies,
-  startRun,
-  type RunNumbers,
-  type RunPlan,
-  type RunState,
-} from '../run/index.ts';
+import { enterAttempt, runPlanOf, startRun, type RunNumbers, type RunPlan, type RunState } from '../run/index.ts';
 import { linearAt, linearFit } from '../stats/index.ts';
 import { bookedOf, fromRow, MOST_BOOKED, type Booked, type BookedRow } from './booked.ts';
 import { seedOf } from './batch.ts';
@@ -76,7 +68,7 @@ const slotAt = ({ slots }: Project, position: number): Slot => slots[(position -
  */
 export function runsOf(project: Project, pacer: Pacer, known: KnownBooks, { through = false }: Options = {}): Runs {
   const plan = remembering(runPlanOf(project));
-  const own = runTallies(project).slice(-project.tallies.length || Infinity);
+  const own = project.tallies.map(({ id }) => id);
   const starts = own.map((tally) => plan.starts[tally] ?? 0);
   const pools = new Map<string, Pool>();
   const funnel = emptyFunnel(project);

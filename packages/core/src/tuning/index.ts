@@ -2,7 +2,7 @@ export { moversOf, type Mover, type Movers, type MoverTrials } from './whatMoves
 export { bringThere, type Brought, type Crossing, type Search, type Tried } from './bringThere.ts';
 export { meets, wantedShare, type Goal } from './goal.ts';
 export { moversLine, parameterLine, type TuningLine } from './line.ts';
-export { parFrom, thresholdFor, type ProposedStar } from './starShares.ts';
+export { parFrom, shareMeeting, thresholdFor, type ProposedStar } from './starShares.ts';
 export { fitRamps, type FitAsked, type FitSlot, type RampFit, type RampFitting, type Unmet } from './fitRamps.ts';
 export {
   smoothedRates,

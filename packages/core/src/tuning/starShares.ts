@@ -21,7 +21,18 @@ function stepOf(reading: StarReading, size: number): number {
   }
 }
 
+type Direction = 'atLeast' | 'atMost';
+
 const EPSILON = 1e-9;
+
+/** The share of readings that meet a threshold; 0 of none. */
+export function shareMeeting(readings: readonly number[], direction: Direction, threshold: number): number {
+  if (readings.length === 0) return 0;
+  const met = readings.filter((value) =>
+    direction === 'atLeast' ? value >= threshold - EPSILON : value <= threshold + EPSILON,
+  );
+  return met.length / readings.length;
+}
 
 /**
  * The threshold that nearest to a share of attempts meets, as people read it.
@@ -33,19 +44,16 @@ const EPSILON = 1e-9;
 export function thresholdFor(
   readings: readonly number[],
   reading: StarReading,
-  direction: 'atLeast' | 'atMost',
+  direction: Direction,
   share: number,
 ): ProposedStar | undefined {
   if (readings.length === 0) return undefined;
   const ascending = readings.toSorted((one, other) => one - other);
   const exact = quantile(ascending, direction === 'atLeast' ? 1 - share : share);
   const step = stepOf(reading, Math.abs(exact));
-  const meets = (threshold: number): number =>
-    ascending.filter((value) => (direction === 'atLeast' ? value >= threshold - EPSILON : value <= threshold + EPSILON))
-      .length / ascending.length;
   const candidates = [Math.floor(exact / step) * step, Math.ceil(exact / step) * step].map((threshold) => ({
     threshold,
-    share: meets(threshold),
+    share: shareMeeting(ascending, direction, threshold),
   }));
   return candidates.toSorted((one, other) => Math.abs(one.share - share) - Math.abs(other.share - share))[0];
 }

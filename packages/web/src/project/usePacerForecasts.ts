@@ -29,12 +29,15 @@ export function useForecastsOf(pacers: readonly string[]): readonly (ForecastLis
 }
 
 /** By slot id. */
-type Forecasts = ReadonlyMap<string, ForecastEvent>;
+export type Forecasts = ReadonlyMap<string, ForecastEvent>;
+
+export const bySlot = (list: ForecastList | undefined): Forecasts =>
+  new Map(list?.entries.map((entry) => [entry.slotId, entry]));
 
 function useForecastsBy(pacer: string, skip = false): Forecasts {
   const { projectId } = useSelection();
   const { data } = useForecastsQuery({ projectId, pacer }, { skip });
-  return useMemo(() => new Map(data?.entries.map((entry) => [entry.slotId, entry])), [data]);
+  return useMemo(() => bySlot(data), [data]);
 }
 
 /** The forecasts of all slots by the chosen pacer, as they come from the server. */

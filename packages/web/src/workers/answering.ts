@@ -2,8 +2,14 @@
 export interface Work<Part> {
   /** Does the next bit. @returns false once there is nothing left to do */
   step(): boolean;
-  /** What it has come to. */
-  read(): Part;
+  /** What it has come to; undefined while that says nothing yet. */
+  read(): Part | undefined;
+}
+
+/** In place of a question: nobody waits for the last one any more. */
+export interface Stop {
+  id: number;
+  stop: true;
 }
 
 /** Lets a waiting message in. */
@@ -15,24 +21,30 @@ const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve))
  *
  * @param begin the work on a question
  * @param everyMs how often it is told how far the work has come
+ * @param firstMs after how long that is told first
  */
 export function answering<Request extends { id: number }, Part extends object>(
   begin: (request: Request) => Work<Part>,
   everyMs: number,
+  firstMs = everyMs,
 ): void {
   let current = 0;
-  addEventListener('message', ({ data }: MessageEvent<Request>) => {
+  addEventListener('message', ({ data }: MessageEvent<Request | Stop>) => {
     const { id } = data;
     current = id;
+    if ('stop' in data) return;
     void (async () => {
       const work = begin(data);
-      let told = performance.now();
+      let told = performance.now() + firstMs - everyMs;
       for (;;) {
         const done = !work.step();
         const now = performance.now();
         if (done || now - told > everyMs) {
-          told = now;
-          postMessage({ id, done, ...work.read() });
+          const part = work.read();
+          if (part) {
+            told = now;
+            postMessage({ id, done, ...part });
+          }
         }
         if (done) return;
         await pause();

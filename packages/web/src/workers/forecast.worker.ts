@@ -7,6 +7,7 @@ import {
   type Forecast,
   type TrialQuestion,
 } from '@stadion/core/trials';
+import { answering } from './answering.ts';
 
 /** Asks for a forecast; a later question takes the place of an earlier one. */
 export interface ForecastRequest {
@@ -25,28 +26,19 @@ const BATCH = 10;
 const FIRST_ANSWER = 30;
 const ANSWER_EVERY_MS = 120;
 
-let current = 0;
-
-/** Lets a waiting message in. */
-const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
-
-async function answer({ id, question }: ForecastRequest): Promise<void> {
-  current = id;
-  const game = readyGame(question.level);
-  const tally = emptyTally();
-  let told = 0;
-  for (;;) {
-    playBatch(game, question.population, tally.attempts, BATCH, tally);
-    const done = isPreciseEnough(tally, question.precision);
-    const now = performance.now();
-    if (done || (tally.attempts >= FIRST_ANSWER && now - told > ANSWER_EVERY_MS)) {
-      told = now;
-      postMessage({ id, forecast: forecastOf(tally), done } satisfies ForecastAnswer);
-    }
-    if (done) return;
-    await pause();
-    if (current !== id) return;
-  }
-}
-
-addEventListener('message', (event: MessageEvent<ForecastRequest>) => void answer(event.data));
+answering(
+  ({ question }: ForecastRequest) => {
+    const game = readyGame(question.level);
+    const tally = emptyTally();
+    return {
+      step() {
+        playBatch(game, question.population, tally.attempts, BATCH, tally);
+        return !isPreciseEnough(tally, question.precision);
+      },
+      read: (): Omit<ForecastAnswer, 'id' | 'done'> | undefined =>
+        tally.attempts < FIRST_ANSWER ? undefined : { forecast: forecastOf(tally) },
+    };
+  },
+  ANSWER_EVERY_MS,
+  0,
+);

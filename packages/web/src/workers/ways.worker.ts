@@ -1,6 +1,7 @@
 import type { PreparedLevel } from '@stadion/core/attempt';
 import type { Pacer } from '@stadion/core/model';
 import { Ways, type Way } from '@stadion/core/trials';
+import { answering } from './answering.ts';
 
 /** Asks where players pass on a level; a later question takes the place of an earlier one. */
 export interface WaysRequest {
@@ -25,30 +26,18 @@ const ATTEMPTS = 120;
 const FASTEST_OF = 12;
 const ANSWER_EVERY_MS = 400;
 
-let current = 0;
-
-/** Lets a waiting message in. */
-const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
-
-async function answer({ id, level, pacer }: WaysRequest): Promise<void> {
-  current = id;
+answering(({ level, pacer }: WaysRequest) => {
   const ways = new Ways(level);
-  let told = performance.now();
   let tried = 0;
-  for (;;) {
-    if (ways.played < ATTEMPTS) ways.play(pacer, 5);
-    if (tried < FASTEST_OF) ways.tryFastest(tried++);
-    const now = performance.now();
-    const done = ways.played >= ATTEMPTS && tried >= FASTEST_OF;
-    if (done || now - told > ANSWER_EVERY_MS) {
-      told = now;
+  return {
+    step() {
+      if (ways.played < ATTEMPTS) ways.play(pacer, 5);
+      if (tried < FASTEST_OF) ways.tryFastest(tried++);
+      return ways.played < ATTEMPTS || tried < FASTEST_OF;
+    },
+    read(): Omit<WaysAnswer, 'id' | 'done'> {
       const { passes, played, fastest } = ways;
-      postMessage({ id, passes, played, fastest, tried, done } satisfies WaysAnswer);
-    }
-    if (done) return;
-    await pause();
-    if (current !== id) return;
-  }
-}
-
-addEventListener('message', (event: MessageEvent<WaysRequest>) => void answer(event.data));
+      return { passes, played, fastest, tried };
+    },
+  };
+}, ANSWER_EVERY_MS);

@@ -41,10 +41,17 @@ export interface EvidenceCheck {
 }
 
 /** @param won should the attempt that shows it be a won one? */
-export function evidenceOf({ forecast, pacer }: AttemptFacts, won: boolean): Evidence {
+export function evidenceOf(facts: AttemptFacts, won: boolean): Evidence {
+  const { forecast } = facts;
   const shows = forecast.wins === undefined ? -1 : unpackWins(forecast.wins, forecast.attempts).indexOf(won);
-  return { attempts: forecast.attempts, pacer: pacer.id, ...(shows < 0 ? {} : { shows }) };
+  return { ...restsOn(facts), ...(shows < 0 ? {} : { shows }) };
 }
+
+/** Evidence of what no single attempt shows. */
+export const restsOn = ({ forecast, pacer }: AttemptFacts): Evidence => ({
+  attempts: forecast.attempts,
+  pacer: pacer.id,
+});
 
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
 export const lossesOf = ({ endings = [] }: AttemptsSeen): number => endings.reduce((sum, { count }) => sum + count, 0);

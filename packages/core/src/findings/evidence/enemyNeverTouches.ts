@@ -1,7 +1,7 @@
 import { namesFor } from '../../attempt/index.ts';
 import { pointerOf, type Condition } from '../../model/index.ts';
 import { eachCondition } from '../../rules/index.ts';
-import { evidenceOf, type AttemptFacts, type EvidenceCheck } from './attemptFacts.ts';
+import { restsOn, type AttemptFacts, type EvidenceCheck } from './attemptFacts.ts';
 
 /** The kind whose touch alone makes a condition true; undefined for all others. */
 const touchedBy = (when: Condition): string | undefined =>
@@ -42,7 +42,6 @@ export const enemyNeverTouches: EvidenceCheck = {
       const [first] = placed;
       if (!first || touches.get(id) !== 0 || otherwise.has(id)) return [];
       const { [first.id]: piece = name } = namesFor(here.project, here.level).pieces;
-      const { shows: _any, ...rests } = evidenceOf(facts, true);
       return [
         {
           slotId: here.slot.id,
@@ -52,7 +51,7 @@ export const enemyNeverTouches: EvidenceCheck = {
               ? `${piece} never touches anybody.`
               : `None of the ${placed.length} × ${name} touches anybody.`,
           reason: `In ${forecast.attempts} attempts by ${pacer.name} no ${name} touched the player. It may still turn players aside.`,
-          evidence: rests,
+          evidence: restsOn(facts),
         },
       ];
     });

@@ -1,7 +1,7 @@
 import { pointerOf } from '../../model/index.ts';
 import { conditionInWords, endingOfRule } from '../../rules/index.ts';
 import { mayHold } from '../possible.ts';
-import { evidenceOf, type EvidenceCheck } from './attemptFacts.ts';
+import { restsOn, type EvidenceCheck } from './attemptFacts.ts';
 
 /** A milestone of the level that fired in none of the attempts. */
 export const milestoneNeverFires: EvidenceCheck = {
@@ -14,14 +14,13 @@ export const milestoneNeverFires: EvidenceCheck = {
       // What can never fire is read off the document.
       const isMeant = !standing && endingOfRule(rule) === null && mayHold(rule.when, here);
       if (!isMeant || fired[index] !== 0) return [];
-      const { shows: _first, ...rests } = evidenceOf(facts, true);
       return [
         {
           slotId: here.slot.id,
           path: pointerOf([...path, 'when']),
           sentence: 'A milestone fires in no attempt.',
           reason: `None of ${forecast.attempts} attempts by ${pacer.name} came to this: ${conditionInWords(rule.when, here.names)}.`,
-          evidence: rests,
+          evidence: restsOn(facts),
         },
       ];
     });

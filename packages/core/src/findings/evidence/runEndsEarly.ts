@@ -1,5 +1,5 @@
 import { pointerOf } from '../../model/index.ts';
-import { evidenceOf, LEAST_ATTEMPTS, percent, type EvidenceCheck } from './attemptFacts.ts';
+import { LEAST_ATTEMPTS, percent, restsOn, type EvidenceCheck } from './attemptFacts.ts';
 
 const HALF = 0.5;
 
@@ -24,14 +24,13 @@ export const runEndsEarly: EvidenceCheck = {
       left *= 1 - giveUp;
     }
     if (left >= HALF) return [];
-    const { shows: _any, ...rests } = evidenceOf(facts, true);
     return [
       {
         slotId: here.slot.id,
         path: pointerOf(['slots', here.slot.id]),
         sentence: 'Most runs end before the middle of the sequence.',
         reason: `About ${percent(left)} of ${pacer.name}’s players come to level ${middle}: the others give up after ${persistence} lost tries at one level, ${percent(most)} of those who come there at level ${hardest}.`,
-        evidence: rests,
+        evidence: restsOn(facts),
       },
     ];
   },

@@ -1,4 +1,5 @@
 import { formatPercent } from '../../ui/index.ts';
+import { HATCH } from '../../ui/shades.ts';
 
 export interface EndingPart {
   name: string;
@@ -7,8 +8,6 @@ export interface EndingPart {
   /** Losses are hatched besides their colour. */
   loss: boolean;
 }
-
-const HATCH = 'repeating-linear-gradient(45deg, transparent 0 4px, rgb(255 255 255 / 35%) 4px 6px)';
 
 /** How attempts end, as one bar and its legend. */
 export function Endings({ parts, total }: { parts: readonly EndingPart[]; total: number }) {

@@ -1,11 +1,14 @@
 import type { LiveAxis, Parameter, Ramp, ShapeType } from '@stadion/core/model';
 import {
+  numberOf,
   rawValue,
   seriesOf,
-  SHAPES,
   shapeDefinition,
+  shapeFields,
+  SHAPES,
   toSignificant,
   valuesAt,
+  withNumber,
   type ShapeField,
 } from '@stadion/core/ramps';
 import { useMemo } from 'react';
@@ -13,6 +16,7 @@ import { GUTTER } from '../../project/columns.ts';
 import { addTier, READING_WORDS, removePin, setAxis, setPin, setRamp, setShape } from '@stadion/core/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
+import { FIELD_LIMITS } from '../../project/fieldLimits.ts';
 import { ChoiceChip, NumberChip, type NumberLimits } from '../../ui/index.ts';
 import { BreatherWords } from './BreatherWords.tsx';
 import { FormulaField } from './FormulaField.tsx';
@@ -35,15 +39,6 @@ function valueLimits(parameter: Parameter): NumberLimits {
           : Math.max(0.01, Number(((max - min) / 100).toPrecision(1)));
   return { step, scale: scaleOf(parameter), ...(parameter.number === 'share' ? { unit: '%' } : {}) };
 }
-
-/** What a shape's number may be, by what it measures. */
-const FIELD_LIMITS: Readonly<Record<ShapeField['measure'], (value: NumberLimits) => NumberLimits>> = {
-  value: (limits) => limits,
-  levels: () => ({ step: 1, min: 1, max: 1000, whole: true }),
-  position: () => ({ step: 1, min: 1, max: 1000, whole: true }),
-  span: () => ({ step: 0.5, min: 0.01, max: 1000 }),
-  share: () => ({ step: 0.01, min: -0.99, max: 10, scale: 100, unit: '%' }),
-};
 
 const AXES = [
   { value: 'position', label: 'along the sequence' },
@@ -95,23 +90,8 @@ export function LaneSentence({ parameter, position, bottom, onPreview }: Props) 
       />
     </>
   );
-  const fields = [...definition.fields, ...(definition.fieldsIn?.(context) ?? [])];
-  const numberOf = ({ name, of }: ShapeField): number => {
-    const numbers = (of === undefined ? shape : (shape as unknown as Record<string, unknown>)[of]) as Record<
-      string,
-      number
-    >;
-    const own = numbers[name];
-    if (own !== undefined) return own;
-    // A tier without a number of its own goes on with the one before it.
-    const band = context.bands.find(({ id }) => id === name);
-    return rawValue(ramp, band?.from ?? context.first, context);
-  };
-  const setNumber = ({ name, of, before }: ShapeField, value: number): void => {
-    const whole = shape as unknown as Record<string, Record<string, number>>;
-    const next = of === undefined ? { ...shape, [name]: value } : { ...shape, [of]: { ...whole[of], [name]: value } };
-    change({ ...ramp, shape: next as Ramp['shape'] }, `${before} ${Number(value.toPrecision(6))}`);
-  };
+  const setNumber = (field: ShapeField, value: number): void =>
+    change({ ...ramp, shape: withNumber(shape, field, value) }, `${field.before} ${Number(value.toPrecision(6))}`);
   const slotId = project.slots[position - 1]?.id;
   const pinned = slotId !== undefined && Object.hasOwn(parameter.pins, slotId);
   const here = valuesAt(project, position)[key] ?? 0;
@@ -131,7 +111,7 @@ export function LaneSentence({ parameter, position, bottom, onPreview }: Props) 
         choices={SHAPE_CHOICES}
         onChoose={(type) => edit(setShape(project, key, type as ShapeType))}
       />
-      {fields.map((field) => (
+      {shapeFields(shape, context).map((field) => (
         <span key={field.name} className="say inline-flex">
           <span className="join">{wordAlong(field.before, axis)}</span>
           <NumberChip
@@ -139,7 +119,7 @@ export function LaneSentence({ parameter, position, bottom, onPreview }: Props) 
               ? FIELD_LIMITS[field.measure](limits)
               : alongReading(field, FIELD_LIMITS[field.measure](limits)))}
             label={`${parameter.label} ${field.before}`}
-            value={numberOf(field)}
+            value={numberOf(ramp, field, context)}
             digits={4}
             onCommit={(next) => setNumber(field, next)}
           />

@@ -4,12 +4,12 @@ import type { FitAsked, FitSlot, RampFit, Unmet } from '@stadion/core/tuning';
 import { useState } from 'react';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, useGoto, usePacer, useProject } from '../../project/hooks.ts';
-import { workerHook } from '../../project/useWorkerAnswer.ts';
+import { handHook } from '../../project/useWorkerAnswer.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 import type { FitAnswer, FitRequest } from '../../workers/fit.worker.ts';
 import { SlotRow } from './SlotRow.tsx';
 
-const useAnswer = workerHook<FitRequest, FitAnswer>(
+const useFit = handHook<FitRequest, FitAnswer>(
   () => new Worker(new URL('../../workers/fit.worker.ts', import.meta.url), { type: 'module' }),
   { kept: 4 },
 );
@@ -31,13 +31,12 @@ export function FitPanel() {
   const [from, setFrom] = useState(1);
   const [to, setTo] = useState(count);
   const [by, setBy] = useState<FitAsked['by']>('own');
-  const [asked, setAsked] = useState<{ key: string; request: Omit<FitRequest, 'id'> } | null>(null);
-  const { answer } = useAnswer(asked && { key: asked.key, request: () => asked.request });
+  const { asked, answer, ask, stop } = useFit();
   const keys = turnable.flatMap(({ key }) => (left.has(key) ? [] : [key]));
   const wanted = project.slots.map((_, index) => wantedAt(project, index + 1));
   const search = (): void => {
     const fit: FitAsked = { keys, from: Math.min(from, to), to: Math.max(from, to), wanted, by };
-    setAsked({ key: JSON.stringify([fit, pacer, project]), request: { project, pacer, asked: fit } });
+    ask({ key: JSON.stringify([fit, pacer, project]), request: { project, pacer, asked: fit } });
   };
   return (
     <section aria-label="Turn the ramps to what is wanted" className="border-t border-line-strong py-2.5">
@@ -89,7 +88,7 @@ export function FitPanel() {
           <Button disabled={keys.length === 0 || wanted.every((each) => each === undefined)} onClick={search}>
             {asked ? 'Fit again' : 'Fit'}
           </Button>
-          {asked && !answer?.done ? <Button onClick={() => setAsked(null)}>Stop</Button> : null}
+          {asked && !answer?.done ? <Button onClick={stop}>Stop</Button> : null}
           {wanted.every((each) => each === undefined) ? (
             <span className="text-ink-3">Nothing is wanted yet: say it above.</span>
           ) : null}

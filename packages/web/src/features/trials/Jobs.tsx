@@ -1,3 +1,4 @@
+import { everyPacer } from '@stadion/core/pacers';
 import { Progress } from 'radix-ui';
 import { useState } from 'react';
 import { stadionApi, useChangeTrialsMutation, useTrialsStateQuery } from '../../api/stadionApi.ts';
@@ -43,8 +44,7 @@ export function Jobs({ rows }: { rows: readonly PacerRow[] }) {
       : `All ${of} forecasts known`
     : `${done} of ${of} forecasts known${cancelled ? ', cancelled' : paused ? ', paused' : remaining(seconds)}`;
   const since = state?.asked.map(
-    ({ pacer, at }) =>
-      `${rows.find((row) => row.pacer.id === pacer)?.pacer.name ?? 'Without mistakes'}: ${formatMoment(at)}`,
+    ({ pacer, at }) => `${everyPacer(project).find(({ id }) => id === pacer)?.name ?? pacer}: ${formatMoment(at)}`,
   );
   return (
     <>

@@ -6,6 +6,7 @@ import { useColumns } from '../../project/columns.ts';
 import { useEdit, useGoto, usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
 import { formatNumber, formatPercent } from '../../ui/index.ts';
+import { HATCH } from '../../ui/shades.ts';
 import { cellText, strengthOf, UNITS, valueOf, type Measure, type Shown } from './measures.ts';
 import { PacerWords } from './PacerWords.tsx';
 import { SelectedColumn, SlotRow } from './SlotRow.tsx';
@@ -122,8 +123,6 @@ export function PacerTable({ rows, shown, measure, cause }: Props) {
     </div>
   );
 }
-
-const HATCH = 'repeating-linear-gradient(45deg, transparent 0 4px, rgb(255 255 255 / 32%) 4px 6px)';
 
 interface CellProps {
   shown: Shown | undefined;

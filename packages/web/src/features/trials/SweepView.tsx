@@ -5,12 +5,12 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
-import { workerHook } from '../../project/useWorkerAnswer.ts';
+import { handHook } from '../../project/useWorkerAnswer.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 import { SWEEP_ATTEMPTS, type SweepAnswer, type SweepRequest } from '../../workers/sweep.worker.ts';
 import { SlotRow } from './SlotRow.tsx';
 
-const useAnswer = workerHook<SweepRequest, SweepAnswer>(
+const useSweep = handHook<SweepRequest, SweepAnswer>(
   () => new Worker(new URL('../../workers/sweep.worker.ts', import.meta.url), { type: 'module' }),
   { kept: 6 },
 );
@@ -37,8 +37,7 @@ export function SweepView() {
   const [besides, setBesides] = useState(NONE);
   const [everywhere, setEverywhere] = useState(false);
   const [ranges, setRanges] = useState<Readonly<Record<string, Range>>>({});
-  const [asked, setAsked] = useState<{ key: string; request: Omit<SweepRequest, 'id'> } | null>(null);
-  const { answer } = useAnswer(asked && { key: asked.key, request: () => asked.request });
+  const { asked, answer, ask, stop } = useSweep();
   const find = (wanted: string) => usable.find((entry) => entry.key === wanted);
   const rangeOf = (wanted: string): Range => {
     const sane = find(wanted)?.sane ?? { min: 0, max: 1 };
@@ -54,7 +53,7 @@ export function SweepView() {
     const axes = [axisOf(key, count), ...(second === NONE ? [] : [axisOf(second, count)])];
     const positions = everywhere ? project.slots.map((_, index) => index + 1) : [position];
     const sweep: SweepAsked = { axes, positions };
-    setAsked({ key: JSON.stringify([sweep, pacer, project]), request: { project, pacer, asked: sweep } });
+    ask({ key: JSON.stringify([sweep, pacer, project]), request: { project, pacer, asked: sweep } });
   };
   const range = (wanted: string) => {
     const parameter = find(wanted);
@@ -110,7 +109,7 @@ export function SweepView() {
         </p>
         <div className="mt-1 flex items-center gap-2">
           <Button onClick={start}>{asked ? 'Try them again' : 'Try them'}</Button>
-          {asked && !answer?.done ? <Button onClick={() => setAsked(null)}>Stop</Button> : null}
+          {asked && !answer?.done ? <Button onClick={stop}>Stop</Button> : null}
           {asked ? (
             <span role="status" className="text-[12.5px] text-ink-3">
               {answer?.done

@@ -1,14 +1,17 @@
 import { dropOwnWanted, setWanted, setWantedLine, wantedLineAs } from '@stadion/core/edits';
-import type { Shape, ShapeType } from '@stadion/core/model';
-import { SHAPES, shapeDefinition, sequenceContext, wantedAt } from '@stadion/core/ramps';
+import type { ShapeType } from '@stadion/core/model';
+import { numberOf, sequenceContext, shapeFields, SHAPES, wantedAt, withNumber } from '@stadion/core/ramps';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { usePacerForecasts } from '../../project/usePacerForecasts.ts';
-import { Button, ChoiceChip, formatPercent, NumberChip } from '../../ui/index.ts';
+import { Button, ChoiceChip, formatPercent, NumberChip, type NumberLimits } from '../../ui/index.ts';
+import { FIELD_LIMITS } from '../../project/fieldLimits.ts';
 import { FitPanel } from './FitPanel.tsx';
 import { SelectedColumn, SlotRow } from './SlotRow.tsx';
 
+/** What a number of the line may be that is a clear rate, or what is added to one. */
+const SHARE: NumberLimits = { step: 0.01, scale: 100, unit: '%', min: -1, max: 1 };
 const HEIGHT = 150;
 const [TOP, BASE] = [10, 140];
 const yOf = (share: number): number => BASE - (BASE - TOP) * share;
@@ -80,13 +83,7 @@ function Line() {
       ),
     );
   const shape = wantedLine?.shape;
-  const definition = shape && shapeDefinition(shape);
-  const fields =
-    shape && definition ? [...definition.fields, ...(definition.fieldsIn?.(sequenceContext(project)) ?? [])] : [];
-  const numbers = (from: Shape, of: string | undefined): Record<string, number> => {
-    const whole = from as unknown as Record<string, Record<string, number>>;
-    return of === undefined ? (whole as unknown as Record<string, number>) : (whole[of] ?? {});
-  };
+  const context = sequenceContext(project);
   return (
     <p className="say">
       Wanted clear rates follow{' '}
@@ -97,26 +94,20 @@ function Line() {
         onChoose={choose}
       />{' '}
       {shape
-        ? fields.map(({ name, of, before, after, measure }) => {
-            const isShare = measure === 'value' || measure === 'share';
-            return (
-              <span key={`${of ?? ''} ${name}`}>
-                {before}{' '}
-                <NumberChip
-                  label={`Line: ${before} ${name}`}
-                  value={numbers(shape, of)[name] ?? 0}
-                  step={isShare ? 0.01 : 1}
-                  {...(isShare ? { scale: 100, unit: '%', min: -1, max: 1 } : { min: 0 })}
-                  onCommit={(value) => {
-                    const changed = { ...numbers(shape, of), [name]: value };
-                    const next = (of === undefined ? changed : { ...shape, [of]: changed }) as Shape;
-                    edit(setWantedLine(project, { ...wantedLine, shape: next }));
-                  }}
-                />{' '}
-                {after}{' '}
-              </span>
-            );
-          })
+        ? shapeFields(shape, context).map((field) => (
+            <span key={`${field.of ?? ''} ${field.name}`}>
+              {field.before}{' '}
+              <NumberChip
+                {...FIELD_LIMITS[field.measure](SHARE)}
+                label={`Line: ${field.before} ${field.name}`}
+                value={numberOf({ shape }, field, context)}
+                onCommit={(value) =>
+                  edit(setWantedLine(project, { ...wantedLine, shape: withNumber(shape, field, value) }))
+                }
+              />{' '}
+              {field.after}{' '}
+            </span>
+          ))
         : null}
       {shape?.type === 'points' ? `through ${shape.points.length} points` : ''}
       {!wantedLine && project.slots.every(({ wanted }) => wanted === undefined) ? (

@@ -1,4 +1,3 @@
-import type { ForecastEvent, ForecastList } from '@stadion/core/contract';
 import { audienceOf } from '@stadion/core/edits';
 import type { Pacer } from '@stadion/core/model';
 import { attemptsNeeded, DEFAULT_PRECISION, mixForecasts } from '@stadion/core/trials';
@@ -6,7 +5,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { endingName } from '../../project/causes.ts';
 import { useProject } from '../../project/hooks.ts';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
-import { useForecastsOf } from '../../project/usePacerForecasts.ts';
+import { bySlot, useForecastsOf, type Forecasts } from '../../project/usePacerForecasts.ts';
 import { shownOf, type Shown } from './measures.ts';
 
 /** Forecasts by one pacer, by slot id. */
@@ -14,7 +13,7 @@ export interface PacerRow {
   pacer: Pacer;
   /** Of the audience. */
   share: number;
-  entries: ReadonlyMap<string, ForecastEvent>;
+  entries: Forecasts;
 }
 
 /** How far all forecasts of the sequence have come. */
@@ -28,9 +27,6 @@ export interface Progress {
   failed: number;
 }
 
-const entriesOf = (list: ForecastList | undefined): ReadonlyMap<string, ForecastEvent> =>
-  new Map(list?.entries.map((entry) => [entry.slotId, entry]));
-
 /** All pacers' forecasts of all slots; they are asked for while this is in use. */
 export function usePacerRows(): PacerRow[] {
   const project = useProject();
@@ -43,7 +39,7 @@ export function usePacerRows(): PacerRow[] {
       pacers.map((pacer, index) => ({
         pacer,
         share: shares.get(pacer.id) ?? 0,
-        entries: entriesOf(lists[index]),
+        entries: bySlot(lists[index]),
       })),
     [pacers, lists, shares],
   );

@@ -3,13 +3,13 @@ import { applyRangeEdit, wantedAt } from '@stadion/core/ramps';
 import { moversLine, parameterLine, wantedShare, type Brought, type Goal } from '@stadion/core/tuning';
 import { useMemo, useState } from 'react';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
-import { workerHook } from '../../project/useWorkerAnswer.ts';
+import { handHook } from '../../project/useWorkerAnswer.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 import type { BringAnswer, BringRequest } from '../../workers/bring.worker.ts';
 import { onlyLevelAt, useMovers } from '../../project/useMovers.ts';
 import { ResponseChart } from './ResponseChart.tsx';
 
-const useAnswer = workerHook<BringRequest, BringAnswer>(
+const useBring = handHook<BringRequest, BringAnswer>(
   () => new Worker(new URL('../../workers/bring.worker.ts', import.meta.url), { type: 'module' }),
   { kept: 20 },
 );
@@ -33,8 +33,6 @@ export function BringThere() {
   const [starShare, setStarShare] = useState(0.15);
   const [seconds, setSeconds] = useState(20);
   const [key, setKey] = useState(project.parameters[0]?.key ?? TOGETHER);
-  /** What was asked for, as it was then: another question is asked by hand. */
-  const [asked, setAsked] = useState<{ key: string; request: Omit<BringRequest, 'id'> } | null>(null);
   const movers = useMovers(project, position, pacer);
   const goal: Goal =
     is === 'clearRate'
@@ -57,7 +55,7 @@ export function BringThere() {
     goal,
     by,
   ]);
-  const { answer } = useAnswer(asked && { key: asked.key, request: () => asked.request });
+  const { asked, answer, ask, stop } = useBring();
   const isThis = asked?.key === question;
   const choices = [
     ...project.parameters
@@ -113,10 +111,10 @@ export function BringThere() {
         for {pacer.name} by <ChoiceChip label="By which parameter" value={key} choices={choices} onChoose={setKey} />
       </p>
       <div className="mt-1.5 flex gap-2">
-        <Button disabled={choices.length === 0} onClick={() => setAsked({ key: question, request })}>
+        <Button disabled={choices.length === 0} onClick={() => ask({ key: question, request })}>
           {asked === null ? 'Search' : 'Search again'}
         </Button>
-        {answer && !answer.done ? <Button onClick={() => setAsked(null)}>Stop</Button> : null}
+        {answer && !answer.done ? <Button onClick={stop}>Stop</Button> : null}
       </div>
       {asked && answer ? (
         <Found brought={answer.brought} asked={asked.request} dimmed={!isThis && answer.done} />

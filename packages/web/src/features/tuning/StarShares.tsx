@@ -2,7 +2,7 @@ import { at, replaceAt, setOptional, type NamedEdit } from '@stadion/core/edits'
 import { literal, type Level, type Pacer, type Project } from '@stadion/core/model';
 import { PERFECT_PACER } from '@stadion/core/pacers';
 import { fromRow, type Booked, type BookedRow } from '@stadion/core/trials';
-import { parFrom, thresholdFor, type ProposedStar } from '@stadion/core/tuning';
+import { parFrom, shareMeeting, thresholdFor, type ProposedStar } from '@stadion/core/tuning';
 import { useMemo, useState } from 'react';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { useBooks } from '../../project/useBooks.ts';
@@ -93,13 +93,10 @@ export function StarShares() {
   const flawlessReadings = flawless
     .get(slot.id)
     ?.flatMap(({ starReading }) => (starReading === null ? [] : [starReading]));
-  const byFlawless = (threshold: number): string => {
-    if (!flawlessReadings || flawlessReadings.length === 0) return '';
-    const met = flawlessReadings.filter((value) =>
-      isLadder && stars.direction === 'atMost' ? value <= threshold + 1e-9 : value >= threshold - 1e-9,
-    ).length;
-    return `; without mistakes: ${formatPercent(met / flawlessReadings.length)}`;
-  };
+  const byFlawless = (threshold: number): string =>
+    isLadder && flawlessReadings?.length
+      ? `; without mistakes: ${formatPercent(shareMeeting(flawlessReadings, stars.direction, threshold))}`
+      : '';
   return (
     <div>
       {isLadder ? (

@@ -1,0 +1,11 @@
+import type { ShapeField } from '@stadion/core/ramps';
+import type { NumberLimits } from '../ui/index.ts';
+
+/** What a shape's number may be, by what it measures. */
+export const FIELD_LIMITS: Readonly<Record<ShapeField['measure'], (value: NumberLimits) => NumberLimits>> = {
+  value: (limits) => limits,
+  levels: () => ({ step: 1, min: 1, max: 1000, whole: true }),
+  position: () => ({ step: 1, min: 1, max: 1000, whole: true }),
+  span: () => ({ step: 0.5, min: 0.01, max: 1000 }),
+  share: () => ({ step: 0.01, min: -0.99, max: 10, scale: 100, unit: '%' }),
+};
