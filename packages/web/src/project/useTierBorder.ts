@@ -1,6 +1,7 @@
 import { moveTier, tierLimits } from '@stadion/core/edits';
 import type { LiveAxis } from '@stadion/core/model';
-import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { KeyboardEvent, PointerEvent } from 'react';
+import { useDragged } from '../ui/index.ts';
 import { useEdit, useProject } from './hooks.ts';
 
 /** A tier whose border can be moved. */
@@ -26,7 +27,7 @@ interface Along {
 export function useTierBorder(tier: Bordered, { axis, placeAt, step, say }: Along) {
   const project = useProject();
   const edit = useEdit();
-  const [at, setAt] = useState<number | null>(null);
+  const [at, drag] = useDragged<number>();
   const { min, max } = tierLimits(project, axis, tier.id);
   const kept = (place: number): number => Math.min(max, Math.max(min, Math.round(place)));
   const from = at ?? tier.from;
@@ -46,14 +47,15 @@ export function useTierBorder(tier: Bordered, { axis, placeAt, step, say }: Alon
         event.stopPropagation();
         event.currentTarget.focus();
         event.currentTarget.setPointerCapture(event.pointerId);
-        setAt(tier.from);
+        drag.set(tier.from);
       },
       onPointerMove: (event: PointerEvent): void => {
-        if (at !== null) setAt(kept(placeAt(event.clientX)));
+        if (drag.now() !== null) drag.set(kept(placeAt(event.clientX)));
       },
       onPointerUp: (): void => {
-        if (at !== null) edit(moveTier(project, axis, tier.id, at));
-        setAt(null);
+        const to = drag.now();
+        if (to !== null) edit(moveTier(project, axis, tier.id, to));
+        drag.set(null);
       },
       onKeyDown: (event: KeyboardEvent): void => {
         const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;

@@ -1,6 +1,7 @@
 import { histogram } from '@stadion/core/stats';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { lazy, Suspense, useRef } from 'react';
 import { formatNumber } from './format.ts';
+import { useDragged } from './useDragged.ts';
 
 /** A number that cuts a distribution. */
 export interface Threshold {
@@ -54,7 +55,7 @@ const isAboveAnother = (share: number, thresholds: readonly Threshold[], high: n
 /** A distribution with its thresholds as handles on it. */
 export function Distribution({ values, high, unit, label, thresholds, colourAt }: Props) {
   const box = useRef<HTMLDivElement>(null);
-  const [moving, setMoving] = useState<{ index: number; value: number } | null>(null);
+  const [moving, drag] = useDragged<{ index: number; value: number }>();
   const { counts } = histogram(values, 0, high, BINS);
   const width = high / BINS;
   const colours = counts.map((_, index) => colourAt((index + 0.5) * width));
@@ -125,14 +126,15 @@ export function Distribution({ values, high, unit, label, thresholds, colourAt }
               onPointerDown={(event) => {
                 if (!threshold.onMove) return;
                 event.currentTarget.setPointerCapture(event.pointerId);
-                setMoving({ index, value });
+                drag.set({ index, value });
               }}
               onPointerMove={(event) => {
-                if (moving?.index === index) setMoving({ index, value: place(event.clientX) });
+                if (drag.now()?.index === index) drag.set({ index, value: place(event.clientX) });
               }}
               onPointerUp={() => {
-                if (moving?.index === index && moving.value !== threshold.value) threshold.onMove?.(moving.value);
-                setMoving(null);
+                const to = drag.now();
+                if (to?.index === index && to.value !== threshold.value) threshold.onMove?.(to.value);
+                drag.set(null);
               }}
             />
             <span

@@ -18,3 +18,4 @@ export { StadionProviders } from './Providers.tsx';
 export { TextInPlace } from './TextInPlace.tsx';
 export { Tip } from './Tip.tsx';
 export { Distribution, type Threshold } from './Distribution.tsx';
+export { useDragged } from './useDragged.ts';

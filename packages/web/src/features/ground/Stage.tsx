@@ -15,7 +15,7 @@ import {
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
-import { GroundPicture } from '../../ui/index.ts';
+import { GroundPicture, useDragged } from '../../ui/index.ts';
 import {
   boxOfDrag,
   cellUnder,
@@ -85,7 +85,7 @@ export function Stage(props: Props) {
   const { ground } = level;
   const [width, height] = [widthOf(ground), heightOf(ground)];
   const box = useRef<HTMLDivElement>(null);
-  const [drag, setDrag] = useState<Drag | null>(null);
+  const [drag, dragged] = useDragged<Drag>();
   const [hovered, setHovered] = useState<Cell | null>(null);
   const [cursor, setCursor] = useState<Cell>(() =>
     cellUnder(ground.pieces.find(({ piece }) => piece === 'start')?.at ?? { x: 1, y: 1 }),
@@ -154,7 +154,7 @@ export function Stage(props: Props) {
   };
 
   const begin = (at: { x: number; y: number }, more: Partial<Drag> & Pick<Drag, 'does'>): void =>
-    setDrag({ from: at, to: at, cells: [cellUnder(at)], copies: false, ...more });
+    dragged.set({ from: at, to: at, cells: [cellUnder(at)], copies: false, ...more });
 
   /** Was what lies there held before the pointer came down? Only then a click means the next one. */
   const wasHeld = useRef(false);
@@ -179,6 +179,7 @@ export function Stage(props: Props) {
   };
   const onPointerMove = (event: PointerEvent<HTMLDivElement>): void => {
     const to = unitsOf(event);
+    const drag = dragged.now();
     if (!drag) {
       const under = cellUnder(to);
       if (under.x !== hovered?.x || under.y !== hovered.y) setHovered(under);
@@ -186,12 +187,13 @@ export function Stage(props: Props) {
       return;
     }
     const line = cellsAlong(drag.cells.at(-1) as Cell, cellUnder(to)).slice(1);
-    setDrag({ ...drag, to, cells: [...drag.cells, ...line], copies: drag.does === 'move' && event.altKey });
+    dragged.set({ ...drag, to, cells: [...drag.cells, ...line], copies: drag.does === 'move' && event.altKey });
   };
   const onPointerUp = (event: PointerEvent<HTMLDivElement>): void => {
+    const drag = dragged.now();
     if (!drag) return;
     const done = outcomeOf(ground, hand, held, drag, mintId);
-    setDrag(null);
+    dragged.set(null);
     const isClick = Math.hypot(drag.to.x - drag.from.x, drag.to.y - drag.from.y) < 0.25;
     if (drag.does === 'move' && isClick) {
       // A click on what is held takes the next that lies there.
@@ -221,7 +223,7 @@ export function Stage(props: Props) {
     if (begun) {
       const done = dragOf(cursor);
       setBegun(null);
-      setDrag(null);
+      dragged.set(null);
       if (done) onOutcome(outcomeOf(ground, hand, held, done, mintId));
       return;
     }
@@ -262,7 +264,7 @@ export function Stage(props: Props) {
         y: Math.min(height - 1, Math.max(0, cursor.y + arrow[1] * by)),
       };
       setCursor(next);
-      if (begun) setDrag(dragOf(next));
+      if (begun) dragged.set(dragOf(next));
       return say(next);
     }
     if (event.ctrlKey || event.metaKey) {
@@ -279,7 +281,7 @@ export function Stage(props: Props) {
       taken();
       if (begun) {
         setBegun(null);
-        return setDrag(null);
+        return dragged.set(null);
       }
       return onLetGo();
     }
@@ -337,7 +339,7 @@ export function Stage(props: Props) {
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
-      onPointerCancel={() => setDrag(null)}
+      onPointerCancel={() => dragged.set(null)}
       onKeyDown={onKeyDown}
       onPointerLeave={() => setHovered(null)}
       onBlur={() => setByKeys(false)}

@@ -5,6 +5,7 @@ import type { Columns } from '../../project/columns.ts';
 import { removePin, setPin } from '@stadion/core/edits';
 import { useAppDispatch, useEdit, useGoto, useProject } from '../../project/hooks.ts';
 import { stretchMarked } from '../../project/viewSlice.ts';
+import { useDragged } from '../../ui/index.ts';
 import { Mark, PointNumber, stepsPath } from './LaneLine.tsx';
 import { changeInWords, derivationInWords, handyValue, keyStepOf, lanePoint, type LaneScale } from './scale.ts';
 import { ShapeHandles, type LaneAxis } from './ShapeHandles.tsx';
@@ -37,7 +38,7 @@ export function OpenLane({ parameter, row, columns, position, scale, height, dim
   const goto = useGoto();
   const dispatch = useAppDispatch();
   const group = useRef<SVGGElement>(null);
-  const [held, setHeld] = useState<{ position: number; value: number } | null>(null);
+  const [held, hold] = useDragged<{ position: number; value: number }>();
   const [dragged, setDragged] = useState<Ramp | null>(null);
   const marking = useRef<number | null>(null);
   const { column, count, middle, visible, positionAt } = columns;
@@ -138,14 +139,15 @@ export function OpenLane({ parameter, row, columns, position, scale, height, dim
                 event.preventDefault();
                 event.currentTarget.focus();
                 event.currentTarget.setPointerCapture(event.pointerId);
-                setHeld({ position: at, value: point.value });
+                hold.set({ position: at, value: point.value });
               }}
               onPointerMove={(event) => {
-                if (held?.position === at) setHeld({ position: at, value: valueUnder(event) });
+                if (hold.now()?.position === at) hold.set({ position: at, value: valueUnder(event) });
               }}
               onPointerUp={() => {
-                if (held && held.value !== plain.value) edit(setPin(project, parameter.key, point.slotId, held.value));
-                setHeld(null);
+                const value = hold.now()?.value ?? plain.value;
+                if (value !== plain.value) edit(setPin(project, parameter.key, point.slotId, value));
+                hold.set(null);
               }}
               onKeyDown={(event) => pinBy(event, point.slotId, point.value, point.pinned)}
             >

@@ -1,8 +1,9 @@
 import type { Parameter, Ramp } from '@stadion/core/model';
 import { shapeDefinition, toSignificant, type Handle, type RampContext } from '@stadion/core/ramps';
-import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { KeyboardEvent, PointerEvent } from 'react';
 import { setRamp } from '@stadion/core/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
+import { useDragged } from '../../ui/index.ts';
 import { handyValue, keyStepOf, type LaneScale } from './scale.ts';
 import { sayValue } from './words.ts';
 
@@ -34,7 +35,7 @@ interface Props {
 export function ShapeHandles({ parameter, context, axis, scale, height, onDrag }: Props) {
   const project = useProject();
   const edit = useEdit();
-  const [drag, setDrag] = useState<{ name: string; ramp: Ramp } | null>(null);
+  const [drag, dragged] = useDragged<{ name: string; ramp: Ramp }>();
   const shape = drag?.ramp.shape ?? parameter.ramp.shape;
   const keyStep = keyStepOf(parameter, scale);
 
@@ -46,7 +47,7 @@ export function ShapeHandles({ parameter, context, axis, scale, height, onDrag }
     return { ...parameter.ramp, shape: Object.fromEntries(entries) as Ramp['shape'] };
   };
   const take = (next: { name: string; ramp: Ramp } | null): void => {
-    setDrag(next);
+    dragged.set(next);
     onDrag(next?.ramp ?? null);
   };
 
@@ -61,11 +62,12 @@ export function ShapeHandles({ parameter, context, axis, scale, height, onDrag }
           const y = Math.min(scale.bottom + 8, Math.max(4, scale.y(at.value)));
           const said = handle.label.toLowerCase();
           const onPointerMove = (event: PointerEvent<SVGElement>): void => {
-            if (drag?.name !== handle.name) return;
+            const held = dragged.now();
+            if (held?.name !== handle.name) return;
             const bounds = (event.currentTarget.ownerSVGElement as SVGSVGElement).getBoundingClientRect();
             const down = Math.min(height, Math.max(0, event.clientY - bounds.top));
             const value = handyValue(scale.valueAt(down), parameter, scale);
-            take({ name: handle.name, ramp: moved(handle, shape, axis.placeAt(event.clientX), value) });
+            take({ name: handle.name, ramp: moved(handle, held.ramp.shape, axis.placeAt(event.clientX), value) });
           };
           const onKeyDown = (event: KeyboardEvent): void => {
             if ((event.key === 'Delete' || event.key === 'Backspace') && handle.remove) {
@@ -99,7 +101,8 @@ export function ShapeHandles({ parameter, context, axis, scale, height, onDrag }
               }}
               onPointerMove={onPointerMove}
               onPointerUp={() => {
-                if (drag) edit(setRamp(project, parameter.key, drag.ramp, `${said} dragged`));
+                const held = dragged.now();
+                if (held) edit(setRamp(project, parameter.key, held.ramp, `${said} dragged`));
                 take(null);
               }}
               onKeyDown={onKeyDown}

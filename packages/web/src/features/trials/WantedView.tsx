@@ -1,11 +1,11 @@
 import { dropOwnWanted, setWanted, setWantedLine, wantedLineAs } from '@stadion/core/edits';
 import type { ShapeType } from '@stadion/core/model';
 import { numberOf, sequenceContext, shapeFields, SHAPES, wantedAt, withNumber } from '@stadion/core/ramps';
-import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { KeyboardEvent, PointerEvent } from 'react';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { usePacerForecasts } from '../../project/usePacerForecasts.ts';
-import { Button, ChoiceChip, formatPercent, NumberChip, type NumberLimits } from '../../ui/index.ts';
+import { Button, ChoiceChip, formatPercent, NumberChip, useDragged, type NumberLimits } from '../../ui/index.ts';
 import { FIELD_LIMITS } from '../../project/fieldLimits.ts';
 import { FitPanel } from './FitPanel.tsx';
 import { SelectedColumn, SlotRow } from './SlotRow.tsx';
@@ -122,7 +122,7 @@ function Handle({ position, rate }: { position: number; rate: number | undefined
   const project = useProject();
   const edit = useEdit();
   const goto = useGoto();
-  const [dragged, setDragged] = useState<number | null>(null);
+  const [dragged, drag] = useDragged<number>();
   const slot = project.slots[position - 1];
   const wanted = dragged ?? wantedAt(project, position);
   if (!slot) return null;
@@ -156,14 +156,15 @@ function Handle({ position, rate }: { position: number; rate: number | undefined
       onKeyDown={onKeyDown}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        setDragged(shareUnder(event));
+        drag.set(shareUnder(event));
       }}
       onPointerMove={(event) => {
-        if (dragged !== null) setDragged(shareUnder(event));
+        if (drag.now() !== null) drag.set(shareUnder(event));
       }}
       onPointerUp={() => {
-        if (dragged !== null) put(dragged);
-        setDragged(null);
+        const share = drag.now();
+        if (share !== null) put(share);
+        drag.set(null);
       }}
     >
       <svg
