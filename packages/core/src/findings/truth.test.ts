@@ -120,7 +120,7 @@ describe('a target, over random conditions', () => {
         const reachable = conditions.some((when) => ways(count).some((way) => holds(when, way, worth)));
         if (reachable) expect(found).not.toContain('target-beyond-placed');
       }),
-      { numRuns: 300 },
+      { numRuns: 150 },
     );
   });
 

@@ -57,7 +57,7 @@ describe('a perfect player', () => {
 
 describe('the pacers', () => {
   it('clear a hard level the more often the abler they are', () => {
-    const game = gameAt(21);
+    const game = gameAt(13);
     const rates = pacers.map((pacer) => {
       const tally = emptyTally();
       playBatch(game, pacer, 0, 120, tally);

@@ -44,7 +44,9 @@ export function makeHandOffService({ storage, now, read, files, forecastsFor }: 
       if (failures.length > 0 && why === '')
         throw new StadionError(
           'hand-off-refused',
-          `${failures.length} checks fail: mend them, or say why it is handed over so.`,
+          failures.length === 1
+            ? 'One check fails: mend it, or say why it is handed over so.'
+            : `${failures.length} checks fail: mend them, or say why it is handed over so.`,
           {
             places: failures.slice(0, 20).map((message) => ({ message })),
             kept: 'Nothing was handed over.',
