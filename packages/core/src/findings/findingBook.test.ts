@@ -88,6 +88,13 @@ describe('a book of findings', () => {
       ],
       [{ op: 'replace', path: '/slots/slot-17/order', value: 2.5 }],
       [{ op: 'replace', path: '/parameters/hornetSpeed/label', value: 'Hornet pace' }],
+      [{ op: 'replace', path: '/parameters/hornetSight/ramp/shape/value', value: 12 }],
+      [{ op: 'replace', path: '/parameters/nectarNeeded/ramp/shape/from', value: 0 }],
+      [{ op: 'replace', path: '/kinds/enemies/wasp/radius', value: 1.4 }],
+      [{ op: 'replace', path: '/kinds/enemies/hornet/name', value: 'Great hornet' }],
+      [{ op: 'replace', path: '/kinds/collectables/clover/worth', value: { from: 'number', value: 0 } }],
+      [{ op: 'replace', path: '/run/livesAtStart', value: { from: 'number', value: 0 } }],
+      [{ op: 'add', path: '/player/health', value: { from: 'parameter', parameter: 'beetles' } }],
       [
         { op: 'remove', path: '/slots/slot-7' },
         { op: 'replace', path: '/expectations', value: {} },
@@ -98,5 +105,34 @@ describe('a book of findings', () => {
       const project = projectOf(current);
       expect(book.of(project)).toEqual(findingsOf(project));
     }
+  });
+
+  it('plays at a slot what has to be played there when it is told to, the slot that is asked for first', () => {
+    const played: string[] = [];
+    const book = new FindingBook([
+      { code: 'unused', scope: 'slot', find: () => [] },
+      {
+        code: 'hurt-untouched',
+        scope: 'tried',
+        find: ({ slot }: { slot: { id: string } }) => {
+          played.push(slot.id);
+          return [{ slotId: slot.id, path: '', sentence: `${played.length}`, reason: '' }];
+        },
+      },
+    ] as unknown as Check[]);
+    const sentences = (): string[] => book.findings().map(({ sentence }) => sentence);
+    book.begin(demo, 'slot-5');
+    expect([played, sentences()]).toEqual([[], []]);
+    expect([book.goOn(), book.goOn()]).toEqual([true, true]);
+    expect([played, sentences()]).toEqual([
+      ['slot-5', 'slot-1'],
+      ['2', '1'],
+    ]);
+    // Left in the middle by an edit of one level: what stands is kept, the rest is still due.
+    book.begin(edit(document, { op: 'replace', path: '/levels/clover-steps/tie', value: 'loss' }), 'slot-2');
+    expect(sentences()).toEqual(['2', '1']);
+    while (book.goOn());
+    expect(played.slice(2, 5)).toEqual(['slot-2', 'slot-1', 'slot-3']);
+    expect(played).toHaveLength(25);
   });
 });

@@ -1,5 +1,5 @@
 import { makeGrid, sectionsOf, type Grid } from '../ground/index.ts';
-import { pointerOf, type Level, type Piece, type Project } from '../model/index.ts';
+import { pointerOf, remembered, type Level, type Piece, type Project } from '../model/index.ts';
 import type { Found } from './finding.ts';
 import type { LevelFacts } from './scopes.ts';
 
@@ -12,6 +12,9 @@ export interface Stretch {
   /** Its name, for a section. */
   section?: string;
 }
+
+/** Cells by rows of ground, made once. */
+export const gridOf = remembered((rows: readonly string[]): Grid => makeGrid(rows));
 
 /** Every stretch of ground of a level. */
 export const stretchesOf = ({ id, ground }: Level): Stretch[] => [
@@ -51,7 +54,7 @@ export function foundOfPieces(
   const slotId = slotOf(project, level);
   if (slotId === undefined) return [];
   return stretchesOf(level).flatMap((stretch) => {
-    const grid = makeGrid(stretch.rows);
+    const grid = gridOf(stretch.rows);
     return stretch.pieces.flatMap((piece): Found[] => {
       const found = find(piece, stretch, grid);
       return found ? [{ slotId, path: pointerOf(pathOfPiece(stretch, piece)), ...found }] : [];

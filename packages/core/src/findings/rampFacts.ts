@@ -1,5 +1,9 @@
-import { isBreather } from '../ramps/index.ts';
+import { remembered } from '../model/index.ts';
+import { isBreather, type RampRow } from '../ramps/index.ts';
 import type { ParameterFacts } from './scopes.ts';
+
+/** A row as plain lists. */
+const lists = remembered((row: RampRow) => ({ values: [...row.values], ramp: [...row.ramp] }));
 
 /** A parameter's values over the sequence; undefined where it goes along a reading, or is read wrong anyway. */
 export function rowOf({
@@ -11,8 +15,7 @@ export function rowOf({
   const row = table.rows.get(parameter.key);
   if (!row || parameter.ramp.axis !== undefined || row.values.length === 0) return undefined;
   return {
-    values: [...row.values],
-    ramp: [...row.ramp],
+    ...lists(row),
     slotId: (position) => project.slots[position - 1]?.id ?? '',
   };
 }

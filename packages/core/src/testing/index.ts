@@ -5,4 +5,4 @@ export { after } from './after.ts';
 export { kindHashes } from './kindHashes.ts';
 export { withStandingHazards } from './standingHazards.ts';
 export { cornersOf } from './corners.ts';
-export { mistakenProject, PLANTS, soundProject } from './randomProjects.ts';
+export { Dice, mistakenProject, PLANTS, soundProject } from './randomProjects.ts';

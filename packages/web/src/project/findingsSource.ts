@@ -39,8 +39,8 @@ export class FindingsSource {
 
   readonly known = (): FindingsKnown => this.#known;
 
-  /** Has everything found in a document looked for, unless that is under way. */
-  ask(projectId: string, document: ProjectDocument, seen: SeenAttempts): void {
+  /** Has everything found in a document looked for, unless that is under way. @param slotId of the slot that is looked at */
+  ask(projectId: string, document: ProjectDocument, seen: SeenAttempts, slotId = ''): void {
     const anew = projectId !== this.#projectId;
     const before = anew ? undefined : this.#document;
     const forecasts = this.#newForecasts(anew ? new Map() : this.#seen, seen);
@@ -49,7 +49,7 @@ export class FindingsSource {
     this.#projectId = projectId;
     this.#document = document;
     this.#seen = seen;
-    this.#post({ id: ++this.#lastId, anew, patch, forecasts });
+    this.#post({ id: ++this.#lastId, anew, patch, forecasts, slotId });
   }
 
   #newForecasts(before: SeenAttempts, seen: SeenAttempts): FindingsRequest['forecasts'] {

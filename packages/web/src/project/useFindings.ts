@@ -37,10 +37,10 @@ function useSeenAttempts(): ReadonlyMap<string, ReadonlyMap<string, AttemptsSeen
 
 /** Has the open project looked through after every edit. To be called once on the page. */
 export function useKeepFindings(): void {
-  const { projectId } = useSelection();
+  const { projectId, slotId } = useSelection();
   const document = useDeferredValue(useProjectDocument());
   const seen = useDeferredValue(useSeenAttempts());
-  useEffect(() => source.ask(projectId, document, seen), [projectId, document, seen]);
+  useEffect(() => source.ask(projectId, document, seen, slotId), [projectId, document, seen, slotId]);
 }
 
 /** Everything known of the open project; nothing of another. */

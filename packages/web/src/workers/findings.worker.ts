@@ -9,6 +9,7 @@ import {
 } from '@stadion/core/findings';
 import { projectOf, type ProjectDocument } from '@stadion/core/model';
 import { applyPatch, type PatchOperation } from '@stadion/core/patch';
+import { answering, type Work } from './answering.ts';
 
 /** What has changed since the last request. */
 export interface FindingsRequest {
@@ -16,13 +17,16 @@ export interface FindingsRequest {
   /** Leads from the document before to the one of now; from an empty one where it begins anew. */
   patch: PatchOperation[];
   anew: boolean;
+  /** Id of the slot that is looked at: what has to be played is played there first. */
+  slotId: string;
   /** Forecasts that have come, by pacer and slot; null for what no longer holds. */
   forecasts: [pacer: string, slotId: string, forecast: AttemptsSeen | null][];
 }
 
 export interface FindingsAnswer {
   id: number;
-  done: true;
+  /** All is looked at; before, what has to be played stands as it was found last. */
+  done: boolean;
   findings: Finding[];
   /** Expected verdicts, held to the judge. */
   verdicts: ExpectationCheck[];
@@ -42,25 +46,38 @@ function learn(forecasts: FindingsRequest['forecasts']): void {
   }
 }
 
-self.addEventListener('message', ({ data }: MessageEvent<FindingsRequest>) => {
-  if (data.anew) {
+/** So long it plays before it lets a later question in. */
+const AT_ONCE_MS = 20;
+/** What is read off comes at once; what has to be played follows in so many milliseconds, and again. */
+const ANSWER_EVERY_MS = 250;
+
+function begin({ anew, patch, forecasts, slotId }: FindingsRequest): Work<Omit<FindingsAnswer, 'id' | 'done'>> {
+  if (anew) {
     document = NOTHING;
     book = new FindingBook();
     known.clear();
   }
   // What the patch does not touch stays the same object: it is not looked at again.
-  document = applyPatch(document, data.patch);
-  learn(data.forecasts);
+  document = applyPatch(document, patch);
+  learn(forecasts);
   const project = projectOf(document);
   const verdicts = project.expectations.flatMap((expectation) =>
     expectation.is === 'verdict' ? [checkExpectation(project, expectation, undefined)] : [],
   );
-  const findings = book.of(project);
-  const answer: FindingsAnswer = {
-    id: data.id,
-    done: true,
-    findings: [...findings, ...besides(findings, evidenceIn(project, known, book.checked))],
-    verdicts,
+  let begun = false;
+  return {
+    step() {
+      const end = performance.now() + AT_ONCE_MS;
+      if (!begun) book.begin(project, slotId);
+      begun = true;
+      while (performance.now() < end) if (!book.goOn()) return false;
+      return true;
+    },
+    read() {
+      const findings = book.findings();
+      return { findings: [...findings, ...besides(findings, evidenceIn(project, known, book.checked))], verdicts };
+    },
   };
-  self.postMessage(answer);
-});
+}
+
+answering(begin, ANSWER_EVERY_MS, 0);

@@ -10,9 +10,10 @@ import {
 } from '../../attempt/index.ts';
 import { cellAt } from '../../ground/index.ts';
 import { makeWorld } from '../../grounds/index.ts';
-import { pointerOf } from '../../model/index.ts';
+import { pointerOf, type Piece } from '../../model/index.ts';
 import {
   conditionInWords,
+  endingOfRule,
   endTick,
   judgeTick,
   leaves,
@@ -21,9 +22,11 @@ import {
   ticksToSeconds,
   startVerdicts,
   type Leaf,
+  type RuleInForce,
 } from '../../rules/index.ts';
 import { say, type Check, type Found, type Mend } from '../finding.ts';
 import type { SlotFacts } from '../scopes.ts';
+import { firstReading, isFalseUntouched, isNearStart, isWaterNearStart, mayBeInside } from '../untouched.ts';
 
 /** The least of a gathered reading that is not there from the start: one piece's worth, or one piece. */
 function leastToAsk(leaf: Leaf, { resolving }: SlotFacts): number | undefined {
@@ -37,6 +40,20 @@ function leastToAsk(leaf: Leaf, { resolving }: SlotFacts): number | undefined {
 
 /** Nobody acts sooner than a second after the start. */
 const NOBODY_ACTS_TICKS = secondsToTicks(1);
+
+/** May the level end by itself? Read off its rules and its ground alone: most levels do not, and need no closer look. */
+function mayEndByItself(here: SlotFacts): boolean {
+  const { level, rules } = here;
+  const { limitSeconds } = level.clock;
+  if (limitSeconds !== null && secondsToTicks(here.number(limitSeconds)) <= NOBODY_ACTS_TICKS) return true;
+  const { pieces } = level.ground;
+  const isAvoided = (piece: Piece): boolean => SORTS.some((sort) => sort.avoids && sort.name === piece.piece);
+  if (pieces.some((piece) => isAvoided(piece) && (!('width' in piece) || isNearStart(piece, level, 1)))) return true;
+  if (isWaterNearStart(level)) return true;
+  const concerns = ({ rule }: RuleInForce): boolean =>
+    endingOfRule(rule) !== null || leaves(rule.when).some(({ leaf }) => mayBeInside(leaf.reading, level));
+  return rules.some((entry) => concerns(entry) && !isFalseUntouched(entry.rule.when, here, firstReading));
+}
 
 /** Does anything about the start make it worth trying whether the level ends by itself? Trying each would take long. */
 function isSuspicious({ prepared: level }: SlotFacts): boolean {
@@ -110,7 +127,7 @@ export const alreadyTrue: Check<'slot'> = {
   scope: 'slot',
   find: (here) => {
     const { clock, id } = here.level;
-    const { limitTicks } = here.prepared.judging;
+    const limitTicks = clock.limitSeconds === null ? -1 : secondsToTicks(here.number(clock.limitSeconds));
     // A clock of nothing ends the level as soon as it runs, whoever starts it.
     if (limitTicks === 0 && clock.atExpiry !== 'grade')
       return [
@@ -121,7 +138,7 @@ export const alreadyTrue: Check<'slot'> = {
           reason: 'The clock gives 0 s.',
         },
       ];
-    if (!isSuspicious(here)) return [];
+    if (!mayEndByItself(here) || !isSuspicious(here)) return [];
     const { phase, tick, verdicts } = untouched(here);
     return phase === 'playing' ? [] : foundByRule(here, verdicts.ending.rule, phase === 'won', tick);
   },

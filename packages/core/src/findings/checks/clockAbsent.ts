@@ -21,9 +21,9 @@ function placesOf({ rules, level }: SlotFacts): (string | number)[][] {
 }
 
 /** Time left is looked at where there is no limit. */
-export const clockAbsent: Check<'slot'> = {
+export const clockAbsent: Check<'judged'> = {
   code: 'clock-absent',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     const { level, slot } = here;
     if (level.clock.limitSeconds !== null) return [];

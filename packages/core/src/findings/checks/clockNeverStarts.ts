@@ -4,9 +4,9 @@ import type { Check } from '../finding.ts';
 import { mayHold } from '../possible.ts';
 
 /** The clock waits for something that never holds, or for nothing at all. */
-export const clockNeverStarts: Check<'slot'> = {
+export const clockNeverStarts: Check<'judged'> = {
   code: 'clock-never-starts',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     const { level, slot, names } = here;
     const { starts, startsWhen, limitSeconds } = level.clock;

@@ -48,9 +48,9 @@ const leavesOf = (group: Extract<Condition, { of: unknown }>): Part[] =>
   group.of.flatMap((leaf, index) => ('of' in leaf ? [] : [{ leaf, index }]));
 
 /** “All of” with two conditions that exclude each other. */
-export const contradiction: Check<'slot'> = {
+export const contradiction: Check<'judged'> = {
   code: 'contradiction',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     const found: Found[] = [];
     for (const { rule, path } of toldHere(here))

@@ -1,4 +1,3 @@
-import { namesFor } from '../../attempt/index.ts';
 import { pointerOf } from '../../model/index.ts';
 import { distance, harmfulKinds, reachOfEnemy, slowestReaction, startOf } from '../dangers.ts';
 import { say, type Check } from '../finding.ts';
@@ -11,7 +10,6 @@ export const dangerNearStart: Check<'slot'> = {
     const { level, slot, project } = here;
     const harmful = harmfulKinds(here);
     const start = startOf(level);
-    const names = namesFor(project, level).pieces;
     return level.ground.pieces.flatMap((piece) => {
       if (piece.piece !== 'enemy' || !harmful.has(piece.kind)) return [];
       const reach = reachOfEnemy(here, piece);
@@ -22,7 +20,7 @@ export const dangerNearStart: Check<'slot'> = {
         {
           slotId: slot.id,
           path: pointerOf(['levels', level.id, 'ground', 'pieces', piece.id]),
-          sentence: `${names[piece.id] ?? piece.kind} is at the start sooner than a slow player reacts.`,
+          sentence: `${here.names.pieces[piece.id] ?? piece.kind} is at the start sooner than a slow player reacts.`,
           reason: `It begins ${say(Math.max(0, away))} units away and goes ${say(reach.goes)} in ${say(slowestReaction(project))} s.`,
         },
       ];

@@ -19,25 +19,31 @@ const LEAST_LEVELS = 3;
 const isSetting = (value: number): boolean => Math.abs(value) > 1;
 
 interface Written {
-  /** What it is for: the same text for what means the same. */
-  role: string;
+  /** What it is for and what it says: the same text for what means the same. */
+  key: string;
   /** The reading that it is compared with; undefined for a time limit. */
   reading?: Reading;
   unit: string;
   number: Parameter['number'];
   value: number;
-  path: (string | number)[];
+  levelId: string;
+  /** Where it stands in the document, as a pointer. */
+  at: string;
 }
 
 /** The numbers of a level that are written out, where a parameter would do. */
 const writtenIn = remembered((level: Level): Written[] => {
   const written: Written[] = [];
-  const note = (of: Omit<Written, 'value'>, amount: Amount | null): void => {
-    if (amount?.from === 'number' && isSetting(amount.value)) written.push({ ...of, value: amount.value });
+  const note = (
+    { role, ...of }: Omit<Written, 'value' | 'key' | 'levelId'> & { role: string },
+    amount: Amount | null,
+  ): void => {
+    if (amount?.from === 'number' && isSetting(amount.value))
+      written.push({ ...of, levelId: level.id, key: `${role} ${amount.value}`, value: amount.value });
   };
   const base = ['levels', level.id];
   const seconds = { unit: 'seconds', number: 'seconds' } as const;
-  note({ role: 'limit', ...seconds, path: [...base, 'clock', 'limitSeconds'] }, level.clock.limitSeconds);
+  note({ role: 'limit', ...seconds, at: pointerOf([...base, 'clock', 'limitSeconds']) }, level.clock.limitSeconds);
   for (const rule of level.rules)
     for (const { leaf, path } of leaves(rule.when)) {
       if (leaf.is !== 'compare') continue;
@@ -47,7 +53,7 @@ const writtenIn = remembered((level: Level): Written[] => {
           reading: leaf.reading,
           unit: '',
           number: 'real',
-          path: [...base, 'rules', rule.id, 'when', ...path, 'amount'],
+          at: pointerOf([...base, 'rules', rule.id, 'when', ...path, 'amount']),
         },
         leaf.amount,
       );
@@ -56,9 +62,9 @@ const writtenIn = remembered((level: Level): Written[] => {
 });
 
 /** What a number is for, as a parameter would be called. */
-function wordsFor(project: Project, { reading, path }: Written): string {
+function wordsFor(project: Project, { reading, levelId }: Written): string {
   if (!reading) return 'Time limit';
-  const words = readingInWords(reading, namesFor(project, project.levels[String(path[1])]));
+  const words = readingInWords(reading, namesFor(project, project.levels[levelId]));
   return `${words.charAt(0).toUpperCase()}${words.slice(1)} asked for`;
 }
 
@@ -82,9 +88,9 @@ function mendOf(project: Project, first: Written, places: readonly Written[]): P
   });
   return [
     ...made,
-    ...places.map(({ path }) => ({
+    ...places.map(({ at }) => ({
       op: 'replace' as const,
-      path: pointerOf(path),
+      path: at,
       value: { from: 'parameter', parameter: key },
     })),
   ];
@@ -98,20 +104,19 @@ export const duplicatedLiteral: Check<'project'> = {
     const byValue = new Map<string, Written[]>();
     for (const level of Object.values(project.levels))
       for (const entry of writtenIn(level)) {
-        const key = `${entry.role} ${entry.value}`;
-        const places = byValue.get(key) ?? [];
-        places.push(entry);
-        byValue.set(key, places);
+        const places = byValue.get(entry.key);
+        if (places) places.push(entry);
+        else byValue.set(entry.key, [entry]);
       }
     return [...byValue.values()].flatMap((places): Found[] => {
-      const levels = new Set(places.map(({ path }) => path[1]));
+      const levels = new Set(places.map(({ levelId }) => levelId));
       const [first] = places;
-      const slot = project.slots.find(({ levelId }) => levelId === first?.path[1]);
+      const slot = project.slots.find(({ levelId }) => levelId === first?.levelId);
       if (levels.size < LEAST_LEVELS || !first || !slot) return [];
       return [
         {
           slotId: slot.id,
-          path: pointerOf(first.path),
+          path: first.at,
           sentence: `${wordsFor(project, first)}: ${say(first.value)} is written in ${levels.size} levels.`,
           reason: 'As one parameter it could be changed, or ramped, in one place.',
           mend: { label: 'Make it one parameter', patch: mendOf(project, first, places) },

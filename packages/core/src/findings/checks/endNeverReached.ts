@@ -10,12 +10,12 @@ export const endNeverReached: Check<'run'> = {
     const { slots, run } = project;
     return slots.flatMap((slot, index): Found[] => {
       const next = project.levels[slot.levelId]?.ending.won.next;
+      if (next?.to !== 'endOfRun') return [];
       const path = pointerOf(['levels', slot.levelId, 'ending', 'won', 'next']);
       const mend = {
         label: 'Go on to the next slot',
         patch: [{ op: 'replace' as const, path, value: { to: 'nextSlot' } }],
       };
-      if (next?.to !== 'endOfRun') return [];
       if (index < slots.length - 1)
         return [
           {

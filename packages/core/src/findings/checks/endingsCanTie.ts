@@ -19,9 +19,9 @@ function onset(leaf: Leaf, here: SlotFacts): string | undefined {
 }
 
 /** A win and a loss that come about at the very same moment. */
-export const endingsCanTie: Check<'slot'> = {
+export const endingsCanTie: Check<'judged'> = {
   code: 'endings-can-tie',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     const { level, slot, names, resolving } = here;
     const { limitSeconds, atExpiry } = level.clock;

@@ -32,9 +32,9 @@ function sums(reading: Reading, here: SlotFacts): ReadonlySet<number> | undefine
 }
 
 /** “Exactly” an amount that no sum of pieces makes. */
-export const exactJumpedOver: Check<'slot'> = {
+export const exactJumpedOver: Check<'judged'> = {
   code: 'exact-jumped-over',
-  scope: 'slot',
+  scope: 'judged',
   find: (here) =>
     toldHere(here).flatMap(({ rule, path }) =>
       leaves(rule.when).flatMap(({ leaf, path: place }): Found[] => {

@@ -2,9 +2,9 @@ import { pointerOf } from '../../model/index.ts';
 import type { Check, Found } from '../finding.ts';
 
 /** A latch that can only be reached through the gate that it opens. */
-export const gateLocksOnlyWay: Check<'slot'> = {
+export const gateLocksOnlyWay: Check<'judged'> = {
   code: 'gate-locks-only-way',
-  scope: 'slot',
+  scope: 'judged',
   find({ level, slot, reach }) {
     const { pieces } = level.ground;
     return pieces.flatMap((latch): Found[] => {

@@ -5,9 +5,9 @@ import type { Check, Found } from '../finding.ts';
 import { blockingIn, isWonOtherwise } from '../possible.ts';
 
 /** The only ways to win lead to where nobody can come. */
-export const goalUnreachable: Check<'slot'> = {
+export const goalUnreachable: Check<'judged'> = {
   code: 'goal-unreachable',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     if (isWonOtherwise(here)) return [];
     const { slot, names } = here;

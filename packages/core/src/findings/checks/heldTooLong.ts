@@ -4,9 +4,9 @@ import { toldHere } from '../conditions.ts';
 import { say, type Check, type Found } from '../finding.ts';
 
 /** A condition that has to hold for longer than anything is waited for. */
-export const heldTooLong: Check<'slot'> = {
+export const heldTooLong: Check<'judged'> = {
   code: 'held-too-long',
-  scope: 'slot',
+  scope: 'judged',
   find: (here) =>
     toldHere(here).flatMap(({ rule, path }) =>
       leaves(rule.when).flatMap(({ leaf, path: place }): Found[] => {

@@ -5,6 +5,7 @@ import { secondsToTicks, ticksToSeconds } from '../../rules/index.ts';
 import { distance, startOf } from '../dangers.ts';
 import { say, type Check } from '../finding.ts';
 import type { SlotFacts } from '../scopes.ts';
+import { mayBeHurt } from '../untouched.ts';
 
 /** So long nobody touches anything. */
 const LOOKED_AT_TICKS = secondsToTicks(3);
@@ -30,16 +31,12 @@ function hurtAt({ prepared, level }: SlotFacts, seed: number): number | undefine
 }
 
 /** A life, or the level, is lost within three seconds by whoever touches nothing. */
-export const hurtUntouched: Check<'slot'> = {
+export const hurtUntouched: Check<'tried'> = {
   code: 'hurt-untouched',
-  scope: 'slot',
+  scope: 'tried',
   find(here) {
-    const { level, slot, prepared } = here;
-    const { pieces } = prepared.motion;
-    const mayHurt = [pieces.enemy, pieces.spawner, pieces.emitter, pieces.hazard, pieces.lane].some(
-      (list) => list.length > 0,
-    );
-    if (!mayHurt) return [];
+    const { level, slot } = here;
+    if (!mayBeHurt(here, ticksToSeconds(LOOKED_AT_TICKS))) return [];
     const ticks: number[] = [];
     for (const seed of SEEDS) {
       const tick = hurtAt(here, seed);

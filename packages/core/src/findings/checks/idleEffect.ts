@@ -55,9 +55,9 @@ function idleBecause(effect: Effect, here: SlotFacts): string | undefined {
 }
 
 /** An effect that changes nothing. */
-export const idleEffect: Check<'slot'> = {
+export const idleEffect: Check<'judged'> = {
   code: 'idle-effect',
-  scope: 'slot',
+  scope: 'judged',
   find: (here) =>
     here.rules.flatMap(({ rule, path, standing }) =>
       rule.then.flatMap((effect, index): Found[] => {

@@ -6,9 +6,9 @@ import { losing } from '../conditions.ts';
 import type { Check } from '../finding.ts';
 
 /** Lives are taken, and nothing happens when none is left. */
-export const lifeWithoutEnd: Check<'slot'> = {
+export const lifeWithoutEnd: Check<'judged'> = {
   code: 'life-without-end',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     const { level, slot, project, rules } = here;
     const taking = rules.find(({ rule }) => rule.then.some(({ effect }) => effect === 'loseLife'));

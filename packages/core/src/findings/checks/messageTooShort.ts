@@ -7,9 +7,9 @@ import { say, type Check, type Found } from '../finding.ts';
 const CHARACTERS_A_SECOND = 15;
 
 /** A message that is gone before it can be read. */
-export const messageTooShort: Check<'slot'> = {
+export const messageTooShort: Check<'judged'> = {
   code: 'message-too-short',
-  scope: 'slot',
+  scope: 'judged',
   find: (here) =>
     toldHere(here).flatMap(({ rule, path }) =>
       rule.then.flatMap((effect, index): Found[] => {

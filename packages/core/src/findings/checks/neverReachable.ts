@@ -22,9 +22,9 @@ function reasonOf({ leaf }: Blocking, here: SlotFacts): string {
 }
 
 /** A rule of the level whose condition can never hold, by what its readings can come to. */
-export const neverReachable: Check<'slot'> = {
+export const neverReachable: Check<'judged'> = {
   code: 'never-reachable',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     const { slot, level } = here;
     // Where nobody can win at all that is told instead.

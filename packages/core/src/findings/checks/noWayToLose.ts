@@ -3,9 +3,9 @@ import { losing } from '../conditions.ts';
 import type { Check } from '../finding.ts';
 
 /** Neither a rule nor the clock can lose the level, and no life is taken. */
-export const noWayToLose: Check<'slot'> = {
+export const noWayToLose: Check<'judged'> = {
   code: 'no-way-to-lose',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     const { level, slot, rules } = here;
     const { clock } = level;

@@ -28,9 +28,9 @@ function winAtGoal(project: Project, level: Level): Mend | undefined {
 }
 
 /** No rule wins the level, and its clock does not either. */
-export const noWayToWin: Check<'slot'> = {
+export const noWayToWin: Check<'judged'> = {
   code: 'no-way-to-win',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     const { slot, level, project, names } = here;
     if (isWonOtherwise(here)) return [];

@@ -3,9 +3,9 @@ import { pointerOf } from '../../model/index.ts';
 import type { Check } from '../finding.ts';
 
 /** Things to gather, latches and checkpoints that no way leads to, in any state of the gates that can come about. */
-export const pieceUnreachable: Check<'slot'> = {
+export const pieceUnreachable: Check<'judged'> = {
   code: 'piece-unreachable',
-  scope: 'slot',
+  scope: 'judged',
   find({ level, slot, project, reach }) {
     const lost = level.ground.pieces.filter(
       (piece) =>

@@ -14,6 +14,7 @@ export const pinFarOff: Check<'parameter'> = {
     const { key, label, pins, sane, unit } = parameter;
     const row = rowOf(facts);
     if (!row) return [];
+    if (Object.keys(pins).length === 0) return [];
     return project.slots.flatMap(({ id }, index): Found[] => {
       const pin = pins[id];
       const ramp = row.ramp[index] as number;

@@ -19,9 +19,9 @@ function largestStep(leaf: Leaf, { project, number }: SlotFacts): number {
 }
 
 /** A rule that could only fire after another has ended the attempt. */
-export const ruleShadowed: Check<'slot'> = {
+export const ruleShadowed: Check<'judged'> = {
   code: 'rule-shadowed',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     const endings = here.rules.flatMap(({ rule }) => {
       const { when } = rule;

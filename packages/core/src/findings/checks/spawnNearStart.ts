@@ -1,4 +1,3 @@
-import { namesFor } from '../../attempt/index.ts';
 import { pointerOf } from '../../model/index.ts';
 import { harmfulKinds, reachOfEnemy, slowestReaction } from '../dangers.ts';
 import { say, type Check } from '../finding.ts';
@@ -8,9 +7,9 @@ export const spawnNearStart: Check<'slot'> = {
   code: 'spawn-near-start',
   scope: 'slot',
   find(here) {
-    const { level, slot, project, reach } = here;
+    const { level, slot, project } = here;
+    if (!level.ground.pieces.some(({ piece }) => piece === 'spawner')) return [];
     const harmful = harmfulKinds(here);
-    const names = namesFor(project, level).pieces;
     return level.ground.pieces.flatMap((piece) => {
       if (piece.piece !== 'spawner' || !harmful.has(piece.kind) || here.number(piece.howMany) < 1) return [];
       const enemy = reachOfEnemy(here, piece);
@@ -24,14 +23,14 @@ export const spawnNearStart: Check<'slot'> = {
         width: width + 2 * needed,
         height: height + 2 * needed,
       };
-      if (!reach.enters(area)) return [];
+      if (!here.reach.enters(area)) return [];
       const safe = Math.ceil(needed * 2) / 2;
       const path = pointerOf(['levels', level.id, 'ground', 'pieces', piece.id]);
       return [
         {
           slotId: slot.id,
           path,
-          sentence: `${names[piece.id] ?? piece.kind} may send one too near to get away from.`,
+          sentence: `${here.names.pieces[piece.id] ?? piece.kind} may send one too near to get away from.`,
           reason: `It keeps ${say(piece.safeDistance)} units from the player; what it sends touches at ${say(enemy.touch)} and goes ${say(enemy.goes)} in ${say(slowestReaction(project))} s.`,
           mend: {
             label: `Keep ${say(safe)} units`,

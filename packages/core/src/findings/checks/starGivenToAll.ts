@@ -60,9 +60,9 @@ function everyWin({ reading, direction }: Ladder, here: SlotFacts): number {
 }
 
 /** A star after the first that everybody earns who clears the level. */
-export const starGivenToAll: Check<'slot'> = {
+export const starGivenToAll: Check<'judged'> = {
   code: 'star-given-to-all',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     const { stars, id, clock } = here.level;
     if (stars.is !== 'ladder') return [];

@@ -3,9 +3,9 @@ import { liveAmount } from '../../rules/index.ts';
 import { say, type Check } from '../finding.ts';
 
 /** A later star of a ladder that takes less than an earlier one. */
-export const starOutOfOrder: Check<'slot'> = {
+export const starOutOfOrder: Check<'judged'> = {
   code: 'star-out-of-order',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     const { level, slot, resolving } = here;
     const { stars } = level;

@@ -50,9 +50,9 @@ function rangesOf({ reading }: Ladder, here: SlotFacts): { atWin: Range; ever: R
 }
 
 /** A star that no win can earn. */
-export const starUnreachable: Check<'slot'> = {
+export const starUnreachable: Check<'judged'> = {
   code: 'star-unreachable',
-  scope: 'slot',
+  scope: 'judged',
   find: (here) => {
     const { level, resolving, slot } = here;
     const { stars, id } = level;

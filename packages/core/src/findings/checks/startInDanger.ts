@@ -1,7 +1,8 @@
-import { isWall, makeGrid } from '../../ground/index.ts';
+import { isWall } from '../../ground/index.ts';
 import { pointerOf } from '../../model/index.ts';
 import { harmfulKinds, hazardKindOf, holds, startOf } from '../dangers.ts';
 import type { Check } from '../finding.ts';
+import { gridOf } from '../parts.ts';
 
 /** The start lies in a wall, or on what hurts. */
 export const startInDanger: Check<'slot'> = {
@@ -16,7 +17,7 @@ export const startInDanger: Check<'slot'> = {
     const told = (sentence: string, reason: string) => [
       { slotId: slot.id, path: pointerOf(['levels', level.id, 'ground', 'pieces', start.id]), sentence, reason },
     ];
-    if (isWall(makeGrid(rows), Math.floor(at.x), Math.floor(at.y)))
+    if (isWall(gridOf(rows), Math.floor(at.x), Math.floor(at.y)))
       return told('The start lies in a wall.', 'Nobody can move from there.');
     const harmful = harmfulKinds(here);
     const hazard = pieces.find((piece) => piece.piece === 'hazard' && harmful.has(piece.kind) && holds(piece, at));

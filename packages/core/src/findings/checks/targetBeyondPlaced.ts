@@ -5,9 +5,9 @@ import { winning } from '../conditions.ts';
 import { blockingIn, isWonOtherwise, rangeOf } from '../possible.ts';
 
 /** The only ways to win ask for more than lies on the ground. */
-export const targetBeyondPlaced: Check<'slot'> = {
+export const targetBeyondPlaced: Check<'judged'> = {
   code: 'target-beyond-placed',
-  scope: 'slot',
+  scope: 'judged',
   find: (here) => {
     if (isWonOtherwise(here)) return [];
     const { resolving, names, slot } = here;

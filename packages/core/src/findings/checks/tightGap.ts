@@ -5,9 +5,9 @@ import { gapsOf, TOO_TIGHT_SECONDS } from '../../scene/index.ts';
 import { say, type Check } from '../finding.ts';
 
 /** A gap over a pit that can be jumped, but only by a press more exact than people's. */
-export const tightGap: Check<'slot'> = {
+export const tightGap: Check<'judged'> = {
   code: 'tight-gap',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     // Where there is a floor below, a miss costs a way round, not the attempt.
     const parts = groundKindOf(here.prepared.kind).parts?.(here.prepared) ?? [];

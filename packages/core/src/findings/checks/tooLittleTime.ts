@@ -24,9 +24,9 @@ function shortestWay({ level }: SlotFacts, rule: SlotFacts['rules'][number], fro
 }
 
 /** The clock ends before anybody, at full speed and in a straight line, can be where a win takes place. */
-export const tooLittleTime: Check<'slot'> = {
+export const tooLittleTime: Check<'judged'> = {
   code: 'too-little-time',
-  scope: 'slot',
+  scope: 'judged',
   find(here) {
     const { level, slot, project, resolving } = here;
     const { limitSeconds, starts } = level.clock;

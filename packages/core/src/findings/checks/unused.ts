@@ -1,9 +1,8 @@
-import { allPiecesOf } from '../../ground/index.ts';
-import { pointerOf, type Level, type Project, remembered } from '../../model/index.ts';
+import { pointerOf, type Level, type Piece, type Project, remembered } from '../../model/index.ts';
 import { namesIn } from '../../ramps/index.ts';
 import { leaves } from '../../rules/index.ts';
 import type { Check, Found } from '../finding.ts';
-import { followedBy } from '../scopes.ts';
+import { followedBy, kindsPlaced } from '../scopes.ts';
 
 interface Spare {
   path: (string | number)[];
@@ -12,12 +11,15 @@ interface Spare {
   slotId?: string;
 }
 
-/** All of a level but its ground, as text. */
-const wordsOf = remembered(({ ground: _ground, ...rest }: Level): string => JSON.stringify(rest));
-/** The kinds that stand in a level, or are sent there. */
-const kindsIn = remembered(({ ground }: Level): string[] =>
-  allPiecesOf(ground).flatMap((piece) => ('kind' in piece ? [piece.kind] : [])),
-);
+type Zone = Extract<Piece, { piece: 'zone' }>;
+
+/** The zones of a level that its own rules, clock and stars do not name. */
+const unnamedZones = remembered(({ ground, ...rest }: Level): Zone[] => {
+  const words = JSON.stringify(rest);
+  return ground.pieces.filter(
+    (piece): piece is Zone => piece.piece === 'zone' && !words.includes(JSON.stringify(piece.id)),
+  );
+});
 /** The tallies that rules count or look at. */
 const talliesIn = remembered((rules: Level['rules']): string[] =>
   rules.flatMap(({ when, then }) => [
@@ -34,9 +36,8 @@ function spareZones(project: Project): Spare[] {
     const level = project.levels[levelId];
     if (!level || seen.has(levelId)) return [];
     seen.add(levelId);
-    const named = wordsOf(level) + standing;
-    return level.ground.pieces.flatMap((piece): Spare[] =>
-      piece.piece === 'zone' && !named.includes(JSON.stringify(piece.id))
+    return unnamedZones(level).flatMap((piece): Spare[] =>
+      !standing.includes(JSON.stringify(piece.id))
         ? [
             {
               slotId,
@@ -51,10 +52,11 @@ function spareZones(project: Project): Spare[] {
 }
 
 function spareKinds(project: Project): Spare[] {
-  const placed = new Set(Object.values(project.levels).flatMap(kindsIn));
+  const levels = Object.values(project.levels);
+  const isPlaced = (kind: string): boolean => levels.some((level) => kindsPlaced(level).has(kind));
   return (['collectables', 'enemies', 'hazards'] as const).flatMap((of) =>
     project.kinds[of].flatMap(({ id, name }): Spare[] =>
-      placed.has(id)
+      isPlaced(id)
         ? []
         : [
             {
@@ -84,7 +86,8 @@ function spareParameters(project: Project): Spare[] {
   const formulas = parameters.flatMap(({ key, ramp: { shape } }) =>
     shape.type === 'formula' ? namesIn(shape.text).filter((name) => name !== key) : [],
   );
-  const followed = new Set([...parts.flatMap(followedBy), ...formulas]);
+  const followed = new Set(formulas);
+  for (const part of parts) for (const key of followedBy(part)) followed.add(key);
   return parameters.flatMap(({ key, label }): Spare[] =>
     followed.has(key)
       ? []
