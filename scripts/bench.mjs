@@ -1,7 +1,7 @@
 // npm run bench: speed, as ratios within one run.
-import { ensureBrowser, ensureBuilt, ensureInstalled, run } from './ensure.mjs';
+import { ensureTestPrograms, ensureBuilt, ensureInstalled, run } from './ensure.mjs';
 
 ensureInstalled();
-ensureBrowser();
+ensureTestPrograms();
 ensureBuilt();
 run('node', ['--expose-gc', '--conditions=source', '--import', 'tsx', 'bench/main.ts']);

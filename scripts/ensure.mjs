@@ -64,19 +64,21 @@ export function ensureBuilt() {
   fs.writeFileSync(path.join(root, stamp), sources);
 }
 
-export function ensureBrowser() {
+/** What tests need of Debian: a browser, and the Redis that workers share. */
+export function ensureTestPrograms() {
   const missing = [
     ['/usr/bin/chromium', 'chromium'],
     ['/usr/bin/chromedriver', 'chromium-driver'],
+    ['/usr/bin/redis-server', 'redis-server'],
   ].flatMap(([file, name]) => (fs.existsSync(file) ? [] : [name]));
   if (missing.length === 0) return;
   if (process.getuid?.() !== 0) {
     console.error(
-      `The browser tests need Debian's ${missing.join(' and ')}. Please install: apt-get install ${missing.join(' ')}`,
+      `The tests need Debian's ${missing.join(' and ')}. Please install: apt-get install ${missing.join(' ')}`,
     );
     process.exit(1);
   }
-  say('Installing the browser');
+  say('Installing what the tests need');
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
   const apt = ['-o', 'DPkg::Lock::Timeout=300', '-qq', '-y', '--no-install-recommends'];
   run('apt-get', ['-o', 'DPkg::Lock::Timeout=300', '-qq', 'update'], env);

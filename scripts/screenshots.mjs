@@ -1,7 +1,7 @@
 // npm run screenshots: one picture of each main view, from the demo.
-import { ensureBrowser, ensureBuilt, ensureInstalled, run } from './ensure.mjs';
+import { ensureTestPrograms, ensureBuilt, ensureInstalled, run } from './ensure.mjs';
 
 ensureInstalled();
-ensureBrowser();
+ensureTestPrograms();
 ensureBuilt();
 run('node', ['--conditions=source', '--import', 'tsx', 'e2e/screenshots.ts']);

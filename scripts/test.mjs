@@ -3,7 +3,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { ensureBrowser, ensureBuilt, ensureInstalled, root, say } from './ensure.mjs';
+import { ensureTestPrograms, ensureBuilt, ensureInstalled, root, say } from './ensure.mjs';
 
 ensureInstalled();
 const reports = fs.mkdtempSync(path.join(os.tmpdir(), 'stadion-test-'));
@@ -58,8 +58,8 @@ await checks([
   ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
   ['layers', 'npm', ['run', '--silent', 'layers']],
 ]);
+ensureTestPrograms();
 jest('unit', []);
-ensureBrowser();
 ensureBuilt();
 jest('browser', ['--config', 'e2e/jest.config.mjs']);
 fs.rmSync(reports, { recursive: true, force: true });

@@ -1,8 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
-import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
+import { freePort } from '../../packages/server/src/testing/freePort.ts';
 
 const ROOT = path.join(import.meta.dirname, '../..');
 
@@ -17,17 +17,6 @@ export interface RunningServer {
   /** Copies the database aside, and puts that copy back: only while the server does not run. */
   copyDatabase(): void;
   restoreDatabase(): void;
-}
-
-function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
 }
 
 /** @param yields lets others have the cores first: its trials do not make what a user would see wait */

@@ -7,6 +7,7 @@ import { openStorage, Unopenable } from './db/client.ts';
 import { storageTrouble } from './db/trouble.ts';
 import { LOOPBACK_HOSTS, type Access } from './http/security.ts';
 import { fileThread } from './jobs/fileThread.ts';
+import type { WorkQueue } from './jobs/queue.ts';
 import { threadQueue } from './jobs/threads.ts';
 
 const root = path.join(import.meta.dirname, '../../..');
@@ -49,10 +50,18 @@ function giveUp(error: unknown): never {
 }
 
 const storage = await openStorage(file, now).catch(giveUp);
+/** Where trials are played: on the threads of this machine, and, where one is named, by all who listen to a Redis. */
+async function trials(): Promise<WorkQueue> {
+  const url = process.env['STADION_REDIS'] ?? '';
+  if (url === '') return threadQueue();
+  const { redisQueue, redisWorker } = await import('./jobs/redis.ts');
+  return redisQueue(url, log, redisWorker(url, log));
+}
+
 const files = fileThread();
 const app = createApp({
   storage,
-  queue: threadQueue(),
+  queue: await trials(),
   files,
   log,
   now,

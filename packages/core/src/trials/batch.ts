@@ -16,7 +16,8 @@ export interface TrialQuestion {
   precision: Precision;
 }
 
-const ENGINE = 8;
+/** What questions are asked by now. */
+export const ENGINE = 8;
 
 /** @param position from 1 */
 export function trialQuestion(

@@ -6,7 +6,7 @@ export { addResult, addTally, emptyTally, type Tally } from './tally.ts';
 export { crowdOf, forecastOf, type Crowd, type EndingCount, type Forecast } from './forecast.ts';
 export { DEFAULT_PRECISION, isPreciseEnough, LOOKED_AT_EVERY, precisionFor, type Precision } from './stopping.ts';
 export { packWins, unpackWins } from './wins.ts';
-export { playBatch, seedOf, trialQuestion, type TrialQuestion } from './batch.ts';
+export { ENGINE, playBatch, seedOf, trialQuestion, type TrialQuestion } from './batch.ts';
 export { Ways, type Way } from './ways.ts';
 export { fromRow, MOST_BOOKED, type Booked, type BookedRow } from './booked.ts';
 export { runsOf, type KnownBooks, type Runs } from './runs.ts';

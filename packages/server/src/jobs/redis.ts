@@ -1,0 +1,216 @@
+import { ENGINE, type Tally } from '@stadion/core/trials';
+import { Job, Queue, QueueEvents, Worker } from 'bullmq';
+import { Redis } from 'ioredis';
+import { nanoid } from 'nanoid';
+import type { Logger } from 'pino';
+import { localBlobs, players } from './players.ts';
+import type { BatchTask, WorkQueue } from './queue.ts';
+
+/** Only workers that play by the same rules take the batches of a server. */
+const QUEUE = `stadion-trials-${ENGINE}`;
+const JOB = 'batch';
+/** Questions are kept so long after they were last asked for, seconds. */
+const KEPT_SECONDS = 3600;
+/** What came of a batch is kept so long, seconds: a server that missed the word of it finds it there. */
+const RESULT_SECONDS = 300;
+/** A worker that has said nothing for so long is lost, and its batch is another's. */
+const LOST_MS = 5000;
+/** Batches of which nothing is heard are looked after so often. */
+const LOOKED_AFTER_MS = 2000;
+/** No other server names its batches so. */
+const MINE = nanoid();
+/** So many batches wait for each thread that plays, so that none stands idle. */
+const AHEAD = 2;
+
+const blobKey = (question: string): string => `${QUEUE}:question:${question}`;
+/** A connection that waits for Redis to come back, and says once that it is away. */
+function connect(url: string, log: Logger): Redis {
+  const connection = new Redis(url, { maxRetriesPerRequest: null });
+  let away = false;
+  connection.on('error', (error) => {
+    if (!away) log.warn({ err: error }, 'Redis does not answer: trials wait for it');
+    away = true;
+  });
+  connection.on('ready', () => {
+    if (away) log.warn('Redis answers again');
+    away = false;
+  });
+  return connection;
+}
+
+/** Said by the connection. */
+const isSaid = (): void => undefined;
+
+/** Somebody waits for a batch. */
+interface Waiting {
+  task: BatchTask;
+  group: string;
+  rank: number;
+  since: number;
+  done: (tally: Tally) => void;
+  failed: (error: Error) => void;
+}
+
+/** Trials on all machines whose workers listen to one Redis. @param url as redis://host:port @param own a worker that ends with it */
+export function redisQueue(url: string, log: Logger, own?: { close(): Promise<void> }): WorkQueue {
+  const connection = connect(url, log);
+  const queue = new Queue<BatchTask, Tally>(QUEUE, { connection });
+  const listening = connect(url, log);
+  const events = new QueueEvents(QUEUE, { connection: listening });
+  queue.on('error', isSaid);
+  events.on('error', isSaid);
+  const blobs = localBlobs();
+  const uploaded = new Map<string, Promise<unknown>>();
+  const waiting = new Map<string, Waiting>();
+  let width = AHEAD;
+  let asked = 0;
+
+  const upload = (name: string): Promise<unknown> => {
+    const question = blobs.get(name);
+    if (!question) return Promise.reject(new Error(`There is no question ${name}.`));
+    const known = uploaded.get(name) ?? connection.set(blobKey(name), JSON.stringify(question), 'EX', KEPT_SECONDS);
+    uploaded.set(name, known);
+    return known;
+  };
+
+  /** May be told again of the same: done twice it counts once. */
+  const ask = async (id: string, { task, rank }: Waiting): Promise<void> => {
+    await upload(task.question);
+    await queue.add(JOB, task, {
+      jobId: id,
+      // From 1, and no more than fits: later batches of a question come later.
+      priority: Math.min(rank + 1, 2_000_000),
+      removeOnComplete: { age: RESULT_SECONDS },
+      removeOnFail: true,
+    });
+  };
+
+  const end = (id: string, tell: (waiting: Waiting) => void): void => {
+    const found = waiting.get(id);
+    if (!found) return;
+    waiting.delete(id);
+    tell(found);
+  };
+  const resultOf = (value: unknown): Tally =>
+    typeof value === 'string' ? (JSON.parse(value) as Tally) : (value as Tally);
+  events.on('completed', ({ jobId: id, returnvalue }) => end(id, ({ done }) => done(resultOf(returnvalue))));
+  events.on('failed', ({ jobId: id, failedReason }) => end(id, ({ failed }) => failed(new Error(failedReason))));
+
+  /** What was missed while Redis was away, or was lost with it. */
+  const lookAfter = async (id: string, entry: Waiting): Promise<void> => {
+    const job = await Job.fromId<BatchTask, Tally>(queue, id);
+    if (!job) {
+      uploaded.delete(entry.task.question);
+      return ask(id, entry);
+    }
+    if (await job.isCompleted()) end(id, ({ done }) => done(job.returnvalue));
+    else if (await job.isFailed()) end(id, ({ failed }) => failed(new Error(job.failedReason)));
+  };
+  const look = async (): Promise<void> => {
+    if (connection.status !== 'ready') return;
+    width = AHEAD * Math.max(1, await threadsThatPlay(queue));
+    const old = [...waiting].filter(([, { since }]) => performance.now() - since > LOOKED_AFTER_MS);
+    for (const [id, entry] of old) await lookAfter(id, entry);
+  };
+  const timer = setInterval(() => {
+    look().catch((error: unknown) => log.warn({ err: error }, 'batches of trials could not be looked after'));
+  }, LOOKED_AFTER_MS);
+  timer.unref();
+  connection.on('close', () => uploaded.clear());
+
+  return {
+    get width() {
+      return width;
+    },
+    blobs: {
+      ...blobs,
+      delete(name) {
+        blobs.delete(name);
+        uploaded.delete(name);
+      },
+    },
+    put: (task, { group, rank }) =>
+      new Promise((done, failed) => {
+        const entry: Waiting = { task, group, rank, since: performance.now(), done, failed };
+        const id = `${MINE}-${asked++}`;
+        waiting.set(id, entry);
+        ask(id, entry).catch((error: unknown) =>
+          end(id, () => failed(error instanceof Error ? error : new Error(String(error)))),
+        );
+      }),
+    drop(group) {
+      for (const [id, entry] of [...waiting]) {
+        if (entry.group !== group) continue;
+        end(id, ({ failed }) => failed(new Error('Nobody waits for it any more.')));
+        // One that is being played comes to its end within a moment.
+        queue.remove(id).catch(() => undefined);
+      }
+    },
+    async close() {
+      clearInterval(timer);
+      for (const id of [...waiting.keys()]) end(id, ({ failed }) => failed(new Error('The server ends.')));
+      await own?.close();
+      await Promise.all([queue.close(), events.close()]);
+      for (const each of [connection, listening]) each.disconnect();
+    },
+  };
+}
+
+/** How workers are called: by how many threads they play on. */
+const nameOf = (width: number): string => `${width}`;
+
+/** On how many threads all workers play together. */
+async function threadsThatPlay(queue: Queue): Promise<number> {
+  const workers = await queue.getWorkers();
+  return workers.reduce((sum, { rawname = '' }) => sum + (Number(rawname.split(':').at(-1)) || 1), 0);
+}
+
+/** Plays what servers ask for, on the threads of this machine. @param url of the Redis that they share @param width on so many threads */
+export function redisWorker(url: string, log: Logger, width?: number): { close(): Promise<void> } {
+  const connection = connect(url, log);
+  const taking = connect(url, log);
+  const playing = players(width);
+  const blobs = localBlobs();
+  const names = new Set<string>();
+  const question = async (name: string) => {
+    const known = blobs.get(name);
+    if (known) return known;
+    const text = await connection.get(blobKey(name));
+    if (text === null) throw new Error(`There is no question ${name}.`);
+    blobs.put(name, JSON.parse(text));
+    names.add(name);
+    const oldest = names.values().next().value;
+    if (names.size > MOST_KEPT && oldest !== undefined) {
+      names.delete(oldest);
+      blobs.delete(oldest);
+    }
+    return blobs.get(name);
+  };
+  const worker = new Worker<BatchTask, Tally>(
+    QUEUE,
+    async ({ data: { question: name, first, count } }) => {
+      const asked = await question(name);
+      if (!asked) throw new Error(`There is no question ${name}.`);
+      return playing.play({ name, question: asked, first, count });
+    },
+    {
+      connection: taking,
+      concurrency: playing.width,
+      lockDuration: LOST_MS,
+      stalledInterval: LOST_MS,
+      maxStalledCount: 5,
+      name: nameOf(playing.width),
+    },
+  );
+  worker.on('error', isSaid);
+  return {
+    async close() {
+      await worker.close();
+      for (const each of [connection, taking]) each.disconnect();
+      await playing.close();
+    },
+  };
+}
+
+/** Questions that a worker keeps. */
+const MOST_KEPT = 200;
