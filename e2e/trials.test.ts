@@ -4,7 +4,8 @@ import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 import { keepSlots } from './harness/shorten.ts';
 
-const at = journey();
+/** A server of its own, which others do not make wait: nearly all here is played there. */
+const at = journey({ own: true });
 
 /** Three short levels of the demo, without enemies: the rest would take minutes to try. */
 beforeAll(() =>

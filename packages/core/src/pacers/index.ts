@@ -4,6 +4,6 @@ export { learnedAbilities } from './learned.ts';
 export { deviationsOf } from './deviations.ts';
 export { drawPlayer } from './drawPlayer.ts';
 export { makePlayer } from './makePlayer.ts';
-export { playerInput } from './player.ts';
+export { isDecidedAt, playerInput } from './player.ts';
 export type { Driver, Player } from './driver.ts';
-export { emptyNeeds, pendingNeeds, type Needs } from './goals/index.ts';
+export { emptyNeeds, needsToOpenTheWay, pendingNeeds, type Needs } from './goals/index.ts';

@@ -31,6 +31,9 @@ export function makePlayerOn(driver: Driver, state: AttemptState, abilities: Abi
   };
 }
 
+/** Does a player decide before the tick after so many? */
+export const isDecidedAt = (tick: number): boolean => tick % TICKS_BETWEEN_DECISIONS === 0;
+
 /** Decides with the same number of draws every time. */
 function decide(player: Player, state: AttemptState): number {
   const { abilities, stream, driver } = player;
@@ -47,7 +50,7 @@ function decide(player: Player, state: AttemptState): number {
 
 /** The input for the next tick: what was decided a reaction ago. Call it once before every step. */
 export function playerInput(player: Player, state: AttemptState): number {
-  if (state.tick % TICKS_BETWEEN_DECISIONS === 0) {
+  if (isDecidedAt(state.tick)) {
     player.late = 0;
     const input = decide(player, state);
     intend(player.reaction, state.tick + player.late, input);

@@ -3,8 +3,9 @@ import {
   forecastOf,
   isPreciseEnough,
   playBatch,
-  readyGame,
+  recordedGame,
   type Forecast,
+  type RecordedGame,
   type TrialQuestion,
 } from '@stadion/core/trials';
 import { answering } from './answering.ts';
@@ -26,9 +27,14 @@ const BATCH = 10;
 const FIRST_ANSWER = 30;
 const ANSWER_EVERY_MS = 120;
 
+/** The level asked for last, with its attempts: an edit that leaves the motion alone is answered from them. */
+let before: { game: RecordedGame; population: string } | undefined;
+
 answering(
   ({ question }: ForecastRequest) => {
-    const game = readyGame(question.level);
+    const population = JSON.stringify(question.population);
+    const game = recordedGame(question.level, before?.population === population ? before.game : undefined);
+    before = { game, population };
     const tally = emptyTally();
     return {
       step() {

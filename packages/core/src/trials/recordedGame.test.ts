@@ -1,0 +1,94 @@
+import { describe, expect, it } from '@jest/globals';
+import { homeBeforeDusk } from '../demo/index.ts';
+import { prepareLevel } from '../grounds/index.ts';
+import { literal, type Level, type Project } from '../model/index.ts';
+import { isPlayedAlike, recordedGame } from './recordedGame.ts';
+import { readyGame, seedOf } from './index.ts';
+
+const ATTEMPTS = 10;
+const demo = homeBeforeDusk();
+const steady = demo.pacers.find(({ id }) => id === 'steady')!;
+
+function changed(position: number, change: (level: Level, project: Project) => void) {
+  const project = homeBeforeDusk();
+  change(project.levels[project.slots[position - 1]!.levelId]!, project);
+  return prepareLevel(project, position);
+}
+
+/** Changes that leave the motion alone. */
+const EDITS: readonly [what: string, change: (level: Level, project: Project) => void][] = [
+  [
+    'stars',
+    (level) =>
+      (level.stars = {
+        is: 'ladder',
+        reading: 'timeLeft',
+        direction: 'atLeast',
+        thresholds: [literal(5), literal(20)],
+      }),
+  ],
+  [
+    'thresholds of stars',
+    (level) => {
+      if (level.stars.is === 'ladder') level.stars.thresholds = [literal(3), literal(9), literal(15)];
+    },
+  ],
+  ['a shorter clock', (level) => (level.clock.limitSeconds = literal(18))],
+  ['a longer clock', (level) => (level.clock.limitSeconds = literal(80))],
+  ['the tie', (level) => (level.tie = level.tie === 'win' ? 'loss' : 'win')],
+  [
+    'what is asked for',
+    (_level, project) => {
+      const parameter = project.parameters.find(({ key }) => key === 'nectarNeeded')!;
+      parameter.ramp = { shape: { type: 'hold', value: 0.35 } };
+    },
+  ],
+  ['how soon a clock ends by grade', (level) => (level.clock.atExpiry = 'grade')],
+];
+
+describe('attempts that are judged again', () => {
+  // Levels of every kind of ground, with milestones, tallies and latches.
+  const positions = [5, 9, 14, 15, 16, 20, 22];
+  it.each(positions.flatMap((position) => EDITS.map(([what, change]) => [what, position, change] as const)))(
+    'come to what they come to when they are played: %s at slot %i',
+    (_what, position, change) => {
+      const first = recordedGame(prepareLevel(demo, position));
+      for (let i = 0; i < ATTEMPTS; i++) first.play(steady, seedOf(i));
+      const level = changed(position, change);
+      const [again, anew] = [recordedGame(level, first), readyGame(level)];
+      for (let i = 0; i < ATTEMPTS; i++)
+        expect([i, again.play(steady, seedOf(i))]).toEqual([i, anew.play(steady, seedOf(i))]);
+    },
+  );
+
+  it('are not played anew where stars, the clock or the tie change', () => {
+    const first = recordedGame(prepareLevel(demo, 9));
+    for (let i = 0; i < ATTEMPTS; i++) first.play(steady, seedOf(i));
+    const shares = EDITS.slice(0, 5).map(([, change]) => {
+      const again = recordedGame(changed(9, change), first);
+      for (let i = 0; i < ATTEMPTS; i++) again.play(steady, seedOf(i));
+      return again.judgedAgain() / ATTEMPTS;
+    });
+    expect([shares[0], shares[1], shares[2], shares[4]]).toEqual([1, 1, 1, 1]);
+    expect(shares[3]).toBeGreaterThan(0.5);
+  });
+
+  it('are judged again from one edit to the next, and played anew where what moves has changed', () => {
+    const first = recordedGame(prepareLevel(demo, 9));
+    first.play(steady, seedOf(0));
+    const second = recordedGame(changed(9, EDITS[2]![1]), first);
+    second.play(steady, seedOf(0));
+    const third = recordedGame(changed(9, EDITS[0]![1]), second);
+    expect([third.play(steady, seedOf(0)), third.judgedAgain()]).toEqual([
+      readyGame(changed(9, EDITS[0]![1])).play(steady, seedOf(0)),
+      1,
+    ]);
+    const faster = changed(9, (_level, project) => (project.kinds.enemies[0]!.speed = literal(5)));
+    expect(isPlayedAlike(first.level, faster)).toBe(false);
+    const moved = recordedGame(faster, first);
+    expect([moved.play(steady, seedOf(0)), moved.judgedAgain()]).toEqual([
+      readyGame(faster).play(steady, seedOf(0)),
+      0,
+    ]);
+  });
+});

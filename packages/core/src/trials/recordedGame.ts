@@ -1,0 +1,171 @@
+import {
+  emptyRecording,
+  record,
+  step,
+  type AttemptState,
+  type PreparedLevel,
+  type Recording,
+  type World,
+} from '../attempt/index.ts';
+import { makeWorld } from '../grounds/index.ts';
+import type { Abilities } from '../abilities/index.ts';
+import {
+  drawPlayer,
+  emptyNeeds,
+  isDecidedAt,
+  makePlayer,
+  needsToOpenTheWay,
+  pendingNeeds,
+  playerInput,
+  type Needs,
+  type Population,
+} from '../pacers/index.ts';
+import { starsFor } from '../rules/index.ts';
+import { attempts } from './attempts.ts';
+import type { GameResult } from './game.ts';
+import type { ReadyGame } from './readyGame.ts';
+
+/** An attempt with all that its inputs rested on besides the ground and what moves on it. */
+interface Played {
+  recording: Recording;
+  /** At every decision what was pursued, as a number. */
+  pursued: number[];
+  /** Ticks and rules, in turn, whose milestones acted. */
+  acted: number[];
+  result: GameResult;
+}
+
+/** Attempts at a level that are kept, so that another way of judging them can be asked for. */
+export interface RecordedGame extends ReadyGame {
+  level: PreparedLevel;
+  /** By seed. */
+  played: ReadonlyMap<number, Played>;
+  /** How many were judged again, and not played anew. */
+  judgedAgain(): number;
+}
+
+const PRIME = 16_777_619;
+const mixed = (hash: number, value: number): number => Math.imul(hash ^ value, PRIME);
+
+function hashOf({ gather, beat, zone, goal, latch, height }: Needs, from: number): number {
+  let hash = from;
+  for (const wanted of gather) hash = mixed(hash, wanted ? 1 : 0);
+  for (const wanted of beat) hash = mixed(hash, wanted ? 1 : 0);
+  hash = mixed(mixed(mixed(hash, zone + 1), goal ? 1 : 0), latch + 1);
+  return mixed(hash, Math.round(height * 1000));
+}
+
+/** What players pursue now, by the rules as they are judged: the same number for the same goals. @param needs is overwritten */
+function pursuedNow(state: AttemptState, needs: Needs): number {
+  pendingNeeds(state, needs);
+  const hash = hashOf(needs, 2_166_136_261);
+  needsToOpenTheWay(state, needs);
+  return hashOf(needs, hash);
+}
+
+/** Rules without what their comparisons compare with, and for how long they have to hold. */
+const shapeOf = ({ motion, judging, kind }: PreparedLevel): string =>
+  JSON.stringify(
+    [
+      kind,
+      motion,
+      judging.rules,
+      judging.score,
+      judging.tallies,
+      judging.lives,
+      judging.clockStart,
+      judging.clockStarts,
+    ],
+    (key, value: unknown) => (key === 'amount' || key === 'heldTicks' ? undefined : value),
+  );
+
+/** Do players see and do the same at two levels, as far as their goals are the same? */
+export const isPlayedAlike = (one: PreparedLevel, other: PreparedLevel): boolean => shapeOf(one) === shapeOf(other);
+
+const needsOf = ({ level: { motion } }: World): Needs => emptyNeeds(motion.kindsOfCollectable, motion.kindsOfEnemy);
+
+function noteActed({ verdicts, tick }: AttemptState, acted: number[]): void {
+  for (let i = 0; i < verdicts.dueCount; i++) acted.push(tick, verdicts.due[i] as number);
+}
+
+/** Plays an attempt and keeps it. */
+function play(world: World, who: Abilities, seed: number): Played {
+  const state = attempts.start(world, seed, {});
+  const player = makePlayer(state, who, seed);
+  const needs = needsOf(world);
+  const recording = emptyRecording(seed);
+  const pursued: number[] = [];
+  const acted: number[] = [];
+  while (!attempts.isOver(state)) {
+    if (isDecidedAt(state.tick)) pursued.push(pursuedNow(state, needs));
+    const input = playerInput(player, state);
+    record(recording, input);
+    step(state, input);
+    noteActed(state, acted);
+  }
+  return { recording, pursued, acted, result: attempts.result(state) };
+}
+
+/** Judges an attempt that was played at a level of the same motion; undefined where a player would have done otherwise, or gone on. */
+function judgeAgain(world: World, { recording, pursued, acted }: Played): GameResult | undefined {
+  const state = attempts.start(world, recording.seed, {});
+  const needs = needsOf(world);
+  const now: number[] = [];
+  let decisions = 0;
+  const { runs } = recording;
+  for (let i = 0; i < runs.length; i += 2)
+    for (let n = 0; n < (runs[i + 1] as number); n++) {
+      if (isDecidedAt(state.tick) && pursuedNow(state, needs) !== pursued[decisions++]) return undefined;
+      step(state, runs[i] as number);
+      if (attempts.isOver(state)) return attempts.result(state);
+      const before = now.length;
+      noteActed(state, now);
+      for (let at = before; at < now.length; at++) if (now[at] !== acted[at]) return undefined;
+      // What acted then, and does not now.
+      const next = acted[now.length];
+      if (next !== undefined && next <= state.tick) return undefined;
+    }
+  return undefined;
+}
+
+/** How many stars attempts come to at a level that differs from another by its ladder's thresholds alone; undefined where it differs by more. */
+function starsAlone(one: PreparedLevel, other: PreparedLevel): ((result: GameResult) => number) | undefined {
+  const { stars } = other.judging;
+  // Where the clock ends by grade, stars decide who wins.
+  if (stars.is !== 'ladder' || one.judging.stars.is !== 'ladder' || other.judging.atExpiry === 'grade')
+    return undefined;
+  const without = (level: PreparedLevel): string =>
+    JSON.stringify({ ...level, judging: { ...level.judging, stars: { ...level.judging.stars, thresholds: [] } } });
+  if (without(one) !== without(other)) return undefined;
+  return ({ won, starReading }) => (won ? starsFor(stars.thresholds, starReading, stars.atMost) : 0);
+}
+
+/**
+ * Makes a level ready, and keeps its attempts. Those of an earlier level that differs by its thresholds, its clock, its
+ * stars or its tie alone are judged again by their inputs, tick for tick: the same results as if they were played, wherever a
+ * player would have done the same.
+ *
+ * @param earlier of the same population
+ */
+export function recordedGame(level: PreparedLevel, earlier?: RecordedGame): RecordedGame {
+  const world = makeWorld(level);
+  const known = earlier && isPlayedAlike(earlier.level, level) ? earlier.played : undefined;
+  const played = new Map<number, Played>();
+  const starsOf = earlier && starsAlone(earlier.level, level);
+  let again = 0;
+  return {
+    level,
+    played,
+    judgedAgain: () => again,
+    play(who: Population | Abilities, seed) {
+      const before = known?.get(seed);
+      const result =
+        before && (starsOf ? { ...before.result, stars: starsOf(before.result) } : judgeAgain(world, before));
+      if (result) again++;
+      const made: Played =
+        before && result ? { ...before, result } : play(world, 'abilities' in who ? drawPlayer(who, seed) : who, seed);
+      played.set(seed, made);
+      return made.result;
+    },
+  };
+}
