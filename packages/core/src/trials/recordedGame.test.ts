@@ -5,7 +5,7 @@ import { literal, type Level, type Project } from '../model/index.ts';
 import { isPlayedAlike, recordedGame } from './recordedGame.ts';
 import { readyGame, seedOf } from './index.ts';
 
-const ATTEMPTS = 10;
+const ATTEMPTS = 6;
 const demo = homeBeforeDusk();
 const steady = demo.pacers.find(({ id }) => id === 'steady')!;
 
