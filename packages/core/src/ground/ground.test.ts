@@ -97,6 +97,16 @@ describe('moveBody', () => {
     expect(body.x).toBeCloseTo(2.5, 5);
   });
 
+  it('is not stopped by a wall that it only touches beside its way', () => {
+    // 2.7 + 0.3 is 3, exactly: the first row of the lower wall.
+    const floor = makeGrid(['......', '......', '......', '######']);
+    for (const vx of [-2, 2, -1e-300, 1e-300]) {
+      const body = { x: 3.5, y: 2.7, vx, vy: 0, radius: 0.3 };
+      moveBody(floor, body, 1 / 60);
+      expect([body.x, body.vx]).toEqual([3.5 + vx / 60, vx]);
+    }
+  });
+
   it('never lets a body into a wall, whatever its speed', () => {
     const velocity = fc.double({ min: -200, max: 200, noNaN: true });
     fc.assert(
