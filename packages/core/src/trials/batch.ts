@@ -17,7 +17,7 @@ export interface TrialQuestion {
 }
 
 /** What questions are asked by now. */
-export const ENGINE = 8;
+export const ENGINE = 9;
 
 /** @param position from 1 */
 export function trialQuestion(
