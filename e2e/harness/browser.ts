@@ -5,7 +5,7 @@ import { Builder, Browser, By, Key, Origin, Session, until, type WebDriver, type
 import chrome from 'selenium-webdriver/chrome.js';
 import http from 'selenium-webdriver/http/index.js';
 
-const WAIT_MS = 30_000;
+const WAIT_MS = 60_000;
 /** How often something that is waited for is looked at. */
 const LOOK_EVERY_MS = 40;
 
