@@ -27,6 +27,7 @@ export { coast, type AfterEnd } from './coast.ts';
 export {
   cutAt,
   emptyRecording,
+  inputsOf,
   inputAfter,
   record,
   recordedTicks,

@@ -48,6 +48,11 @@ export function cutAt(recording: Recording, tick: number): Recording {
   return { ...recording, runs };
 }
 
+/** The inputs of a recording, tick by tick. */
+export function* inputsOf({ runs }: Recording): Iterable<number> {
+  for (let i = 0; i < runs.length; i += 2) for (let n = 0; n < (runs[i + 1] as number); n++) yield runs[i] as number;
+}
+
 /** Plays a recording again. @param until tick to stop after @param visit called after every tick, and before the first */
 export function replay(
   world: World,
@@ -57,12 +62,10 @@ export function replay(
 ): AttemptState {
   const state = startAttemptFrom(world, recording.seed, recording.from);
   visit?.(state);
-  for (let i = 0; i < recording.runs.length; i += 2) {
-    for (let n = 0; n < (recording.runs[i + 1] as number); n++) {
-      if (state.tick >= until || state.phase !== 'playing') return state;
-      step(state, recording.runs[i] as number);
-      visit?.(state);
-    }
+  for (const input of inputsOf(recording)) {
+    if (state.tick >= until || state.phase !== 'playing') return state;
+    step(state, input);
+    visit?.(state);
   }
   return state;
 }

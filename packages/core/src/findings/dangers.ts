@@ -42,6 +42,9 @@ export function reachOfEnemy(here: SlotFacts, { kind: id }: EnemyPiece): { touch
   return { touch: kind.radius + here.project.player.radius, goes };
 }
 
+/** How far a place lies beside a stretch, along one axis; 0 within it. Units. */
+export const beside = (at: number, from: number, length: number): number => Math.max(0, from - at, at - from - length);
+
 /** Does an area hold a place? Units. */
 export const holds = (
   area: { at: { x: number; y: number }; width: number; height: number },

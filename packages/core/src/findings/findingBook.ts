@@ -36,6 +36,8 @@ interface Due {
 /** Everything found in one document after another: an edit runs again only the checks of what it concerns. */
 export class FindingBook {
   readonly #checks: readonly Check[];
+  /** By class: its place among the checks. */
+  readonly #places: ReadonlyMap<string, number>;
   #known = new Map<string, Known>();
   /** What all subjects of a scope share. */
   #shared = new Map<Scope, readonly unknown[]>();
@@ -44,6 +46,7 @@ export class FindingBook {
 
   constructor(checks: readonly Check[] = CHECKS) {
     this.#checks = checks;
+    this.#places = new Map(checks.map(({ code }, index) => [code, index]));
   }
 
   /** The document looked at last, with its ramps worked out. */
@@ -84,8 +87,7 @@ export class FindingBook {
     if (!this.#before) return found;
     const positions = new Map(this.#before.project.slots.map(({ id }, index) => [id, index]));
     const order = (finding: Finding): number => positions.get(finding.slotId) ?? -1;
-    const rank = new Map(this.#checks.map(({ code }, index) => [code, index]));
-    const place = ({ code }: Finding): number => rank.get(code) ?? 0;
+    const place = ({ code }: Finding): number => this.#places.get(code) ?? 0;
     return found.toSorted((a, b) => order(a) - order(b) || place(a) - place(b));
   }
 

@@ -1,5 +1,6 @@
 import { makeGrid, sectionsOf, type Grid } from '../ground/index.ts';
-import { pointerOf, remembered, type Level, type Piece, type Project } from '../model/index.ts';
+import { remembered } from '../memo/index.ts';
+import { pointerOf, type Level, type Piece, type Project } from '../model/index.ts';
 import type { Found } from './finding.ts';
 import type { LevelFacts } from './scopes.ts';
 

@@ -1,4 +1,4 @@
-import { remembered } from '../model/index.ts';
+import { remembered } from '../memo/index.ts';
 import { isBreather, type RampRow } from '../ramps/index.ts';
 import type { ParameterFacts } from './scopes.ts';
 

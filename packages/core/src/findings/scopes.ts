@@ -1,6 +1,7 @@
 import { namesFor, placedOn, resolvingAt, type PreparedLevel } from '../attempt/index.ts';
 import { prepareWith } from '../grounds/index.ts';
 import { allPiecesOf } from '../ground/index.ts';
+import { remembered } from '../memo/index.ts';
 import {
   parametersIn,
   type Amount,
@@ -9,7 +10,6 @@ import {
   type PieceName,
   type Project,
   type Slot,
-  remembered,
 } from '../model/index.ts';
 import { namesIn, rampTable, valuesIn, type Earlier, type RampTable, type Values } from '../ramps/index.ts';
 import { resolveAmount, rulesOf, type Names, type Placed, type Resolving, type RuleInForce } from '../rules/index.ts';

@@ -2,7 +2,7 @@ import { sectionsOf } from '../ground/index.ts';
 import type { Condition, EnemyKind, Level, Piece, Reading } from '../model/index.ts';
 import { compare, liveAmount, type RuleInForce } from '../rules/index.ts';
 import { hurts, neededIn } from './conditions.ts';
-import { distance, enemyKind, startOf } from './dangers.ts';
+import { beside, distance, enemyKind, startOf } from './dangers.ts';
 import type { SlotFacts } from './scopes.ts';
 
 /** What lies so near to the start may be touched without acting. Units. */
@@ -15,10 +15,7 @@ export function isNearStart(
   near = NEAR,
 ): boolean {
   const { x, y } = startOf(level);
-  return (
-    Math.abs(x - area.at.x - area.width / 2) <= area.width / 2 + near &&
-    Math.abs(y - area.at.y - area.height / 2) <= area.height / 2 + near
-  );
+  return beside(x, area.at.x, area.width) <= near && beside(y, area.at.y, area.height) <= near;
 }
 
 /** May an inside reading hold while nobody acts? */
@@ -72,11 +69,11 @@ export const isFalseUntouched = (condition: Condition, here: SlotFacts, read = u
 /** Does anything that hurts cover a cell close to the start? */
 export function isWaterNearStart(level: Level): boolean {
   const { x, y } = startOf(level);
-  const beside = (at: number): [from: number, to: number] => [
+  const around = (at: number): [from: number, to: number] => [
     Math.max(0, Math.floor(at) - NEAR),
     Math.floor(at) + NEAR + 1,
   ];
-  return level.ground.rows.slice(...beside(y)).some((row) => row.slice(...beside(x)).includes('~'));
+  return level.ground.rows.slice(...around(y)).some((row) => row.slice(...around(x)).includes('~'));
 }
 
 interface Spot {
@@ -139,7 +136,7 @@ function enemyMayCome(piece: PieceThat<'enemy' | 'spawner'>, here: SlotFacts, se
 }
 
 function mayComeOf(piece: Piece, here: SlotFacts, seconds: number): boolean {
-  const { level, number } = here;
+  const { level, number, resolving } = here;
   switch (piece.piece) {
     case 'enemy':
       return enemyMayCome(piece, here, seconds);
@@ -148,7 +145,10 @@ function mayComeOf(piece: Piece, here: SlotFacts, seconds: number): boolean {
       return enemyMayCome(piece, here, seconds, width + height);
     }
     case 'emitter':
-      return distance(piece.at, startOf(level)) <= number(piece.reach) + 2 * NEAR;
+      return (
+        liveAmount(piece.reach, resolving) !== undefined ||
+        distance(piece.at, startOf(level)) <= number(piece.reach) + 2 * NEAR
+      );
     case 'hazard':
       return isNearStart(piece, level);
     case 'lane':
@@ -158,14 +158,14 @@ function mayComeOf(piece: Piece, here: SlotFacts, seconds: number): boolean {
   }
 }
 
+/** What changes by what comes near only. */
+const BY_TOUCH: ReadonlySet<Reading['reading']> = new Set(['touching', 'health', 'lives']);
+
 /** Does a rule hurt by itself: not for a touch, and not because all is lost already? */
 const hurtsByItself = ({ rule }: RuleInForce, here: SlotFacts): boolean =>
   hurts(rule) &&
   !isFalseUntouched(rule.when, here) &&
-  !neededIn(rule.when).some(
-    ({ leaf }) =>
-      leaf.reading.reading === 'touching' || leaf.reading.reading === 'health' || leaf.reading.reading === 'lives',
-  );
+  !neededIn(rule.when).some(({ leaf }) => BY_TOUCH.has(leaf.reading.reading));
 
 /** May anything hurt who stays at the start for some seconds? Read off the document: where it is said that nothing may, nothing does. */
 export function mayBeHurt(here: SlotFacts, seconds: number): boolean {

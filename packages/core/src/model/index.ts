@@ -65,7 +65,6 @@ export {
   type Tally,
 } from './run.ts';
 export { pointerOf } from './pointer.ts';
-export { remembered } from './remembered.ts';
 export { positionOf } from './positions.ts';
 export { type LiveTier, type Slot, type Tier } from './sequence.ts';
 export { StarReading, Stars } from './stars.ts';

@@ -4,7 +4,7 @@ import type { Kinds } from './kinds.ts';
 import type { Level, LevelEntry } from './level.ts';
 import type { LiveAxis, Parameter } from './parameter.ts';
 import type { LiveTier } from './sequence.ts';
-import { remembered } from './remembered.ts';
+import { remembered } from '../memo/index.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, type ProjectDocument } from './project.ts';
 
 /** Something in a list that is an entry of a collection in the document: its name there is its id, or its key. */

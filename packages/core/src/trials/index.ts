@@ -1,8 +1,7 @@
 export { LONGEST_ATTEMPT_SECONDS } from './attempts.ts';
 export { GAVE_UP, lengthOf, TOO_COSTLY, type Carry, type GameResult } from './game.ts';
 export { readyGame, type ReadyGame } from './readyGame.ts';
-export { recordedGame, type RecordedGame } from './recordedGame.ts';
-export { recordedAttempt } from './recordedAttempt.ts';
+export { recordedAttempt, recordedGame, type RecordedGame } from './recordedGame.ts';
 export { addResult, addTally, emptyTally, type Tally } from './tally.ts';
 export { crowdOf, forecastOf, type Crowd, type EndingCount, type Forecast } from './forecast.ts';
 export { DEFAULT_PRECISION, isPreciseEnough, LOOKED_AT_EVERY, precisionFor, type Precision } from './stopping.ts';

@@ -1,5 +1,6 @@
 import {
   emptyRecording,
+  inputsOf,
   record,
   step,
   type AttemptState,
@@ -20,10 +21,10 @@ import {
   type Needs,
   type Population,
 } from '../pacers/index.ts';
+import { mix, mixFloat } from '../random/index.ts';
 import { starsFor } from '../rules/index.ts';
 import { attempts } from './attempts.ts';
 import type { GameResult } from './game.ts';
-import type { ReadyGame } from './readyGame.ts';
 
 /** An attempt with all that its inputs rested on besides the ground and what moves on it. */
 interface Played {
@@ -36,51 +37,45 @@ interface Played {
 }
 
 /** Attempts at a level that are kept, so that another way of judging them can be asked for. */
-export interface RecordedGame extends ReadyGame {
+export interface RecordedGame {
   level: PreparedLevel;
+  /** One play from start to end, with nothing carried in. */
+  play(who: Population | Abilities, seed: number): GameResult;
   /** By seed. */
   played: ReadonlyMap<number, Played>;
   /** How many were judged again, and not played anew. */
   judgedAgain(): number;
 }
 
-const PRIME = 16_777_619;
-const mixed = (hash: number, value: number): number => Math.imul(hash ^ value, PRIME);
-
-function hashOf({ gather, beat, zone, goal, latch, height }: Needs, from: number): number {
-  let hash = from;
-  for (const wanted of gather) hash = mixed(hash, wanted ? 1 : 0);
-  for (const wanted of beat) hash = mixed(hash, wanted ? 1 : 0);
-  hash = mixed(mixed(mixed(hash, zone + 1), goal ? 1 : 0), latch + 1);
-  return mixed(hash, Math.round(height * 1000));
+/** Folds goals into a hash. */
+function mixNeeds(hash: number, { gather, beat, zone, goal, latch, height }: Needs): number {
+  for (const wanted of gather) hash = mix(hash, wanted ? 1 : 0);
+  for (const wanted of beat) hash = mix(hash, wanted ? 1 : 0);
+  for (const one of [zone, goal ? 1 : 0, latch]) hash = mix(hash, one);
+  return mixFloat(hash, height);
 }
 
 /** What players pursue now, by the rules as they are judged: the same number for the same goals. @param needs is overwritten */
 function pursuedNow(state: AttemptState, needs: Needs): number {
   pendingNeeds(state, needs);
-  const hash = hashOf(needs, 2_166_136_261);
+  const hash = mixNeeds(0, needs);
   needsToOpenTheWay(state, needs);
-  return hashOf(needs, hash);
+  return mixNeeds(hash, needs);
 }
 
-/** Rules without what their comparisons compare with, and for how long they have to hold. */
-const shapeOf = ({ motion, judging, kind }: PreparedLevel): string =>
+/** What is judged, without what comparisons compare with, and for how long conditions have to hold. */
+const shapeOf = ({ rules, score, tallies, lives, clockStart, clockStarts, stars }: PreparedLevel['judging']): string =>
   JSON.stringify(
-    [
-      kind,
-      motion,
-      judging.rules,
-      judging.score,
-      judging.tallies,
-      judging.lives,
-      judging.clockStart,
-      judging.clockStarts,
-    ],
+    // Conditions of stars are judged as those of rules are.
+    [rules, score, tallies, lives, clockStart, clockStarts, stars.is === 'conditions' ? stars.conditions : []],
     (key, value: unknown) => (key === 'amount' || key === 'heldTicks' ? undefined : value),
   );
 
 /** Do players see and do the same at two levels, as far as their goals are the same? */
-export const isPlayedAlike = (one: PreparedLevel, other: PreparedLevel): boolean => shapeOf(one) === shapeOf(other);
+export const isPlayedAlike = (one: PreparedLevel, other: PreparedLevel): boolean =>
+  one.kind === other.kind &&
+  JSON.stringify(one.motion) === JSON.stringify(other.motion) &&
+  shapeOf(one.judging) === shapeOf(other.judging);
 
 const needsOf = ({ level: { motion } }: World): Needs => emptyNeeds(motion.kindsOfCollectable, motion.kindsOfEnemy);
 
@@ -106,25 +101,27 @@ function play(world: World, who: Abilities, seed: number): Played {
   return { recording, pursued, acted, result: attempts.result(state) };
 }
 
+/** An attempt of a forecast, to be watched: the same as the one that was played with this seed. */
+export const recordedAttempt = (level: PreparedLevel, who: Population, seed: number): Recording =>
+  play(makeWorld(level), drawPlayer(who, seed), seed).recording;
+
 /** Judges an attempt that was played at a level of the same motion; undefined where a player would have done otherwise, or gone on. */
 function judgeAgain(world: World, { recording, pursued, acted }: Played): GameResult | undefined {
   const state = attempts.start(world, recording.seed, {});
   const needs = needsOf(world);
   const now: number[] = [];
   let decisions = 0;
-  const { runs } = recording;
-  for (let i = 0; i < runs.length; i += 2)
-    for (let n = 0; n < (runs[i + 1] as number); n++) {
-      if (isDecidedAt(state.tick) && pursuedNow(state, needs) !== pursued[decisions++]) return undefined;
-      step(state, runs[i] as number);
-      if (attempts.isOver(state)) return attempts.result(state);
-      const before = now.length;
-      noteActed(state, now);
-      for (let at = before; at < now.length; at++) if (now[at] !== acted[at]) return undefined;
-      // What acted then, and does not now.
-      const next = acted[now.length];
-      if (next !== undefined && next <= state.tick) return undefined;
-    }
+  for (const input of inputsOf(recording)) {
+    if (isDecidedAt(state.tick) && pursuedNow(state, needs) !== pursued[decisions++]) return undefined;
+    step(state, input);
+    if (attempts.isOver(state)) return attempts.result(state);
+    const before = now.length;
+    noteActed(state, now);
+    for (let at = before; at < now.length; at++) if (now[at] !== acted[at]) return undefined;
+    // What acted then, and does not now.
+    const next = acted[now.length];
+    if (next !== undefined && next <= state.tick) return undefined;
+  }
   return undefined;
 }
 

@@ -1,4 +1,5 @@
 import { prepareLevel } from '../grounds/index.ts';
+import { letGoOldest } from '../memo/index.ts';
 import type { Project } from '../model/index.ts';
 import type { Population } from '../pacers/index.ts';
 import { logisticFit, wilson, Z_95, type Interval } from '../stats/index.ts';
@@ -43,6 +44,8 @@ export interface Search {
   read(): Brought;
 }
 
+/** Levels kept ready, each at a value. */
+const MOST_GAMES = 24;
 const SCANNED = 13;
 const SCAN_ATTEMPTS = 60;
 const BATCH = 40;
@@ -99,8 +102,7 @@ export function bringThere(
     if (!game) {
       game = readyGame(prepareLevel(project, position, line.values(at)));
       games.set(at, game);
-      const oldest = games.keys().next().value;
-      if (games.size > 24 && oldest !== undefined) games.delete(oldest);
+      letGoOldest(games, MOST_GAMES);
     }
     return game;
   }

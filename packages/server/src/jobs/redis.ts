@@ -1,10 +1,11 @@
-import { ENGINE, type Tally } from '@stadion/core/trials';
+import { letGoOldest } from '@stadion/core/memo';
+import { ENGINE, type Tally, type TrialQuestion } from '@stadion/core/trials';
 import { Job, Queue, QueueEvents, Worker } from 'bullmq';
 import { Redis } from 'ioredis';
 import { nanoid } from 'nanoid';
 import type { Logger } from 'pino';
 import { localBlobs, players } from './players.ts';
-import type { BatchTask, WorkQueue } from './queue.ts';
+import type { BatchTask, Place, WorkQueue } from './queue.ts';
 
 /** Only workers that play by the same rules take the batches of a server. */
 const QUEUE = `stadion-trials-${ENGINE}`;
@@ -22,7 +23,11 @@ const MINE = nanoid();
 /** So many batches wait for each thread that plays, so that none stands idle. */
 const AHEAD = 2;
 
+/** Questions that a worker keeps. */
+const MOST_KEPT = 200;
+
 const blobKey = (question: string): string => `${QUEUE}:question:${question}`;
+
 /** A connection that waits for Redis to come back, and says once that it is away. */
 function connect(url: string, log: Logger): Redis {
   const connection = new Redis(url, { maxRetriesPerRequest: null });
@@ -42,10 +47,8 @@ function connect(url: string, log: Logger): Redis {
 const isSaid = (): void => undefined;
 
 /** Somebody waits for a batch. */
-interface Waiting {
+interface Waiting extends Place {
   task: BatchTask;
-  group: string;
-  rank: number;
   since: number;
   done: (tally: Tally) => void;
   failed: (error: Error) => void;
@@ -91,10 +94,15 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
     waiting.delete(id);
     tell(found);
   };
-  const resultOf = (value: unknown): Tally =>
-    typeof value === 'string' ? (JSON.parse(value) as Tally) : (value as Tally);
-  events.on('completed', ({ jobId: id, returnvalue }) => end(id, ({ done }) => done(resultOf(returnvalue))));
-  events.on('failed', ({ jobId: id, failedReason }) => end(id, ({ failed }) => failed(new Error(failedReason))));
+  /** Where it is tried again its question is sent again: Redis may have let go of it. */
+  const fail = (id: string, error: Error): void =>
+    end(id, ({ task, failed }) => {
+      uploaded.delete(task.question);
+      failed(error);
+    });
+  // Its type says text; it is read already.
+  events.on('completed', ({ jobId: id, returnvalue }) => end(id, ({ done }) => done(returnvalue as unknown as Tally)));
+  events.on('failed', ({ jobId: id, failedReason }) => fail(id, new Error(failedReason)));
 
   /** What was missed while Redis was away, or was lost with it. */
   const lookAfter = async (id: string, entry: Waiting): Promise<void> => {
@@ -104,7 +112,7 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
       return ask(id, entry);
     }
     if (await job.isCompleted()) end(id, ({ done }) => done(job.returnvalue));
-    else if (await job.isFailed()) end(id, ({ failed }) => failed(new Error(job.failedReason)));
+    else if (await job.isFailed()) fail(id, new Error(job.failedReason));
   };
   const look = async (): Promise<void> => {
     if (connection.status !== 'ready') return;
@@ -129,26 +137,24 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
         uploaded.delete(name);
       },
     },
-    put: (task, { group, rank }) =>
+    put: (task, place) =>
       new Promise((done, failed) => {
-        const entry: Waiting = { task, group, rank, since: performance.now(), done, failed };
+        const entry: Waiting = { ...place, task, since: performance.now(), done, failed };
         const id = `${MINE}-${asked++}`;
         waiting.set(id, entry);
-        ask(id, entry).catch((error: unknown) =>
-          end(id, () => failed(error instanceof Error ? error : new Error(String(error)))),
-        );
+        ask(id, entry).catch((error: Error) => fail(id, error));
       }),
     drop(group) {
       for (const [id, entry] of [...waiting]) {
         if (entry.group !== group) continue;
-        end(id, ({ failed }) => failed(new Error('Nobody waits for it any more.')));
+        fail(id, new Error('Nobody waits for it any more.'));
         // One that is being played comes to its end within a moment.
         queue.remove(id).catch(() => undefined);
       }
     },
     async close() {
       clearInterval(timer);
-      for (const id of [...waiting.keys()]) end(id, ({ failed }) => failed(new Error('The server ends.')));
+      for (const id of [...waiting.keys()]) fail(id, new Error('The server ends.'));
       await own?.close();
       await Promise.all([queue.close(), events.close()]);
       for (const each of [connection, listening]) each.disconnect();
@@ -156,10 +162,7 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
   };
 }
 
-/** How workers are called: by how many threads they play on. */
-const nameOf = (width: number): string => `${width}`;
-
-/** On how many threads all workers play together. */
+/** On how many threads all workers play together: each is called by its own. */
 async function threadsThatPlay(queue: Queue): Promise<number> {
   const workers = await queue.getWorkers();
   return workers.reduce((sum, { rawname = '' }) => sum + (Number(rawname.split(':').at(-1)) || 1), 0);
@@ -170,36 +173,28 @@ export function redisWorker(url: string, log: Logger, width?: number): { close()
   const connection = connect(url, log);
   const taking = connect(url, log);
   const playing = players(width);
-  const blobs = localBlobs();
-  const names = new Set<string>();
-  const question = async (name: string) => {
-    const known = blobs.get(name);
+  const questions = new Map<string, TrialQuestion>();
+  const questionNamed = async (name: string): Promise<TrialQuestion> => {
+    const known = questions.get(name);
     if (known) return known;
     const text = await connection.get(blobKey(name));
     if (text === null) throw new Error(`There is no question ${name}.`);
-    blobs.put(name, JSON.parse(text));
-    names.add(name);
-    const oldest = names.values().next().value;
-    if (names.size > MOST_KEPT && oldest !== undefined) {
-      names.delete(oldest);
-      blobs.delete(oldest);
-    }
-    return blobs.get(name);
+    const question = JSON.parse(text) as TrialQuestion;
+    questions.set(name, question);
+    letGoOldest(questions, MOST_KEPT);
+    return question;
   };
   const worker = new Worker<BatchTask, Tally>(
     QUEUE,
-    async ({ data: { question: name, first, count } }) => {
-      const asked = await question(name);
-      if (!asked) throw new Error(`There is no question ${name}.`);
-      return playing.play({ name, question: asked, first, count });
-    },
+    async ({ data: { question: name, first, count } }) =>
+      playing.play({ name, question: await questionNamed(name), first, count }),
     {
       connection: taking,
       concurrency: playing.width,
       lockDuration: LOST_MS,
       stalledInterval: LOST_MS,
       maxStalledCount: 5,
-      name: nameOf(playing.width),
+      name: `${playing.width}`,
     },
   );
   worker.on('error', isSaid);
@@ -211,6 +206,3 @@ export function redisWorker(url: string, log: Logger, width?: number): { close()
     },
   };
 }
-
-/** Questions that a worker keeps. */
-const MOST_KEPT = 200;

@@ -1,3 +1,4 @@
+import { letGoOldest } from '@stadion/core/memo';
 import { emptyTally, playBatch, readyGame, type ReadyGame, type Tally, type TrialQuestion } from '@stadion/core/trials';
 
 /** A batch as a thread is given it. */
@@ -21,8 +22,7 @@ export default function play({ name, question, first, count }: ThreadTask): Tall
   if (!game) {
     game = readyGame(question.level);
     games.set(name, game);
-    const oldest = games.keys().next().value;
-    if (games.size > MOST_GAMES && oldest !== undefined) games.delete(oldest);
+    letGoOldest(games, MOST_GAMES);
   }
   const tally = emptyTally();
   const end = performance.now() + LONGEST_BATCH_MS;

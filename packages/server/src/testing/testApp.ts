@@ -3,7 +3,7 @@ import { createApp, type App } from '../app.ts';
 import { openStorage, type Storage } from '../db/client.ts';
 import { LOOPBACK_HOSTS, type Access } from '../http/security.ts';
 import type { BatchTask, WorkQueue } from '../jobs/queue.ts';
-import type { TrialQuestion } from '@stadion/core/trials';
+import { localBlobs } from '../jobs/players.ts';
 import type { FileWork } from '../jobs/files.ts';
 import * as fileWorker from '../jobs/fileWorker.ts';
 import play from '../jobs/worker.ts';
@@ -15,17 +15,13 @@ import path from 'node:path';
 export const inlineQueue = (
   fails: (task: BatchTask) => boolean = () => false,
 ): WorkQueue & { played: number; firsts: number[] } => {
-  const blobs = new Map<string, TrialQuestion>();
+  const blobs = localBlobs();
   const queue = {
     width: 1,
     played: 0,
     /** Numbers of the first attempts of the batches played. */
     firsts: [] as number[],
-    blobs: {
-      put: (name: string, question: TrialQuestion) => void blobs.set(name, question),
-      get: (name: string) => blobs.get(name),
-      delete: (name: string) => void blobs.delete(name),
-    },
+    blobs,
     put: (task: BatchTask) =>
       new Promise<ReturnType<typeof play>>((resolve, reject) =>
         setImmediate(() => {

@@ -1,4 +1,5 @@
-import { remembered, type Project } from '@stadion/core/model';
+import { remembered } from '@stadion/core/memo';
+import type { Project } from '@stadion/core/model';
 import { causeInWords } from '@stadion/core/rules';
 import { GAVE_UP, TOO_COSTLY, type EndingCount } from '@stadion/core/trials';
 import { levelHere, type LevelHere } from './levelHere.ts';

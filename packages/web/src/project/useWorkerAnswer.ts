@@ -1,3 +1,4 @@
+import { letGoOldest } from '@stadion/core/memo';
 import { useEffect, useMemo, useState } from 'react';
 import type { Stop } from '../workers/answering.ts';
 
@@ -68,8 +69,7 @@ function asker<Request extends { id: number }, A extends Answer>(
 
   const remember = (answered: Answered<A>): void => {
     answers.set(answered.key, answered);
-    const oldest = answers.keys().next().value;
-    if (answers.size > kept && oldest !== undefined) answers.delete(oldest);
+    letGoOldest(answers, kept);
   };
 
   const stop = (): void => worker?.postMessage({ id: ++lastId, stop: true } satisfies Stop);

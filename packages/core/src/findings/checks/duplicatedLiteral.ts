@@ -1,13 +1,6 @@
 import { addParameter } from '../../edits/index.ts';
-import {
-  pointerOf,
-  type Amount,
-  type Level,
-  type Parameter,
-  type Project,
-  type Reading,
-  remembered,
-} from '../../model/index.ts';
+import { remembered } from '../../memo/index.ts';
+import { pointerOf, type Amount, type Level, type Parameter, type Project, type Reading } from '../../model/index.ts';
 import type { PatchOperation } from '../../patch/index.ts';
 import { leaves, readingInWords } from '../../rules/index.ts';
 import { namesFor } from '../../attempt/index.ts';
@@ -34,29 +27,25 @@ interface Written {
 /** The numbers of a level that are written out, where a parameter would do. */
 const writtenIn = remembered((level: Level): Written[] => {
   const written: Written[] = [];
-  const note = (
-    { role, ...of }: Omit<Written, 'value' | 'key' | 'levelId'> & { role: string },
-    amount: Amount | null,
-  ): void => {
+  const note = (role: string, amount: Amount | null, of: Pick<Written, 'at' | 'unit' | 'number' | 'reading'>): void => {
     if (amount?.from === 'number' && isSetting(amount.value))
       written.push({ ...of, levelId: level.id, key: `${role} ${amount.value}`, value: amount.value });
   };
   const base = ['levels', level.id];
-  const seconds = { unit: 'seconds', number: 'seconds' } as const;
-  note({ role: 'limit', ...seconds, at: pointerOf([...base, 'clock', 'limitSeconds']) }, level.clock.limitSeconds);
+  note('limit', level.clock.limitSeconds, {
+    at: pointerOf([...base, 'clock', 'limitSeconds']),
+    unit: 'seconds',
+    number: 'seconds',
+  });
   for (const rule of level.rules)
     for (const { leaf, path } of leaves(rule.when)) {
       if (leaf.is !== 'compare') continue;
-      note(
-        {
-          role: `${JSON.stringify(leaf.reading)} ${leaf.comparison}`,
-          reading: leaf.reading,
-          unit: '',
-          number: 'real',
-          at: pointerOf([...base, 'rules', rule.id, 'when', ...path, 'amount']),
-        },
-        leaf.amount,
-      );
+      note(`${JSON.stringify(leaf.reading)} ${leaf.comparison}`, leaf.amount, {
+        at: pointerOf([...base, 'rules', rule.id, 'when', ...path, 'amount']),
+        reading: leaf.reading,
+        unit: '',
+        number: 'real',
+      });
     }
   return written;
 });

@@ -1,6 +1,7 @@
 import { addStanding } from '../../edits/index.ts';
 import { namesFor } from '../../attempt/index.ts';
-import { pointerOf, type Project, type Rule, remembered } from '../../model/index.ts';
+import { remembered } from '../../memo/index.ts';
+import { pointerOf, type Project, type Rule } from '../../model/index.ts';
 import { conditionInWords, endingOfRule } from '../../rules/index.ts';
 import { plain } from '../conditions.ts';
 import type { Check, Found, Mend } from '../finding.ts';

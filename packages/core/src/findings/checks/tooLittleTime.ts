@@ -1,13 +1,11 @@
 import { pointerOf, type Piece } from '../../model/index.ts';
 import { liveAmount } from '../../rules/index.ts';
 import { clockMayWin, neededIn, winning } from '../conditions.ts';
-import { startOf } from '../dangers.ts';
+import { beside, startOf } from '../dangers.ts';
 import { say, type Check } from '../finding.ts';
 import type { SlotFacts } from '../scopes.ts';
 
 type Area = Extract<Piece, { piece: 'goal' | 'zone' }>;
-
-const beside = (at: number, from: number, length: number): number => Math.max(0, from - at, at - from - length);
 
 /** The shortest way that a rule asks for, in a straight line, units. Seen from aside only what lies beside counts: falls are as quick as they are. */
 function shortestWay({ level }: SlotFacts, rule: SlotFacts['rules'][number], fromAbove: boolean): number {

@@ -1,4 +1,5 @@
-import { pointerOf, type Level, type Piece, type Project, remembered } from '../../model/index.ts';
+import { remembered } from '../../memo/index.ts';
+import { pointerOf, type Level, type Piece, type Project } from '../../model/index.ts';
 import { namesIn } from '../../ramps/index.ts';
 import { leaves } from '../../rules/index.ts';
 import type { Check, Found } from '../finding.ts';

@@ -1,0 +1,2 @@
+export { letGoOldest } from './letGoOldest.ts';
+export { remembered } from './remembered.ts';
