@@ -14,6 +14,7 @@ const coreLayers = [
   'scene',
   'run',
   'pacers',
+  'bouts',
   'trials',
   'tuning',
   'building',
@@ -41,7 +42,7 @@ module.exports = {
     ),
     rule(
       'no-schema-code-in-the-runtime-folders',
-      { path: '^packages/core/src/(ramps|rules|attempt|grounds|pacers|trials)/', pathNot: test },
+      { path: '^packages/core/src/(ramps|rules|attempt|grounds|pacers|bouts|trials)/', pathNot: test },
       { path: '^packages/core/src/model/', dependencyTypesNot: ['type-only'] },
     ),
     rule(

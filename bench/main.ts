@@ -1,6 +1,7 @@
 import { prepareLevel } from '@stadion/core/grounds';
 import { homeBeforeDusk, manyLevels } from '@stadion/core/demo';
 import { handOffOf } from '@stadion/core/formats';
+import { speedOfBouts } from './bouts.ts';
 import { speedOfTuning } from './tuning.ts';
 import { speedOfFindings } from './findings.ts';
 import { usualPacers } from '@stadion/core/model';
@@ -126,6 +127,7 @@ const demo = homeBeforeDusk();
 say('hand-off of the demo, ms', time(() => handOffOf(demo)).toFixed(1));
 say('hand-off of 500 levels, ms', time(() => handOffOf(manyLevels(500, 7)), 3).toFixed(0));
 speedOfTuning(say);
+speedOfBouts(say);
 await eventsTold(say);
 await lanesAtScale(say);
 await timeToEstimate(say);

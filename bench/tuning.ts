@@ -9,7 +9,7 @@ import {
   runsOf,
   trialQuestion,
 } from '@stadion/core/trials';
-import { bringThere, parameterLine } from '@stadion/core/tuning';
+import { bringThere, fitPlayer, fitRamps, parameterLine } from '@stadion/core/tuning';
 
 /** What questions about the whole sequence, and searches, take on one core. */
 export function speedOfTuning(say: (what: string, value: string, bar?: string) => void): void {
@@ -35,6 +35,21 @@ export function speedOfTuning(say: (what: string, value: string, bar?: string) =
     say(through ? '  played through, per s' : 'runs through seven levels drawn, per s', rate.toFixed(through ? 1 : 0));
   }
   const demo = homeBeforeDusk();
+  const fitting = fitRamps(demo, {
+    keys: demo.parameters.map(({ key }) => key),
+    ...{ from: 1, to: demo.slots.length, by: 'points' },
+    wanted: demo.slots.map(({ wanted }) => wanted ?? undefined),
+  });
+  const fitStart = performance.now();
+  const play = fitPlayer(demo, steady);
+  for (let due = fitting.due(); due.length > 0; due = fitting.due()) fitting.take(due.map(play));
+  const { slots, attempts } = fitting.read();
+  const met = slots.filter(({ after, wanted }) => Math.abs(after!.share - wanted) <= 0.05).length;
+  say(
+    'ramps turned to 24 wanted rates, s on one core',
+    `${((performance.now() - fitStart) / 1000).toFixed(0)} (${met} met, ${attempts} attempts)`,
+    'at most 90 on two, 20 met',
+  );
   for (const [position, key, share] of [
     [13, 'hornetSpeed', 0.6],
     [9, 'hornetSpeed', 0.8],

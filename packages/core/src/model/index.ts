@@ -39,6 +39,18 @@ export {
   type Parameter,
   type ShapeType,
 } from './parameter.ts';
+export {
+  ActionEntry,
+  BoutsEntry,
+  FighterEntry,
+  GroupEntry,
+  StatisticEntry,
+  type Action,
+  type Bouts,
+  type Fighter,
+  type Group,
+  type Statistic,
+} from './bout.ts';
 export { pacerOf, usualAudience, usualPacers, type Pacer } from './pacer.ts';
 export { KINDS_OF_PIECE, PieceEntry, Place, type Piece, type PieceName } from './piece.ts';
 export { PROJECT_FORMAT, PROJECT_VERSION, ProjectDocument, type LeftSo, type Project } from './project.ts';

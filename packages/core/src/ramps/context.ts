@@ -21,6 +21,8 @@ export interface RampContext {
   bands: readonly Band[];
   /** A parameter's value at a place; not a number for one that is not there, or that goes round in a circle. */
   parameterAt(key: string, place: number): number;
+  /** A statistic of who acts or of who is struck, in the formula of an action; absent everywhere else. */
+  statistic?(of: 'mine' | 'theirs', name: string): number;
 }
 
 /** The band that a place lies in, as an index from 0; 0 without bands. */

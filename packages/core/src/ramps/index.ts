@@ -10,6 +10,7 @@ export {
   log,
   namesIn,
   OWN_NAMES,
+  actionFormulaError,
   parseFormula,
   power,
   READING_NAME,

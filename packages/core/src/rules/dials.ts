@@ -75,7 +75,10 @@ export function turnJudge(
   { liveLimit }: Pick<Judging, 'liveLimit'>,
   dials: readonly number[],
 ): void {
-  for (const node of judge.nodes)
-    if (node.is === 'compare' && node.live) verdicts.amounts[node.index] = followed(node.live, dials);
+  for (const node of judge.nodes) {
+    if (node.is !== 'compare' || !node.live) continue;
+    verdicts.amounts[node.index] = followed(node.live, dials);
+    verdicts.goesOn[node.index] = true;
+  }
   if (liveLimit) observed.limitTicks = Math.max(0, Math.round(followed(liveLimit, dials) * TICKS_PER_SECOND));
 }

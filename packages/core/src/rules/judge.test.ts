@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { Comparison } from '../model/index.ts';
-import { compare, emptyObserved, endTick, judgeTick, makeJudge, startVerdicts, starsFor } from './index.ts';
+import { compare, emptyObserved, endTick, judgeTick, makeJudge, startVerdicts, starsFor, turnJudge } from './index.ts';
 import type { ResolvedCondition, ResolvedEffect, ResolvedRule } from './index.ts';
 
 const worthAtLeast = (amount: number, heldTicks = 0): ResolvedCondition => ({
@@ -116,6 +116,45 @@ describe('groups', () => {
   ] as const)('%s of %j: %s', (is, truths, expected) => {
     const of = truths.map((truth) => worthAtLeast(truth ? 0 : 1));
     expect(play([win({ id: 'g', is, of })], [{}]).result).toBe(expected);
+  });
+});
+
+describe('in order, inside another group', () => {
+  const steps = (id: string): ResolvedCondition => ({
+    ...{ id, is: 'inOrder' },
+    of: [worthAtLeast(1), insideHive(), { ...worthAtLeast(1), id: 'again' }],
+  });
+  const rules = [win({ id: 'either', is: 'any', of: [livesGone, steps('steps')] })];
+
+  it.each([
+    [2, 'playing'],
+    [3, 'won'],
+  ])('takes one step a tick though nothing moves: %i ticks, %s', (ticks, expected) => {
+    expect(play(rules, [{ worth: 1, inside: 1 }, ...new Array<object>(ticks - 1).fill({})]).result).toBe(expected);
+  });
+
+  it('waits for a step that is not true, and goes on from there', () => {
+    const outside = [{ worth: 1 }, {}, {}, {}];
+    expect(play(rules, outside).result).toBe('playing');
+    expect(play(rules, [...outside, { inside: 1 }]).result).toBe('playing');
+    expect(play(rules, [...outside, { inside: 1 }, {}]).result).toBe('won');
+  });
+});
+
+describe('a comparison whose amount becomes another one', () => {
+  it('is compared again though what it reads stays', () => {
+    const judge = makeJudge(
+      [win({ ...worthAtLeast(5), live: { dial: 0, times: 1, plus: 0 } } as ResolvedCondition)],
+      'win',
+    );
+    const verdicts = startVerdicts(judge);
+    const seen = emptyObserved({ collectables: 1, enemies: 1, zones: 1 });
+    seen.worth[1] = 3;
+    judgeTick(judge, seen, verdicts);
+    expect(verdicts.truth[0]).toBe(false);
+    turnJudge(judge, verdicts, seen, {}, [3]);
+    judgeTick(judge, seen, verdicts);
+    expect(verdicts.truth[0]).toBe(true);
   });
 });
 

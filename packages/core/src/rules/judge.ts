@@ -39,6 +39,8 @@ interface JudgeGroup {
   id: string;
   index: number;
   of: JudgeNode[];
+  /** All that it reads, from left to right. */
+  leaves: JudgeLeaf[];
   /** How many it takes; only read for “at least”. */
   count: number;
 }
@@ -93,6 +95,8 @@ export interface Verdicts {
   held: number[];
   /** What each comparison compares with; differs from the judge's own once a milestone has changed a parameter. */
   amounts: number[];
+  /** May a condition change although nothing that it reads moves? At the first tick, between steps in order, and when an amount is another one. */
+  goesOn: boolean[];
   /** By rule: was its condition true at the last tick? */
   wasTrue: boolean[];
   /** By rule: ticks at which it fired, as a count. */
@@ -116,9 +120,10 @@ function build(condition: ResolvedCondition, nodes: JudgeNode[]): JudgeNode {
   const index = nodes.length;
   if ('of' in condition) {
     const count = condition.is === 'atLeast' ? condition.count : 0;
-    const node: JudgeGroup = { is: condition.is, id: condition.id, index, of: [], count };
+    const node: JudgeGroup = { is: condition.is, id: condition.id, index, of: [], leaves: [], count };
     nodes.push(node);
     node.of = condition.of.map((child) => build(child, nodes));
+    node.leaves = node.of.flatMap((child) => ('of' in child ? child.leaves : [child]));
     return node;
   }
   const node: JudgeNode = { ...condition, index, name: condition.reading, reading: READINGS[condition.reading] };
@@ -180,6 +185,7 @@ export function startVerdicts(judge: Judge): Verdicts {
     numbers: new Array<number>(conditions).fill(0),
     held: new Array<number>(conditions).fill(0),
     amounts: judge.nodes.map((node) => (node.is === 'compare' ? node.amount : 0)),
+    goesOn: new Array<boolean>(conditions).fill(true),
     wasTrue: new Array<boolean>(rules).fill(false),
     fired: new Array<number>(rules).fill(0),
     sinceFired: new Array<number>(rules).fill(0),
@@ -212,39 +218,72 @@ function isMet({ is, of, count: wanted }: JudgeGroup, count: number): boolean {
   }
 }
 
-function groupTruth(node: JudgeGroup, seen: Observed, verdicts: Verdicts): boolean {
-  const { index, of } = node;
+/** Did a step in order advance while the last groups were looked at? */
+let advanced = false;
+
+/** Is a condition true by its leaves, which have been looked at? */
+function groupTruth(node: JudgeNode, verdicts: Verdicts): boolean {
+  const { index } = node;
+  const { truth, numbers } = verdicts;
+  if (node.is === 'compare' || node.is === 'onOff') return truth[index] as boolean;
+  const { of } = node;
+  let count: number;
   if (node.is === 'inOrder') {
     // At most one step a tick: each becomes true after the one before it, never at the same moment.
-    const done = verdicts.numbers[index] as number;
-    let now = done;
-    for (let i = 0; i < of.length; i++) {
-      const isTrue = evaluate(of[i] as JudgeNode, seen, verdicts);
-      if (i === done && isTrue) now = done + 1;
-    }
-    verdicts.numbers[index] = now;
-    return isMet(node, now);
+    const done = numbers[index] as number;
+    count = done;
+    for (let i = 0; i < of.length; i++) if (groupTruth(of[i] as JudgeNode, verdicts) && i === done) count = done + 1;
+    if (count !== done) advanced = true;
+  } else {
+    count = 0;
+    for (let i = 0; i < of.length; i++) if (groupTruth(of[i] as JudgeNode, verdicts)) count++;
   }
-  let count = 0;
-  for (let i = 0; i < of.length; i++) if (evaluate(of[i] as JudgeNode, seen, verdicts)) count++;
-  verdicts.numbers[index] = count;
-  return isMet(node, count);
+  numbers[index] = count;
+  const met = isMet(node, count);
+  truth[index] = met;
+  return met;
 }
 
-/** Every condition is evaluated at every tick, also inside a group already decided: holding times and the judge panel need them all. */
+/** Looks at one leaf: it is compared again only when what it reads, or compares with, has moved. @returns whether it has turned */
+function turns(node: JudgeLeaf, seen: Observed, verdicts: Verdicts): boolean {
+  const { index } = node;
+  const { truth, held, numbers } = verdicts;
+  const value = node.reading.read(seen, node.subject);
+  const ticks = held[index] as number;
+  const hasMoved = value !== numbers[index] || (verdicts.goesOn[index] as boolean);
+  if (hasMoved) {
+    numbers[index] = value;
+    verdicts.goesOn[index] = false;
+  }
+  let isTrue = false;
+  if (hasMoved ? isNow(node, value, verdicts) : ticks > 0) {
+    held[index] = ticks + 1;
+    isTrue = ticks + 1 >= node.heldTicks;
+  } else if (hasMoved) held[index] = 0;
+  if (truth[index] === isTrue) return false;
+  truth[index] = isTrue;
+  return true;
+}
+
+/**
+ * Every leaf is looked at at every tick, also inside a group already decided: holding times and the judge panel need them
+ * all. Groups are looked at again only when a leaf of theirs has turned.
+ */
 function evaluate(node: JudgeNode, seen: Observed, verdicts: Verdicts): boolean {
   const { index } = node;
-  let truth: boolean;
+  const { goesOn, truth } = verdicts;
   if (node.is === 'compare' || node.is === 'onOff') {
-    const value = node.reading.read(seen, node.subject);
-    verdicts.numbers[index] = value;
-    const now = isNow(node, value, verdicts);
-    const held = now ? (verdicts.held[index] as number) + 1 : 0;
-    verdicts.held[index] = held;
-    truth = now && held >= node.heldTicks;
-  } else truth = groupTruth(node, seen, verdicts);
-  verdicts.truth[index] = truth;
-  return truth;
+    turns(node, seen, verdicts);
+    return truth[index] as boolean;
+  }
+  const { leaves } = node;
+  let isDue = goesOn[index] as boolean;
+  for (let i = 0; i < leaves.length; i++) if (turns(leaves[i] as JudgeLeaf, seen, verdicts)) isDue = true;
+  if (!isDue) return truth[index] as boolean;
+  advanced = false;
+  const isTrue = groupTruth(node, verdicts);
+  goesOn[index] = advanced;
+  return isTrue;
 }
 
 function firesNow(rule: JudgeRule, index: number, isTrue: boolean, verdicts: Verdicts): boolean {

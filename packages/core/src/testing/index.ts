@@ -6,3 +6,4 @@ export { kindHashes } from './kindHashes.ts';
 export { withStandingHazards } from './standingHazards.ts';
 export { cornersOf } from './corners.ts';
 export { Dice, mistakenProject, PLANTS, soundProject } from './randomProjects.ts';
+export { groupOf, hiveBout, hiveBouts } from './hiveBouts.ts';

@@ -3,7 +3,17 @@ import { prepareLevel } from '../grounds/index.ts';
 import type { Pacer, Piece, Project } from '../model/index.ts';
 import { garden, is, rule } from '../testing/index.ts';
 import { readyGame, seedOf } from '../trials/index.ts';
-import { bringThere, fitRamps, moversLine, parameterLine, type Brought, type Goal } from './index.ts';
+import {
+  bringThere,
+  fitPlayer,
+  fitRamps,
+  moversLine,
+  parameterLine,
+  type Brought,
+  type FitAsked,
+  type Goal,
+  type RampFit,
+} from './index.ts';
 
 const exit: Piece = { id: 'exit', piece: 'goal', name: 'Exit', at: { x: 15, y: 4 }, width: 2, height: 3 };
 
@@ -34,6 +44,13 @@ function search(project: Project, key: string, goal: Goal): Brought {
   const searching = bringThere(project, 1, steady(project), parameterLine(project, 1, parameter), goal);
   while (searching.next());
   return searching.read();
+}
+
+function fitted(project: Project, asked: FitAsked): RampFit {
+  const fitting = fitRamps(project, asked);
+  const play = fitPlayer(project, steady(project));
+  for (let due = fitting.due(); due.length > 0; due = fitting.due()) fitting.take(due.map(play));
+  return fitting.read();
 }
 
 function rateAt(project: Project, clock: number, attempts = 2000): number {
@@ -80,38 +97,41 @@ describe('turning ramps to what is wanted', () => {
   const wanted = [0.9, 0.75, 0.6];
 
   it('brings every level near by a point at each, and leaves pins alone', () => {
-    const fitting = fitRamps(project, steady(project), { keys: ['clock'], from: 1, to: 3, wanted, by: 'points' });
-    while (fitting.next());
-    const { slots, ramps, stage } = fitting.read();
+    const { slots, ramps, stage } = fitted(project, { keys: ['clock'], from: 1, to: 3, wanted, by: 'points' });
     expect(stage).toBe('done');
     expect(slots.map(({ after, wanted: share }) => Math.abs(after!.share - share) < 0.09)).toEqual([true, true, true]);
     expect(ramps['clock']!.shape.type).toBe('points');
     const pinned = structuredClone(project);
     pinned.parameters.find(({ key }) => key === 'clock')!.pins = { 'slot-2': 1.5 };
-    const beside = fitRamps(pinned, steady(project), { keys: ['clock'], from: 2, to: 2, wanted, by: 'points' });
-    while (beside.next());
-    expect(beside.read().slots[0]).toMatchObject({ position: 2, unmet: 'pinned' });
+    const beside = fitted(pinned, { keys: ['clock'], from: 2, to: 2, wanted, by: 'points' });
+    expect(beside.slots[0]).toMatchObject({ position: 2, unmet: 'pinned' });
   }, 120_000);
 
+  it('leaves a stretch on which nothing changes', () => {
+    const easy = againstTheClock();
+    easy.parameters.find(({ key }) => key === 'clock')!.ramp = { shape: { type: 'hold', value: 12 } };
+    const [slot] = fitted(easy, { keys: ['clock'], from: 1, to: 1, wanted: [0.6], by: 'own' }).slots;
+    expect(slot!.before).toBe(1);
+    expect(Math.abs(slot!.after!.share - 0.6)).toBeLessThan(0.09);
+  });
+
   it('says what stands in the way: the shape, or that nothing acts', () => {
-    const own = fitRamps(project, steady(project), {
+    const own = fitted(project, {
       keys: ['clock'],
       from: 1,
       to: 3,
       wanted: [0.95, 0.3, 0.95],
       by: 'own',
     });
-    while (own.next());
     // One number holds for all three.
-    expect(own.read().slots.some(({ unmet }) => unmet === 'shape')).toBe(true);
-    const idle = fitRamps(project, steady(project), {
+    expect(own.slots.some(({ unmet }) => unmet === 'shape')).toBe(true);
+    const idle = fitted(project, {
       keys: ['hornetSpeed'],
       from: 1,
       to: 1,
       wanted: [0.2],
       by: 'own',
     });
-    while (idle.next());
-    expect(idle.read().slots[0]!.unmet).toBe('nothing acts');
+    expect(idle.slots[0]!.unmet).toBe('nothing acts');
   }, 120_000);
 });

@@ -49,12 +49,17 @@ const MOST_GAMES = 24;
 const SCANNED = 13;
 const SCAN_ATTEMPTS = 60;
 const BATCH = 40;
-/** Half the width of the wanted interval of the share, over 1.96: within 2 points in 95 of 100 tries. */
-const SURE = 0.0092;
-const MOST_ATTEMPTS = 6000;
+/** The wanted deviation of the share: within 2 points in nearly 99 of 100 tries, if the line is as straight as held. */
+const SURE = 0.008;
+const MOST_ATTEMPTS = 8000;
 const CONFIRMED = 600;
-/** A line through log odds holds about so far to either side. */
+/** Attempts after which a share that seems to be the wanted one, without being crossed, is held for it. */
+const TOUCHES = 600;
+/** A line through log odds holds about so far to either side; less far where all is to be straight. */
 const REACH = 0.8;
+const NARROW_REACH = 0.4;
+/** As soon as the share is known so well, batches come from nearer by: a bend of the line would count as an error else. */
+const NARROWED = 0.02;
 /** Attempts of a confirmation are addressed apart from those of the search. */
 const CONFIRMATION = 1_000_000;
 
@@ -91,6 +96,7 @@ export function bringThere(
   let answer: Brought['answer'] = null;
   let nearest: Tried | null = null;
   let side = 0;
+  let straight = REACH;
   let confirmed: Tried | undefined;
   let retried = false;
 
@@ -124,6 +130,7 @@ export function bringThere(
     playAt(at, count, into, played);
   }
 
+  const onLine = (at: number): number => Math.min(line.max, Math.max(line.min, at));
   const inOrder = (): Tried[] => [...tried.values()].toSorted((one, other) => one.at - other.at);
   const shareOf = ({ attempts, met }: Tried): number => (met + 0.5) / (attempts + 1);
   const gapOf = (each: Tried): number => Math.abs(shareOf(each) - wanted);
@@ -134,11 +141,13 @@ export function bringThere(
   /** Between which neighbours the share crosses the wanted one. */
   function brackets(): [Tried, Tried][] {
     const all = inOrder().filter(({ attempts }) => attempts >= BATCH / 2);
-    // Where many batches lie close together, single ones would seem to cross back and forth.
+    // Where many batches lie close together, single ones would seem to cross back and forth. The ends stay by themselves: the
+    // share may be crossed just inside.
+    const isEnd = ({ at }: Tried): boolean => at === line.min || at === line.max;
     const merged: Tried[] = [];
     for (const each of all) {
       const last = merged.at(-1);
-      if (last && !line.whole && each.at - last.at < spacing * 0.45) {
+      if (last && !line.whole && !isEnd(last) && !isEnd(each) && each.at - last.at < spacing * 0.45) {
         const attempts = last.attempts + each.attempts;
         merged[merged.length - 1] = {
           at: (last.at * last.attempts + each.at * each.attempts) / attempts,
@@ -190,7 +199,7 @@ export function bringThere(
       if (!fit || fit.at < left.at - spacing || fit.at > right.at + spacing) break;
       local = fit;
       at = fit.at;
-      width = Math.min(1.5 * spacing, Math.max(spacing / 8, (1.6 * REACH) / Math.abs(fit.slope)));
+      width = Math.min(1.5 * spacing, Math.max(spacing / 16, (1.6 * straight) / Math.abs(fit.slope)));
     }
     return local;
   }
@@ -203,14 +212,17 @@ export function bringThere(
       return;
     }
     // No crossing is seen: where the share comes nearest, it may still be one.
-    const unsure = nearestOf(
-      inOrder().filter(({ attempts, met }) => {
-        const { low, high } = wilson(met, Math.max(1, attempts));
-        return low <= wanted && wanted <= high && attempts < 600;
-      }),
-    );
-    if (unsure && played < MOST_ATTEMPTS) return tryAt(unsure.at, BATCH * 2);
-    endWithNone();
+    const unsure = inOrder().filter(({ attempts, met }) => {
+      const { low, high } = wilson(met, Math.max(1, attempts));
+      return low <= wanted && wanted <= high;
+    });
+    const unsettled = nearestOf(unsure.filter(({ attempts }) => attempts < TOUCHES));
+    if (unsettled && played < MOST_ATTEMPTS) return tryAt(unsettled.at, BATCH * 2);
+    // It is met, but not crossed: at an end, or where the share turns round.
+    const touching = nearestOf(unsure);
+    if (!touching) return endWithNone();
+    confirmed = { at: touching.at, attempts: 0, met: 0 };
+    stage = 'confirming';
   }
 
   function endWithNone(): void {
@@ -235,19 +247,19 @@ export function bringThere(
       return;
     }
     const local = within(bracket);
+    if (local && local.deviation <= NARROWED) straight = NARROW_REACH;
     const isSure = local !== undefined && local.deviation <= SURE && played > 1200;
     if (isSure || played >= MOST_ATTEMPTS) {
       stage = 'confirming';
       return;
     }
     const middle = local?.at ?? (left.at + right.at) / 2;
-    const reach = local ? Math.min(spacing, Math.max(spacing / 12, REACH / Math.abs(local.slope))) : spacing / 2;
+    const reach = local ? Math.min(spacing, Math.max(spacing / 24, straight / Math.abs(local.slope))) : spacing / 2;
     side = (side + 1) % 4;
     const away = [0.7, -0.7, 0.35, -0.35][side] as number;
-    const at = Math.min(line.max, Math.max(line.min, middle + away * reach));
     // Places close to each other count as one, so that their levels are made ready once.
     const grid = reach / 5;
-    tryAt(Math.round(at / grid) * grid, BATCH);
+    tryAt(onLine(Math.round((middle + away * reach) / grid) * grid), BATCH);
   }
 
   function best(): number | undefined {
@@ -255,7 +267,7 @@ export function bringThere(
     if (!bracket) return undefined;
     if (line.whole) return nearestOf(bracket)?.at;
     const at = within(bracket)?.at;
-    return at === undefined ? undefined : line.round(Math.min(line.max, Math.max(line.min, at)));
+    return at === undefined ? undefined : line.round(onLine(at));
   }
 
   function confirmNext(): void {
@@ -268,7 +280,7 @@ export function bringThere(
     const share = attempts === 0 ? 0 : met / attempts;
     const deviation = Math.sqrt((wanted * (1 - wanted)) / Math.max(1, attempts));
     // What does not agree with the search is searched further, with these attempts as well.
-    if (!line.whole && !retried && Math.abs(share - wanted) > 3 * deviation) {
+    if (!line.whole && !retried && brackets().length > 0 && Math.abs(share - wanted) > 3 * deviation) {
       retried = true;
       const into = tried.get(at) ?? { at, attempts: 0, met: 0 };
       tried.set(at, { at, attempts: into.attempts + attempts, met: into.met + met });
@@ -277,6 +289,7 @@ export function bringThere(
       if ((stage as Brought['stage']) !== 'done') stage = 'narrowing';
       return;
     }
+    if (brackets().length === 0 && Math.abs(share - wanted) > 2 * deviation) return endWithNone();
     answer = { at, share, interval: wilson(met, Math.max(1, attempts)) };
     stage = 'done';
   }

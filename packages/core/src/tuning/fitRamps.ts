@@ -6,9 +6,12 @@ import { rampValue, sequenceContext, SHAPES, toSignificant, valuesAt, type Value
 import { logisticFit, wilson, type Counted, type Interval } from '../stats/index.ts';
 import { readyGame, seedOf } from '../trials/index.ts';
 import { actingAt } from './acting.ts';
-import { odds } from './odds.ts';
+import { addToLever, changesSomething, crossingsOf, nextPlace, type Lever } from './levers.ts';
+import { logOdds, odds } from './odds.ts';
 import {
   clamped,
+  leaptRamps,
+  slopeAt,
   shareAt,
   stepsAt,
   stepsFromStart,
@@ -50,7 +53,7 @@ export interface FitSlot {
 }
 
 export interface RampFit {
-  stage: 'trying' | 'confirming' | 'done';
+  stage: 'looking' | 'trying' | 'confirming' | 'done';
   /** Sweeps over the stretch that are through. */
   sweeps: number;
   attempts: number;
@@ -59,45 +62,98 @@ export interface RampFit {
   ramps: Record<string, Ramp>;
 }
 
+/** Attempts at one level with one set of values; those of different batches may be played anywhere, in any order. */
+export interface FitBatch {
+  position: number;
+  values: Values;
+  /** Address of the first attempt. */
+  from: number;
+  count: number;
+}
+
 export interface RampFitting {
-  /** Plays the next batch. @returns false once it is done */
-  next(): boolean;
+  /** What is to be played next; nothing once it is done. */
+  due(): readonly FitBatch[];
+  /** Goes on. @param won attempts cleared, by batch, in the order of `due` */
+  take(won: readonly number[]): void;
   read(): RampFit;
 }
 
-/** How wide each sweep looks around the present values, in steps; no value moves further in it. */
-const SPREADS = [10, 6, 3, 2];
-const SWEEPS = SPREADS.length;
+/** Plays batches of a fit. @returns attempts cleared */
+export const fitPlayer =
+  (project: Project, population: Population) =>
+  ({ position, values, from, count }: FitBatch): number => {
+    const game = readyGame(prepareLevel(project, position, values));
+    let won = 0;
+    for (let i = 0; i < count; i++) if (game.play(population, seedOf(from + i)).won) won++;
+    return won;
+  };
+
+/** A batch, and what is done with what comes of it. */
+interface Pending {
+  batch: FitBatch;
+  note: (won: number) => void;
+}
+
+/** Attempts at the present values, at each place along a lever, and how often levers are looked at. */
+const PRESENT = 40;
+const PER_PLACE = 12;
+const LOOKS = 8;
+/** No lever brings a level nearer than so much: it is not tried any further. */
+const OUT_OF_REACH = 0.15;
+/** How wide the first sweep, and those of repairs, look around the present values at most, in steps; no value moves further. */
+const SPREAD = 8;
+const REPAIR_SPREAD = 6;
 /** Levels drawn around the present values in each sweep, and attempts at each. */
-const DRAWS = 40;
+const DRAWS = 30;
 const ATTEMPTS_PER_DRAW = 4;
 /** One draw of so many is of the present values themselves. */
 const PRESENT_EVERY = 3;
-/** What was drawn further away than so many times the spread tells nothing about here. */
+/** Values are drawn so far around the present ones that log odds change by about so much. */
+const TELLING = 1.5;
+/** What was drawn further away than so many times that tells nothing about here. */
 const NEAR = 1.6;
 /** How strongly it is held, before anything is known, that a step changes nothing: by log odds of so much a step. */
 const USUAL_SLOPE = 0.3;
 /** The same for the log odds themselves: barely. */
 const PRIOR_CONSTANT = 0.05;
-const CONFIRMED = 240;
+const CONFIRMED = 200;
+/** What nothing brings near is confirmed by fewer. */
+const CONFIRMED_FAR = 60;
+/** How often levels that were missed are turned once more. */
+const REPAIRS = 3;
+/** Further from what is wanted than so much, as confirmed. */
+const FAR = 0.06;
+/** Attempts of confirmations are addressed apart from those of the search. */
 const CONFIRMATION = 2_000_000;
 const MET = 0.05;
+/** What is expected is further away: the level is turned once more. */
+const MISSED = 0.035;
 const SEED = 0x51f7;
 
 /** One level of the stretch, with what was tried there. */
 interface Level {
   local: LocalModel;
+  levers: Lever[];
   /** Steps from where the ramps began, and what came of them, a draw each. */
   rows: number[][];
   outcomes: Counted[];
+  /** Attempts played, but for confirmations. */
+  played: number;
+  /** Log odds where the ramps began. */
+  standing: number;
+  /** Was it last confirmed with one parameter moved only? Then the look along that one says where to go on. */
+  onOneLever: boolean;
+  /** By the look from far: can it come near what is wanted? */
+  isInReach: boolean;
   before: number | null;
   after: FitSlot['after'];
 }
 
-/** A ramp that is to be held by points has one at every level of the stretch. */
+/** A ramp that is to be held by points has one at every level of the stretch; nothing else limits it but its range. */
 function shapedFor(project: Project, { by, from, to }: FitAsked, { ramp }: Parameter): Ramp {
   if (by === 'own') return ramp;
-  const { breather: _breather, ...rest } = ramp;
+  const { breather: _breather, atLeast: _atLeast, atMost: _atMost, ...rest } = ramp;
   const context = sequenceContext(project);
   const values = project.slots.map((_, index) =>
     rampValue({ ramp, sane: { min: -1e9, max: 1e9 } }, index + 1, context),
@@ -113,11 +169,12 @@ function shapedFor(project: Project, { by, from, to }: FitAsked, { ramp }: Param
 }
 
 /**
- * Turns ramps' own numbers so that the clear rates of a stretch come nearest to what is wanted: around every level's present
- * values a local logistic model; then all numbers of all ramps at once, with a price for every step that a value moves; a
- * few sweeps of both; then attempts at the turned values. Pins are never moved.
+ * Turns ramps' own numbers so that the clear rates of a stretch come nearest to what is wanted: first every parameter of
+ * every level over all its range, coarsely; then, around the values turned to, local logistic models; then all numbers of all
+ * ramps at once, with a price for every step that a value moves; then attempts at the turned values, and what they show to be
+ * missed is turned once more. Pins are never moved.
  */
-export function fitRamps(project: Project, population: Population, asked: FitAsked): RampFitting {
+export function fitRamps(project: Project, asked: FitAsked): RampFitting {
   const parameters = asked.keys.flatMap((key): Parameter[] => {
     const parameter = project.parameters.find((entry) => entry.key === key);
     return parameter && parameter.ramp.axis === undefined && parameter.ramp.shape.type !== 'formula' ? [parameter] : [];
@@ -132,13 +189,14 @@ export function fitRamps(project: Project, population: Population, asked: FitAsk
   for (let position = Math.max(1, asked.from); position <= Math.min(asked.to, project.slots.length); position++) {
     const wanted = asked.wanted[position - 1];
     if (!project.levels[project.slots[position - 1]?.levelId ?? ''] || wanted === undefined) continue;
-    levels.push({ local: untried(project, of, position, wanted), rows: [], outcomes: [], before: null, after: null });
+    levels.push({
+      ...{ local: untried(project, of, position, wanted), levers: [], rows: [], outcomes: [], played: 0 },
+      ...{ isInReach: true, standing: 0, onOneLever: false, before: null, after: null },
+    });
   }
-  let stage: RampFit['stage'] = 'trying';
+  let stage: RampFit['stage'] = 'looking';
   let sweeps = 0;
-  let at = 0;
   let attempts = 0;
-  const spread = (): number => SPREADS[Math.min(sweeps, SWEEPS - 1)] as number;
 
   function valuesHere({ position, pinned }: LocalModel): Values {
     const values = { ...valuesAt(project, position) };
@@ -148,88 +206,214 @@ export function fitRamps(project: Project, population: Population, asked: FitAsk
     return values;
   }
 
-  function findActing({ local }: Level): number[] {
-    const acts = actingAt(project, local.position, valuesHere(local));
-    return parameters.flatMap(({ key }, index) =>
-      !local.pinned[index] && acts(key, of.steps[index] as number) ? [index] : [],
-    );
+  /** Values with one parameter moved so many steps from where it stands; whole where only whole numbers make sense. */
+  function moved(index: number, value: number, by: number): number {
+    const to = clamped(of, index, value + by * (of.steps[index] as number));
+    return parameters[index]!.number === 'whole' ? Math.round(to) : to;
   }
 
-  function draw({ local, rows, outcomes }: Level): void {
-    const { position } = local;
-    const values = valuesHere(local);
-    const present = readyGame(prepareLevel(project, position, values));
+  function batchAt(level: Level, values: Values, count: number, note: Pending['note']): Pending {
+    const from = level.played;
+    level.played += count;
+    return { batch: { position: level.local.position, values, from, count }, note };
+  }
+
+  const isWhole = ({ acting }: LocalModel, j: number): boolean => parameters[acting[j] as number]!.number === 'whole';
+
+  function record(level: Level, row: number[], successes: number, trials: number): void {
+    level.rows.push(row);
+    level.outcomes.push({ successes, trials });
+  }
+
+  /** At the present values, before anything is turned. */
+  function standing(level: Level): Pending {
+    const values = valuesHere(level.local);
+    const acts = actingAt(project, level.local.position, values);
+    const acting = parameters.flatMap(({ key }, index) =>
+      !level.local.pinned[index] && acts(key, of.steps[index] as number) ? [index] : [],
+    );
+    level.levers = acting.map((index) => {
+      const value = values[parameters[index]!.key] ?? 0;
+      const step = of.steps[index] as number;
+      const { min, max } = of.bounds[index]!;
+      return { low: (min - value) / step, high: (max - value) / step, points: [] };
+    });
+    level.local = { ...level.local, acting, levers: level.levers };
+    return batchAt(level, values, PRESENT, (won) => {
+      for (const lever of level.levers) addToLever(lever, 0, won, PRESENT);
+      record(
+        level,
+        acting.map(() => 0),
+        won,
+        PRESENT,
+      );
+      level.before = won / PRESENT;
+      level.standing = logOdds((won + 0.5) / (PRESENT + 1));
+      level.local = { ...level.local, constant: level.standing };
+    });
+  }
+
+  /** Places along the levers of a level that are to be looked at next. */
+  function looks(level: Level): Pending[] {
+    const values = valuesHere(level.local);
+    return level.levers.flatMap((lever, j) => {
+      const place = nextPlace(lever, level.local.wanted);
+      if (place === undefined) return [];
+      const index = level.local.acting[j] as number;
+      const { key } = parameters[index] as Parameter;
+      const there = { ...values, [key]: moved(index, values[key] ?? 0, place) };
+      return [
+        batchAt(level, there, PER_PLACE, (won) => {
+          addToLever(lever, place, won, PER_PLACE);
+          const steps = stepsFromStart(of, level.local.position, index, there[key]!);
+          record(
+            level,
+            level.local.acting.map((each) => (each === index ? steps : 0)),
+            won,
+            PER_PLACE,
+          );
+        }),
+      ];
+    });
+  }
+
+  /** What was seen to change nothing, over all its range, is left where it is. */
+  function leaveIdle(level: Level): void {
+    const { local, levers, rows } = level;
+    const kept = levers.flatMap((lever, j) => (changesSomething(lever) ? [j] : []));
+    const some = <T>(of: readonly T[]): T[] => kept.map((j) => of[j] as T);
+    level.levers = some(levers);
+    level.rows = rows.map(some);
+    level.local = { ...local, acting: some(local.acting), levers: level.levers };
+  }
+
+  /** How far, in steps, each acting parameter is moved around its present value: less where a step does much. */
+  function reaches({ local }: Level, spread: number): number[] {
+    const here = stepsAt(of, local, current);
+    return here.map((steps, j) => Math.min(spread, TELLING / Math.max(1e-3, Math.abs(slopeAt(local, j, steps)))));
+  }
+
+  /** Values around the present ones. */
+  function draws(level: Level, spread: number): Pending[] {
+    const { acting, position } = level.local;
+    const reach = reaches(level, spread);
+    const values = valuesHere(level.local);
+    const present = stepsAt(of, level.local, current);
+    const pending: Pending[] = [];
     for (let i = 0; i < DRAWS; i++) {
-      const isPresent = i % PRESENT_EVERY === 0;
+      if (i % PRESENT_EVERY === 0) continue;
       const drawn = { ...values };
-      const row = local.acting.map((index) => {
-        const { key, number } = parameters[index] as Parameter;
-        const away = isPresent
-          ? 0
-          : (2 * drawAt(SEED + position, index, rows.length) - 1) * spread() * (of.steps[index] as number);
-        const moved = clamped(of, index, (values[key] ?? 0) + away);
-        drawn[key] = number === 'whole' ? Math.round(moved) : moved;
+      const row = acting.map((index, j) => {
+        const { key } = parameters[index] as Parameter;
+        const away = (2 * drawAt(SEED + position, index, level.played) - 1) * (reach[j] as number);
+        drawn[key] = moved(index, values[key] ?? 0, away);
         return stepsFromStart(of, position, index, drawn[key]);
       });
-      rows.push(row);
-      const game = isPresent ? present : readyGame(prepareLevel(project, position, drawn));
-      let successes = 0;
-      for (let attempt = 0; attempt < ATTEMPTS_PER_DRAW; attempt++)
-        if (game.play(population, seedOf(rows.length * ATTEMPTS_PER_DRAW + attempt)).won) successes++;
-      outcomes.push({ successes, trials: ATTEMPTS_PER_DRAW });
-      attempts += ATTEMPTS_PER_DRAW;
+      pending.push(batchAt(level, drawn, ATTEMPTS_PER_DRAW, (won) => record(level, row, won, ATTEMPTS_PER_DRAW)));
     }
+    const count = Math.ceil(DRAWS / PRESENT_EVERY) * ATTEMPTS_PER_DRAW;
+    pending.push(batchAt(level, values, count, (won) => record(level, present, won, count)));
+    return pending;
   }
 
   /** The local model by what was tried near the present values. */
-  function learned({ local, rows, outcomes }: Level): LocalModel {
+  function learned(level: Level, spread: number): LocalModel {
+    const { local, rows, outcomes } = level;
     const here = stepsAt(of, local, current);
-    const near = rows.flatMap((row, i) =>
-      row.every((value, j) => Math.abs(value - (here[j] as number)) <= NEAR * spread()) ? [i] : [],
-    );
+    const reach = reaches(level, spread);
+    // Of whole numbers, the neighbours are never too far.
+    const isNear = (value: number, j: number): boolean =>
+      Math.abs(value - (here[j] as number)) <= Math.max(NEAR * (reach[j] as number), isWhole(local, j) ? 1 : 0);
+    const near = rows.flatMap((row, i) => (row.every(isNear) ? [i] : []));
+    const usual = here.map((steps, j) => USUAL_SLOPE + Math.abs(slopeAt(local, j, steps)));
     const { coefficients } = logisticFit(
-      near.map((i) => rows[i] as number[]),
+      near.map((i) => (rows[i] as number[]).map((value, j) => value - (here[j] as number))),
       near.map((i) => outcomes[i] as Counted),
       odds,
-      [PRIOR_CONSTANT, ...local.acting.map(() => 1 / (USUAL_SLOPE * USUAL_SLOPE))],
+      [PRIOR_CONSTANT, ...usual.map((slope) => 1 / (slope * slope))],
     );
     const [constant = 0, ...slopes] = coefficients;
-    return { ...local, constant, slopes };
+    const atStart = slopes.reduce((sum, slope, j) => sum - slope * (here[j] as number), constant);
+    return { ...local, constant: atStart, slopes, levers: undefined };
   }
 
-  function tryNext(): void {
-    const level = levels[at++];
-    if (level) {
-      if (sweeps === 0) level.local = { ...level.local, acting: findActing(level) };
-      draw(level);
-      level.local = learned(level);
-      level.before ??= shareAt(of, level.local, of.start);
-      return;
-    }
-    current = turnedRamps(
+  /** Attempts of their own at the turned values. */
+  function confirmation(level: Level, round: number): Pending {
+    const { local, isInReach } = level;
+    const count = isInReach ? CONFIRMED : CONFIRMED_FAR;
+    const row = stepsAt(of, local, current);
+    const from = CONFIRMATION + round * CONFIRMED;
+    return {
+      batch: { position: local.position, values: valuesHere(local), from, count },
+      note: (won) => {
+        level.after = { share: won / count, interval: wilson(won, count) };
+        record(level, row, won, count);
+        const moved = row.flatMap((steps, j) => (Math.abs(steps) > 0.05 ? [j] : []));
+        const [only] = moved;
+        level.onOneLever = moved.length === 1;
+        if (only !== undefined && level.onOneLever)
+          addToLever(level.levers[only] as Lever, row[only] as number, won, count);
+      },
+    };
+  }
+
+  const shareNow = ({ local }: Level): number => shareAt(of, local, current);
+
+  /** Learns from what was drawn around the present values of some levels, and turns the ramps by them. */
+  function turnBy(some: readonly Level[], spread: number): void {
+    for (const level of some) level.local = learned(level, spread);
+    // Points of one level are no other level's; with shapes, all levels are held.
+    const locals = (asked.by === 'points' ? some : levels).map(({ local }) => local);
+    current = turnedRamps(of, locals, current, spread);
+    sweeps++;
+  }
+
+  function* rounds(): Generator<Pending[]> {
+    yield levels.map(standing);
+    for (let look = 0; look < LOOKS; look++) yield levels.flatMap(looks);
+    for (const level of levels) leaveIdle(level);
+    current = leaptRamps(
       of,
       levels.map(({ local }) => local),
       current,
-      spread(),
     );
-    at = 0;
-    if (++sweeps >= SWEEPS || levels.length === 0) stage = 'confirming';
-  }
-
-  function confirmNext(): void {
-    const level = levels[at++];
-    if (!level) {
-      stage = 'done';
-      return;
+    for (const level of levels) {
+      const { local, levers } = level;
+      const far = Math.abs(shareNow(level) - local.wanted) > OUT_OF_REACH;
+      const crosses = levers.some((lever) => crossingsOf(lever, local.wanted).length > 0);
+      level.isInReach = local.acting.length > 0 && (!far || crosses);
     }
-    const game = readyGame(prepareLevel(project, level.local.position, valuesHere(level.local)));
-    let won = 0;
-    for (let i = 0; i < CONFIRMED; i++) if (game.play(population, seedOf(CONFIRMATION + i)).won) won++;
-    attempts += CONFIRMED;
-    level.after = { share: won / CONFIRMED, interval: wilson(won, CONFIRMED) };
+    stage = 'trying';
+    const tried = levels.filter(({ isInReach }) => isInReach);
+    yield tried.flatMap((level) => draws(level, SPREAD));
+    turnBy(tried, SPREAD);
+    stage = 'confirming';
+    let due: readonly Level[] = levels;
+    for (let round = 0; ; round++) {
+      yield due.map((level) => confirmation(level, round));
+      for (const level of tried) level.local = learned(level, REPAIR_SPREAD);
+      const missed = tried.filter((level) => Math.abs(shareNow(level) - level.local.wanted) > MISSED);
+      if (round === REPAIRS || missed.length === 0) break;
+      // Far from it, slopes here say little: the way is looked up along the lever, which knows now what was confirmed.
+      const far = missed.filter(
+        ({ onOneLever, after, local }) =>
+          asked.by === 'points' && onOneLever && after && Math.abs(after.share - local.wanted) > FAR,
+      );
+      for (const level of far) level.local = { ...level.local, constant: level.standing, levers: level.levers };
+      current = leaptRamps(
+        of,
+        far.map(({ local }) => local),
+        current,
+      );
+      const near = missed.filter((level) => !far.includes(level));
+      yield near.flatMap((level) => draws(level, REPAIR_SPREAD));
+      if (near.length > 0) turnBy(near, REPAIR_SPREAD);
+      due = asked.by === 'points' ? missed : levels;
+    }
+    stage = 'done';
   }
 
-  function whyUnmet({ position, wanted, acting, pinned }: LocalModel, share: number): Unmet | null {
+  function whyUnmet({ local: { position, wanted, acting, pinned } }: Level, share: number): Unmet | null {
     if (Math.abs(share - wanted) <= MET) return null;
     if (acting.length === 0) return pinned.some(Boolean) ? 'pinned' : 'nothing acts';
     const isAtEnd = acting.every((index) => {
@@ -240,19 +424,35 @@ export function fitRamps(project: Project, population: Population, asked: FitAsk
     return isAtEnd ? 'at its end' : 'shape';
   }
 
+  const running = rounds();
+  let pending: readonly Pending[] = [];
+  function goOn(): void {
+    pending = [];
+    while (pending.length === 0) {
+      const { done, value } = running.next();
+      if (done) return;
+      pending = value;
+    }
+  }
+  goOn();
+
   return {
-    next() {
-      if (stage === 'trying') tryNext();
-      else if (stage === 'confirming') confirmNext();
-      return (stage as RampFit['stage']) !== 'done';
+    due: () => pending.map(({ batch }) => batch),
+    take(won) {
+      pending.forEach(({ batch, note }, i) => {
+        attempts += batch.count;
+        note(won[i] ?? 0);
+      });
+      goOn();
     },
     read: () => ({
       ...{ stage, sweeps, attempts },
-      slots: levels.map(({ local, before, after }) => {
-        const expected = shareAt(of, local, current);
+      slots: levels.map((level) => {
+        const { local, before, after } = level;
+        const expected = shareNow(level);
         return {
           ...{ position: local.position, wanted: local.wanted, before, expected, after },
-          unmet: sweeps > 0 ? whyUnmet(local, after?.share ?? expected) : null,
+          unmet: stage === 'looking' ? null : whyUnmet(level, after?.share ?? expected),
         };
       }),
       ramps: Object.fromEntries(current.map(({ key, ramp }) => [key, ramp])),

@@ -3,7 +3,16 @@ export { bringThere, type Brought, type Crossing, type Search, type Tried } from
 export { meets, wantedShare, type Goal } from './goal.ts';
 export { moversLine, parameterLine, type TuningLine } from './line.ts';
 export { parFrom, shareMeeting, thresholdFor, type ProposedStar } from './starShares.ts';
-export { fitRamps, type FitAsked, type FitSlot, type RampFit, type RampFitting, type Unmet } from './fitRamps.ts';
+export {
+  fitPlayer,
+  fitRamps,
+  type FitAsked,
+  type FitBatch,
+  type FitSlot,
+  type RampFit,
+  type RampFitting,
+  type Unmet,
+} from './fitRamps.ts';
 export {
   smoothedRates,
   sweepOver,

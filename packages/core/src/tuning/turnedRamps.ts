@@ -1,6 +1,7 @@
 import { isPinned, knobsOf, rampValue, sequenceContext, type Knob, type RampContext } from '../ramps/index.ts';
 import type { Parameter, Project } from '../model/index.ts';
 import { inverseOf } from '../stats/index.ts';
+import { alongLever, type Lever } from './levers.ts';
 import { logOdds, odds } from './odds.ts';
 import { stepOf } from './whatMovesIt.ts';
 
@@ -30,6 +31,8 @@ export interface LocalModel {
   /** Log odds at the values that the ramps began with, and by step of each acting parameter. */
   constant: number;
   slopes: readonly number[];
+  /** In place of slopes, as long as the level has been looked at from far only: one for each acting parameter. */
+  levers?: readonly Lever[] | undefined;
 }
 
 /** A miss of so much of a clear rate weighs as much as a step of a parameter costs. */
@@ -87,13 +90,21 @@ export const stepsFromStart = (of: Turnable, position: number, index: number, va
 export const stepsAt = (of: Turnable, { acting, position }: LocalModel, ramps: readonly Parameter[]): number[] =>
   acting.map((index) => stepsFromStart(of, position, index, valueOf(of, index, ramps[index] as Parameter, position)));
 
-function oddsAt(of: Turnable, local: LocalModel, ramps: readonly Parameter[]): number {
-  return stepsAt(of, local, ramps).reduce((sum, value, j) => sum + value * (local.slopes[j] ?? 0), local.constant);
+const oddsBy = ({ constant, slopes, levers }: LocalModel, steps: readonly number[]): number =>
+  steps.reduce(
+    (sum, value, j) => sum + (levers ? alongLever(levers[j] as Lever, value) : value * (slopes[j] ?? 0)),
+    constant,
+  );
+
+/** Log odds by step of one acting parameter, so many steps from where the ramps began. @param j its place among the acting ones */
+export function slopeAt({ slopes, levers }: LocalModel, j: number, steps: number): number {
+  const lever = levers?.[j];
+  return lever ? (alongLever(lever, steps + 1) - alongLever(lever, steps - 1)) / 2 : (slopes[j] ?? 0);
 }
 
 /** The clear rate that a local model expects. */
 export const shareAt = (of: Turnable, local: LocalModel, ramps: readonly Parameter[]): number =>
-  odds(oddsAt(of, local, ramps));
+  odds(oddsBy(local, stepsAt(of, local, ramps)));
 
 /** One number of one ramp. */
 interface OfRamp {
@@ -113,12 +124,13 @@ const knobsIn = ({ context, from, to }: Turnable, ramps: readonly Parameter[]): 
 
 const read = (ramps: readonly Parameter[], { index, knob }: OfRamp): number => knob.read(ramps[index]!.ramp.shape);
 
-const written = (ramps: readonly Parameter[], { index, knob }: OfRamp, value: number): Parameter[] =>
-  ramps.map((parameter, i) =>
-    i === index
-      ? { ...parameter, ramp: { ...parameter.ramp, shape: knob.write(parameter.ramp.shape, value) } }
-      : parameter,
-  );
+const written = (parameter: Parameter, knob: Knob, value: number): Parameter => ({
+  ...parameter,
+  ramp: { ...parameter.ramp, shape: knob.write(parameter.ramp.shape, value) },
+});
+
+const writtenInto = (ramps: readonly Parameter[], { index, knob }: OfRamp, value: number): Parameter[] =>
+  ramps.map((parameter, i) => (i === index ? written(parameter, knob, value) : parameter));
 
 /** Without rounding, so that a small turn of a number shows. */
 function smooth(parameter: Parameter): Parameter {
@@ -126,52 +138,56 @@ function smooth(parameter: Parameter): Parameter {
   return { ...parameter, number: 'real', ramp };
 }
 
-/** What is missed at each level, and what each step costs: what is to become least, squared. */
+/** What is missed at one level, and what its steps cost: what is to become least, squared. */
+function missesAt(local: LocalModel, steps: readonly number[]): number[] {
+  // In log odds, as steep as they are where it is wanted: so what nearly all clear is pulled as much as what half do.
+  const gap = oddsBy(local, steps) - local.wantedOdds;
+  // One level far away does not outweigh all others.
+  const off = ((gap / Math.sqrt(1 + Math.abs(gap))) * local.weight) / MISS;
+  return [off, ...steps.map((value) => value * PRICE)];
+}
+
+/** The same for all levels. */
 function misses(of: Turnable, locals: readonly LocalModel[], ramps: readonly Parameter[]): number[] {
   const plain = ramps.map(smooth);
-  // In log odds, as steep as they are where it is wanted: so what nearly all clear is pulled as much as what half do.
-  const off = locals.map((local) => {
-    const gap = oddsAt(of, local, plain) - local.wantedOdds;
-    // One level far away does not outweigh all others.
-    return ((gap / Math.sqrt(1 + Math.abs(gap))) * local.weight) / MISS;
-  });
-  return [...off, ...locals.flatMap((local) => stepsAt(of, local, plain).map((value) => value * PRICE))];
+  return locals.flatMap((local) => missesAt(local, stepsAt(of, local, plain)));
 }
 
 const dot = (a: readonly number[], b: readonly number[]): number =>
   a.reduce((sum, value, i) => sum + value * (b[i] as number), 0);
 const square = (all: readonly number[]): number => dot(all, all);
 
-/** How far one number of a ramp may be turned: a local model is believed over so many steps only. */
-function limitsOf(
+/** By how much one number of a ramp is turned for no value to move more than one step; 0 where it moves none. */
+function turnOfAStep(
   of: Turnable,
   locals: readonly LocalModel[],
   ramps: readonly Parameter[],
-  each: OfRamp,
-  spread: number,
-): { low: number; high: number } {
-  const { index } = each;
-  const value = read(ramps, each);
+  { index, knob }: OfRamp,
+): number {
+  const parameter = ramps[index] as Parameter;
   const by = of.steps[index] as number;
-  const before = smooth(ramps[index] as Parameter);
-  const after = smooth(written(ramps, each, value + by)[index] as Parameter);
-  const moved = locals.map(({ position }) =>
-    Math.abs(valueOf(of, index, after, position) - valueOf(of, index, before, position)),
-  );
-  const reach = (spread * by * by) / Math.max(1e-9, ...moved);
-  return { low: value - reach, high: value + reach };
+  const here = knob.read(parameter.ramp.shape);
+  const at = (number: number): number[] => {
+    const plain = smooth(written(parameter, knob, number));
+    return locals.map(({ position }) => valueOf(of, index, plain, position));
+  };
+  const before = at(here);
+  // At an end of the range only one way moves anything.
+  const most = Math.max(...[by, -by].flatMap((to) => at(here + to).map((v, l) => Math.abs(v - (before[l] as number)))));
+  return most < 1e-9 ? 0 : (by * by) / most;
 }
 
-/** Numbers as a designer writes them. */
-const tidied = ({ context }: Turnable, ramps: readonly Parameter[]): Parameter[] =>
-  ramps.map((parameter) => ({
+/** Numbers as a designer writes them; points within the range. */
+const tidied = (of: Turnable, ramps: readonly Parameter[]): Parameter[] =>
+  ramps.map((parameter, index) => ({
     ...parameter,
     ramp: {
       ...parameter.ramp,
-      shape: knobsOf(parameter.ramp.shape, context).reduce(
-        (shape, knob) => knob.write(shape, Number(knob.read(shape).toPrecision(DIGITS))),
-        parameter.ramp.shape,
-      ),
+      shape: knobsOf(parameter.ramp.shape, of.context).reduce((shape, knob) => {
+        const number = knob.read(shape);
+        const kept = shape.type === 'points' ? clamped(of, index, number) : number;
+        return knob.write(shape, Number(kept.toPrecision(DIGITS)));
+      }, parameter.ramp.shape),
     },
   }));
 
@@ -189,7 +205,11 @@ export function turnedRamps(
 ): readonly Parameter[] {
   const knobs = knobsIn(of, ramps);
   if (knobs.length === 0) return ramps;
-  const limits = knobs.map((each) => limitsOf(of, locals, ramps, each, spread));
+  const limits = knobs.map((each) => {
+    // A local model is believed over so many steps only.
+    const reach = spread * turnOfAStep(of, locals, ramps, each);
+    return { low: read(ramps, each) - reach, high: read(ramps, each) + reach };
+  });
   let current = ramps;
   let damping = 1;
   for (let round = 0; round < ROUNDS; round++) {
@@ -197,8 +217,8 @@ export function turnedRamps(
     const slopes = knobs.map((each) => {
       const value = read(current, each);
       const by = (of.steps[each.index] as number) * 0.05;
-      const up = misses(of, locals, written(current, each, value + by));
-      const down = misses(of, locals, written(current, each, value - by));
+      const up = misses(of, locals, writtenInto(current, each, value + by));
+      const down = misses(of, locals, writtenInto(current, each, value - by));
       return up.map((one, i) => (one - (down[i] as number)) / (2 * by));
     });
     const matrix = slopes.map((a) => slopes.map((b) => dot(a, b)));
@@ -213,7 +233,7 @@ export function turnedRamps(
       const next = knobs.reduce((turned: readonly Parameter[], each, i) => {
         const { low, high } = limits[i]!;
         const to = read(current, each) + (change[i] as number) * part;
-        return written(turned, each, Math.min(high, Math.max(low, to)));
+        return writtenInto(turned, each, Math.min(high, Math.max(low, to)));
       }, current);
       const miss = square(misses(of, locals, next));
       if (miss < from - 1e-6 && (!best || miss < best.miss)) best = { ramps: next, miss };
@@ -226,6 +246,55 @@ export function turnedRamps(
     current = best.ramps;
     damping = Math.max(0.1, damping / 3);
     if (from - best.miss < 0.01) break;
+  }
+  return tidied(of, current);
+}
+
+/** So many steps at once a number is turned, either way, when levels have been looked at from far. */
+const LEAPS = [0.5, 1, 2, 3, 5, 8, 12, 18, 27, 40, 60].flatMap((by) => [by, -by]);
+const PASSES = 6;
+
+/**
+ * Ramps after the first look at levels from far: one number after the other is turned to where the misses are least, however
+ * far that is. Small turns would not leave a stretch on which nothing changes.
+ */
+export function leaptRamps(
+  of: Turnable,
+  locals: readonly LocalModel[],
+  ramps: readonly Parameter[],
+): readonly Parameter[] {
+  const current = [...ramps];
+  const places = locals.map((local) => stepsAt(of, local, ramps.map(smooth)));
+  const cost = (local: LocalModel, steps: readonly number[]): number => square(missesAt(local, steps));
+  for (let pass = 0; pass < PASSES; pass++) {
+    let isBetter = false;
+    for (const each of knobsIn(of, current)) {
+      const { index, knob } = each;
+      const parameter = current[index] as Parameter;
+      const turn = turnOfAStep(of, locals, current, each);
+      if (turn === 0) continue;
+      let best = { saved: 1e-3, parameter, moved: [] as (readonly [number, number[]])[] };
+      for (const leap of LEAPS) {
+        const next = written(parameter, knob, knob.read(parameter.ramp.shape) + leap * turn);
+        const plain = smooth(next);
+        let saved = 0;
+        const moved = locals.flatMap((local, l) => {
+          const j = local.acting.indexOf(index);
+          const here = places[l] as number[];
+          if (j === -1) return [];
+          const steps = stepsFromStart(of, local.position, index, valueOf(of, index, plain, local.position));
+          if (Math.abs(steps - (here[j] as number)) < 1e-9) return [];
+          const there = here.with(j, steps);
+          saved += cost(local, here) - cost(local, there);
+          return [[l, there] as const];
+        });
+        if (saved > best.saved) best = { saved, parameter: next, moved };
+      }
+      current[index] = best.parameter;
+      for (const [l, there] of best.moved) places[l] = there;
+      isBetter ||= best.moved.length > 0;
+    }
+    if (!isBetter) break;
   }
   return tidied(of, current);
 }

@@ -1,7 +1,7 @@
 /** Work on a question, a bit at a time. */
 export interface Work<Part> {
   /** Does the next bit. @returns false once there is nothing left to do */
-  step(): boolean;
+  step(): boolean | Promise<boolean>;
   /** What it has come to; undefined while that says nothing yet. */
   read(): Part | undefined;
 }
@@ -13,18 +13,18 @@ export interface Stop {
 }
 
 /** Lets a waiting message in. */
-const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+export const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
 /**
  * Answers the questions that come to a worker: each a bit at a time, told as it goes on; a later question takes the place of
  * an earlier one.
  *
- * @param begin the work on a question
+ * @param begin the work on a question; told whether its answer is still waited for
  * @param everyMs how often it is told how far the work has come
  * @param firstMs after how long that is told first
  */
 export function answering<Request extends { id: number }, Part extends object>(
-  begin: (request: Request) => Work<Part>,
+  begin: (request: Request, isAwaited: () => boolean) => Work<Part>,
   everyMs: number,
   firstMs = everyMs,
 ): void {
@@ -34,10 +34,11 @@ export function answering<Request extends { id: number }, Part extends object>(
     current = id;
     if ('stop' in data) return;
     void (async () => {
-      const work = begin(data);
+      const work = begin(data, () => current === id);
       let told = performance.now() + firstMs - everyMs;
       for (;;) {
-        const done = !work.step();
+        const done = !(await work.step());
+        if (current !== id) return;
         const now = performance.now();
         if (done || now - told > everyMs) {
           const part = work.read();

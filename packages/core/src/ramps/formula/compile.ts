@@ -55,6 +55,10 @@ export function compile(node: Node): Run {
     }
     case 'name':
       return meaningOf(node.name);
+    case 'statistic': {
+      const { of, name } = node;
+      return (_place, context) => context.statistic?.(of, name) ?? Number.NaN;
+    }
     case 'minus': {
       const of = compile(node.of);
       return (place, context) => -of(place, context);

@@ -2,7 +2,7 @@ import type { LiveAxis, Parameter } from '../../model/index.ts';
 import { READING_NAME } from './compile.ts';
 import { nearest } from './nearest.ts';
 import { parseFormula } from './parse.ts';
-import type { FormulaError } from './types.ts';
+import type { FormulaError, NameUse } from './types.ts';
 
 /** Names that every formula knows, in the order in which they are offered. */
 export const OWN_NAMES = {
@@ -17,10 +17,36 @@ export function namesIn(text: string): string[] {
   return parsed.ok ? [...new Set(parsed.names.map(({ name }) => name))] : [];
 }
 
+/** What is wrong with the formula of an action: how it is written, or a name that stands for no statistic and no parameter. */
+export function actionFormulaError(
+  text: string,
+  statistics: readonly string[],
+  keys: readonly string[],
+): FormulaError | undefined {
+  const parsed = parseFormula(text);
+  if (!parsed.ok) return parsed.error;
+  const refuse = (uses: readonly NameUse[], known: readonly string[], what: string): FormulaError | undefined => {
+    const wrong = uses.find(({ name }) => !known.includes(name));
+    if (!wrong) return undefined;
+    const meant = nearest(wrong.name, known);
+    const message = `There is no ${what} called ${wrong.name}${meant === undefined ? '.' : `; did you mean ${meant}?`}`;
+    return { column: wrong.column, length: wrong.name.length, message };
+  };
+  return (
+    refuse(parsed.statistics, statistics, 'statistic') ??
+    refuse(parsed.names, [...Object.keys(OWN_NAMES), ...keys], 'parameter')
+  );
+}
+
 /** What is wrong with a formula: how it is written, or a name that stands for nothing. */
 export function formulaError(text: string, keys: readonly string[], axis?: LiveAxis): FormulaError | undefined {
   const parsed = parseFormula(text);
   if (!parsed.ok) return parsed.error;
+  const [statistic] = parsed.statistics;
+  if (statistic) {
+    const { column, name } = statistic;
+    return { column, length: name.length, message: 'Statistics of fighters stand in the formulas of actions only.' };
+  }
   const known = [...Object.keys(OWN_NAMES), ...(axis === undefined ? [] : [READING_NAME]), ...keys];
   const wrong = parsed.names.find(({ name }) => !known.includes(name));
   if (!wrong) return undefined;

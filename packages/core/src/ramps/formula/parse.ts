@@ -2,7 +2,7 @@ import { FUNCTIONS } from './functions.ts';
 import { nearest } from './nearest.ts';
 import { runOf } from './run.ts';
 import { tokensOf, type Token } from './tokens.ts';
-import type { NameUse, Node, Operation, ParsedFormula } from './types.ts';
+import type { NameUse, Node, Operation, ParsedFormula, Whose } from './types.ts';
 import { Unreadable } from './unreadable.ts';
 
 /** How tightly each operation binds. */
@@ -22,7 +22,7 @@ const BINDS: Readonly<Record<Operation, number>> = {
 };
 const COMPARISONS: ReadonlySet<string> = new Set(['==', '!=', '<', '<=', '>', '>=']);
 const CALLS = new Map(FUNCTIONS.map((entry) => [entry.name, entry]));
-const CALL_NAMES = ['if', ...CALLS.keys()];
+const CALL_NAMES = ['if', 'mine', 'theirs', ...CALLS.keys()];
 
 /** How deep brackets and calls may be nested. */
 const DEEPEST = 60;
@@ -66,6 +66,7 @@ const isComparison = ({ node, inBrackets }: Read): boolean =>
 /** Reads tokens by how tightly operations bind. Source: V. R. Pratt (1973), Top down operator precedence. */
 class Reader {
   readonly names: NameUse[] = [];
+  readonly statistics: NameUse[] = [];
   readonly #tokens: readonly Token[];
   #next = 0;
 
@@ -195,6 +196,7 @@ class Reader {
       this.names.push({ name, column: token.at + 1 });
       return { is: 'name', name };
     }
+    if (name === 'mine' || name === 'theirs') return this.#statistic(token, name);
     const fn = CALLS.get(name);
     if (name !== 'if' && !fn) this.#refuseCall(token);
     this.#deeper(token, depth);
@@ -208,6 +210,19 @@ class Reader {
     }
     if (fn) return { is: 'call', name, of };
     return { is: 'if', condition: of[0] as Node, then: of[1] as Node, otherwise: of[2] as Node };
+  }
+
+  /** A statistic of who acts or of who is struck. */
+  #statistic(token: Token, of: Whose): Node {
+    this.#take();
+    const what = this.#peek();
+    if (what.is !== 'name') this.#stop(token, `${of}(…) takes the name of a statistic.`);
+    this.#take();
+    if (this.#peek().is === 'end') this.#stop(token, 'This bracket is never closed.');
+    if (!this.#isAt(')')) this.#stop(this.#peek(), `${of}(…) takes one name and nothing else.`);
+    this.#take();
+    this.statistics.push({ name: what.text, column: what.at + 1 });
+    return { is: 'statistic', of, name: what.text };
   }
 
   #refuseCall(token: Token): never {
@@ -253,7 +268,7 @@ function parse(text: string): ParsedFormula {
   try {
     const reader = new Reader(tokensOf(text));
     const root = reader.all();
-    return { ok: true, root, names: reader.names, run: runOf(root) };
+    return { ok: true, root, names: reader.names, statistics: reader.statistics, run: runOf(root) };
   } catch (error) {
     if (error instanceof Unreadable) return { ok: false, error: error.at };
     throw error;

@@ -7,10 +7,14 @@ export type Run = (place: number, context: RampContext) => number;
 export type Node =
   | { is: 'number'; value: number }
   | { is: 'name'; name: string }
+  | { is: 'statistic'; of: Whose; name: string }
   | { is: 'minus'; of: Node }
   | { is: 'operation'; operation: Operation; left: Node; right: Node }
   | { is: 'if'; condition: Node; then: Node; otherwise: Node }
   | { is: 'call'; name: string; of: Node[] };
+
+/** Whose statistic a formula reads: of who acts, or of who is struck. */
+export type Whose = 'mine' | 'theirs';
 
 export type Operation = '+' | '-' | '*' | '/' | '%' | '^' | '==' | '!=' | '<' | '<=' | '>' | '>=';
 
@@ -30,6 +34,6 @@ export interface NameUse {
   column: number;
 }
 
-/** What is read off a formula's text. */
+/** What is read off a formula's text: names of parameters and of the language, and names of statistics. */
 export type ParsedFormula =
-  { ok: true; root: Node; names: readonly NameUse[]; run: Run } | { ok: false; error: FormulaError };
+  | { ok: true; root: Node; names: readonly NameUse[]; statistics: readonly NameUse[]; run: Run } | { ok: false; error: FormulaError };

@@ -7,6 +7,8 @@ export function written(node: Node): string {
       return String(node.value);
     case 'name':
       return node.name;
+    case 'statistic':
+      return `${node.of}(${node.name})`;
     case 'minus':
       return `-${bracketed(node.of)}`;
     case 'operation':

@@ -110,7 +110,7 @@ function Outcome({ fit }: { fit: RampFit }) {
   const columns = useColumns();
   const edit = useEdit();
   const goto = useGoto();
-  const { slots, stage, sweeps, attempts, ramps } = fit;
+  const { slots, stage, attempts, ramps } = fit;
   const bySlot = new Map(slots.map((slot) => [slot.position, slot]));
   const shareOf = ({ after, expected }: FitSlot): number => after?.share ?? expected;
   const near = slots.filter((slot) => Math.abs(shareOf(slot) - slot.wanted) <= 0.05).length;
@@ -142,8 +142,10 @@ function Outcome({ fit }: { fit: RampFit }) {
   return (
     <div className="mt-2" aria-busy={stage !== 'done'}>
       <p role="status" className="px-3.5 text-[12.5px]">
-        {stage === 'trying' ? (
-          `Sweep ${sweeps + 1} of 4: levels are tried around their values…`
+        {stage === 'looking' ? (
+          'Every parameter is tried over its range, at every level…'
+        ) : stage === 'trying' ? (
+          'The turned values are tried, and values around them…'
         ) : stage === 'confirming' ? (
           'The turned ramps are tried…'
         ) : (
@@ -168,7 +170,7 @@ function Outcome({ fit }: { fit: RampFit }) {
                 : undefined
             }
           >
-            {number(sweeps > 0 || slot.after ? shareOf(slot) : undefined, true)}
+            {number(stage !== 'looking' ? shareOf(slot) : undefined, true)}
             {slot.after ? (
               <span className="sr-only">
                 {formatPercent(slot.after.interval.low)} to {formatPercent(slot.after.interval.high)}

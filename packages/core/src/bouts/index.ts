@@ -1,0 +1,25 @@
+export {
+  copyOf,
+  goOn,
+  healthShare,
+  isOurs,
+  makeBoutWorld,
+  stands,
+  startBout,
+  targetsOf,
+  usable,
+  withdraw,
+  type BoutPhase,
+  type BoutState,
+  type BoutWorld,
+  type Choice,
+  type Choosing,
+  type Struck,
+  type Turn,
+} from './bout.ts';
+export { boutTrials, levelWinning, playBout, type BoutForecast, type BoutTrials } from './forecast.ts';
+export { boutMind, byWeight, choosing, type BoutMind } from './minds.ts';
+export { experienceNeeded, gainOf, meanGain, pacingOf, type Gain, type MeetingsAt, type PacingAt } from './pacing.ts';
+export type { PreparedAction, PreparedBout, PreparedFighter, PreparedUse } from './prepared.ts';
+export { harmOf, harmTable, oddsOf, type Harm } from './sheet.ts';
+export { boutAmount, membersOf, MOST_LEVEL, prepareBout, statisticsOf, type Meeting } from './statistics.ts';

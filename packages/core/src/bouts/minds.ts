@@ -1,0 +1,216 @@
+import type { Abilities } from '../abilities/index.ts';
+import { makeStream, type Stream } from '../random/index.ts';
+import {
+  draw,
+  expectedNow,
+  healthShare,
+  isOurs,
+  standing,
+  targetsOf,
+  usable,
+  type BoutState,
+  type Choice,
+  type Choosing,
+} from './bout.ts';
+import type { PreparedAction, PreparedFighter, PreparedUse } from './prepared.ts';
+
+/** Purpose of the stream by which a party errs; see makeStream. */
+const ERRS = 7;
+/** Who plans nothing picks by chance so often; who plans everything never does. */
+const MOST_CHANCE = 0.5;
+/** An ally is healed below this share of its health, by somebody who plans nothing, and by so much sooner with planning. */
+const HEALS_BELOW = 0.2;
+const SOONER = 0.3;
+/** From this share of planning on, two turns are thought ahead. */
+const THINKS_AHEAD = 0.6;
+const TURNS_AHEAD = 2;
+/** What falls this turn does no more harm at all: worth so much more than hurting two by half. */
+const FALLS = 1.5;
+
+/** How a party chooses. */
+export interface BoutMind {
+  /** 0–1 */
+  byChance: number;
+  /** Share of health. */
+  healsBelow: number;
+  thinksAhead: boolean;
+  stream: Stream;
+}
+
+/** The mind of a player of these abilities: only planning matters where nothing has to be hit in time. */
+export const boutMind = ({ planning }: Pick<Abilities, 'planning'>, seed: number): BoutMind => ({
+  byChance: MOST_CHANCE * (1 - planning) * (1 - planning),
+  healsBelow: HEALS_BELOW + SOONER * planning,
+  thinksAhead: planning >= THINKS_AHEAD,
+  stream: makeStream(seed, ERRS),
+});
+
+const useOf = ({ world }: BoutState, fighter: number, index: number): PreparedUse =>
+  (world.fighters[fighter] as PreparedFighter).uses[index] as PreparedUse;
+const actionOf = (state: BoutState, fighter: number, index: number): PreparedAction =>
+  state.world.bout.actions[useOf(state, fighter, index).action] as PreparedAction;
+
+const left = ({ world: { lost }, now }: BoutState, fighter: number): number =>
+  lost === -1 ? 0 : ((now[fighter] as number[])[lost] as number);
+
+/** Enemies choose by weight among what they can do, and whom by chance; who heals, heals who needs it most. */
+export const byWeight: Choosing = (state, fighter) => {
+  const uses = usable(state, fighter);
+  const total = uses.reduce((sum, index) => sum + useOf(state, fighter, index).weight, 0);
+  if (total <= 0) return null;
+  let at = draw(state, fighter) * total;
+  let use = uses[uses.length - 1] as number;
+  for (const index of uses) {
+    at -= useOf(state, fighter, index).weight;
+    if (at < 0) {
+      use = index;
+      break;
+    }
+  }
+  const action = actionOf(state, fighter, use);
+  const targets = targetsOf(state, fighter, action);
+  if (targets.length === 0) return { use, target: -1 };
+  if (action.does === 'heal') return { use, target: mostHurt(state, targets) };
+  return { use, target: targets[Math.floor(draw(state, fighter) * targets.length)] as number };
+};
+
+const mostHurt = (state: BoutState, of: readonly number[]): number =>
+  of.reduce((worst, each) => (healthShare(state, each) < healthShare(state, worst) ? each : worst), of[0] as number);
+
+/** What an enemy does a turn, on average over what it can do and whom it strikes. */
+function threatOf(state: BoutState, enemy: number): number {
+  const uses = usable(state, enemy);
+  const ours = standing(state, enemy, 'other');
+  let total = 0;
+  let sum = 0;
+  for (const index of uses) {
+    const { weight, action } = useOf(state, enemy, index);
+    const { does, strikes } = state.world.bout.actions[action] as PreparedAction;
+    total += weight;
+    if (does !== 'harm' || ours.length === 0) continue;
+    let harm = 0;
+    for (const target of ours) harm += Math.min(left(state, target), expectedNow(state, action, enemy, target));
+    sum += weight * (strikes === 'all' ? harm : strikes === 'one' ? harm / ours.length : 0);
+  }
+  return total > 0 ? sum / total : 0;
+}
+
+interface Option extends Choice {
+  /** Of the action among the bout's. */
+  index: number;
+  action: PreparedAction;
+  /** All whom it strikes. */
+  struck: readonly number[];
+}
+
+/** Everything that somebody can do now. */
+function optionsOf(state: BoutState, fighter: number): Option[] {
+  const options: Option[] = [];
+  const own = standing(state, fighter, 'own');
+  const other = standing(state, fighter, 'other');
+  for (const use of usable(state, fighter)) {
+    const { action: index } = useOf(state, fighter, use);
+    const action = actionOf(state, fighter, use);
+    const { strikes } = action;
+    if (strikes === 'itself') options.push({ use, index, action, target: fighter, struck: [fighter] });
+    else if (strikes === 'all' || strikes === 'allies')
+      options.push({ use, index, action, target: -1, struck: strikes === 'all' ? other : own });
+    else
+      for (const target of strikes === 'one' ? other : own)
+        options.push({ use, index, action, target, struck: [target] });
+  }
+  return options;
+}
+
+/** What an option heals that is missing. */
+function healed(state: BoutState, fighter: number, { index, struck }: Pick<Option, 'index' | 'struck'>): number {
+  const { lost, fighters } = state.world;
+  return struck.reduce((sum, target) => {
+    const full = (fighters[target] as PreparedFighter).statistics[lost] ?? 0;
+    const amount = expectedNow(state, index, fighter, target);
+    return sum + Math.min(full - left(state, target), amount);
+  }, 0);
+}
+
+/** What an option harms, no more than is left. */
+function harmed(state: BoutState, fighter: number, { index, struck }: Option): number {
+  let sum = 0;
+  for (const target of struck) sum += Math.min(left(state, target), expectedNow(state, index, fighter, target));
+  return sum;
+}
+
+/** The most harm that somebody does in one turn. */
+const best = (state: BoutState, fighter: number): number =>
+  optionsOf(state, fighter).reduce(
+    (most, option) => (option.action.does === 'harm' ? Math.max(most, harmed(state, fighter, option)) : most),
+    0,
+  );
+
+/** By weight of harm a turn; heals first who is worn beyond what the player bears. */
+function byHarm(state: BoutState, fighter: number, options: readonly Option[], { healsBelow }: BoutMind): Option {
+  const worn = standing(state, fighter, 'own').some((ally) => healthShare(state, ally) < healsBelow);
+  const value = (option: Option): number => {
+    if (option.action.does === 'harm') return harmed(state, fighter, option);
+    const helps = worn && option.struck.some((target) => healthShare(state, target) < healsBelow);
+    return helps ? 1e6 + healed(state, fighter, option) : -1;
+  };
+  return highest(options, value);
+}
+
+/**
+ * Two turns ahead: harm by the threat that it takes away, healing by what those would still do who would fall within two
+ * turns; each as a share of what the side it hurts has left.
+ */
+function byThreat(state: BoutState, fighter: number, options: readonly Option[]): Option {
+  const ours = standing(state, fighter, 'own');
+  const theirs = standing(state, fighter, 'other');
+  const sum = (of: readonly number[]): number => of.reduce((all, each) => all + left(state, each), 0) || 1;
+  const [ourHealth, theirHealth] = [sum(ours), sum(theirs)];
+  const threats = new Map(theirs.map((enemy) => [enemy, threatOf(state, enemy)]));
+  const incoming = [...threats.values()].reduce((all, threat) => all + threat, 0) / Math.max(1, ours.length);
+  const value = (option: Option): number => {
+    const { action, struck, index } = option;
+    let worth = 0;
+    for (const target of struck) {
+      const has = left(state, target);
+      const amount = expectedNow(state, index, fighter, target);
+      if (action.does === 'harm') {
+        const part = Math.min(1, amount / Math.max(1, has));
+        // Where nobody threatens, what hurts most ends it soonest.
+        const threat = (threats.get(target) ?? 0) / ourHealth;
+        worth += threat * (part >= 1 ? FALLS : part) + Math.min(amount, has) / theirHealth / 10;
+      } else if (has <= TURNS_AHEAD * incoming) {
+        const useful = healed(state, fighter, { index, struck: [target] });
+        worth += (best(state, target) / theirHealth) * Math.min(FALLS, useful / Math.max(1, incoming));
+      }
+    }
+    return worth;
+  };
+  return highest(options, value);
+}
+
+function highest(options: readonly Option[], value: (option: Option) => number): Option {
+  let chosen = options[0] as Option;
+  let most = Number.NEGATIVE_INFINITY;
+  for (const option of options) {
+    const worth = value(option);
+    if (worth > most) [chosen, most] = [option, worth];
+  }
+  return chosen;
+}
+
+/** What a party of one player chooses; enemies choose by weight. */
+export const choosing =
+  (mind: BoutMind): Choosing =>
+  (state, fighter) => {
+    if (!isOurs(state.world, fighter)) return byWeight(state, fighter);
+    const options = optionsOf(state, fighter);
+    if (options.length === 0) return null;
+    const { use, target } =
+      mind.byChance > 0 && mind.stream.next() < mind.byChance
+        ? (options[Math.floor(mind.stream.next() * options.length)] as Option)
+        : mind.thinksAhead
+          ? byThreat(state, fighter, options)
+          : byHarm(state, fighter, options, mind);
+    return { use, target };
+  };

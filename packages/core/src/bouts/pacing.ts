@@ -1,0 +1,95 @@
+import type { Bouts, Group } from '../model/index.ts';
+import { PLAIN, rawValue, type Values } from '../ramps/index.ts';
+import { boutAmount, membersOf, MOST_LEVEL } from './statistics.ts';
+
+/** What beating a group brings. */
+export interface Gain {
+  experience: number;
+  coins: number;
+  /** By name: the chance to get one or more. */
+  things: ReadonlyMap<string, number>;
+}
+
+/** What beating a group brings at a place of the sequence. */
+export function gainOf(bouts: Bouts, group: Group, values: Values): Gain {
+  let [experience, coins] = [0, 0];
+  const without = new Map<string, number>();
+  for (const { gives } of membersOf(bouts, group, values)) {
+    if (!gives) continue;
+    experience += Math.max(0, boutAmount(gives.experience, values));
+    coins += Math.max(0, boutAmount(gives.coins, values));
+    for (const { name, chance } of gives.things) without.set(name, (without.get(name) ?? 1) * (1 - chance));
+  }
+  return { experience, coins, things: new Map([...without].map(([name, none]) => [name, 1 - none])) };
+}
+
+/** Experience from a level to the next, never less than nothing; endless at the highest level. */
+export function experienceNeeded({ experience }: Pick<Bouts, 'experience'>, level: number): number {
+  if (level >= MOST_LEVEL) return Number.POSITIVE_INFINITY;
+  const value = rawValue({ shape: experience }, level, { ...PLAIN, levels: MOST_LEVEL });
+  return Number.isFinite(value) ? Math.max(0, value) : Number.POSITIVE_INFINITY;
+}
+
+/** Bouts that are met at one place of the sequence: groups by their shares, and how many meetings there are. */
+export interface MeetingsAt {
+  position: number;
+  /** How many are fought there, on average. */
+  meetings: number;
+  /** What one brings, on average over the groups. */
+  gain: Gain;
+}
+
+/** How far a party has come after a place of the sequence. */
+export interface PacingAt {
+  position: number;
+  /** Level and experience towards the next, after it. */
+  level: number;
+  towards: number;
+  /** Bouts like those here to the next level; endless where they bring nothing. */
+  boutsToNext: number;
+  coins: number;
+  /** By name: the chance to have got one by now. */
+  things: ReadonlyMap<string, number>;
+}
+
+/** Groups in their shares as one gain: what a meeting brings on average. @param parts shares add up to 1, or to what is left out */
+export function meanGain(parts: readonly { share: number; gain: Gain }[]): Gain {
+  const total = parts.reduce((sum, { share }) => sum + share, 0) || 1;
+  const mean = (of: (gain: Gain) => number): number =>
+    parts.reduce((sum, { share, gain }) => sum + (share / total) * of(gain), 0);
+  const names = new Set(parts.flatMap(({ gain }) => [...gain.things.keys()]));
+  return {
+    experience: mean(({ experience }) => experience),
+    coins: mean(({ coins }) => coins),
+    things: new Map([...names].map((name) => [name, mean(({ things }) => things.get(name) ?? 0)])),
+  };
+}
+
+/** The pacing along the sequence if every meeting is fought and won. @param startLevel of the party, from 1 */
+export function pacingOf(bouts: Bouts, places: readonly MeetingsAt[], startLevel = 1): PacingAt[] {
+  let [level, towards, coins] = [startLevel, 0, 0];
+  const without = new Map<string, number>();
+  return places.map(({ position, meetings, gain }) => {
+    towards += meetings * gain.experience;
+    coins += meetings * gain.coins;
+    for (let needed = experienceNeeded(bouts, level); needed <= towards; needed = experienceNeeded(bouts, level)) {
+      towards -= needed;
+      level++;
+    }
+    for (const [name, chance] of gain.things) without.set(name, (without.get(name) ?? 1) * noneIn(chance, meetings));
+    const needed = experienceNeeded(bouts, level) - towards;
+    return {
+      ...{ position, level, towards, coins },
+      boutsToNext: gain.experience > 0 ? Math.ceil(needed / gain.experience) : Number.POSITIVE_INFINITY,
+      things: new Map([...without].map(([name, none]) => [name, 1 - none])),
+    };
+  });
+}
+
+/** The chance of nothing in so many meetings; of a part of one, in proportion. */
+function noneIn(chance: number, meetings: number): number {
+  const whole = Math.floor(meetings);
+  let none = 1 - chance * (meetings - whole);
+  for (let i = 0; i < whole; i++) none *= 1 - chance;
+  return none;
+}
