@@ -295,8 +295,8 @@ function playRound(state: BoutState, choose: Choosing, note: ((turn: Turn) => vo
   giveUp(state);
 }
 
-/** One act of whose gauge is full first. A round is through once everybody's share of acts has been. */
-function playAct(state: BoutState, choose: Choosing, note: ((turn: Turn) => void) | undefined): void {
+/** Whose gauge is full first, and how long that takes; -1 where nobody is swift enough to ever act. */
+function nextByGauge(state: BoutState): { actor: number; soonest: number } {
   const { length } = state.world.fighters;
   let actor = -1;
   let soonest = Number.POSITIVE_INFINITY;
@@ -306,8 +306,14 @@ function playAct(state: BoutState, choose: Choosing, note: ((turn: Turn) => void
     const wait = speed > 0 ? (1 - (state.gauges[i] as number)) / speed : Number.POSITIVE_INFINITY;
     if (wait < soonest) [actor, soonest] = [i, wait];
   }
+  return { actor, soonest };
+}
+
+/** One act of whose gauge is full first. A round is one act of the swiftest. */
+function playAct(state: BoutState, choose: Choosing, note: ((turn: Turn) => void) | undefined): void {
+  const { length } = state.world.fighters;
+  const { actor, soonest } = nextByGauge(state);
   if (actor === -1) {
-    // Nobody is swift enough to ever act.
     state.phase = 'endless';
     return;
   }
@@ -327,17 +333,20 @@ export function goOn(state: BoutState, choose: Choosing, note?: (turn: Turn) => 
   else playAct(state, choose, note);
 }
 
+/** Those of ours who choose before the bout goes on: all who stand, or whose gauge is full next. */
+export function askedNow(state: BoutState): number[] {
+  const { world, phase } = state;
+  if (phase !== 'playing') return [];
+  if (world.bout.order === 'gauges') {
+    const { actor } = nextByGauge(state);
+    return actor >= 0 && isOurs(world, actor) ? [actor] : [];
+  }
+  const asked: number[] = [];
+  for (let i = 0; i < world.ours; i++) if (stands(state, i)) asked.push(i);
+  return asked;
+}
+
 /** Leaves, where that is allowed. */
 export function withdraw(state: BoutState): void {
   if (state.phase === 'playing' && state.world.bout.mayWithdraw) state.phase = 'withdrawn';
 }
-
-/** A copy to think ahead on: its draws are its own. */
-export const copyOf = (state: BoutState): BoutState => ({
-  ...state,
-  now: state.now.map((each) => [...each]),
-  turns: [...state.turns],
-  gauges: [...state.gauges],
-  draws: [...state.draws],
-  spent: state.spent.map((each) => [...each]),
-});

@@ -11,11 +11,13 @@ import {
   makeBoutWorld,
   oddsOf,
   playBout,
+  playedByHand,
   startBout,
   stands,
   usable,
   withdraw,
   type BoutState,
+  type Choice,
   type PreparedBout,
   type Turn,
 } from './index.ts';
@@ -172,6 +174,37 @@ describe('what can be chosen', () => {
     expect(odds).toEqual([0.6, 0.2, 0.2]);
     state.now[captain]![3] = 3;
     expect(oddsOf(state, captain, usable(state, captain))).toEqual([0.75, 0, 0.25]);
+  });
+});
+
+describe('a bout by hand', () => {
+  const first = (bout: PreparedBout, count: number) => {
+    const world = makeBoutWorld(bout);
+    const given: Choice[] = [];
+    for (let i = 0; i < count; i++) {
+      const { asks } = playedByHand(world, 4, given);
+      if (!asks) break;
+      given.push(asks.options[0]!);
+    }
+    return playedByHand(world, 4, given);
+  };
+
+  it('asks everybody of ours who stands, then lets the round be', () => {
+    expect(first(hiveBout('captain'), 0)).toMatchObject({ turns: [], asks: { fighter: 0 } });
+    expect(first(hiveBout('captain'), 1)).toMatchObject({ turns: [], asks: { fighter: 1 } });
+    const round = first(hiveBout('captain'), 2);
+    expect(round.state.round).toBe(1);
+    expect(round.turns.length).toBeGreaterThan(3);
+    expect(first(hiveBout('captain'), 2).turns).toEqual(round.turns);
+  });
+
+  it('by gauges asks who is next, and goes on to its end', () => {
+    const gauged: PreparedBout = { ...hiveBout('two-ants'), order: 'gauges' };
+    const begun = first(gauged, 1);
+    expect(begun.turns[0]!.actor).toBe(0);
+    const { state, asks } = first(gauged, 500);
+    expect(asks).toBeNull();
+    expect(['won', 'lost']).toContain(state.phase);
   });
 });
 

@@ -1,5 +1,4 @@
 export {
-  copyOf,
   goOn,
   healthShare,
   isOurs,
@@ -17,8 +16,9 @@ export {
   type Struck,
   type Turn,
 } from './bout.ts';
+export { playedByHand, type ByHand } from './byHand.ts';
 export { boutTrials, levelWinning, playBout, type BoutForecast, type BoutTrials } from './forecast.ts';
-export { boutMind, byWeight, choosing, type BoutMind } from './minds.ts';
+export { boutMind, byWeight, choosing, type BoutMind, type Option } from './minds.ts';
 export { experienceNeeded, gainOf, meanGain, pacingOf, type Gain, type MeetingsAt, type PacingAt } from './pacing.ts';
 export type { PreparedAction, PreparedBout, PreparedFighter, PreparedUse } from './prepared.ts';
 export { harmOf, harmTable, oddsOf, type Harm } from './sheet.ts';

@@ -95,7 +95,8 @@ function threatOf(state: BoutState, enemy: number): number {
   return total > 0 ? sum / total : 0;
 }
 
-interface Option extends Choice {
+/** Something that somebody can do now. */
+export interface Option extends Choice {
   /** Of the action among the bout's. */
   index: number;
   action: PreparedAction;
@@ -104,7 +105,7 @@ interface Option extends Choice {
 }
 
 /** Everything that somebody can do now. */
-function optionsOf(state: BoutState, fighter: number): Option[] {
+export function optionsOf(state: BoutState, fighter: number): Option[] {
   const options: Option[] = [];
   const own = standing(state, fighter, 'own');
   const other = standing(state, fighter, 'other');

@@ -12,6 +12,7 @@ import {
   type Project,
 } from '../model/index.ts';
 import { USUAL_LEAP, USUAL_LIFT, USUAL_RUN } from '../grounds/index.ts';
+import { gardenBouts } from './bouts.ts';
 import { drawGround } from './ground.ts';
 import { longHedge } from './hedge.ts';
 import { LAYOUTS } from './layouts.ts';
@@ -223,6 +224,7 @@ export function homeBeforeDusk(): Project {
         { id: 'thorn', name: 'Thorn', damage: literal(35), acts: 'atTouch' },
       ],
     },
+    bouts: gardenBouts(),
     parameters: PARAMETERS.map((parameter) => structuredCloneOf(parameter)),
     tiers: [
       { id: 'morning', name: 'Morning', from: 1 },

@@ -72,3 +72,20 @@ export {
   setPacerSpread,
 } from './pacers.ts';
 export { dropOwnWanted, setWantedLine, wantedLineAs } from './wanted.ts';
+export {
+  addAction,
+  addElement,
+  addFighter,
+  addGroup,
+  addStatistic,
+  removeAction,
+  removeElement,
+  removeFighter,
+  removeStatistic,
+  renameStatistic,
+  setLikeness,
+  setStatistic,
+  setUse,
+  startBouts,
+  statisticKey,
+} from './bouts.ts';

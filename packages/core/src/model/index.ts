@@ -18,6 +18,7 @@ export {
 } from './kinds.ts';
 export { LevelEntry, type Level } from './level.ts';
 export {
+  boutsEntryOf,
   documentOf,
   entryOf,
   groundEntryOf,

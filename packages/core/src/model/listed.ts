@@ -1,3 +1,4 @@
+import type { Bouts, BoutsEntry } from './bout.ts';
 import type { Ground, GroundEntry, Section } from './ground.ts';
 import type { Id } from './ids.ts';
 import type { Kinds } from './kinds.ts';
@@ -91,6 +92,15 @@ const kindsOf = remembered(({ collectables, enemies, hazards }: ProjectDocument[
   hazards: listOf(hazards),
 }));
 
+const boutsOf = remembered((bouts: NonNullable<ProjectDocument['bouts']>): Bouts => ({
+  ...bouts,
+  statistics: byKeys(bouts.statistics) as Bouts['statistics'],
+  elements: listOf(bouts.elements),
+  actions: listOf(bouts.actions),
+  fighters: listOf(bouts.fighters),
+  groups: listOf(bouts.groups),
+}));
+
 const liveTiersOf = remembered((axes: NonNullable<ProjectDocument['liveTiers']>): NonNullable<Project['liveTiers']> =>
   Object.fromEntries(Object.entries(axes).map(([axis, tiers]) => [axis, tiersOf(tiers) as LiveTier[]])),
 );
@@ -105,6 +115,7 @@ export const projectOf = remembered((document: ProjectDocument): Project => ({
   tallies: listOf(document.tallies),
   standing: listOf(document.standing),
   kinds: kindsOf(document.kinds),
+  bouts: document.bouts && boutsOf(document.bouts),
   parameters: byKeys(document.parameters) as Parameter[],
   tiers: tiersOf(document.tiers) as Project['tiers'],
   liveTiers: document.liveTiers && liveTiersOf(document.liveTiers),
@@ -153,6 +164,16 @@ export const groundEntryOf = (ground: Ground): GroundEntry =>
       : {}),
   }) as GroundEntry;
 
+/** All of the fights as the document holds them. */
+export const boutsEntryOf = (bouts: Bouts): BoutsEntry => ({
+  ...bouts,
+  statistics: collectionOf(bouts.statistics),
+  elements: collectionOf(bouts.elements),
+  actions: collectionOf(bouts.actions),
+  fighters: collectionOf(bouts.fighters),
+  groups: collectionOf(bouts.groups),
+});
+
 /** A level as the document holds it. */
 export function levelEntryOf({ id: _id, ...level }: Level): LevelEntry {
   return {
@@ -165,7 +186,7 @@ export function levelEntryOf({ id: _id, ...level }: Level): LevelEntry {
 
 /** The document that is read as this project; of ids given twice the last stands. */
 export function documentOf(project: Project): ProjectDocument {
-  const { kinds, liveTiers, ...rest } = project;
+  const { kinds, liveTiers, bouts, ...rest } = project;
   const axes = Object.entries(liveTiers ?? {}) as [LiveAxis, LiveTier[]][];
   return {
     ...rest,
@@ -179,6 +200,7 @@ export function documentOf(project: Project): ProjectDocument {
       enemies: collectionOf(kinds.enemies),
       hazards: collectionOf(kinds.hazards),
     },
+    ...(bouts ? { bouts: boutsEntryOf(bouts) } : {}),
     parameters: collectionOf(project.parameters),
     tiers: tierEntries(project.tiers),
     ...(liveTiers ? { liveTiers: Object.fromEntries(axes.map(([axis, tiers]) => [axis, tierEntries(tiers)])) } : {}),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Amount } from './amount.ts';
+import { BoutsEntry, type Bouts } from './bout.ts';
 import { ExpectationEntry, type Expectation } from './expectation.ts';
 import { Id } from './ids.ts';
 import { keyed } from './keyed.ts';
@@ -137,6 +138,7 @@ export const ProjectDocument = z
     standing: keyed(RuleEntry, Limits.rules, 'standing rules').describe('Standing rules: they hold in every level.'),
     run: Run,
     kinds: KindsEntry,
+    bouts: BoutsEntry.optional().describe('Fights by turns, where the game has them.'),
     parameters: keyed(ParameterEntry, Limits.parameters, 'parameters in a project').describe('By key.'),
     tiers: bands(TierEntry, 1),
     liveTiers: z
@@ -167,6 +169,7 @@ type Keyed =
   | 'tallies'
   | 'standing'
   | 'kinds'
+  | 'bouts'
   | 'parameters'
   | 'tiers'
   | 'liveTiers'
@@ -181,6 +184,7 @@ export interface Project extends Omit<ProjectDocument, Keyed> {
   tallies: Tally[];
   standing: Rule[];
   kinds: Kinds;
+  bouts?: Bouts | undefined;
   parameters: Parameter[];
   tiers: Tier[];
   liveTiers?: Partial<Record<LiveAxis, LiveTier[]>> | undefined;

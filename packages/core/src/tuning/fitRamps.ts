@@ -117,7 +117,10 @@ const NEAR = 1.6;
 const USUAL_SLOPE = 0.3;
 /** The same for the log odds themselves: barely. */
 const PRIOR_CONSTANT = 0.05;
-const CONFIRMED = 200;
+const CONFIRMED = 120;
+/** So many more where the first ones do not settle it. */
+const CONFIRMED_MORE = 280;
+const DOUBTFUL = 0.03;
 /** What nothing brings near is confirmed by fewer. */
 const CONFIRMED_FAR = 60;
 /** How often levels that were missed are turned once more. */
@@ -144,11 +147,19 @@ interface Level {
   standing: number;
   /** Was it last confirmed with one parameter moved only? Then the look along that one says where to go on. */
   onOneLever: boolean;
+  /** Attempts at the turned values, and how many were ever played for that. */
+  confirmed: Counted;
+  confirmations: number;
   /** By the look from far: can it come near what is wanted? */
   isInReach: boolean;
+  /** The nearest so far, as confirmed: by parameter, the value of its point there. */
+  best: { miss: number; after: NonNullable<FitSlot['after']>; values: (number | undefined)[] } | null;
   before: number | null;
   after: FitSlot['after'];
 }
+
+const pointAt = (shape: Shape, position: number): number | undefined =>
+  shape.type === 'points' ? shape.points.find((point) => point.position === position)?.value : undefined;
 
 /** A ramp that is to be held by points has one at every level of the stretch; nothing else limits it but its range. */
 function shapedFor(project: Project, { by, from, to }: FitAsked, { ramp }: Parameter): Ramp {
@@ -192,6 +203,7 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
     levels.push({
       ...{ local: untried(project, of, position, wanted), levers: [], rows: [], outcomes: [], played: 0 },
       ...{ isInReach: true, standing: 0, onOneLever: false, before: null, after: null },
+      ...{ confirmed: { successes: 0, trials: 0 }, confirmations: 0, best: null },
     });
   }
   let stage: RampFit['stage'] = 'looking';
@@ -338,15 +350,19 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
   }
 
   /** Attempts of their own at the turned values. */
-  function confirmation(level: Level, round: number): Pending {
+  function confirmation(level: Level, goesOn = false): Pending {
     const { local, isInReach } = level;
-    const count = isInReach ? CONFIRMED : CONFIRMED_FAR;
+    const count = goesOn ? CONFIRMED_MORE : isInReach ? CONFIRMED : CONFIRMED_FAR;
     const row = stepsAt(of, local, current);
-    const from = CONFIRMATION + round * CONFIRMED;
+    const from = CONFIRMATION + level.confirmations;
+    level.confirmations += count;
+    const before = goesOn ? level.confirmed : { successes: 0, trials: 0 };
     return {
       batch: { position: local.position, values: valuesHere(local), from, count },
       note: (won) => {
-        level.after = { share: won / count, interval: wilson(won, count) };
+        const [successes, trials] = [before.successes + won, before.trials + count];
+        level.confirmed = { successes, trials };
+        level.after = { share: successes / trials, interval: wilson(successes, trials) };
         record(level, row, won, count);
         const moved = row.flatMap((steps, j) => (Math.abs(steps) > 0.05 ? [j] : []));
         const [only] = moved;
@@ -357,7 +373,33 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
     };
   }
 
+  const isDoubtful = ({ isInReach, after, local }: Level): boolean =>
+    isInReach && Math.abs((after?.share ?? 0) - local.wanted) > DOUBTFUL;
+
   const shareNow = ({ local }: Level): number => shareAt(of, local, current);
+
+  /** Of ramps through points: remembers what came nearest so far, as confirmed. */
+  function keepBest(level: Level): void {
+    const { after, local, best } = level;
+    if (asked.by !== 'points' || !after) return;
+    const miss = Math.abs(after.share - local.wanted);
+    if (best && best.miss <= miss) return;
+    level.best = { miss, after, values: current.map(({ ramp: { shape } }) => pointAt(shape, local.position)) };
+  }
+
+  /** A level whose last turn made it worse goes back to where it was nearest. */
+  function backToBest(level: Level): void {
+    const { after, local, best } = level;
+    if (!best || !after || Math.abs(after.share - local.wanted) <= best.miss) return;
+    level.after = best.after;
+    current = current.map((parameter, index) => {
+      const { shape } = parameter.ramp;
+      const value = best.values[index];
+      if (shape.type !== 'points' || value === undefined) return parameter;
+      const points = shape.points.map((point) => (point.position === local.position ? { ...point, value } : point));
+      return { ...parameter, ramp: { ...parameter.ramp, shape: { ...shape, points } } };
+    });
+  }
 
   /** Learns from what was drawn around the present values of some levels, and turns the ramps by them. */
   function turnBy(some: readonly Level[], spread: number): void {
@@ -390,9 +432,12 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
     stage = 'confirming';
     let due: readonly Level[] = levels;
     for (let round = 0; ; round++) {
-      yield due.map((level) => confirmation(level, round));
+      yield due.map((level) => confirmation(level));
+      // What these few do not settle is tried by more.
+      yield due.filter(isDoubtful).map((level) => confirmation(level, true));
       for (const level of tried) level.local = learned(level, REPAIR_SPREAD);
       const missed = tried.filter((level) => Math.abs(shareNow(level) - level.local.wanted) > MISSED);
+      for (const level of due) keepBest(level);
       if (round === REPAIRS || missed.length === 0) break;
       // Far from it, slopes here say little: the way is looked up along the lever, which knows now what was confirmed.
       const far = missed.filter(
@@ -410,6 +455,7 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
       if (near.length > 0) turnBy(near, REPAIR_SPREAD);
       due = asked.by === 'points' ? missed : levels;
     }
+    for (const level of tried) backToBest(level);
     stage = 'done';
   }
 

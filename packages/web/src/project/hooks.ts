@@ -42,7 +42,7 @@ export function useEdit(): (command: NamedEdit | undefined) => void {
   );
 }
 
-export type Screen = 'sequence' | 'level' | 'kinds' | 'ramps' | 'trials' | 'hand-off' | 'play';
+export type Screen = 'sequence' | 'level' | 'kinds' | 'bouts' | 'ramps' | 'trials' | 'hand-off' | 'play';
 
 /** A level's two sides: what holds there, and what stands there. */
 export type LevelView = 'rules' | 'ground';
@@ -70,7 +70,7 @@ export interface TrialsShown {
   cause?: string | undefined;
 }
 
-const SCREENS: readonly Screen[] = ['sequence', 'level', 'kinds', 'ramps', 'trials', 'hand-off', 'play'];
+const SCREENS: readonly Screen[] = ['sequence', 'level', 'kinds', 'bouts', 'ramps', 'trials', 'hand-off', 'play'];
 
 /** What the address says is looked at. A slot that is gone gives way to the first. */
 export function useSelection(): Selection {

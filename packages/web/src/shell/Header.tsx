@@ -31,6 +31,9 @@ const TABS: readonly { screen: Screen; label: string }[] = [
   { screen: 'hand-off', label: 'Hand-off' },
 ];
 
+/** Those who fight by turns are kinds as well. */
+const isShown = (tab: Screen, screen: Screen): boolean => tab === screen || (tab === 'kinds' && screen === 'bouts');
+
 /** Where the edits made here are, in words. */
 function savedWords({ connection, open, clash, astray, kept }: DocumentState): string {
   const waiting = open?.pending.length ?? 0;
@@ -130,8 +133,8 @@ export function Header({ onListShortcuts, onFind }: Props) {
           <Link
             key={tab.screen}
             to={addressOf(projectId, tab.screen, slotId, { compared })}
-            aria-current={tab.screen === screen ? 'page' : undefined}
-            className={`flex items-center border-y-[3px] border-transparent px-3.5 font-medium whitespace-nowrap max-[1320px]:px-2.5 max-[1100px]:px-2 ${tab.screen === screen ? 'border-b-mark bg-bar-2 text-white' : 'text-bar-ink-2 hover:text-white'}`}
+            aria-current={isShown(tab.screen, screen) ? 'page' : undefined}
+            className={`flex items-center border-y-[3px] border-transparent px-3.5 font-medium whitespace-nowrap max-[1320px]:px-2.5 max-[1100px]:px-2 ${isShown(tab.screen, screen) ? 'border-b-mark bg-bar-2 text-white' : 'text-bar-ink-2 hover:text-white'}`}
           >
             {tab.label}
           </Link>

@@ -63,6 +63,7 @@ export function WorkLayout() {
       { keys: '1', does: 'Sequence screen', run: () => goto({ screen: 'sequence' }) },
       { keys: '2', does: 'Level screen', run: () => goto({ screen: 'level' }) },
       { keys: '3', does: 'Kinds screen', run: () => goto({ screen: 'kinds' }) },
+      { keys: 'B', does: 'Bouts screen', run: () => goto({ screen: 'bouts' }) },
       { keys: '4', does: 'Ramps screen', run: () => goto({ screen: 'ramps' }) },
       { keys: '5', does: 'Trials screen', run: () => goto({ screen: 'trials' }) },
       { keys: '6', does: 'Hand-off screen', run: () => goto({ screen: 'hand-off' }) },

@@ -1,4 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
+import { BoutsScreen } from '../features/bouts/BoutsScreen.tsx';
 import { HandoffScreen } from '../features/handoff/HandoffScreen.tsx';
 import { KindsScreen } from '../features/kinds/KindsScreen.tsx';
 import { MoversList } from '../features/movers/MoversList.tsx';
@@ -18,6 +19,7 @@ function WorkScreen() {
   const { screen } = useSelection();
   if (screen === 'sequence') return <SequenceScreen />;
   if (screen === 'kinds') return <KindsScreen />;
+  if (screen === 'bouts') return <BoutsScreen />;
   if (screen === 'ramps') return <RampsScreen movers={<MoversList />} />;
   if (screen === 'trials') return <TrialsScreen />;
   if (screen === 'hand-off') return <HandoffScreen />;

@@ -14,6 +14,11 @@ export const PART_KEYS: Readonly<Record<Screen, readonly PartKey[]>> = {
   sequence: [NUMBER, BORDER],
   level: [NUMBER, BORDER],
   kinds: [NUMBER],
+  bouts: [
+    NUMBER,
+    { keys: '1 … 9', does: 'In a bout by hand: choose' },
+    { keys: 'Backspace', does: 'In a bout by hand: take the last choice back' },
+  ],
   ramps: [
     NUMBER,
     BORDER,

@@ -17,6 +17,7 @@ import { resolveAmount } from '@stadion/core/rules';
 import { kindFigures, looksOf } from '@stadion/core/scene';
 import { MoreHorizontal } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { KindsSwitch } from '../../project/KindsSwitch.tsx';
 import { FirstStep } from '../../project/FirstStep.tsx';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
@@ -58,6 +59,7 @@ function Cast({ here }: { here: LevelHere }) {
       <QuietSheet>
         <div className="flex items-baseline gap-3">
           <h1>Kinds</h1>
+          <KindsSwitch shows="kinds" />
           <p className="grow text-ink-2">
             Who and what is in this game, in every level. A number that follows a ramp is shown as it is at level{' '}
             {here.position}.

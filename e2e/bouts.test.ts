@@ -1,0 +1,87 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Project } from '@stadion/core/model';
+import { Key } from 'selenium-webdriver';
+import { journey } from './harness/journey.ts';
+
+const at = journey();
+
+const fighter = (project: Project, name: string) => project.bouts!.fighters.find((each) => each.name === name);
+const action = (project: Project, id: string) => project.bouts!.actions.find((each) => each.id === id)!;
+const choose = async (chip: string, entry: string): Promise<void> => {
+  await at.page.clickName('button', chip);
+  await at.page.clickName('menuitem', entry);
+};
+const cells = async (table: string, row: RegExp): Promise<string> =>
+  at.page.driver.executeScript<string>(
+    `const rows = [...document.querySelectorAll('table[aria-label=${JSON.stringify(table)}] tbody tr')];
+     const found = rows.find((row) => new RegExp(arguments[0]).test(row.innerText));
+     return found ? found.innerText : '';`,
+    row.source,
+  );
+const waitForCells = (what: string, table: string, row: RegExp, wanted: RegExp): Promise<void> =>
+  at.page.waitFor(what, async () => wanted.test(await cells(table, row)));
+
+describe('fights by turns', () => {
+  it('show both sides, hits to beat, and what comes of a meeting', async () => {
+    await at.open('kinds/slot-9');
+    await at.page.clickName('button', 'In bouts');
+    await at.page.seeText('Who meets whom');
+    await choose('Group that is met: Ants on the path', 'The wasp captain');
+    // One ant comes along at level 9: hornets sent say how many.
+    await waitForCells('the captain beside an ant', 'Statistics of both sides', /^Health/, /60\s+90\s+140\s+30/);
+    await waitForCells('hits to beat', 'What ours do: hits to beat', /^Bee: Sting/, /14\s+8–12\s+3\s+10–14/);
+    await waitForCells('one hit', 'What ours do: hits to beat', /^Bee: Venom/, /one hit/);
+    await waitForCells('a hard bout', 'What comes of it', /^Steady/, /\b[0-9] %.*\d · \d · \d/s);
+  });
+
+  it('become easier with the level of the party', async () => {
+    await at.page.typeInto('Level of place 1 of the party', '4');
+    await at.page.typeInto('Level of place 2 of the party', '4');
+    await waitForCells('an easy bout', 'What comes of it', /^Steady/, /(9\d|100) %/);
+  });
+
+  it('are played by keys, say why each number came out, and take a choice back', async () => {
+    await at.page.clickName('button', 'Try it by hand');
+    const box = await at.page.byName('group', 'A bout by hand');
+    await at.page.driver.executeScript('arguments[0].focus()', box);
+    await at.page.keys('1', '1');
+    await at.page.seeText(/Round 1 Bee Sting: Wasp captain loses \d+ \(\d+(\.\d+)? × [01]\.\d+\), \d+ left/);
+    await at.page.seeText(/Round 2\. Bee/);
+    await at.page.keys(Key.BACK_SPACE);
+    await at.page.seeText(/Round 1\. Hive guard/);
+  });
+
+  it('take an enemy like another, but', async () => {
+    await at.page.clickName('button', '+ fighter');
+    await at.page.clickName('menuitem', 'An enemy like Wasp captain, but');
+    await at.saved(
+      'one more like it',
+      (project) => fighter(project, 'Wasp captain 2')?.like?.fighter === 'wasp-captain',
+    );
+    await at.page.typeInto('Health of Wasp captain 2 as Wasp captain, times', '2');
+    await at.saved(
+      'twice its health',
+      (project) => fighter(project, 'Wasp captain 2')!.like!.changes['health']?.times === 2,
+    );
+    await at.page.seeText('= 280');
+  });
+
+  it('refuse a formula that reads what is not there, and keep the one before', async () => {
+    await at.page.clickName('button', /^Formula of Bite/);
+    await at.page.typeOver('mine(strenght)');
+    await at.page.seeText('There is no statistic called strenght; did you mean strength?');
+    await at.page.typeOver('mine(strength) * 2');
+    await at.page.keys(Key.ENTER);
+    await at.saved('another formula', (project) => action(project, 'bite').formula === 'mine(strength) * 2');
+  });
+
+  it('carry a renamed statistic through every formula', async () => {
+    await at.page.clickName('button', /^Name of Guard/);
+    await at.page.typeOver('Hard shell');
+    await at.page.keys(Key.ENTER);
+    await at.saved('the new word', (project) => action(project, 'sting').formula.includes('theirs(hardShell)'));
+    const { bouts } = await at.document();
+    expect(bouts!.fighters.some(({ statistics }) => Object.hasOwn(statistics, 'guard'))).toBe(false);
+    await waitForCells('the same hits', 'What ours do: hits to beat', /^Bee: Sting/, /\d+\s+\d+–\d+/);
+  });
+});

@@ -1,0 +1,172 @@
+import { addAction, at, removeAction, replaceAt, setOptional } from '@stadion/core/edits';
+import type { Action } from '@stadion/core/model';
+import { actionFormulaError } from '@stadion/core/ramps';
+import { useEdit } from '../../project/hooks.ts';
+import { mintId } from '../../project/mintId.ts';
+import { ChoiceChip, nameRefused, NumberChip, TextInPlace } from '../../ui/index.ts';
+import { Part, type BoutsHere } from './shared.tsx';
+
+const STRIKES: readonly { value: Action['strikes']; label: string }[] = [
+  { value: 'one', label: 'one of the other side' },
+  { value: 'all', label: 'all of the other side' },
+  { value: 'itself', label: 'who acts' },
+  { value: 'ally', label: 'one of the own side' },
+  { value: 'allies', label: 'all of the own side' },
+];
+
+/** What fighters can do: whom it strikes, how much by which formula, how surely, and what it costs. */
+export function ActionRows({ here, bouts }: BoutsHere) {
+  const edit = useEdit();
+  const keys = bouts.statistics.map(({ key }) => key);
+  const parameters = here.project.parameters.map(({ key }) => key);
+  const refuse = (text: string): string | undefined => actionFormulaError(text, keys, parameters)?.message;
+  return (
+    <Part
+      title="Actions"
+      says="mine(…) reads a statistic of who acts, theirs(…) of who is struck."
+      acts={
+        <button type="button" className="link" onClick={() => edit(addAction(bouts, mintId))}>
+          + action
+        </button>
+      }
+    >
+      {bouts.actions.length === 0 ? <p className="py-2 text-ink-3">Nobody can do anything yet.</p> : null}
+      {bouts.actions.map((action) => {
+        const path = at('bouts', 'actions', action.id);
+        const set = (field: string, value: unknown, said: string): void =>
+          edit({ label: `${action.name}: ${said}`, patch: [replaceAt(`${path}/${field}`, value)] });
+        const wrong = refuse(action.formula);
+        return (
+          <div key={action.id} className="act-row flex items-center border-b border-line py-1">
+            <div className="say grow">
+              <TextInPlace
+                label={`Name of ${action.name}`}
+                value={action.name}
+                className="font-semibold"
+                refuse={(text) => nameRefused(text, 'An action')}
+                onCommit={(text) => set('name', text, `called ${text}`)}
+              />
+              <ChoiceChip
+                label={`What ${action.name} does`}
+                value={action.does}
+                choices={[
+                  { value: 'harm', label: 'harms' },
+                  { value: 'heal', label: 'heals' },
+                ]}
+                onChoose={(does) => set('does', does, does)}
+              />
+              <ChoiceChip
+                label={`Whom ${action.name} strikes`}
+                value={action.strikes}
+                choices={STRIKES}
+                onChoose={(strikes) => set('strikes', strikes, strikes)}
+              />
+              <span className="join">by</span>
+              <span className="font-mono text-[12px]">
+                <TextInPlace
+                  label={`Formula of ${action.name}`}
+                  value={action.formula}
+                  refuse={refuse}
+                  onCommit={(text) => set('formula', text, 'another formula')}
+                />
+              </span>
+              <span className="join">, ±</span>
+              <NumberChip
+                label={`Spread of ${action.name}`}
+                value={action.spread}
+                scale={100}
+                unit="%"
+                step={0.05}
+                min={0}
+                max={1}
+                onCommit={(spread) => set('spread', spread, `± ${Math.round(spread * 100)} %`)}
+              />
+              <span className="join">, hits</span>
+              <NumberChip
+                label={`Chance of ${action.name} to hit`}
+                value={action.chance}
+                scale={100}
+                unit="%"
+                step={0.05}
+                min={0}
+                max={1}
+                onCommit={(chance) => set('chance', chance, `hits ${Math.round(chance * 100)} %`)}
+              />
+              {bouts.elements.length > 0 ? (
+                <>
+                  <span className="join">, made of</span>
+                  <ChoiceChip
+                    label={`Element of ${action.name}`}
+                    value={action.element ?? ''}
+                    choices={[
+                      { value: '', label: 'nothing' },
+                      ...bouts.elements.map(({ id, name }) => ({ value: id, label: name })),
+                    ]}
+                    onChoose={(element) =>
+                      edit({
+                        label: `Element of ${action.name}`,
+                        patch: setOptional(`${path}/element`, action.element, element === '' ? undefined : element),
+                      })
+                    }
+                  />
+                </>
+              ) : null}
+              <Costs action={action} bouts={bouts} here={here} />
+              {wrong === undefined ? null : (
+                <p role="alert" className="text-[12px] text-loss">
+                  {wrong}
+                </p>
+              )}
+            </div>
+            <span className="act act-end">
+              <button type="button" className="link" onClick={() => edit(removeAction(bouts, action))}>
+                Remove <span className="sr-only">{action.name}</span>
+              </button>
+            </span>
+          </div>
+        );
+      })}
+    </Part>
+  );
+}
+
+/** What an action costs, and what it could cost. */
+function Costs({ action, bouts }: BoutsHere & { action: Action }) {
+  const edit = useEdit();
+  const costs = bouts.statistics.filter(({ key }) => Object.hasOwn(action.costs, key));
+  const others = bouts.statistics.filter(({ key }) => !Object.hasOwn(action.costs, key));
+  const set = (key: string, name: string, value: number | undefined): void =>
+    edit({
+      label: value === undefined ? `${action.name} costs no ${name}` : `${action.name} costs ${value} ${name}`,
+      patch: setOptional(at('bouts', 'actions', action.id, 'costs', key), action.costs[key], value),
+    });
+  return (
+    <>
+      {costs.map(({ key, name }) => (
+        <span key={key} className="inline-flex items-center gap-1.5">
+          <span className="join">, costs</span>
+          <NumberChip
+            label={`${name} that ${action.name} costs`}
+            value={action.costs[key] ?? 0}
+            step={1}
+            min={0}
+            max={1e6}
+            onCommit={(value) => set(key, name, value)}
+            onClear={() => set(key, name, undefined)}
+          />
+          <span className="join">{name.toLowerCase()}</span>
+        </span>
+      ))}
+      {others.length > 0 ? (
+        <ChoiceChip
+          act
+          label={`What ${action.name} costs besides`}
+          value=""
+          shown="+ cost"
+          choices={others.map(({ key, name }) => ({ value: key, label: name }))}
+          onChoose={(key) => set(key, others.find((each) => each.key === key)!.name, 1)}
+        />
+      ) : null}
+    </>
+  );
+}

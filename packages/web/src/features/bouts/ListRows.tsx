@@ -1,0 +1,215 @@
+import {
+  addElement,
+  addGroup,
+  addStatistic,
+  at,
+  removeAt,
+  removeElement,
+  removeStatistic,
+  renameStatistic,
+  replaceAt,
+} from '@stadion/core/edits';
+import { literal, type Group, type Statistic } from '@stadion/core/model';
+import { useEdit } from '../../project/hooks.ts';
+import { mintId } from '../../project/mintId.ts';
+import { AmountChip } from '../../sentences/index.ts';
+import { ChoiceChip, nameRefused, TextInPlace } from '../../ui/index.ts';
+import { Part, type BoutsHere } from './shared.tsx';
+
+const ROLES: readonly { value: Statistic['role']; label: string }[] = [
+  { value: 'lost', label: 'is lost: who has none left has fallen' },
+  { value: 'strikes', label: 'strikes' },
+  { value: 'protects', label: 'protects' },
+  { value: 'first', label: 'says who comes first' },
+  { value: 'other', label: 'means what formulas make of it' },
+];
+
+/** The designer's own statistics. */
+export function StatisticRows({ bouts }: BoutsHere) {
+  const edit = useEdit();
+  return (
+    <Part
+      title="Statistics"
+      says="Formulas read them by the word in brackets."
+      acts={
+        <button type="button" className="link" onClick={() => edit(addStatistic(bouts))}>
+          + statistic
+        </button>
+      }
+    >
+      {bouts.statistics.map((statistic) => {
+        const { key, name, role } = statistic;
+        return (
+          <div key={key} className="act-row flex items-center border-b border-line py-1">
+            <div className="say grow">
+              <TextInPlace
+                label={`Name of ${name}`}
+                value={name}
+                className="font-semibold"
+                refuse={(text) => nameRefused(text, 'A statistic')}
+                onCommit={(text) => edit(renameStatistic(bouts, statistic, text))}
+              />
+              <span className="join text-ink-3">({key})</span>
+              <ChoiceChip
+                label={`What ${name} does`}
+                value={role}
+                choices={ROLES}
+                onChoose={(next) =>
+                  edit({ label: `${name}: ${next}`, patch: [replaceAt(at('bouts', 'statistics', key, 'role'), next)] })
+                }
+              />
+            </div>
+            <span className="act act-end">
+              <button type="button" className="link" onClick={() => edit(removeStatistic(bouts, statistic))}>
+                Remove <span className="sr-only">{name}</span>
+              </button>
+            </span>
+          </div>
+        );
+      })}
+    </Part>
+  );
+}
+
+/** What actions can be made of. */
+export function ElementRows({ bouts }: BoutsHere) {
+  const edit = useEdit();
+  return (
+    <Part
+      title="Elements"
+      says="What an action is made of; fighters take more or less of each."
+      acts={
+        <button type="button" className="link" onClick={() => edit(addElement(bouts, mintId))}>
+          + element
+        </button>
+      }
+    >
+      {bouts.elements.length === 0 ? <p className="py-2 text-ink-3">None: all harm is alike.</p> : null}
+      {bouts.elements.map((element) => (
+        <div key={element.id} className="act-row flex items-center border-b border-line py-1">
+          <span className="say grow">
+            <TextInPlace
+              label={`Name of ${element.name}`}
+              value={element.name}
+              className="font-semibold"
+              refuse={(text) => nameRefused(text, 'An element')}
+              onCommit={(text) =>
+                edit({
+                  label: `Element ${text}`,
+                  patch: [replaceAt(at('bouts', 'elements', element.id, 'name'), text)],
+                })
+              }
+            />
+          </span>
+          <span className="act act-end">
+            <button type="button" className="link" onClick={() => edit(removeElement(bouts, element))}>
+              Remove <span className="sr-only">{element.name}</span>
+            </button>
+          </span>
+        </div>
+      ))}
+    </Part>
+  );
+}
+
+const MOST_MEMBERS = 8;
+
+/** Enemies that are met together. */
+export function GroupRows({ here, bouts }: BoutsHere) {
+  const edit = useEdit();
+  const theirs = bouts.fighters.filter(({ side }) => side === 'theirs');
+  const setMembers = (group: Group, members: Group['members'], label: string): void =>
+    edit({ label, patch: [replaceAt(at('bouts', 'groups', group.id, 'members'), members)] });
+  return (
+    <Part
+      title="Groups"
+      says="Enemies that are met together, eight at most."
+      acts={
+        theirs.length > 0 ? (
+          <button type="button" className="link" onClick={() => edit(addGroup(bouts, mintId))}>
+            + group
+          </button>
+        ) : null
+      }
+    >
+      {bouts.groups.length === 0 ? <p className="py-2 text-ink-3">No groups yet.</p> : null}
+      {bouts.groups.map((group) => (
+        <div key={group.id} className="act-row flex items-center border-b border-line py-1">
+          <div className="say grow">
+            <TextInPlace
+              label={`Name of ${group.name}`}
+              value={group.name}
+              className="font-semibold"
+              refuse={(text) => nameRefused(text, 'A group')}
+              onCommit={(text) =>
+                edit({ label: `Group ${text}`, patch: [replaceAt(at('bouts', 'groups', group.id, 'name'), text)] })
+              }
+            />
+            <span className="join">is</span>
+            {group.members.map((member, index) => (
+              <span key={index} className="inline-flex items-center gap-1.5">
+                {index === 0 ? null : <span className="join">and</span>}
+                <AmountChip
+                  here={here}
+                  label={`How many in place ${index + 1} of ${group.name}`}
+                  amount={member.count}
+                  path={at('bouts', 'groups', group.id, 'members', index, 'count')}
+                  step={1}
+                  min={0}
+                  max={MOST_MEMBERS}
+                  whole
+                  quiet
+                />
+                <ChoiceChip
+                  label={`Who is in place ${index + 1} of ${group.name}`}
+                  value={member.fighter}
+                  choices={theirs.map(({ id, name }) => ({ value: id, label: name }))}
+                  onChoose={(fighter) =>
+                    setMembers(group, group.members.with(index, { ...member, fighter }), `${group.name} changed`)
+                  }
+                  {...(group.members.length > 1
+                    ? {
+                        extra: [
+                          {
+                            label: 'Take out',
+                            onSelect: () =>
+                              setMembers(group, group.members.toSpliced(index, 1), `${group.name} smaller`),
+                          },
+                        ],
+                      }
+                    : {})}
+                />
+              </span>
+            ))}
+            {group.members.length < MOST_MEMBERS && theirs[0] ? (
+              <button
+                type="button"
+                className="act link ml-2"
+                onClick={() =>
+                  setMembers(
+                    group,
+                    [...group.members, { fighter: theirs[0]!.id, count: literal(1) }],
+                    `${group.name} larger`,
+                  )
+                }
+              >
+                + more
+              </button>
+            ) : null}
+          </div>
+          <span className="act act-end">
+            <button
+              type="button"
+              className="link"
+              onClick={() =>
+                edit({ label: `Remove group ${group.name}`, patch: [removeAt(at('bouts', 'groups', group.id))] })
+              }
+            >
+              Remove <span className="sr-only">{group.name}</span>
+            </button>
+          </span>
+        </div>
+      ))}
+    </Part>
+  );
+}

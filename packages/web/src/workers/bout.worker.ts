@@ -1,0 +1,79 @@
+import { boutTrials, levelWinning, prepareBout, type BoutForecast, type Meeting } from '@stadion/core/bouts';
+import type { Bouts, Pacer } from '@stadion/core/model';
+import { drawPlayer } from '@stadion/core/pacers';
+import { answering } from './answering.ts';
+
+/** Asks what comes of a meeting; a later question takes the place of an earlier one. */
+export interface BoutRequest {
+  id: number;
+  bouts: Bouts;
+  meeting: Meeting;
+  pacers: readonly Pacer[];
+}
+
+/** What a meeting comes to for one pacer. */
+export interface BoutOfPacer {
+  pacer: string;
+  forecast: BoutForecast;
+  /** Share of bouts won by the first so many of the party, from one on; null until it is known. */
+  bySize: (number | null)[];
+  /** The level of the whole party from which each of `LEVEL_SHARES` is won: null where none does, undefined until it is known. */
+  levels: (number | null | undefined)[];
+}
+
+export interface BoutAnswer {
+  id: number;
+  pacers: BoutOfPacer[];
+  done: boolean;
+}
+
+/** Shares of bouts won whose party level is told. */
+export const LEVEL_SHARES = [0.5, 0.8, 0.95];
+const BOUTS = 2000;
+const AT_ONCE = 200;
+const BY_SIZE = 600;
+const MOST_LEVEL = 99;
+
+answering(({ bouts, meeting, pacers }: BoutRequest) => {
+  const { party } = meeting;
+  const whole = prepareBout(bouts, meeting);
+  const atLevel = (level: number) =>
+    prepareBout(bouts, { ...meeting, party: party.map(({ fighter }) => ({ fighter, level })) });
+  const of = pacers.map((pacer) => {
+    const who = (seed: number) => drawPlayer(pacer, seed);
+    const known: Pick<BoutOfPacer, 'bySize' | 'levels'> = {
+      bySize: party.map(() => null),
+      levels: LEVEL_SHARES.map(() => undefined),
+    };
+    return { pacer: pacer.id, who, trials: boutTrials(whole, who), known };
+  });
+  const work: (() => void)[] = [];
+  for (let played = 0; played < BOUTS; played += AT_ONCE)
+    for (const { trials } of of) work.push(() => trials.play(AT_ONCE));
+  for (const { who, known } of of)
+    party.forEach((_, size) =>
+      work.push(() => {
+        const trials = boutTrials(prepareBout(bouts, { ...meeting, party: party.slice(0, size + 1) }), who);
+        trials.play(BY_SIZE);
+        known.bySize[size] = trials.read().won.share;
+      }),
+    );
+  for (const { who, known } of of)
+    LEVEL_SHARES.forEach((share, index) =>
+      work.push(() => (known.levels[index] = levelWinning(atLevel, who, share, MOST_LEVEL))),
+    );
+  let next = 0;
+  return {
+    step() {
+      work[next++]?.();
+      return next < work.length;
+    },
+    read: (): Omit<BoutAnswer, 'id' | 'done'> => ({
+      pacers: of.map(({ pacer, trials, known }) => ({
+        ...{ pacer, forecast: trials.read() },
+        bySize: [...known.bySize],
+        levels: [...known.levels],
+      })),
+    }),
+  };
+}, 150);
