@@ -66,6 +66,23 @@ describe('fights by turns', () => {
     await at.page.seeText('= 280');
   });
 
+  it('show the pacing along the sequence, which moves with the meetings of a level', async () => {
+    const pacing = async (row: string): Promise<string> =>
+      at.page.driver.executeScript<string>(
+        `return [...document.querySelectorAll('[aria-label=Pacing] [role=row]')]
+           .find((row) => row.innerText.startsWith(arguments[0]))?.innerText.replace(/\\s+/g, ' ') ?? '';`,
+        row,
+      );
+    await at.page.waitFor('the party at level 8', async () => / 8$/.test(await pacing('Party level after')));
+    await at.page.typeInto('Meetings', '20');
+    await at.saved('twenty meetings', ({ levels }) => levels['four-lavenders']!.meetings?.many.from === 'number');
+    await at.page.waitFor('a higher level', async () => / (9|1\d)$/.test(await pacing('Party level after')));
+    await at.page.clickName('button', 'Go to level 10');
+    await at.page.seeText('Level 10, Snail Shell, meets nobody on its way.');
+    await at.page.clickName('button', '+ meetings');
+    await at.saved('meetings', ({ levels }) => levels['snail-shell']!.meetings?.groups['ants'] === 1);
+  });
+
   it('refuse a formula that reads what is not there, and keep the one before', async () => {
     await at.page.clickName('button', /^Formula of Bite/);
     await at.page.typeOver('mine(strenght)');

@@ -88,6 +88,19 @@ async function showBuilding(): Promise<void> {
   await show(`/projects/${own}/kinds/slot-7`, 'To gather');
   await trackIsDone(own);
   await take('kinds');
+  await show(`/projects/${own}/bouts/slot-9`, 'Who meets whom');
+  await page.clickName('button', 'Group that is met: Ants on the path');
+  await page.clickName('menuitem', 'The wasp captain');
+  await page.find('[aria-label="What comes of it"]');
+  await page.waitFor(
+    'what comes of it',
+    async () => !(await page.textOf('[aria-label="What comes of it"]')).includes('…'),
+  );
+  await take('bouts');
+  await page.driver.executeScript(
+    `document.querySelector('section[aria-label="Meetings and pacing"]').scrollIntoView()`,
+  );
+  await take('pacing');
   await show(`/projects/${own}/level/slot-7?view=ground`, /attempts in [\d.]+ s ·/);
   for (const name of ['where they are lost', 'safe distances']) await page.clickName('button', name);
   const pointer = groundPointer({ page }, [24, 14]);
@@ -127,12 +140,6 @@ async function showKinds(): Promise<void> {
   await showPlay(23, 'play-cross', [Key.ARROW_LEFT], 30);
   await showPlay(10, 'play-leap', [Key.ARROW_RIGHT, Key.ARROW_UP], 30);
   await showPlay(22, 'play-lift', [Key.ARROW_UP], 70);
-  await showPlay(8, 'play-run', [], 150);
-  await show(`/projects/${id}/level/slot-21?view=ground`, /attempts in [\d.]+ s ·/);
-  await page.clickName('button', 'what gaps forgive');
-  await page.clickName('button', /^Leap and slide/);
-  await page.seeText('is drawn in tier');
-  await take('ground-run');
 }
 
 async function takeAll(): Promise<void> {

@@ -19,7 +19,16 @@ export {
 export { playedByHand, type ByHand } from './byHand.ts';
 export { boutTrials, levelWinning, playBout, type BoutForecast, type BoutTrials } from './forecast.ts';
 export { boutMind, byWeight, choosing, type BoutMind, type Option } from './minds.ts';
-export { experienceNeeded, gainOf, meanGain, pacingOf, type Gain, type MeetingsAt, type PacingAt } from './pacing.ts';
+export {
+  experienceNeeded,
+  gainOf,
+  meanGain,
+  meetingsAlong,
+  pacingOf,
+  type Gain,
+  type MeetingsAt,
+  type PacingAt,
+} from './pacing.ts';
 export type { PreparedAction, PreparedBout, PreparedFighter, PreparedUse } from './prepared.ts';
 export { harmOf, harmTable, oddsOf, type Harm } from './sheet.ts';
 export { boutAmount, membersOf, MOST_LEVEL, prepareBout, statisticsOf, type Meeting } from './statistics.ts';

@@ -1,5 +1,5 @@
-import type { Bouts, Group } from '../model/index.ts';
-import { PLAIN, rawValue, type Values } from '../ramps/index.ts';
+import type { Bouts, Group, Project } from '../model/index.ts';
+import { PLAIN, rawValue, valuesAt, type Values } from '../ramps/index.ts';
 import { boutAmount, membersOf, MOST_LEVEL } from './statistics.ts';
 
 /** What beating a group brings. */
@@ -63,6 +63,22 @@ export function meanGain(parts: readonly { share: number; gain: Gain }[]): Gain 
     coins: mean(({ coins }) => coins),
     things: new Map([...names].map((name) => [name, mean(({ things }) => things.get(name) ?? 0)])),
   };
+}
+
+/** What is met along the sequence, a place each; nothing where a level has no meetings. */
+export function meetingsAlong(project: Project): MeetingsAt[] {
+  const { bouts, slots, levels } = project;
+  return slots.map(({ levelId }, index) => {
+    const position = index + 1;
+    const said = levels[levelId]?.meetings;
+    if (!bouts || !said) return { position, meetings: 0, gain: meanGain([]) };
+    const values = valuesAt(project, position);
+    const parts = bouts.groups.flatMap((group) => {
+      const share = said.groups[group.id] ?? 0;
+      return share > 0 ? [{ share, gain: gainOf(bouts, group, values) }] : [];
+    });
+    return { position, meetings: Math.max(0, boutAmount(said.many, values)), gain: meanGain(parts) };
+  });
 }
 
 /** The pacing along the sequence if every meeting is fought and won. @param startLevel of the party, from 1 */

@@ -120,7 +120,7 @@ export const gardenBouts = (): Bouts => ({
       'theirs',
       { health: 140, strength: 20, guard: 12, focus: 20, ward: 10, swiftness: 9 },
       { sting: { weight: 3 }, 'venom-sting': { weight: 1, belowHealth: 0.5 }, shove: { weight: 1, everyTurns: 3 } },
-      { gives: gives(60, 25, ['Captain’s wing', 0.5]), takes: { venom: 0.6 } },
+      { gives: gives(60, 25, ['Wasp wing', 0.5]), takes: { venom: 0.6 } },
     ),
     fighter(
       'spider',

@@ -20,12 +20,15 @@ import { plainClock, plainEnding, plainRules, plainStars, SKETCHES, type Sketch 
 import { standingRules } from './rules.ts';
 
 function level(sketch: Sketch): Level {
-  const { name, brief, note, rules, standingRulesOff, clock, stars, tie, ending } = sketch;
+  const { name, brief, note, rules, standingRulesOff, clock, stars, tie, ending, meets } = sketch;
   return {
     id: slugOf(name),
     name,
     brief,
     ...(note === undefined ? {} : { note }),
+    ...(meets && {
+      meetings: { groups: meets.groups, many: literal(meets.many), mayWithdraw: true, whenLost: 'goOn' as const },
+    }),
     ground:
       'hedge' in sketch
         ? longHedge(sketch.hedge)

@@ -55,6 +55,8 @@ interface Told {
   tie?: 'win' | 'loss';
   ending?: (usual: Ending) => Ending;
   starGate?: number;
+  /** Groups that are met on the way, by share, and how many meetings there are. */
+  meets?: { groups: Record<string, number>; many: number };
 }
 
 export const ladder = (
@@ -109,6 +111,7 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Two Ponds',
+    meets: { groups: { ants: 1 }, many: 2 },
     brief: 'Water wears the wings out: cross it quickly or not at all.',
     layout: 'pools',
     turn: 'as drawn',
@@ -117,6 +120,7 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Garden Walls',
+    meets: { groups: { ants: 1 }, many: 2 },
     brief: 'Three rooms, one way home. Who is stung drops what it carries.',
     layout: 'walls',
     turn: 'as drawn',
@@ -158,6 +162,7 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Lavender Bank',
+    meets: { groups: { ants: 0.7, 'ant-patrol': 0.3 }, many: 2 },
     brief: 'Gather enough nectar and slip back into the hive before the hornets wake.',
     note: 'The first level of the sequence that asks for both: enough nectar and the way home.',
     layout: 'bank',
@@ -177,6 +182,7 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Four Lavenders',
+    meets: { groups: { ants: 0.5, 'ant-patrol': 0.5 }, many: 3 },
     brief: 'Four lavenders at least, and enough of everything.',
     layout: 'beds',
     turn: 'left to right',
@@ -245,6 +251,7 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Behind the Walls',
+    meets: { groups: { 'ant-patrol': 0.9, captain: 0.1 }, many: 3 },
     brief: 'The gate is shut: touch the latch, then bring the nectar home.',
     layout: 'gated',
     turn: 'as drawn',
@@ -275,6 +282,7 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Long Shadows',
+    meets: { groups: { 'ant-patrol': 1 }, many: 3 },
     brief: 'Stay out of their reach until the clock ends.',
     layout: 'tower',
     turn: 'as drawn',
@@ -372,6 +380,7 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'The Far Bank',
+    meets: { groups: { 'ant-patrol': 0.8, captain: 0.2 }, many: 4 },
     brief: 'Over the poplars: to the fountain, then to the sundial, then home.',
     layout: 'poplars',
     turn: 'as drawn',
@@ -421,6 +430,7 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Home Before Dusk',
+    meets: { groups: { captain: 0.5, spider: 0.5 }, many: 2 },
     brief: 'The last flight home: latch, gate, bloom, hive.',
     note: 'The last level names the game: everything that was learned is asked for once.',
     layout: 'dusk',

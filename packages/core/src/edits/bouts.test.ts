@@ -1,6 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import { statisticsOf } from '../bouts/index.ts';
-import { documentOf, emptyProject, ProjectDocument, projectOf, type Bouts, type Project } from '../model/index.ts';
+import { homeBeforeDusk } from '../demo/index.ts';
+import {
+  documentOf,
+  emptyProject,
+  ProjectDocument,
+  projectOf,
+  type Bouts,
+  type Level,
+  type Meetings,
+  type Project,
+} from '../model/index.ts';
 import { applyPatch } from '../patch/index.ts';
 import { actionFormulaError } from '../ramps/index.ts';
 import { hiveBouts } from '../testing/index.ts';
@@ -13,9 +23,11 @@ import {
   removeAction,
   removeElement,
   removeFighter,
+  removeGroup,
   removeStatistic,
   renameStatistic,
   setLikeness,
+  setMeetings,
   setStatistic,
   setUse,
   startBouts,
@@ -140,6 +152,26 @@ describe('fighters', () => {
 
 describe('actions, elements and groups', () => {
   const bouts = hiveBouts();
+
+  it('that are removed go out of the meetings of every level', () => {
+    const meetings: Meetings = {
+      ...{ groups: { 'two-ants': 1 }, many: { from: 'number', value: 2 }, mayWithdraw: true, whenLost: 'goOn' },
+    };
+    const project: Project = { ...homeBeforeDusk(), bouts };
+    const [one, other] = [project.levels['clover-steps']!, project.levels['two-ponds']!];
+    const met = (level: Level, said: Meetings | undefined): Level => ({ ...level, meetings: said });
+    const edit = removeGroup(
+      [met(one, meetings), met(other, { ...meetings, groups: { 'two-ants': 0.5, captain: 0.5 } })],
+      bouts.groups[0]!,
+    );
+    expect(edit.patch.map(({ op, path }) => `${op} ${path}`)).toEqual([
+      'remove /levels/clover-steps/meetings',
+      'remove /levels/two-ponds/meetings/groups/two-ants',
+      'remove /bouts/groups/two-ants',
+    ]);
+    expect(setMeetings(met(one, undefined), undefined).patch).toEqual([]);
+    expect(setMeetings(met(one, undefined), meetings).patch).toHaveLength(1);
+  });
 
   it('come with usual words and a name of their own', () => {
     const action = after(bouts, addAction(bouts)).actions.at(-1)!;

@@ -7,6 +7,8 @@ import {
   type Bouts,
   type Fighter,
   type Group,
+  type Level,
+  type Meetings,
   type Id,
   type MintId,
   type Statistic,
@@ -166,6 +168,28 @@ export function addGroup(bouts: Bouts, mint: MintId = freshId): Made | undefined
   const id = mint(name, idsOf(bouts.groups));
   const group: Group = { id, name, members: [{ fighter: foe.id, count: literal(1) }] };
   return { id, label: `Add group ${name}`, patch: appendEntries(['bouts', 'groups'], bouts.groups, [group]) };
+}
+
+/** Lets a level have bouts on its way, otherwise than before, or none. */
+export const setMeetings = (level: Level, meetings: Meetings | undefined): NamedEdit => ({
+  label: meetings ? `Meetings of ${level.name}` : `No meetings in ${level.name}`,
+  patch: setOptional(at('levels', level.id, 'meetings'), level.meetings, meetings),
+});
+
+/** Takes a group away, out of all meetings as well; a level that met nobody else has none any more. */
+export function removeGroup(levels: readonly Level[], group: Group): NamedEdit {
+  return {
+    label: `Remove group ${group.name}`,
+    patch: [
+      ...levels.flatMap(({ id, meetings }): PatchOperation[] => {
+        if (!meetings || !Object.hasOwn(meetings.groups, group.id)) return [];
+        return Object.keys(meetings.groups).length === 1
+          ? [removeAt(at('levels', id, 'meetings'))]
+          : [removeAt(at('levels', id, 'meetings', 'groups', group.id))];
+      }),
+      removeAt(at('bouts', 'groups', group.id)),
+    ],
+  };
 }
 
 export function addElement(bouts: Bouts, mint: MintId = freshId): Made {

@@ -108,6 +108,17 @@ export const GroupEntry = z
   .meta({ title: 'Group' });
 export type Group = Listed<z.infer<typeof GroupEntry>>;
 
+/** Whom a party meets on its way through a level, and how often. */
+export const Meetings = z
+  .strictObject({
+    groups: z.record(Id, Share).describe('By group: its share of the meetings, against the other shares.'),
+    many: Amount.describe('Meetings on the way through, on average.'),
+    mayWithdraw: z.boolean(),
+    whenLost: z.enum(['lost', 'goOn']).describe('What a lost bout means: the level is lost, or it goes on.'),
+  })
+  .meta({ title: 'Meetings' });
+export type Meetings = z.infer<typeof Meetings>;
+
 /** All that fights of a game are made of. */
 export const BoutsEntry = z
   .strictObject({

@@ -45,6 +45,7 @@ export {
   BoutsEntry,
   FighterEntry,
   GroupEntry,
+  Meetings,
   StatisticEntry,
   type Action,
   type Bouts,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Meetings } from './bout.ts';
 import { Clock } from './clock.ts';
 import { Ending } from './ending.ts';
 import { GroundEntry, type Ground } from './ground.ts';
@@ -20,6 +21,7 @@ export const LevelEntry = z
     stars: Stars,
     tie: z.enum(['win', 'loss']).describe('What stands when a win and a loss fire in the same tick.'),
     ending: Ending,
+    meetings: Meetings.optional().describe('Bouts on the way through the level.'),
     note: Note,
   })
   .meta({ title: 'Level' });

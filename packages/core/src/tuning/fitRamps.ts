@@ -105,7 +105,7 @@ const OUT_OF_REACH = 0.15;
 const SPREAD = 8;
 const REPAIR_SPREAD = 6;
 /** Levels drawn around the present values in each sweep, and attempts at each. */
-const DRAWS = 30;
+const DRAWS = 24;
 const ATTEMPTS_PER_DRAW = 4;
 /** One draw of so many is of the present values themselves. */
 const PRESENT_EVERY = 3;
@@ -119,7 +119,7 @@ const USUAL_SLOPE = 0.3;
 const PRIOR_CONSTANT = 0.05;
 const CONFIRMED = 120;
 /** So many more where the first ones do not settle it. */
-const CONFIRMED_MORE = 280;
+const CONFIRMED_MORE = 240;
 const DOUBTFUL = 0.03;
 /** What nothing brings near is confirmed by fewer. */
 const CONFIRMED_FAR = 60;

@@ -250,8 +250,9 @@ export function turnedRamps(
   return tidied(of, current);
 }
 
-/** So many steps at once a number is turned, either way, when levels have been looked at from far. */
-const LEAPS = [0.5, 1, 2, 3, 5, 8, 12, 18, 27, 40, 60].flatMap((by) => [by, -by]);
+/** So many steps at once a number is turned, either way, when levels have been looked at from far: a steep place is narrow. */
+const FURTHEST = 60;
+const LEAPS = [0.5, ...Array.from({ length: FURTHEST }, (_, index) => index + 1), 80, 110].flatMap((by) => [by, -by]);
 const PASSES = 6;
 
 /**

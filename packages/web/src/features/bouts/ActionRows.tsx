@@ -3,8 +3,8 @@ import type { Action } from '@stadion/core/model';
 import { actionFormulaError } from '@stadion/core/ramps';
 import { useEdit } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
-import { ChoiceChip, nameRefused, NumberChip, TextInPlace } from '../../ui/index.ts';
-import { Part, type BoutsHere } from './shared.tsx';
+import { ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';
+import { Part, Row, type BoutsHere } from './shared.tsx';
 
 const STRIKES: readonly { value: Action['strikes']; label: string }[] = [
   { value: 'one', label: 'one of the other side' },
@@ -37,93 +37,87 @@ export function ActionRows({ here, bouts }: BoutsHere) {
           edit({ label: `${action.name}: ${said}`, patch: [replaceAt(`${path}/${field}`, value)] });
         const wrong = refuse(action.formula);
         return (
-          <div key={action.id} className="act-row flex items-center border-b border-line py-1">
-            <div className="say grow">
-              <TextInPlace
-                label={`Name of ${action.name}`}
-                value={action.name}
-                className="font-semibold"
-                refuse={(text) => nameRefused(text, 'An action')}
-                onCommit={(text) => set('name', text, `called ${text}`)}
-              />
-              <ChoiceChip
-                label={`What ${action.name} does`}
-                value={action.does}
-                choices={[
-                  { value: 'harm', label: 'harms' },
-                  { value: 'heal', label: 'heals' },
-                ]}
-                onChoose={(does) => set('does', does, does)}
-              />
-              <ChoiceChip
-                label={`Whom ${action.name} strikes`}
-                value={action.strikes}
-                choices={STRIKES}
-                onChoose={(strikes) => set('strikes', strikes, strikes)}
-              />
-              <span className="join">by</span>
-              <span className="font-mono text-[12px]">
-                <TextInPlace
-                  label={`Formula of ${action.name}`}
-                  value={action.formula}
-                  refuse={refuse}
-                  onCommit={(text) => set('formula', text, 'another formula')}
-                />
-              </span>
-              <span className="join">, ±</span>
-              <NumberChip
-                label={`Spread of ${action.name}`}
-                value={action.spread}
-                scale={100}
-                unit="%"
-                step={0.05}
-                min={0}
-                max={1}
-                onCommit={(spread) => set('spread', spread, `± ${Math.round(spread * 100)} %`)}
-              />
-              <span className="join">, hits</span>
-              <NumberChip
-                label={`Chance of ${action.name} to hit`}
-                value={action.chance}
-                scale={100}
-                unit="%"
-                step={0.05}
-                min={0}
-                max={1}
-                onCommit={(chance) => set('chance', chance, `hits ${Math.round(chance * 100)} %`)}
-              />
-              {bouts.elements.length > 0 ? (
-                <>
-                  <span className="join">, made of</span>
-                  <ChoiceChip
-                    label={`Element of ${action.name}`}
-                    value={action.element ?? ''}
-                    choices={[
-                      { value: '', label: 'nothing' },
-                      ...bouts.elements.map(({ id, name }) => ({ value: id, label: name })),
-                    ]}
-                    onChoose={(element) =>
-                      edit({
-                        label: `Element of ${action.name}`,
-                        patch: setOptional(`${path}/element`, action.element, element === '' ? undefined : element),
-                      })
-                    }
-                  />
-                </>
-              ) : null}
-              <Costs action={action} bouts={bouts} here={here} />
-              {wrong === undefined ? null : (
+          <Row
+            key={action.id}
+            name={action.name}
+            what="An action"
+            onRename={(text) => set('name', text, `called ${text}`)}
+            onRemove={() => edit(removeAction(bouts, action))}
+            below={
+              wrong === undefined ? null : (
                 <p role="alert" className="text-[12px] text-loss">
                   {wrong}
                 </p>
-              )}
-            </div>
-            <span className="act act-end">
-              <button type="button" className="link" onClick={() => edit(removeAction(bouts, action))}>
-                Remove <span className="sr-only">{action.name}</span>
-              </button>
+              )
+            }
+          >
+            <ChoiceChip
+              label={`What ${action.name} does`}
+              value={action.does}
+              choices={[
+                { value: 'harm', label: 'harms' },
+                { value: 'heal', label: 'heals' },
+              ]}
+              onChoose={(does) => set('does', does, does)}
+            />
+            <ChoiceChip
+              label={`Whom ${action.name} strikes`}
+              value={action.strikes}
+              choices={STRIKES}
+              onChoose={(strikes) => set('strikes', strikes, strikes)}
+            />
+            <span className="join">by</span>
+            <span className="font-mono text-[12px]">
+              <TextInPlace
+                label={`Formula of ${action.name}`}
+                value={action.formula}
+                refuse={refuse}
+                onCommit={(text) => set('formula', text, 'another formula')}
+              />
             </span>
-          </div>
+            <span className="join">, ±</span>
+            <NumberChip
+              label={`Spread of ${action.name}`}
+              value={action.spread}
+              scale={100}
+              unit="%"
+              step={0.05}
+              min={0}
+              max={1}
+              onCommit={(spread) => set('spread', spread, `± ${Math.round(spread * 100)} %`)}
+            />
+            <span className="join">, hits</span>
+            <NumberChip
+              label={`Chance of ${action.name} to hit`}
+              value={action.chance}
+              scale={100}
+              unit="%"
+              step={0.05}
+              min={0}
+              max={1}
+              onCommit={(chance) => set('chance', chance, `hits ${Math.round(chance * 100)} %`)}
+            />
+            {bouts.elements.length > 0 ? (
+              <>
+                <span className="join">, made of</span>
+                <ChoiceChip
+                  label={`Element of ${action.name}`}
+                  value={action.element ?? ''}
+                  choices={[
+                    { value: '', label: 'nothing' },
+                    ...bouts.elements.map(({ id, name }) => ({ value: id, label: name })),
+                  ]}
+                  onChoose={(element) =>
+                    edit({
+                      label: `Element of ${action.name}`,
+                      patch: setOptional(`${path}/element`, action.element, element === '' ? undefined : element),
+                    })
+                  }
+                />
+              </>
+            ) : null}
+            <Costs action={action} bouts={bouts} here={here} />
+          </Row>
         );
       })}
     </Part>

@@ -9,6 +9,7 @@ import { Button } from '../../ui/index.ts';
 import { ActionRows } from './ActionRows.tsx';
 import { FighterRows } from './FighterRows.tsx';
 import { ElementRows, GroupRows, StatisticRows } from './ListRows.tsx';
+import { PacingRows } from './Pacing.tsx';
 import { MeetingSheet } from './MeetingSheet.tsx';
 
 /** Fights by turns: who meets whom and what comes of it; then what fighters are made of. */
@@ -45,6 +46,7 @@ export function BoutsScreen() {
           </p>
         </div>
         <MeetingSheet {...shared} />
+        <PacingRows {...shared} />
         <FighterRows {...shared} />
         <ActionRows {...shared} />
         <GroupRows {...shared} />

@@ -14,8 +14,8 @@ import { useState } from 'react';
 import { useEdit } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
 import { AmountChip } from '../../sentences/index.ts';
-import { ChoiceChip, Confirm, formatNumber, Menu, nameRefused, NumberChip, TextInPlace } from '../../ui/index.ts';
-import { Part, type BoutsHere } from './shared.tsx';
+import { ChoiceChip, Confirm, formatNumber, Menu, NumberChip } from '../../ui/index.ts';
+import { Part, Row, type BoutsHere } from './shared.tsx';
 
 /** Levels between which a member of the party grows. */
 const [FIRST, LAST] = [1, 99];
@@ -66,85 +66,80 @@ function FighterRow({ here, bouts, fighter }: BoutsHere & { fighter: Fighter }) 
     return Object.fromEntries(bouts.statistics.map(({ key }, index) => [key, numbers[index] ?? 0]));
   };
   return (
-    <div className="act-row flex items-start border-b border-line py-1.5">
-      <div className="min-w-0 grow">
-        <div className="say">
-          <TextInPlace
-            label={`Name of ${fighter.name}`}
-            value={fighter.name}
-            className="font-semibold"
-            refuse={(text) => nameRefused(text, 'A fighter')}
-            onCommit={(text) => edit({ label: `Fighter ${text}`, patch: [replaceAt(`${path}/name`, text)] })}
-          />
-          <span className="join">
-            {fighter.side === 'ours' ? 'is of the party' : other ? `is like ${other.name}, but` : 'is an enemy'}
-          </span>
-          {bouts.statistics.map((statistic) => (
-            <span key={statistic.key} className="mr-2 inline-flex items-center gap-1.5">
-              <span className="join text-ink-3">{statistic.name.toLowerCase()}</span>
-              <OwnNumber here={here} bouts={bouts} fighter={fighter} other={other} statistic={statistic} />
-            </span>
-          ))}
-        </div>
-        <Uses here={here} bouts={bouts} fighter={fighter} />
-        {bouts.elements.length > 0 ? (
-          <div className="say text-[12px]">
-            <span className="join text-ink-3">takes</span>
-            {bouts.elements.map(({ id, name }) => (
-              <span key={id} className="mr-2 inline-flex items-center gap-1.5">
-                <NumberChip
-                  label={`Share of ${name} that ${fighter.name} takes`}
-                  value={fighter.takes[id] ?? 1}
-                  scale={100}
-                  unit="%"
-                  step={0.1}
+    <>
+      <Row
+        name={fighter.name}
+        what="A fighter"
+        onRename={(text) => edit({ label: `Fighter ${text}`, patch: [replaceAt(`${path}/name`, text)] })}
+        onRemove={() => setRemoving(true)}
+        below={
+          <>
+            <Uses here={here} bouts={bouts} fighter={fighter} />
+            {bouts.elements.length > 0 ? (
+              <div className="say text-[12px]">
+                <span className="join text-ink-3">takes</span>
+                {bouts.elements.map(({ id, name }) => (
+                  <span key={id} className="mr-2 inline-flex items-center gap-1.5">
+                    <NumberChip
+                      label={`Share of ${name} that ${fighter.name} takes`}
+                      value={fighter.takes[id] ?? 1}
+                      scale={100}
+                      unit="%"
+                      step={0.1}
+                      min={0}
+                      max={10}
+                      onCommit={(share) =>
+                        edit({
+                          label: `${fighter.name} takes ${Math.round(share * 100)} % of ${name}`,
+                          patch: setOptional(`${path}/takes/${id}`, fighter.takes[id], share === 1 ? undefined : share),
+                        })
+                      }
+                    />
+                    <span className="join">of {name.toLowerCase()}</span>
+                  </span>
+                ))}
+              </div>
+            ) : null}
+            {fighter.gives ? (
+              <div className="say text-[12px]">
+                <span className="join text-ink-3">gives</span>
+                <AmountChip
+                  here={here}
+                  label={`Experience that ${fighter.name} gives`}
+                  amount={fighter.gives.experience}
+                  path={`${path}/gives/experience`}
+                  step={1}
                   min={0}
-                  max={10}
-                  onCommit={(share) =>
-                    edit({
-                      label: `${fighter.name} takes ${Math.round(share * 100)} % of ${name}`,
-                      patch: setOptional(`${path}/takes/${id}`, fighter.takes[id], share === 1 ? undefined : share),
-                    })
-                  }
+                  max={1e6}
+                  quiet
                 />
-                <span className="join">of {name.toLowerCase()}</span>
-              </span>
-            ))}
-          </div>
-        ) : null}
-        {fighter.gives ? (
-          <div className="say text-[12px]">
-            <span className="join text-ink-3">gives</span>
-            <AmountChip
-              here={here}
-              label={`Experience that ${fighter.name} gives`}
-              amount={fighter.gives.experience}
-              path={`${path}/gives/experience`}
-              step={1}
-              min={0}
-              max={1e6}
-              quiet
-            />
-            <span className="join">experience and</span>
-            <AmountChip
-              here={here}
-              label={`Coins that ${fighter.name} gives`}
-              amount={fighter.gives.coins}
-              path={`${path}/gives/coins`}
-              step={1}
-              min={0}
-              max={1e6}
-              quiet
-            />
-            <span className="join">coins</span>
-          </div>
-        ) : null}
-      </div>
-      <span className="act act-end">
-        <button type="button" className="link" onClick={() => setRemoving(true)}>
-          Remove <span className="sr-only">{fighter.name}</span>
-        </button>
-      </span>
+                <span className="join">experience and</span>
+                <AmountChip
+                  here={here}
+                  label={`Coins that ${fighter.name} gives`}
+                  amount={fighter.gives.coins}
+                  path={`${path}/gives/coins`}
+                  step={1}
+                  min={0}
+                  max={1e6}
+                  quiet
+                />
+                <span className="join">coins</span>
+              </div>
+            ) : null}
+          </>
+        }
+      >
+        <span className="join">
+          {fighter.side === 'ours' ? 'is of the party' : other ? `is like ${other.name}, but` : 'is an enemy'}
+        </span>
+        {bouts.statistics.map((statistic) => (
+          <span key={statistic.key} className="mr-2 inline-flex items-center gap-1.5">
+            <span className="join text-ink-3">{statistic.name.toLowerCase()}</span>
+            <OwnNumber here={here} bouts={bouts} fighter={fighter} other={other} statistic={statistic} />
+          </span>
+        ))}
+      </Row>
       <Confirm
         open={removing}
         title={`Remove ${fighter.name}?`}
@@ -157,7 +152,7 @@ function FighterRow({ here, bouts, fighter }: BoutsHere & { fighter: Fighter }) 
           : `It goes out of ${groups.map(({ name }) => name).join(', ')} as well.`}{' '}
         What is like it keeps its numbers.
       </Confirm>
-    </div>
+    </>
   );
 }
 

@@ -3,8 +3,8 @@ import {
   addGroup,
   addStatistic,
   at,
-  removeAt,
   removeElement,
+  removeGroup,
   removeStatistic,
   renameStatistic,
   replaceAt,
@@ -13,8 +13,8 @@ import { literal, type Group, type Statistic } from '@stadion/core/model';
 import { useEdit } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
 import { AmountChip } from '../../sentences/index.ts';
-import { ChoiceChip, nameRefused, TextInPlace } from '../../ui/index.ts';
-import { Part, type BoutsHere } from './shared.tsx';
+import { ChoiceChip } from '../../ui/index.ts';
+import { Part, Row, type BoutsHere } from './shared.tsx';
 
 const ROLES: readonly { value: Statistic['role']; label: string }[] = [
   { value: 'lost', label: 'is lost: who has none left has fallen' },
@@ -40,31 +40,23 @@ export function StatisticRows({ bouts }: BoutsHere) {
       {bouts.statistics.map((statistic) => {
         const { key, name, role } = statistic;
         return (
-          <div key={key} className="act-row flex items-center border-b border-line py-1">
-            <div className="say grow">
-              <TextInPlace
-                label={`Name of ${name}`}
-                value={name}
-                className="font-semibold"
-                refuse={(text) => nameRefused(text, 'A statistic')}
-                onCommit={(text) => edit(renameStatistic(bouts, statistic, text))}
-              />
-              <span className="join text-ink-3">({key})</span>
-              <ChoiceChip
-                label={`What ${name} does`}
-                value={role}
-                choices={ROLES}
-                onChoose={(next) =>
-                  edit({ label: `${name}: ${next}`, patch: [replaceAt(at('bouts', 'statistics', key, 'role'), next)] })
-                }
-              />
-            </div>
-            <span className="act act-end">
-              <button type="button" className="link" onClick={() => edit(removeStatistic(bouts, statistic))}>
-                Remove <span className="sr-only">{name}</span>
-              </button>
-            </span>
-          </div>
+          <Row
+            key={key}
+            name={name}
+            what="A statistic"
+            onRename={(text) => edit(renameStatistic(bouts, statistic, text))}
+            onRemove={() => edit(removeStatistic(bouts, statistic))}
+          >
+            <span className="join text-ink-3">({key})</span>
+            <ChoiceChip
+              label={`What ${name} does`}
+              value={role}
+              choices={ROLES}
+              onChoose={(next) =>
+                edit({ label: `${name}: ${next}`, patch: [replaceAt(at('bouts', 'statistics', key, 'role'), next)] })
+              }
+            />
+          </Row>
         );
       })}
     </Part>
@@ -86,27 +78,15 @@ export function ElementRows({ bouts }: BoutsHere) {
     >
       {bouts.elements.length === 0 ? <p className="py-2 text-ink-3">None: all harm is alike.</p> : null}
       {bouts.elements.map((element) => (
-        <div key={element.id} className="act-row flex items-center border-b border-line py-1">
-          <span className="say grow">
-            <TextInPlace
-              label={`Name of ${element.name}`}
-              value={element.name}
-              className="font-semibold"
-              refuse={(text) => nameRefused(text, 'An element')}
-              onCommit={(text) =>
-                edit({
-                  label: `Element ${text}`,
-                  patch: [replaceAt(at('bouts', 'elements', element.id, 'name'), text)],
-                })
-              }
-            />
-          </span>
-          <span className="act act-end">
-            <button type="button" className="link" onClick={() => edit(removeElement(bouts, element))}>
-              Remove <span className="sr-only">{element.name}</span>
-            </button>
-          </span>
-        </div>
+        <Row
+          key={element.id}
+          name={element.name}
+          what="An element"
+          onRename={(text) =>
+            edit({ label: `Element ${text}`, patch: [replaceAt(at('bouts', 'elements', element.id, 'name'), text)] })
+          }
+          onRemove={() => edit(removeElement(bouts, element))}
+        />
       ))}
     </Part>
   );
@@ -134,81 +114,66 @@ export function GroupRows({ here, bouts }: BoutsHere) {
     >
       {bouts.groups.length === 0 ? <p className="py-2 text-ink-3">No groups yet.</p> : null}
       {bouts.groups.map((group) => (
-        <div key={group.id} className="act-row flex items-center border-b border-line py-1">
-          <div className="say grow">
-            <TextInPlace
-              label={`Name of ${group.name}`}
-              value={group.name}
-              className="font-semibold"
-              refuse={(text) => nameRefused(text, 'A group')}
-              onCommit={(text) =>
-                edit({ label: `Group ${text}`, patch: [replaceAt(at('bouts', 'groups', group.id, 'name'), text)] })
-              }
-            />
-            <span className="join">is</span>
-            {group.members.map((member, index) => (
-              <span key={index} className="inline-flex items-center gap-1.5">
-                {index === 0 ? null : <span className="join">and</span>}
-                <AmountChip
-                  here={here}
-                  label={`How many in place ${index + 1} of ${group.name}`}
-                  amount={member.count}
-                  path={at('bouts', 'groups', group.id, 'members', index, 'count')}
-                  step={1}
-                  min={0}
-                  max={MOST_MEMBERS}
-                  whole
-                  quiet
-                />
-                <ChoiceChip
-                  label={`Who is in place ${index + 1} of ${group.name}`}
-                  value={member.fighter}
-                  choices={theirs.map(({ id, name }) => ({ value: id, label: name }))}
-                  onChoose={(fighter) =>
-                    setMembers(group, group.members.with(index, { ...member, fighter }), `${group.name} changed`)
-                  }
-                  {...(group.members.length > 1
-                    ? {
-                        extra: [
-                          {
-                            label: 'Take out',
-                            onSelect: () =>
-                              setMembers(group, group.members.toSpliced(index, 1), `${group.name} smaller`),
-                          },
-                        ],
-                      }
-                    : {})}
-                />
-              </span>
-            ))}
-            {group.members.length < MOST_MEMBERS && theirs[0] ? (
-              <button
-                type="button"
-                className="act link ml-2"
-                onClick={() =>
-                  setMembers(
-                    group,
-                    [...group.members, { fighter: theirs[0]!.id, count: literal(1) }],
-                    `${group.name} larger`,
-                  )
+        <Row
+          key={group.id}
+          name={group.name}
+          what="A group"
+          onRename={(text) =>
+            edit({ label: `Group ${text}`, patch: [replaceAt(at('bouts', 'groups', group.id, 'name'), text)] })
+          }
+          onRemove={() => edit(removeGroup(Object.values(here.project.levels), group))}
+        >
+          <span className="join">is</span>
+          {group.members.map((member, index) => (
+            <span key={index} className="inline-flex items-center gap-1.5">
+              {index === 0 ? null : <span className="join">and</span>}
+              <AmountChip
+                here={here}
+                label={`How many in place ${index + 1} of ${group.name}`}
+                amount={member.count}
+                path={at('bouts', 'groups', group.id, 'members', index, 'count')}
+                step={1}
+                min={0}
+                max={MOST_MEMBERS}
+                whole
+                quiet
+              />
+              <ChoiceChip
+                label={`Who is in place ${index + 1} of ${group.name}`}
+                value={member.fighter}
+                choices={theirs.map(({ id, name }) => ({ value: id, label: name }))}
+                onChoose={(fighter) =>
+                  setMembers(group, group.members.with(index, { ...member, fighter }), `${group.name} changed`)
                 }
-              >
-                + more
-              </button>
-            ) : null}
-          </div>
-          <span className="act act-end">
+                {...(group.members.length > 1
+                  ? {
+                      extra: [
+                        {
+                          label: 'Take out',
+                          onSelect: () => setMembers(group, group.members.toSpliced(index, 1), `${group.name} smaller`),
+                        },
+                      ],
+                    }
+                  : {})}
+              />
+            </span>
+          ))}
+          {group.members.length < MOST_MEMBERS && theirs[0] ? (
             <button
               type="button"
-              className="link"
+              className="act link ml-2"
               onClick={() =>
-                edit({ label: `Remove group ${group.name}`, patch: [removeAt(at('bouts', 'groups', group.id))] })
+                setMembers(
+                  group,
+                  [...group.members, { fighter: theirs[0]!.id, count: literal(1) }],
+                  `${group.name} larger`,
+                )
               }
             >
-              Remove <span className="sr-only">{group.name}</span>
+              + more
             </button>
-          </span>
-        </div>
+          ) : null}
+        </Row>
       ))}
     </Part>
   );

@@ -1,6 +1,7 @@
 import type { Bouts } from '@stadion/core/model';
 import type { ReactNode } from 'react';
 import type { LevelHere } from '../../project/levelHere.ts';
+import { nameRefused, TextInPlace } from '../../ui/index.ts';
 
 /** What every part of the screen is about. */
 export interface BoutsHere {
@@ -29,5 +30,43 @@ export function Part({
       </div>
       {children}
     </section>
+  );
+}
+
+interface RowProps {
+  name: string;
+  /** What has the name, as a refusal says it. @example 'An action' */
+  what: string;
+  onRename: (name: string) => void;
+  onRemove: () => void;
+  /** What is said of it, after its name. */
+  children?: ReactNode;
+  /** What stands below the sentence. */
+  below?: ReactNode;
+}
+
+/** One thing of a part: its name, its sentence, and the way to take it away. */
+export function Row({ name, what, onRename, onRemove, children, below }: RowProps) {
+  return (
+    <div className="act-row flex items-start border-b border-line py-1">
+      <div className="min-w-0 grow">
+        <div className="say">
+          <TextInPlace
+            label={`Name of ${name}`}
+            value={name}
+            className="font-semibold"
+            refuse={(text) => nameRefused(text, what)}
+            onCommit={onRename}
+          />
+          {children}
+        </div>
+        {below}
+      </div>
+      <span className="act act-end">
+        <button type="button" className="link" onClick={onRemove}>
+          Remove <span className="sr-only">{name}</span>
+        </button>
+      </span>
+    </div>
   );
 }

@@ -7,7 +7,7 @@ import { useEdit, useGoto, usePacer, useProject } from '../../project/hooks.ts';
 import { handHook } from '../../project/useWorkerAnswer.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 import type { FitAnswer, FitRequest } from '../../workers/fit.worker.ts';
-import { SlotRow } from './SlotRow.tsx';
+import { SlotRow } from '../../project/SlotRow.tsx';
 
 const useFit = handHook<FitRequest, FitAnswer>(
   () => new Worker(new URL('../../workers/fit.worker.ts', import.meta.url), { type: 'module' }),

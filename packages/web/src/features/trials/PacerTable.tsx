@@ -9,7 +9,7 @@ import { formatNumber, formatPercent } from '../../ui/index.ts';
 import { HATCH } from '../../ui/shades.ts';
 import { cellText, strengthOf, UNITS, valueOf, type Measure, type Shown } from './measures.ts';
 import { PacerWords } from './PacerWords.tsx';
-import { SelectedColumn, SlotRow } from './SlotRow.tsx';
+import { SelectedColumn, SlotRow } from '../../project/SlotRow.tsx';
 import type { PacerRow, useShown } from './useTrials.ts';
 
 interface Props {

@@ -6,7 +6,7 @@ import { lifeCause } from '../../project/causes.ts';
 import { usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { formatNumber, formatPercent } from '../../ui/index.ts';
 import { LOSS_SHADES, STAR_SHADES } from '../../ui/shades.ts';
-import { SelectedColumn, SlotRow } from './SlotRow.tsx';
+import { SelectedColumn, SlotRow } from '../../project/SlotRow.tsx';
 import { RUNS, useRuns } from './useRuns.ts';
 import type { PacerRow } from './useTrials.ts';
 

@@ -8,7 +8,7 @@ import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks
 import { handHook } from '../../project/useWorkerAnswer.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 import { SWEEP_ATTEMPTS, type SweepAnswer, type SweepRequest } from '../../workers/sweep.worker.ts';
-import { SlotRow } from './SlotRow.tsx';
+import { SlotRow } from '../../project/SlotRow.tsx';
 
 const useSweep = handHook<SweepRequest, SweepAnswer>(
   () => new Worker(new URL('../../workers/sweep.worker.ts', import.meta.url), { type: 'module' }),

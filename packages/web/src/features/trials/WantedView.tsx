@@ -8,7 +8,7 @@ import { usePacerForecasts } from '../../project/usePacerForecasts.ts';
 import { Button, ChoiceChip, formatPercent, NumberChip, useDragged, type NumberLimits } from '../../ui/index.ts';
 import { FIELD_LIMITS } from '../../project/fieldLimits.ts';
 import { FitPanel } from './FitPanel.tsx';
-import { SelectedColumn, SlotRow } from './SlotRow.tsx';
+import { SelectedColumn, SlotRow } from '../../project/SlotRow.tsx';
 
 /** What a number of the line may be that is a clear rate, or what is added to one. */
 const SHARE: NumberLimits = { step: 0.01, scale: 100, unit: '%', min: -1, max: 1 };

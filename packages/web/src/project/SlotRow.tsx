@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { GUTTER, type Columns } from '../../project/columns.ts';
+import { GUTTER, type Columns } from './columns.ts';
 
 interface Props {
   columns: Columns;
