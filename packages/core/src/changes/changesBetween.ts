@@ -17,6 +17,7 @@ const LEVEL_PARTS = {
   stars: 'stars',
   tie: 'tie',
   ending: 'ending',
+  meetings: 'meetings',
   note: 'note',
 } as const satisfies Partial<Record<keyof Level, string>>;
 
@@ -31,6 +32,7 @@ const PROJECT_PARTS = {
   standing: 'Standing rules',
   run: 'Run',
   kinds: 'Kinds',
+  bouts: 'Bouts',
   tiers: 'Tiers',
   liveTiers: 'Tiers of readings',
   expectations: 'Expectations',

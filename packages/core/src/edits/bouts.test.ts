@@ -4,8 +4,10 @@ import { homeBeforeDusk } from '../demo/index.ts';
 import {
   documentOf,
   emptyProject,
+  findReferenceProblems,
   ProjectDocument,
   projectOf,
+  usesOfParameter,
   type Bouts,
   type Level,
   type Meetings,
@@ -74,6 +76,55 @@ describe('fights', () => {
     const read = projectOf(documentOf({ ...emptyProject('Fights'), bouts })).bouts!;
     expect(read.fighters.map(({ id }) => id)).toEqual(bouts.fighters.map(({ id }) => id));
     expect(numbers(read, 'soldier-ant')).toEqual(numbers(bouts, 'soldier-ant'));
+  });
+});
+
+describe('what is named and not there', () => {
+  it.each<[string, (bouts: Bouts) => void, string]>([
+    [
+      'a fighter in a group',
+      ({ groups }) => void (groups[0]!.members[0]!.fighter = 'moth'),
+      '/bouts/groups/two-ants/members/0/fighter',
+    ],
+    [
+      'the one another is like',
+      ({ fighters }) => void (fighters[3]!.like!.fighter = 'moth'),
+      '/bouts/fighters/soldier-ant/like/fighter',
+    ],
+    [
+      'an action',
+      ({ fighters }) => void (fighters[0]!.uses = { roar: { weight: 1 } }),
+      '/bouts/fighters/bee/uses/roar',
+    ],
+    ['an element', ({ actions }) => void (actions[0]!.element = 'frost'), '/bouts/actions/sting/element'],
+    ['what is taken', ({ fighters }) => void (fighters[0]!.takes = { frost: 2 }), '/bouts/fighters/bee/takes/frost'],
+    ['a group that is met', ({ groups }) => void (groups.length = 0), '/levels/two-ponds/meetings/groups/two-ants'],
+    [
+      'a parameter',
+      ({ groups }) => void (groups[1]!.members[1]!.count = { from: 'parameter', parameter: 'moths' }),
+      '/bouts/groups/captain/members/1/count/parameter',
+    ],
+  ])('%s is told', (_case, change, path) => {
+    const project = homeBeforeDusk();
+    const bouts = hiveBouts();
+    project.bouts = bouts;
+    for (const level of Object.values(project.levels)) delete level.meetings;
+    project.levels['two-ponds']!.meetings = {
+      ...{ groups: { 'two-ants': 1 }, many: { from: 'number', value: 2 }, mayWithdraw: true, whenLost: 'goOn' },
+    };
+    expect(findReferenceProblems(project)).toEqual([]);
+    change(bouts);
+    // A level is looked at once as long as it is the same.
+    project.levels['two-ponds'] = { ...project.levels['two-ponds']! };
+    expect(findReferenceProblems(project).map((problem) => `/${problem.path.join('/')}`)).toEqual([path]);
+  });
+
+  it('of parameters, uses in groups and formulas are found', () => {
+    const project = homeBeforeDusk();
+    project.bouts!.actions[0]!.formula = 'mine(strength) + clock / 10';
+    const paths = (key: string): string[] => usesOfParameter(project, key).map(({ path }) => path.join('/'));
+    expect(paths('clock')).toContain('bouts/actions/sting/formula');
+    expect(paths('hornetsSent')).toContain('bouts/groups/captain/members/1/count');
   });
 });
 

@@ -22,7 +22,7 @@ export interface ParameterUse {
 }
 
 /** The parts of a project that hold amounts. */
-const PARTS = ['player', 'score', 'standing', 'run', 'kinds', 'levels', 'slots'] as const;
+const PARTS = ['player', 'score', 'standing', 'run', 'kinds', 'bouts', 'levels', 'slots'] as const;
 
 /** @param entry names a parameter by its key, or a kind of collectable that it is an amount of */
 type Visit = (path: (string | number)[], entry: { key?: string; of?: string }) => void;
@@ -67,6 +67,8 @@ export function usesOfParameter(project: Project, key: string): ParameterUse[] {
     if (shape.type === 'formula' && wordsOf(shape.text).has(key))
       uses.push({ path: ['parameters', parameter.key, 'ramp', 'shape', 'text'] });
   }
+  for (const { id, formula } of project.bouts?.actions ?? [])
+    if (wordsOf(formula).has(key)) uses.push({ path: ['bouts', 'actions', id, 'formula'] });
   return uses;
 }
 
@@ -265,8 +267,36 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
   }
   const standingConditions = new Set<string>();
   ruleProblems(project.standing, ['standing'], everywhere, standingConditions, say);
+  boutProblems(project, say);
   problems.push(...Object.values(project.levels).flatMap((level) => levelProblems(project, level, slots)));
   return problems;
+}
+
+/** Fighters, actions, elements and groups that are named and not there. What a formula reads is said where it stands. */
+function boutProblems({ bouts, levels }: Project, say: Say): void {
+  const [fighters, actions, elements, groups] = [bouts?.fighters, bouts?.actions, bouts?.elements, bouts?.groups].map(
+    (list) => new Set((list ?? []).map(({ id }) => id)),
+  ) as [Set<string>, Set<string>, Set<string>, Set<string>];
+  for (const { id, like, uses, takes } of bouts?.fighters ?? []) {
+    const path = ['bouts', 'fighters', id];
+    if (like && !fighters.has(like.fighter))
+      say([...path, 'like', 'fighter'], `There is no fighter “${like.fighter}”.`);
+    for (const action of Object.keys(uses))
+      if (!actions.has(action)) say([...path, 'uses', action], `There is no action “${action}”.`);
+    for (const element of Object.keys(takes))
+      if (!elements.has(element)) say([...path, 'takes', element], `There is no element “${element}”.`);
+  }
+  for (const { id, element } of bouts?.actions ?? [])
+    if (element !== undefined && !elements.has(element))
+      say(['bouts', 'actions', id, 'element'], `There is no element “${element}”.`);
+  for (const { id, members } of bouts?.groups ?? [])
+    members.forEach(({ fighter }, index) => {
+      if (!fighters.has(fighter))
+        say(['bouts', 'groups', id, 'members', index, 'fighter'], `There is no fighter “${fighter}”.`);
+    });
+  for (const { id, meetings } of Object.values(levels))
+    for (const group of Object.keys(meetings?.groups ?? {}))
+      if (!groups.has(group)) say(['levels', id, 'meetings', 'groups', group], `There is no group “${group}”.`);
 }
 
 const conditionsIn = (condition: Condition): number =>
