@@ -5,14 +5,14 @@ export { moversLine, parameterLine, type TuningLine } from './line.ts';
 export { parFrom, shareMeeting, thresholdFor, type ProposedStar } from './starShares.ts';
 export {
   fitPlayer,
-  fitRamps,
   type FitAsked,
   type FitBatch,
   type FitSlot,
   type RampFit,
   type RampFitting,
   type Unmet,
-} from './fitRamps.ts';
+} from './fitAsked.ts';
+export { fitRamps } from './fitRamps.ts';
 export {
   smoothedRates,
   sweepOver,

@@ -36,4 +36,5 @@ export interface NameUse {
 
 /** What is read off a formula's text: names of parameters and of the language, and names of statistics. */
 export type ParsedFormula =
-  | { ok: true; root: Node; names: readonly NameUse[]; statistics: readonly NameUse[]; run: Run } | { ok: false; error: FormulaError };
+  | { ok: true; root: Node; names: readonly NameUse[]; statistics: readonly NameUse[]; run: Run }
+  | { ok: false; error: FormulaError };
