@@ -108,14 +108,19 @@ export function startBout(world: BoutWorld, seed: number, health = 1): BoutState
 
 export const isOurs = ({ ours }: BoutWorld, fighter: number): boolean => fighter < ours;
 
+/** What somebody has left of what is lost; 0 where nothing is. */
+export const leftOf = ({ world: { lost }, now }: BoutState, fighter: number): number =>
+  lost === -1 ? 0 : ((now[fighter] as number[])[lost] as number);
+
 /** Somebody stands while something is left of what is lost; where nothing is lost, everybody does. */
-export const stands = ({ world: { lost }, now }: BoutState, fighter: number): boolean =>
-  lost === -1 || ((now[fighter] as number[])[lost] as number) > 0;
+export const stands = (state: BoutState, fighter: number): boolean =>
+  state.world.lost === -1 || leftOf(state, fighter) > 0;
 
 /** The share that is left of what is lost. */
-export function healthShare({ world: { lost, fighters }, now }: BoutState, fighter: number): number {
+export function healthShare(state: BoutState, fighter: number): number {
+  const { fighters, lost } = state.world;
   const full = (fighters[fighter] as PreparedFighter).statistics[lost] ?? 0;
-  return full > 0 ? ((now[fighter] as number[])[lost] as number) / full : 0;
+  return full > 0 ? leftOf(state, fighter) / full : 0;
 }
 
 /** Those who stand on the fighter's own side, or on the other. */
@@ -177,13 +182,15 @@ const placeOf = ({ fighters: { length } }: BoutWorld, action: number, actor: num
 
 /** What an action can be expected to do to somebody, misses and element counted. */
 export function expectedNow(state: BoutState, index: number, actor: number, target: number): number {
-  const { world } = state;
-  const work = (): number => {
-    const action = world.bout.actions[index] as PreparedAction;
-    const share = shareReaching(action, world.fighters[target] as PreparedFighter);
-    return action.chance * amountOf(strengthNow(state, index, actor, target), 1, share);
-  };
-  return world.isMoving[index] ? work() : (world.means[placeOf(world, index, actor, target)] ??= work());
+  const { bout, fighters, isMoving, means } = state.world;
+  const at = placeOf(state.world, index, actor, target);
+  const known = isMoving[index] ? undefined : means[at];
+  if (known !== undefined) return known;
+  const action = bout.actions[index] as PreparedAction;
+  const share = shareReaching(action, fighters[target] as PreparedFighter);
+  const amount = action.chance * amountOf(strengthNow(state, index, actor, target), 1, share);
+  if (!isMoving[index]) means[at] = amount;
+  return amount;
 }
 
 /** The share of an action that reaches somebody, for its element. Healing always does. */
@@ -201,7 +208,7 @@ function strike(state: BoutState, actor: number, index: number, target: number):
   const spread = action.spread > 0 ? 1 + action.spread * (2 * draw(state, actor) - 1) : 1;
   const share = shareReaching(action, world.fighters[target] as PreparedFighter);
   const amount = hits ? amountOf(strength, spread, share) : 0;
-  const before = own[world.lost] ?? 0;
+  const before = leftOf(state, target);
   const left =
     action.does === 'harm' ? Math.max(0, before - amount) : Math.max(before, Math.min(full, before + amount));
   if (world.lost !== -1) own[world.lost] = left;
@@ -209,8 +216,8 @@ function strike(state: BoutState, actor: number, index: number, target: number):
 }
 
 /** Whom an action strikes; where the one that was chosen has fallen, another of its side. */
-function struckBy(state: BoutState, actor: number, { strikes }: PreparedAction, chosen: number): number[] {
-  switch (strikes) {
+function struckBy(state: BoutState, actor: number, action: PreparedAction, chosen: number): number[] {
+  switch (action.strikes) {
     case 'itself':
       return [actor];
     case 'all':
@@ -218,7 +225,7 @@ function struckBy(state: BoutState, actor: number, { strikes }: PreparedAction, 
     case 'allies':
       return standing(state, actor, 'own');
     default: {
-      const all = standing(state, actor, strikes === 'ally' ? 'own' : 'other');
+      const all = targetsOf(state, actor, action);
       if (all.includes(chosen)) return [chosen];
       return all.length === 0 ? [] : [all[Math.floor(draw(state, actor) * all.length)] as number];
     }
@@ -245,15 +252,17 @@ function act(state: BoutState, actor: number, choice: Choice | null): Turn {
   return { round, actor, action: use.action, struck };
 }
 
+/** Does anybody stand of those from one number up to another? */
+function anyStands(state: BoutState, from: number, to: number): boolean {
+  for (let i = from; i < to; i++) if (stands(state, i)) return true;
+  return false;
+}
+
 /** Ends a bout in which one side has fallen: where both have, it is lost. */
 function settle(state: BoutState): void {
-  const { world } = state;
-  const stand = (from: number, to: number): boolean => {
-    for (let i = from; i < to; i++) if (stands(state, i)) return true;
-    return false;
-  };
-  if (!stand(0, world.ours)) state.phase = 'lost';
-  else if (!stand(world.ours, world.fighters.length)) state.phase = 'won';
+  const { ours, fighters } = state.world;
+  if (!anyStands(state, 0, ours)) state.phase = 'lost';
+  else if (!anyStands(state, ours, fighters.length)) state.phase = 'won';
 }
 
 /** Ends a bout that goes on for too long. */
@@ -272,12 +281,8 @@ function inOrder(state: BoutState): number[] {
   const { length } = state.world.fighters;
   const list: number[] = [];
   for (let i = 0; i < length; i++) if (stands(state, i)) list.push(i);
-  const tie = list.map((fighter) => drawAt(state.seed, length + fighter, state.round));
-  const ranks = new Map(list.map((fighter, i) => [fighter, tie[i] as number]));
-  return list.sort(
-    (one, other) =>
-      swiftness(state, other) - swiftness(state, one) || (ranks.get(one) as number) - (ranks.get(other) as number),
-  );
+  const rank = (fighter: number): number => drawAt(state.seed, length + fighter, state.round);
+  return list.sort((one, other) => swiftness(state, other) - swiftness(state, one) || rank(one) - rank(other));
 }
 
 /** A whole round: all choose, then act. */

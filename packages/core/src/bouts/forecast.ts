@@ -78,6 +78,9 @@ export function boutTrials(bout: PreparedBout, who: (seed: number) => Pick<Abili
   };
 }
 
+/** Shares of bouts won whose party level is told. */
+export const LEVEL_SHARES = [0.5, 0.8, 0.95];
+
 /** Attempts at one party level, and how many levels there are to search. */
 const PER_LEVEL = 300;
 

@@ -1,6 +1,7 @@
 export {
   goOn,
   healthShare,
+  leftOf,
   isOurs,
   makeBoutWorld,
   stands,
@@ -17,7 +18,7 @@ export {
   type Turn,
 } from './bout.ts';
 export { playedByHand, type ByHand } from './byHand.ts';
-export { boutTrials, levelWinning, playBout, type BoutForecast, type BoutTrials } from './forecast.ts';
+export { boutTrials, LEVEL_SHARES, levelWinning, playBout, type BoutForecast, type BoutTrials } from './forecast.ts';
 export { boutMind, byWeight, choosing, type BoutMind, type Option } from './minds.ts';
 export {
   experienceNeeded,
@@ -31,4 +32,12 @@ export {
 } from './pacing.ts';
 export type { PreparedAction, PreparedBout, PreparedFighter, PreparedUse } from './prepared.ts';
 export { harmOf, harmTable, oddsOf, type Harm } from './sheet.ts';
-export { boutAmount, membersOf, MOST_LEVEL, prepareBout, statisticsOf, type Meeting } from './statistics.ts';
+export {
+  boutAmount,
+  membersOf,
+  MOST_LEVEL,
+  MOST_MEMBERS,
+  prepareBout,
+  statisticsOf,
+  type Meeting,
+} from './statistics.ts';

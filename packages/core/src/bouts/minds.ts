@@ -5,6 +5,7 @@ import {
   expectedNow,
   healthShare,
   isOurs,
+  leftOf,
   standing,
   targetsOf,
   usable,
@@ -50,9 +51,6 @@ const useOf = ({ world }: BoutState, fighter: number, index: number): PreparedUs
 const actionOf = (state: BoutState, fighter: number, index: number): PreparedAction =>
   state.world.bout.actions[useOf(state, fighter, index).action] as PreparedAction;
 
-const left = ({ world: { lost }, now }: BoutState, fighter: number): number =>
-  lost === -1 ? 0 : ((now[fighter] as number[])[lost] as number);
-
 /** Enemies choose by weight among what they can do, and whom by chance; who heals, heals who needs it most. */
 export const byWeight: Choosing = (state, fighter) => {
   const uses = usable(state, fighter);
@@ -89,7 +87,7 @@ function threatOf(state: BoutState, enemy: number): number {
     total += weight;
     if (does !== 'harm' || ours.length === 0) continue;
     let harm = 0;
-    for (const target of ours) harm += Math.min(left(state, target), expectedNow(state, action, enemy, target));
+    for (const target of ours) harm += Math.min(leftOf(state, target), expectedNow(state, action, enemy, target));
     sum += weight * (strikes === 'all' ? harm : strikes === 'one' ? harm / ours.length : 0);
   }
   return total > 0 ? sum / total : 0;
@@ -129,14 +127,14 @@ function healed(state: BoutState, fighter: number, { index, struck }: Pick<Optio
   return struck.reduce((sum, target) => {
     const full = (fighters[target] as PreparedFighter).statistics[lost] ?? 0;
     const amount = expectedNow(state, index, fighter, target);
-    return sum + Math.min(full - left(state, target), amount);
+    return sum + Math.min(full - leftOf(state, target), amount);
   }, 0);
 }
 
 /** What an option harms, no more than is left. */
 function harmed(state: BoutState, fighter: number, { index, struck }: Option): number {
   let sum = 0;
-  for (const target of struck) sum += Math.min(left(state, target), expectedNow(state, index, fighter, target));
+  for (const target of struck) sum += Math.min(leftOf(state, target), expectedNow(state, index, fighter, target));
   return sum;
 }
 
@@ -162,18 +160,22 @@ function byHarm(state: BoutState, fighter: number, options: readonly Option[], {
  * Two turns ahead: harm by the threat that it takes away, healing by what those would still do who would fall within two
  * turns; each as a share of what the side it hurts has left.
  */
-function byThreat(state: BoutState, fighter: number, options: readonly Option[]): Option {
+function byThreat(
+  state: BoutState,
+  fighter: number,
+  options: readonly Option[],
+  threats: ReadonlyMap<number, number>,
+): Option {
   const ours = standing(state, fighter, 'own');
   const theirs = standing(state, fighter, 'other');
-  const sum = (of: readonly number[]): number => of.reduce((all, each) => all + left(state, each), 0) || 1;
+  const sum = (of: readonly number[]): number => of.reduce((all, each) => all + leftOf(state, each), 0) || 1;
   const [ourHealth, theirHealth] = [sum(ours), sum(theirs)];
-  const threats = new Map(theirs.map((enemy) => [enemy, threatOf(state, enemy)]));
   const incoming = [...threats.values()].reduce((all, threat) => all + threat, 0) / Math.max(1, ours.length);
   const value = (option: Option): number => {
     const { action, struck, index } = option;
     let worth = 0;
     for (const target of struck) {
-      const has = left(state, target);
+      const has = leftOf(state, target);
       const amount = expectedNow(state, index, fighter, target);
       if (action.does === 'harm') {
         const part = Math.min(1, amount / Math.max(1, has));
@@ -200,10 +202,23 @@ function highest(options: readonly Option[], value: (option: Option) => number):
   return chosen;
 }
 
+/** What every enemy of a fighter does a turn; worked out once for all who choose before anybody acts. */
+function threatsKeeper(): (state: BoutState, fighter: number) => ReadonlyMap<number, number> {
+  let known: { state: BoutState; acts: number; threats: ReadonlyMap<number, number> } | undefined;
+  return (state, fighter) => {
+    const acts = state.turns.reduce((sum, turns) => sum + turns, 0);
+    if (known?.state !== state || known.acts !== acts) {
+      const theirs = standing(state, fighter, 'other');
+      known = { state, acts, threats: new Map(theirs.map((enemy) => [enemy, threatOf(state, enemy)])) };
+    }
+    return known.threats;
+  };
+}
+
 /** What a party of one player chooses; enemies choose by weight. */
-export const choosing =
-  (mind: BoutMind): Choosing =>
-  (state, fighter) => {
+export function choosing(mind: BoutMind): Choosing {
+  const threatsNow = threatsKeeper();
+  return (state, fighter) => {
     if (!isOurs(state.world, fighter)) return byWeight(state, fighter);
     const options = optionsOf(state, fighter);
     if (options.length === 0) return null;
@@ -211,7 +226,8 @@ export const choosing =
       mind.byChance > 0 && mind.stream.next() < mind.byChance
         ? (options[Math.floor(mind.stream.next() * options.length)] as Option)
         : mind.thinksAhead
-          ? byThreat(state, fighter, options)
+          ? byThreat(state, fighter, options, threatsNow(state, fighter))
           : byHarm(state, fighter, options, mind);
     return { use, target };
   };
+}

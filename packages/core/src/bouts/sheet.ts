@@ -1,5 +1,5 @@
 import { amountOf } from './amounts.ts';
-import { shareReaching, startBout, strengthNow, type BoutState, type BoutWorld } from './bout.ts';
+import { leftOf, shareReaching, startBout, strengthNow, type BoutState, type BoutWorld } from './bout.ts';
 import type { PreparedAction, PreparedFighter } from './prepared.ts';
 
 /** What one action of one fighter does to one other, as both are now. */
@@ -20,11 +20,11 @@ export interface Harm {
 
 /** What one action does, without a draw. */
 export function harmOf(state: BoutState, actor: number, action: number, target: number): Harm {
-  const { world, now } = state;
+  const { world } = state;
   const { spread } = world.bout.actions[action] as PreparedAction;
   const share = shareReaching(world.bout.actions[action] as PreparedAction, world.fighters[target] as PreparedFighter);
   const strength = strengthNow(state, action, actor, target);
-  const left = world.lost === -1 ? 0 : ((now[target] as number[])[world.lost] as number);
+  const left = leftOf(state, target);
   const [least, mean, most] = [1 - spread, 1, 1 + spread].map((factor) => amountOf(strength, factor, share)) as [
     number,
     number,

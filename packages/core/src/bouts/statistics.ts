@@ -24,19 +24,17 @@ const grown = (shape: Parameters<typeof rawValue>[0]['shape'], level: number): n
 
 /** Statistics by key, without what is worn. One that goes round in a circle of likenesses is 0. */
 function plainStatistics(
-  { fighters, statistics }: Bouts,
+  bouts: Bouts,
   fighter: Fighter,
   level: number,
   values: Values,
   seen: readonly string[] = [],
 ): Record<string, number> {
   const { like } = fighter;
-  const other = like && !seen.includes(like.fighter) ? fighters.find(({ id }) => id === like.fighter) : undefined;
-  const of = other
-    ? plainStatistics({ fighters, statistics } as Bouts, other, level, values, [...seen, fighter.id])
-    : undefined;
+  const other = like && !seen.includes(like.fighter) ? bouts.fighters.find(({ id }) => id === like.fighter) : undefined;
+  const of = other && plainStatistics(bouts, other, level, values, [...seen, fighter.id]);
   return Object.fromEntries(
-    statistics.map(({ key }) => {
+    bouts.statistics.map(({ key }) => {
       const own = fighter.statistics[key];
       if (own) return [key, kept(own.from === 'growth' ? grown(own.shape, level) : boutAmount(own, values))];
       const change = like?.changes[key];

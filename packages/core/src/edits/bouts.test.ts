@@ -5,7 +5,6 @@ import {
   documentOf,
   emptyProject,
   findReferenceProblems,
-  ProjectDocument,
   projectOf,
   usesOfParameter,
   type Bouts,
@@ -13,9 +12,8 @@ import {
   type Meetings,
   type Project,
 } from '../model/index.ts';
-import { applyPatch } from '../patch/index.ts';
 import { actionFormulaError } from '../ramps/index.ts';
-import { hiveBouts } from '../testing/index.ts';
+import { after as edited, hiveBouts } from '../testing/index.ts';
 import {
   addAction,
   addElement,
@@ -38,10 +36,7 @@ import {
 import type { NamedEdit } from './edit.ts';
 
 function after(bouts: Bouts | undefined, edit: NamedEdit | undefined): Bouts {
-  const project: Project = { ...emptyProject('Fights'), bouts };
-  const document = applyPatch(documentOf(project), edit!.patch);
-  expect(ProjectDocument.safeParse(document).error?.issues).toBeUndefined();
-  return projectOf(document).bouts!;
+  return edited({ ...emptyProject('Fights'), bouts }, edit).bouts!;
 }
 
 const numbers = (bouts: Bouts, id: string): number[] =>

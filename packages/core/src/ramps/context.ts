@@ -7,6 +7,9 @@ export interface Band {
   from: number;
 }
 
+/** Whose statistic a formula reads: of who acts, or of who is struck. */
+export type Whose = 'mine' | 'theirs';
+
 /** What a ramp's course may depend on besides the place on its axis. */
 export interface RampContext {
   /** The reading it goes along during the attempt; undefined along the sequence. */
@@ -22,7 +25,7 @@ export interface RampContext {
   /** A parameter's value at a place; not a number for one that is not there, or that goes round in a circle. */
   parameterAt(key: string, place: number): number;
   /** A statistic of who acts or of who is struck, in the formula of an action; absent everywhere else. */
-  statistic?(of: 'mine' | 'theirs', name: string): number;
+  statistic?(of: Whose, name: string): number;
 }
 
 /** The band that a place lies in, as an index from 0; 0 without bands. */

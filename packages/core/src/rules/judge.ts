@@ -218,11 +218,8 @@ function isMet({ is, of, count: wanted }: JudgeGroup, count: number): boolean {
   }
 }
 
-/** Did a step in order advance while the last groups were looked at? */
-let advanced = false;
-
-/** Is a condition true by its leaves, which have been looked at? */
-function groupTruth(node: JudgeNode, verdicts: Verdicts): boolean {
+/** Is a condition true by its leaves, which have been looked at? @param root index of the whole condition that it is in */
+function groupTruth(node: JudgeNode, root: number, verdicts: Verdicts): boolean {
   const { index } = node;
   const { truth, numbers } = verdicts;
   if (node.is === 'compare' || node.is === 'onOff') return truth[index] as boolean;
@@ -232,11 +229,12 @@ function groupTruth(node: JudgeNode, verdicts: Verdicts): boolean {
     // At most one step a tick: each becomes true after the one before it, never at the same moment.
     const done = numbers[index] as number;
     count = done;
-    for (let i = 0; i < of.length; i++) if (groupTruth(of[i] as JudgeNode, verdicts) && i === done) count = done + 1;
-    if (count !== done) advanced = true;
+    for (let i = 0; i < of.length; i++)
+      if (groupTruth(of[i] as JudgeNode, root, verdicts) && i === done) count = done + 1;
+    if (count !== done) verdicts.goesOn[root] = true;
   } else {
     count = 0;
-    for (let i = 0; i < of.length; i++) if (groupTruth(of[i] as JudgeNode, verdicts)) count++;
+    for (let i = 0; i < of.length; i++) if (groupTruth(of[i] as JudgeNode, root, verdicts)) count++;
   }
   numbers[index] = count;
   const met = isMet(node, count);
@@ -280,10 +278,8 @@ function evaluate(node: JudgeNode, seen: Observed, verdicts: Verdicts): boolean 
   let isDue = goesOn[index] as boolean;
   for (let i = 0; i < leaves.length; i++) if (turns(leaves[i] as JudgeLeaf, seen, verdicts)) isDue = true;
   if (!isDue) return truth[index] as boolean;
-  advanced = false;
-  const isTrue = groupTruth(node, verdicts);
-  goesOn[index] = advanced;
-  return isTrue;
+  goesOn[index] = false;
+  return groupTruth(node, index, verdicts);
 }
 
 function firesNow(rule: JudgeRule, index: number, isTrue: boolean, verdicts: Verdicts): boolean {

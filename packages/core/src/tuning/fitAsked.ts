@@ -20,7 +20,7 @@ export interface FitAsked {
   bounds?: Readonly<Record<string, { min: number; max: number }>>;
 }
 
-/** Why a level is not where it is wanted: nothing that may be turned acts there, its value is pinned, it is at the end of its range, or the shape cannot bend so. */
+/** Why a level is not where it is wanted: nothing that may be turned changes its clear rate, its value is pinned, it is at the end of its range, or the shape cannot bend so. */
 export type Unmet = 'nothing acts' | 'pinned' | 'at its end' | 'shape';
 
 export interface FitSlot {
@@ -37,8 +37,6 @@ export interface FitSlot {
 
 export interface RampFit {
   stage: 'looking' | 'trying' | 'confirming' | 'done';
-  /** Sweeps over the stretch that are through. */
-  sweeps: number;
   attempts: number;
   slots: FitSlot[];
   /** The turned ramps, by parameter. */

@@ -126,7 +126,6 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
     });
   }
   let stage: RampFit['stage'] = 'looking';
-  let sweeps = 0;
   let attempts = 0;
 
   function valuesHere({ position, pinned }: LocalModel): Values {
@@ -283,9 +282,9 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
         level.confirmed = { successes, trials };
         level.after = { share: successes / trials, interval: wilson(successes, trials) };
         record(level, row, won, count);
-        const moved = row.flatMap((steps, j) => (Math.abs(steps) > 0.05 ? [j] : []));
-        const [only] = moved;
-        level.onOneLever = moved.length === 1;
+        const turned = row.flatMap((steps, j) => (Math.abs(steps) > 0.05 ? [j] : []));
+        const [only] = turned;
+        level.onOneLever = turned.length === 1;
         if (only !== undefined && level.onOneLever)
           addToLever(level.levers[only] as Lever, row[only] as number, won, count);
       },
@@ -326,18 +325,19 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
     // Points of one level are no other level's; with shapes, all levels are held.
     const locals = (asked.by === 'points' ? some : levels).map(({ local }) => local);
     current = turnedRamps(of, locals, current, spread);
-    sweeps++;
+  }
+
+  /** Turns the ramps by what was seen of some levels from far. */
+  function leapBy(some: readonly Level[]): void {
+    const locals = some.map(({ local }) => local);
+    current = leaptRamps(of, locals, current);
   }
 
   function* rounds(): Generator<Pending[]> {
     yield levels.map(standing);
     for (let look = 0; look < LOOKS; look++) yield levels.flatMap(looks);
     for (const level of levels) leaveIdle(level);
-    current = leaptRamps(
-      of,
-      levels.map(({ local }) => local),
-      current,
-    );
+    leapBy(levels);
     for (const level of levels) {
       const { local, levers } = level;
       const far = Math.abs(shareNow(level) - local.wanted) > OUT_OF_REACH;
@@ -364,11 +364,7 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
           asked.by === 'points' && onOneLever && after && Math.abs(after.share - local.wanted) > FAR,
       );
       for (const level of far) level.local = { ...level.local, constant: level.standing, levers: level.levers };
-      current = leaptRamps(
-        of,
-        far.map(({ local }) => local),
-        current,
-      );
+      leapBy(far);
       const near = missed.filter((level) => !far.includes(level));
       yield near.flatMap((level) => draws(level, REPAIR_SPREAD));
       if (near.length > 0) turnBy(near, REPAIR_SPREAD);
@@ -411,7 +407,7 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
       goOn();
     },
     read: () => ({
-      ...{ stage, sweeps, attempts },
+      ...{ stage, attempts },
       slots: levels.map((level) => {
         const { local, before, after } = level;
         const expected = shareNow(level);

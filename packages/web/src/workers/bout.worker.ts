@@ -1,4 +1,12 @@
-import { boutTrials, levelWinning, prepareBout, type BoutForecast, type Meeting } from '@stadion/core/bouts';
+import {
+  boutTrials,
+  LEVEL_SHARES,
+  levelWinning,
+  MOST_LEVEL,
+  prepareBout,
+  type BoutForecast,
+  type Meeting,
+} from '@stadion/core/bouts';
 import type { Bouts, Pacer } from '@stadion/core/model';
 import { drawPlayer } from '@stadion/core/pacers';
 import { answering } from './answering.ts';
@@ -27,12 +35,9 @@ export interface BoutAnswer {
   done: boolean;
 }
 
-/** Shares of bouts won whose party level is told. */
-export const LEVEL_SHARES = [0.5, 0.8, 0.95];
 const BOUTS = 2000;
 const AT_ONCE = 200;
 const BY_SIZE = 600;
-const MOST_LEVEL = 99;
 
 answering(({ bouts, meeting, pacers }: BoutRequest) => {
   const { party } = meeting;

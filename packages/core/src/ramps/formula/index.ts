@@ -6,4 +6,4 @@ export { actionFormulaError, cyclesOf, formulaError, namesIn, OWN_NAMES } from '
 export { arithmetic } from './arithmetic.ts';
 export { log, power } from './numerics.ts';
 export { parseFormula } from './parse.ts';
-export type { FormulaError, ParsedFormula, Whose } from './types.ts';
+export type { FormulaError, ParsedFormula } from './types.ts';

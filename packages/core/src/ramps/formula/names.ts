@@ -17,6 +17,16 @@ export function namesIn(text: string): string[] {
   return parsed.ok ? [...new Set(parsed.names.map(({ name }) => name))] : [];
 }
 
+/** The first name that stands for nothing. @param what it would be the name of */
+function unknownName(uses: readonly NameUse[], known: readonly string[], what: string): FormulaError | undefined {
+  const wrong = uses.find(({ name }) => !known.includes(name));
+  if (!wrong) return undefined;
+  const { name, column } = wrong;
+  const meant = nearest(name, known);
+  const message = `There is no ${what} called ${name}${meant === undefined ? '.' : `; did you mean ${meant}?`}`;
+  return { column, length: name.length, message };
+}
+
 /** What is wrong with the formula of an action: how it is written, or a name that stands for no statistic and no parameter. */
 export function actionFormulaError(
   text: string,
@@ -25,16 +35,9 @@ export function actionFormulaError(
 ): FormulaError | undefined {
   const parsed = parseFormula(text);
   if (!parsed.ok) return parsed.error;
-  const refuse = (uses: readonly NameUse[], known: readonly string[], what: string): FormulaError | undefined => {
-    const wrong = uses.find(({ name }) => !known.includes(name));
-    if (!wrong) return undefined;
-    const meant = nearest(wrong.name, known);
-    const message = `There is no ${what} called ${wrong.name}${meant === undefined ? '.' : `; did you mean ${meant}?`}`;
-    return { column: wrong.column, length: wrong.name.length, message };
-  };
   return (
-    refuse(parsed.statistics, statistics, 'statistic') ??
-    refuse(parsed.names, [...Object.keys(OWN_NAMES), ...keys], 'parameter')
+    unknownName(parsed.statistics, statistics, 'statistic') ??
+    unknownName(parsed.names, [...Object.keys(OWN_NAMES), ...keys], 'parameter')
   );
 }
 
@@ -48,12 +51,7 @@ export function formulaError(text: string, keys: readonly string[], axis?: LiveA
     return { column, length: name.length, message: 'Statistics of fighters stand in the formulas of actions only.' };
   }
   const known = [...Object.keys(OWN_NAMES), ...(axis === undefined ? [] : [READING_NAME]), ...keys];
-  const wrong = parsed.names.find(({ name }) => !known.includes(name));
-  if (!wrong) return undefined;
-  const { name, column } = wrong;
-  const meant = nearest(name, known);
-  const message = `There is no parameter called ${name}${meant === undefined ? '.' : `; did you mean ${meant}?`}`;
-  return { column, length: name.length, message };
+  return unknownName(parsed.names, known, 'parameter');
 }
 
 /** The names that are not a parameter's own, so that a key never hides one. */

@@ -2,7 +2,8 @@ import { FUNCTIONS } from './functions.ts';
 import { nearest } from './nearest.ts';
 import { runOf } from './run.ts';
 import { tokensOf, type Token } from './tokens.ts';
-import type { NameUse, Node, Operation, ParsedFormula, Whose } from './types.ts';
+import type { Whose } from '../context.ts';
+import type { NameUse, Node, Operation, ParsedFormula } from './types.ts';
 import { Unreadable } from './unreadable.ts';
 
 /** How tightly each operation binds. */

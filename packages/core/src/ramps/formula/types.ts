@@ -1,4 +1,4 @@
-import type { RampContext } from '../context.ts';
+import type { RampContext, Whose } from '../context.ts';
 
 /** A formula made ready: its value at a place. Not a number, or infinite, where it divides by zero or asks for what is not there. */
 export type Run = (place: number, context: RampContext) => number;
@@ -12,9 +12,6 @@ export type Node =
   | { is: 'operation'; operation: Operation; left: Node; right: Node }
   | { is: 'if'; condition: Node; then: Node; otherwise: Node }
   | { is: 'call'; name: string; of: Node[] };
-
-/** Whose statistic a formula reads: of who acts, or of who is struck. */
-export type Whose = 'mine' | 'theirs';
 
 export type Operation = '+' | '-' | '*' | '/' | '%' | '^' | '==' | '!=' | '<' | '<=' | '>' | '>=';
 

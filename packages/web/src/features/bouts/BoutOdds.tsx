@@ -1,5 +1,5 @@
 import { everyPacer } from '@stadion/core/pacers';
-import type { Meeting } from '@stadion/core/bouts';
+import { LEVEL_SHARES, type Meeting } from '@stadion/core/bouts';
 import type { Bouts } from '@stadion/core/model';
 import { useMemo } from 'react';
 import { useProject } from '../../project/hooks.ts';
@@ -11,9 +11,6 @@ const useOdds = workerHook<BoutRequest, BoutAnswer>(
   () => new Worker(new URL('../../workers/bout.worker.ts', import.meta.url), { type: 'module' }),
   { kept: 20, settleMs: 120 },
 );
-
-/** The same shares as the worker's. */
-const SHARES = ['50 %', '80 %', '95 %'];
 
 /** What comes of a meeting, by who plays: won, rounds, what is left, who falls, how many and which level it takes. */
 export function BoutOdds({ bouts, meeting }: { bouts: Bouts; meeting: Meeting }) {
@@ -46,7 +43,7 @@ export function BoutOdds({ bouts, meeting }: { bouts: Bouts; meeting: Meeting })
               won by 1 to {meeting.party.length}
             </th>
             <th scope="col" className="px-2 pb-1 font-normal">
-              party level for {SHARES.join(', ')}
+              party level for {LEVEL_SHARES.map((share) => formatPercent(share)).join(', ')}
             </th>
           </tr>
         </thead>

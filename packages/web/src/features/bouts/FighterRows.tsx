@@ -1,24 +1,14 @@
 import { membersOf, statisticsOf } from '@stadion/core/bouts';
-import {
-  addFighter,
-  at,
-  removeFighter,
-  replaceAt,
-  setLikeness,
-  setOptional,
-  setStatistic,
-  setUse,
-} from '@stadion/core/edits';
-import type { Fighter, Statistic } from '@stadion/core/model';
+import { addFighter, at, removeFighter, replaceAt, setOptional } from '@stadion/core/edits';
+import type { Fighter } from '@stadion/core/model';
 import { useState } from 'react';
 import { useEdit } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
 import { AmountChip } from '../../sentences/index.ts';
-import { ChoiceChip, Confirm, formatNumber, Menu, NumberChip } from '../../ui/index.ts';
+import { Confirm, Menu, NumberChip } from '../../ui/index.ts';
+import { OwnNumber } from './OwnNumber.tsx';
 import { Part, Row, type BoutsHere } from './shared.tsx';
-
-/** Levels between which a member of the party grows. */
-const [FIRST, LAST] = [1, 99];
+import { Uses } from './Uses.tsx';
 
 /** Everybody who fights: what they are made of, what they do, what they take and what they bring. */
 export function FighterRows({ here, bouts }: BoutsHere) {
@@ -62,7 +52,7 @@ function FighterRow({ here, bouts, fighter }: BoutsHere & { fighter: Fighter }) 
     membersOf(bouts, group, here.values).some(({ id }) => id === fighter.id),
   );
   const numbersOf = (of: Fighter): Record<string, number> => {
-    const numbers = statisticsOf(bouts, of, FIRST, here.values);
+    const numbers = statisticsOf(bouts, of, 1, here.values);
     return Object.fromEntries(bouts.statistics.map(({ key }, index) => [key, numbers[index] ?? 0]));
   };
   return (
@@ -153,236 +143,5 @@ function FighterRow({ here, bouts, fighter }: BoutsHere & { fighter: Fighter }) 
         What is like it keeps its numbers.
       </Confirm>
     </>
-  );
-}
-
-/** One number of a fighter: of its own, from level to level, or as another's times a factor. */
-function OwnNumber({
-  here,
-  bouts,
-  fighter,
-  other,
-  statistic,
-}: BoutsHere & { fighter: Fighter; other: Fighter | undefined; statistic: Statistic }) {
-  const edit = useEdit();
-  const { key, name } = statistic;
-  const own = fighter.statistics[key];
-  const label = `${name} of ${fighter.name}`;
-  if (own?.from === 'growth') {
-    const points = own.shape.type === 'points' ? own.shape.points : [];
-    return (
-      <>
-        {points.map((point, index) => (
-          <span key={point.position} className="inline-flex items-center gap-1.5">
-            {index === 0 ? null : <span className="join">to</span>}
-            <NumberChip
-              label={`${label} at level ${point.position}`}
-              value={point.value}
-              step={1}
-              min={0}
-              max={1e6}
-              onCommit={(value) =>
-                edit(
-                  setStatistic(fighter, statistic, {
-                    from: 'growth',
-                    shape: { type: 'points', between: 'straight', points: points.with(index, { ...point, value }) },
-                  }),
-                )
-              }
-              {...(index === 0
-                ? { onClear: () => edit(setStatistic(fighter, statistic, { from: 'number', value: point.value })) }
-                : {})}
-            />
-          </span>
-        ))}
-      </>
-    );
-  }
-  if (own) {
-    const value = own.from === 'number' ? own.value : 0;
-    const grows = (): void =>
-      edit(
-        setStatistic(fighter, statistic, {
-          from: 'growth',
-          shape: {
-            type: 'points',
-            between: 'straight',
-            points: [
-              { position: FIRST, value },
-              { position: LAST, value: Math.round(value * 8) },
-            ],
-          },
-        }),
-      );
-    return (
-      <>
-        <AmountChip
-          here={here}
-          label={label}
-          amount={own}
-          path={at('bouts', 'fighters', fighter.id, 'statistics', key)}
-          step={1}
-          min={0}
-          max={1e6}
-          quiet
-          {...(other ? { onClear: () => edit(setStatistic(fighter, statistic, undefined)) } : {})}
-        />
-        {fighter.side === 'ours' ? (
-          <button type="button" className="act link text-[11px]" onClick={grows}>
-            grows<span className="sr-only"> : {label}</span>
-          </button>
-        ) : null}
-      </>
-    );
-  }
-  const now = statisticsOf(bouts, fighter, FIRST, here.values)[bouts.statistics.indexOf(statistic)] ?? 0;
-  if (!other)
-    return (
-      <NumberChip
-        label={label}
-        value={now}
-        step={1}
-        min={0}
-        max={1e6}
-        onCommit={(value) => edit(setStatistic(fighter, statistic, { from: 'number', value }))}
-      />
-    );
-  const change = fighter.like?.changes[key];
-  return (
-    <>
-      <span className="join">×</span>
-      <NumberChip
-        label={`${label} as ${other.name}, times`}
-        value={change?.times ?? 1}
-        step={0.1}
-        min={0}
-        max={1000}
-        onCommit={(times) => edit(setLikeness(fighter, statistic, { times, plus: change?.plus ?? 0 }))}
-        {...(change ? { onClear: () => edit(setLikeness(fighter, statistic, undefined)) } : {})}
-      />
-      <span className="join text-ink-3">= {formatNumber(now)}</span>
-    </>
-  );
-}
-
-/** What a fighter can do, and how often among what it can do. */
-function Uses({ bouts, fighter }: BoutsHere & { fighter: Fighter }) {
-  const edit = useEdit();
-  const [can, cannot] = [true, false].map((does) =>
-    bouts.actions.filter(({ id }) => Object.hasOwn(fighter.uses, id) === does),
-  ) as [typeof bouts.actions, typeof bouts.actions];
-  const total = can.reduce((sum, { id }) => sum + (fighter.uses[id]?.weight ?? 0), 0);
-  const chooses = fighter.side === 'ours';
-  return (
-    <div className="say text-[12px]">
-      <span className="join text-ink-3">can</span>
-      {can.length === 0 ? <span className="join text-loss">do nothing</span> : null}
-      {can.map((action) => {
-        const use = fighter.uses[action.id]!;
-        const set = (next: Partial<typeof use>): void => {
-          const { belowHealth, everyTurns, ...rest } = { ...use, ...next };
-          edit(
-            setUse(fighter, action, {
-              ...rest,
-              ...(belowHealth === undefined || belowHealth >= 1 ? {} : { belowHealth }),
-              ...(everyTurns === undefined || everyTurns <= 1 ? {} : { everyTurns }),
-            }),
-          );
-        };
-        return (
-          <span key={action.id} className="mr-3 inline-flex items-center gap-1.5">
-            <b>{action.name}</b>
-            {chooses ? null : (
-              <>
-                <span className="join">, weight</span>
-                <NumberChip
-                  label={`Weight of ${action.name} for ${fighter.name}`}
-                  value={use.weight}
-                  step={1}
-                  min={0}
-                  max={1000}
-                  onCommit={(weight) => set({ weight })}
-                />
-                <span className="join text-ink-3">
-                  {total > 0 ? `${Math.round((use.weight / total) * 100)} %` : 'never'}
-                </span>
-                {use.belowHealth === undefined ? null : (
-                  <>
-                    <span className="join">, below</span>
-                    <NumberChip
-                      label={`${action.name} of ${fighter.name} only below this share of health`}
-                      value={use.belowHealth}
-                      scale={100}
-                      unit="%"
-                      step={0.05}
-                      min={0}
-                      max={1}
-                      onCommit={(belowHealth) => set({ belowHealth })}
-                      onClear={() => set({ belowHealth: 1 })}
-                    />
-                  </>
-                )}
-                {use.everyTurns === undefined ? null : (
-                  <>
-                    <span className="join">, every</span>
-                    <NumberChip
-                      label={`${action.name} of ${fighter.name} every so many turns`}
-                      value={use.everyTurns}
-                      step={1}
-                      min={1}
-                      max={100}
-                      whole
-                      onCommit={(everyTurns) => set({ everyTurns })}
-                      onClear={() => set({ everyTurns: 1 })}
-                    />
-                    <span className="join">turns</span>
-                  </>
-                )}
-                <ChoiceChip
-                  act
-                  label={`When ${fighter.name} can use ${action.name}`}
-                  value=""
-                  shown="+ when"
-                  choices={[
-                    { value: 'below', label: 'only below a share of health' },
-                    { value: 'every', label: 'only every so many turns' },
-                  ]}
-                  onChoose={(what) => set(what === 'below' ? { belowHealth: 0.5 } : { everyTurns: 3 })}
-                />
-              </>
-            )}
-            <button
-              type="button"
-              className="act link text-[11px]"
-              onClick={() => edit(setUse(fighter, action, undefined))}
-            >
-              ×
-              <span className="sr-only">
-                {' '}
-                {fighter.name} no longer uses {action.name}
-              </span>
-            </button>
-          </span>
-        );
-      })}
-      {cannot.length > 0 ? (
-        <ChoiceChip
-          act
-          label={`What ${fighter.name} can do besides`}
-          value=""
-          shown="+ action"
-          choices={cannot.map(({ id, name }) => ({ value: id, label: name }))}
-          onChoose={(id) =>
-            edit(
-              setUse(
-                fighter,
-                cannot.find((each) => each.id === id)!,
-                { weight: 1 },
-              ),
-            )
-          }
-        />
-      ) : null}
-    </div>
   );
 }

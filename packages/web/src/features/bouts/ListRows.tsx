@@ -1,3 +1,4 @@
+import { MOST_MEMBERS } from '@stadion/core/bouts';
 import {
   addElement,
   addGroup,
@@ -91,8 +92,6 @@ export function ElementRows({ bouts }: BoutsHere) {
     </Part>
   );
 }
-
-const MOST_MEMBERS = 8;
 
 /** Enemies that are met together. */
 export function GroupRows({ here, bouts }: BoutsHere) {

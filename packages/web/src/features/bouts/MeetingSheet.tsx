@@ -1,4 +1,4 @@
-import { makeBoutWorld, prepareBout, type Meeting } from '@stadion/core/bouts';
+import { makeBoutWorld, MOST_LEVEL, prepareBout, type Meeting } from '@stadion/core/bouts';
 import type { Fighter } from '@stadion/core/model';
 import { useMemo, useState } from 'react';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
@@ -117,7 +117,7 @@ function PartyMember({
         value={member.level}
         step={1}
         min={1}
-        max={99}
+        max={MOST_LEVEL}
         whole
         onCommit={(level) => onChange({ ...member, level })}
       />

@@ -1,4 +1,12 @@
-import { healthShare, playedByHand, type BoutWorld, type Choice, type Struck, type Turn } from '@stadion/core/bouts';
+import {
+  healthShare,
+  leftOf,
+  playedByHand,
+  type BoutWorld,
+  type Choice,
+  type Struck,
+  type Turn,
+} from '@stadion/core/bouts';
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Button, formatNumber, NumberChip } from '../../ui/index.ts';
 import { namesIn } from './names.ts';
@@ -96,7 +104,7 @@ export function TryBout({ world }: { world: BoutWorld }) {
       <p className="num py-1.5 text-[12px]">
         {names.map((name, index) => (
           <span key={name} className={`mr-4 whitespace-nowrap ${index < world.ours ? 'text-win' : 'text-loss'}`}>
-            {name} <b>{formatNumber(state.now[index]?.[world.lost] ?? 0)}</b>{' '}
+            {name} <b>{formatNumber(leftOf(state, index))}</b>{' '}
             <span className="text-ink-3">{Math.round(healthShare(state, index) * 100)} %</span>
           </span>
         ))}

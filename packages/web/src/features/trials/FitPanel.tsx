@@ -15,7 +15,7 @@ const useFit = handHook<FitRequest, FitAnswer>(
 );
 
 const WHY: Readonly<Record<Unmet, string>> = {
-  'nothing acts': 'none of the chosen parameters acts there',
+  'nothing acts': 'none of the chosen parameters changes its clear rate',
   pinned: 'its values are pinned',
   'at its end': 'every value is at the end of its range',
   shape: 'the ramps cannot bend so',
