@@ -17,7 +17,7 @@ export type {
   World,
 } from './shell.ts';
 export { FASTEST, following, shootingNow, within } from './amounts.ts';
-export { prepareOn, resolvingAt } from './prepare.ts';
+export { judgingOf, prepareOn, resolvingAt } from './prepare.ts';
 export { makeWorldOn } from './world.ts';
 export { viewOf } from './view.ts';
 export { startAttempt, startAttemptFrom } from './startAttempt.ts';

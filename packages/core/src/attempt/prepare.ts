@@ -1,4 +1,4 @@
-import type { Level, PieceName, Project } from '../model/index.ts';
+import type { Amount, Level, PieceName, Project } from '../model/index.ts';
 import { valuesAt, type Values } from '../ramps/index.ts';
 import {
   changedParameters,
@@ -60,7 +60,7 @@ export function prepareOn(kind: GroundKind, project: Project, level: Level, reso
   return {
     kind: level.ground.kind,
     motion: motionOf(kind, preparing),
-    judging: judgingOf(preparing),
+    judging: judgingOf(project, level, resolving),
   };
 }
 
@@ -98,7 +98,9 @@ function motionOf(kind: GroundKind, preparing: Preparing): PreparedLevel['motion
   };
 }
 
-function judgingOf({ project, level, resolving, number }: Preparing): PreparedLevel['judging'] {
+/** How attempts at a level are judged, whatever they are played on. */
+export function judgingOf(project: Project, level: Level, resolving: Resolving): PreparedLevel['judging'] {
+  const number = (amount: Amount): number => resolveAmount(amount, resolving.values, resolving.placed);
   const { clock } = level;
   const liveLimit = clock.limitSeconds && liveAmount(clock.limitSeconds, resolving);
   return {

@@ -259,7 +259,7 @@ function anyStands(state: BoutState, from: number, to: number): boolean {
 }
 
 /** Ends a bout in which one side has fallen: where both have, it is lost. */
-function settle(state: BoutState): void {
+export function settle(state: BoutState): void {
   const { ours, fighters } = state.world;
   if (!anyStands(state, 0, ours)) state.phase = 'lost';
   else if (!anyStands(state, ours, fighters.length)) state.phase = 'won';

@@ -17,6 +17,17 @@ export {
   type Struck,
   type Turn,
 } from './bout.ts';
+export { goOnAttempt, startBoutAttempt, type BoutAttempt, type BoutStart } from './attempt.ts';
+export {
+  isBoutLevel,
+  makeBoutLevelWorld,
+  prepareBoutLevel,
+  startingBoutJudgeOf,
+  USUAL_TURN_SECONDS,
+  type BoutLevel,
+  type BoutLevelWorld,
+  type PreparedBoutLevel,
+} from './level.ts';
 export { playedByHand, type ByHand } from './byHand.ts';
 export { boutTrials, LEVEL_SHARES, levelWinning, playBout, type BoutForecast, type BoutTrials } from './forecast.ts';
 export { boutMind, byWeight, choosing, type BoutMind, type Option } from './minds.ts';

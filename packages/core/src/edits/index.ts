@@ -91,3 +91,4 @@ export {
   startBouts,
   statisticKey,
 } from './bouts.ts';
+export { decideByBout, decideByGround, levelsNeeding, setLevelBout, usualBout, usualBoutRules, usualBoutStars } from './boutLevels.ts';

@@ -1,8 +1,8 @@
-import { resolvingAt, startingJudgeOf } from '../attempt/index.ts';
-import { prepareLevel } from '../grounds/index.ts';
+import { resolvingAt } from '../attempt/index.ts';
 import { positionOf, type Expectation, type Project } from '../model/index.ts';
 import { judgeFrames, readingDefinition, secondsToTicks, subjectOf } from '../rules/index.ts';
 import type { Interval } from '../stats/index.ts';
+import { startingJudgeAt } from '../trials/index.ts';
 
 /** How an expectation stands. */
 export interface ExpectationCheck {
@@ -50,6 +50,6 @@ export function checkExpectation(
   }));
   if (frames.some(({ set }) => set.some(({ subject }) => subject < 0)))
     return { expectation, met: false, said: 'it names something that this level has no more' };
-  const { verdict } = judgeFrames(startingJudgeOf(prepareLevel(project, position)), frames);
+  const { verdict } = judgeFrames(startingJudgeAt(project, position), frames);
   return { expectation, met: verdict === expectation.verdict, said: VERDICTS[verdict] };
 }

@@ -119,6 +119,18 @@ export const Meetings = z
   .meta({ title: 'Meetings' });
 export type Meetings = z.infer<typeof Meetings>;
 
+/** The fight that decides a level in place of its ground. */
+export const LevelBout = z
+  .strictObject({
+    group: Id.describe('Who is met.'),
+    party: z
+      .array(z.strictObject({ fighter: Id, level: Amount.describe('Its level, from 1 to 99, as a whole number.') }))
+      .min(1, 'A party has somebody in it.')
+      .max(8, 'A party has at most 8 members.'),
+  })
+  .meta({ title: 'Bout of a level' });
+export type LevelBout = z.infer<typeof LevelBout>;
+
 /** All that fights of a game are made of. */
 export const BoutsEntry = z
   .strictObject({
@@ -130,6 +142,12 @@ export const BoutsEntry = z
     order: z
       .enum(['rounds', 'gauges'])
       .describe('All choose and the swiftest acts first, or each acts as its gauge fills.'),
+    turnSeconds: z
+      .number()
+      .min(0.1)
+      .max(60)
+      .optional()
+      .describe('Seconds that the turn of one fighter takes on the clock; 2 when absent.'),
     experience: Shape.describe('Experience needed from each level to the next, over the level.'),
   })
   .meta({ title: 'Bouts' });

@@ -45,6 +45,7 @@ export {
   BoutsEntry,
   FighterEntry,
   GroupEntry,
+  LevelBout,
   Meetings,
   StatisticEntry,
   type Action,

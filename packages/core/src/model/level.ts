@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Meetings } from './bout.ts';
+import { LevelBout, Meetings } from './bout.ts';
 import { Clock } from './clock.ts';
 import { Ending } from './ending.ts';
 import { GroundEntry, type Ground } from './ground.ts';
@@ -21,6 +21,7 @@ export const LevelEntry = z
     stars: Stars,
     tie: z.enum(['win', 'loss']).describe('What stands when a win and a loss fire in the same tick.'),
     ending: Ending,
+    bout: LevelBout.optional().describe('The level is decided by this fight; its ground is kept and not played.'),
     meetings: Meetings.optional().describe('Bouts on the way through the level.'),
     note: Note,
   })

@@ -35,6 +35,10 @@ export const Reading = z
     z.strictObject({ reading: z.literal('touchingWall') }),
     z.strictObject({ reading: z.literal('sectionsPassed') }),
     z.strictObject({ reading: z.literal('blocked') }),
+    z.strictObject({ reading: z.literal('sideBeaten'), side: z.enum(['ours', 'theirs']) }),
+    z.strictObject({ reading: z.literal('rounds') }),
+    z.strictObject({ reading: z.literal('fallen') }),
+    z.strictObject({ reading: z.literal('healthShare'), fighter: Id.describe('A fighter of the project.') }),
   ])
   .meta({ title: 'Reading' });
 export type Reading = z.infer<typeof Reading>;

@@ -100,6 +100,7 @@ interface Known {
   enemies: ReadonlySet<string>;
   hazards: ReadonlySet<string>;
   tallies: ReadonlySet<string>;
+  fighters: ReadonlySet<string>;
   /** Pieces of the level by id; undefined where no level is meant: standing rules and the score. */
   pieces: ReadonlyMap<string, Piece> | undefined;
 }
@@ -111,6 +112,7 @@ function knownIn(project: Project, level: Level | undefined): Known {
     enemies: new Set(idsOf(enemies)),
     hazards: new Set(idsOf(hazards)),
     tallies: new Set(idsOf(project.tallies)),
+    fighters: new Set(idsOf(project.bouts?.fighters ?? [])),
     pieces: level && new Map(level.ground.pieces.map((piece) => [piece.id, piece])),
   };
 }
@@ -156,6 +158,9 @@ function readingProblem(reading: Reading, known: Known): [field: string, message
       return piece('gate', reading.gate, 'gate');
     case 'phase':
       return piece('piece', reading.piece, 'enemy');
+    case 'healthShare':
+      if (known.fighters.has(reading.fighter)) return undefined;
+      return ['fighter', `There is no fighter “${reading.fighter}”.`];
     default:
       return undefined;
   }
@@ -294,9 +299,16 @@ function boutProblems({ bouts, levels }: Project, say: Say): void {
       if (!fighters.has(fighter))
         say(['bouts', 'groups', id, 'members', index, 'fighter'], `There is no fighter “${fighter}”.`);
     });
-  for (const { id, meetings } of Object.values(levels))
+  for (const { id, meetings, bout } of Object.values(levels)) {
     for (const group of Object.keys(meetings?.groups ?? {}))
       if (!groups.has(group)) say(['levels', id, 'meetings', 'groups', group], `There is no group “${group}”.`);
+    if (!bout) continue;
+    if (!groups.has(bout.group)) say(['levels', id, 'bout', 'group'], `There is no group “${bout.group}”.`);
+    bout.party.forEach(({ fighter }, index) => {
+      if (!fighters.has(fighter))
+        say(['levels', id, 'bout', 'party', index, 'fighter'], `There is no fighter “${fighter}”.`);
+    });
+  }
 }
 
 const conditionsIn = (condition: Condition): number =>
@@ -313,6 +325,9 @@ function amountProblems(project: Project, part: unknown, base: Path, say: Say): 
   });
 }
 
+/** The names of all fighters, as one text. */
+const fightersOf = ({ bouts }: Project): string => idsOf(bouts?.fighters ?? []).join();
+
 /** What was found in a level, for as long as nothing that it names has changed. */
 const knownLevels = new WeakMap<Level, { reads: readonly unknown[]; problems: ReferenceProblem[] }>();
 
@@ -322,7 +337,7 @@ function levelProblems(project: Project, level: Level, slots: ReadonlySet<string
   const ends = [level.ending.won.next, level.ending.lost.next].map(
     (next) => next.to !== 'slot' || slots.has(next.slot),
   );
-  const reads = [kinds, tallies, standing, parameters.map(({ key }) => key).join(), ...ends];
+  const reads = [kinds, tallies, standing, parameters.map(({ key }) => key).join(), fightersOf(project), ...ends];
   const before = knownLevels.get(level);
   if (before?.reads.every((part, index) => part === reads[index])) return before.problems;
   const problems: ReferenceProblem[] = [];

@@ -12,6 +12,8 @@ export const StarReading = z.enum([
   'lives',
   'health',
   'tries',
+  'rounds',
+  'fallen',
 ]);
 export type StarReading = z.infer<typeof StarReading>;
 

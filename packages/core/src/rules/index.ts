@@ -1,5 +1,12 @@
 export { copyObserved, emptyObserved, type Observed, type ObservedSizes, type ScoreTerm } from './observed.ts';
-export { READINGS, readingDefinition, readingName, subjectId, type ReadingDefinition } from './readings.ts';
+export {
+  BOUT_READINGS,
+  READINGS,
+  readingDefinition,
+  readingName,
+  subjectId,
+  type ReadingDefinition,
+} from './readings.ts';
 export { compare, COMPARISON_SIGNS, COMPARISON_WORDS } from './compare.ts';
 export { secondsToTicks, TICK_SECONDS, TICKS_PER_SECOND, ticksToSeconds } from './ticks.ts';
 export type { Placed } from './placed.ts';

@@ -40,6 +40,10 @@ export interface Observed {
   sectionsPassed: number;
   /** 1 while a wall stops who is carried forward. */
   blocked: number;
+  /** Rounds of a bout that have begun. */
+  rounds: number;
+  /** Of the party in a bout, how many have fallen. */
+  fallen: number;
   /** Points given by milestones. */
   bonus: number;
   /** What the score is made of besides. */
@@ -65,6 +69,10 @@ export interface Observed {
   phases: number[];
   /** By own tally of the project. */
   tallies: number[];
+  /** 1 once nobody of it stands any more: our side of a bout, then theirs. */
+  sidesBeaten: number[];
+  /** Share of health left in a bout, 0–1, by fighter of the project; of several alike, of all together. */
+  healthShares: number[];
 }
 
 /** How many there are of everything that a list of `Observed` runs over. */
@@ -77,6 +85,7 @@ export interface ObservedSizes {
   gates: number;
   phases: number;
   tallies: number;
+  fighters: number;
 }
 
 const zeros = (length: number): number[] => new Array<number>(length).fill(0);
@@ -92,6 +101,7 @@ export function emptyObserved(sizes: Partial<ObservedSizes> = {}): Observed {
     gates = 0,
     phases = 0,
     tallies = 0,
+    fighters = 0,
   } = sizes;
   return {
     clockTicks: 0,
@@ -110,6 +120,8 @@ export function emptyObserved(sizes: Partial<ObservedSizes> = {}): Observed {
     touchingWall: 0,
     sectionsPassed: 0,
     blocked: 0,
+    rounds: 0,
+    fallen: 0,
     bonus: 0,
     scoreTerms: [],
     worth: zeros(collectables + 1),
@@ -123,6 +135,8 @@ export function emptyObserved(sizes: Partial<ObservedSizes> = {}): Observed {
     gates: zeros(gates),
     phases: new Array<number>(phases).fill(1),
     tallies: zeros(tallies),
+    sidesBeaten: zeros(2),
+    healthShares: zeros(fighters),
   };
 }
 
@@ -140,4 +154,6 @@ export const copyObserved = (seen: Observed): Observed => ({
   gates: [...seen.gates],
   phases: [...seen.phases],
   tallies: [...seen.tallies],
+  sidesBeaten: [...seen.sidesBeaten],
+  healthShares: [...seen.healthShares],
 });

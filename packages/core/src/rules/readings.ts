@@ -3,11 +3,12 @@ import type { Observed } from './observed.ts';
 import { secondsToTicks, TICK_SECONDS } from './ticks.ts';
 
 /** Where a reading's subject is looked up. */
-export type SubjectSort = 'collectable' | 'enemy' | 'toucher' | 'zone' | 'latch' | 'gate' | 'phase' | 'tally' | 'none';
+export type SubjectSort =
+  'collectable' | 'enemy' | 'toucher' | 'zone' | 'latch' | 'gate' | 'phase' | 'tally' | 'side' | 'fighter' | 'none';
 
 /** Everything Stadion knows of one reading. */
 export interface ReadingDefinition {
-  unit: 'points' | 'count' | 'seconds' | 'lives' | 'health' | 'length' | 'speed' | 'on/off';
+  unit: 'points' | 'count' | 'seconds' | 'lives' | 'health' | 'length' | 'speed' | 'share' | 'on/off';
   subject: SubjectSort;
   /** The ways it can move during an attempt. */
   direction: 'up' | 'down' | 'both';
@@ -261,7 +262,42 @@ export const READINGS: { readonly [N in ReadingName]: ReadingDefinition } = {
     read: (seen) => seen.blocked,
     ...toSingle('blocked'),
   },
+  sideBeaten: {
+    unit: 'on/off',
+    subject: 'side',
+    direction: 'both',
+    step: 1,
+    read: (seen, subject) => seen.sidesBeaten[subject] as number,
+    ...toList('sidesBeaten'),
+  },
+  rounds: {
+    unit: 'count',
+    subject: 'none',
+    direction: 'up',
+    step: 1,
+    read: (seen) => seen.rounds,
+    ...toSingle('rounds'),
+  },
+  fallen: {
+    unit: 'count',
+    subject: 'none',
+    direction: 'both',
+    step: 1,
+    read: (seen) => seen.fallen,
+    ...toSingle('fallen'),
+  },
+  healthShare: {
+    unit: 'share',
+    subject: 'fighter',
+    direction: 'both',
+    step: 0.01,
+    read: (seen, subject) => seen.healthShares[subject] as number,
+    ...toList('healthShares'),
+  },
 };
+
+/** Readings that only a level decided by a bout has. */
+export const BOUT_READINGS: readonly ReadingName[] = ['sideBeaten', 'rounds', 'fallen', 'healthShare'];
 
 export const readingDefinition = (reading: Reading): ReadingDefinition => READINGS[reading.reading];
 
@@ -292,6 +328,10 @@ export function subjectId(reading: Reading): string {
       return reading.zone;
     case 'touching':
       return reading.kind;
+    case 'sideBeaten':
+      return reading.side;
+    case 'healthShare':
+      return reading.fighter;
     default:
       return '';
   }

@@ -17,6 +17,8 @@ export function readingAt(name: ReadingName, index: number, subjects: Subjects):
     gate: 'gate',
     phase: 'piece',
     tally: 'tally',
+    side: 'side',
+    fighter: 'fighter',
   };
   return { reading: name, [field[subject]]: id } as Reading;
 }

@@ -6,6 +6,8 @@ import { leaves } from './walk.ts';
 export type Names = Pick<Project, 'words' | 'kinds' | 'parameters' | 'tallies' | 'lengths'> & {
   /** Names of the level's pieces that have one, by id. */
   pieces: Readonly<Record<string, string>>;
+  /** Those of the game's bouts. */
+  fighters: readonly { id: string; name: string }[];
 };
 
 const collectable = (names: Names, kind: string): string =>
@@ -13,6 +15,8 @@ const collectable = (names: Names, kind: string): string =>
 const toucher = (names: Names, kind: string): string =>
   [...names.kinds.enemies, ...names.kinds.hazards].find((entry) => entry.id === kind)?.name.toLowerCase() ?? kind;
 const tallyName = (names: Names, id: string): string => names.tallies.find((tally) => tally.id === id)?.name ?? id;
+const fighterName = (names: Names, id: string): string =>
+  names.fighters.find((fighter) => fighter.id === id)?.name.toLowerCase() ?? id;
 const pieceName = (names: Names, id: string): string => names.pieces[id] ?? id;
 const article = (word: string): string => (/^[aeiou]/.test(word) ? `an ${word}` : `a ${word}`);
 
@@ -76,6 +80,14 @@ export function readingInWords(reading: Reading, names: Names): string {
       return 'sections passed';
     case 'blocked':
       return `a wall stops the ${player}`;
+    case 'sideBeaten':
+      return reading.side === 'ours' ? 'the party is beaten' : 'the other side is beaten';
+    case 'rounds':
+      return 'rounds';
+    case 'fallen':
+      return 'fallen of the party';
+    case 'healthShare':
+      return `health left of ${fighterName(names, reading.fighter)}`;
   }
 }
 
@@ -84,6 +96,8 @@ const isPlural = (reading: Reading): boolean =>
   reading.reading === 'tries' ||
   reading.reading === 'crossings' ||
   reading.reading === 'sectionsPassed' ||
+  reading.reading === 'rounds' ||
+  reading.reading === 'fallen' ||
   ((reading.reading === 'collected' ||
     reading.reading === 'left' ||
     reading.reading === 'enemiesLeft' ||

@@ -84,7 +84,6 @@ export const attempts: Game<PreparedLevel, World, AttemptState, Player> = {
       won: phase === 'won',
       stars: verdicts.stars,
       length: tick,
-      unit: 'ticks',
       starReading: starReading(state),
       endingRule: phase !== 'playing' ? verdicts.ending.rule : tick >= LONGEST_TICKS ? GAVE_UP : TOO_COSTLY,
       lifeRule: lastLifeRule,

@@ -1,8 +1,7 @@
-import type { PreparedLevel } from '../attempt/index.ts';
-import { prepareLevel } from '../grounds/index.ts';
 import type { Project } from '../model/index.ts';
 import type { Population } from '../pacers/index.ts';
 import { mix } from '../random/index.ts';
+import { prepareGame, type PreparedGame } from './preparedGame.ts';
 import type { ReadyGame } from './readyGame.ts';
 import type { Precision } from './stopping.ts';
 import { addResult, type Tally } from './tally.ts';
@@ -11,7 +10,7 @@ import { addResult, type Tally } from './tally.ts';
 export interface TrialQuestion {
   /** Rises whenever the rules of play or the pacers change, so that old answers are not taken for new ones. */
   engine: number;
-  level: PreparedLevel;
+  level: PreparedGame;
   population: Population;
   precision: Precision;
 }
@@ -26,7 +25,7 @@ export function trialQuestion(
   { abilities, spread }: Population,
   precision: Precision,
 ): TrialQuestion {
-  const level = prepareLevel(project, position);
+  const level = prepareGame(project, position);
   const population = { abilities, spread };
   // When the clock warns is told to people; no simulated player heeds it.
   return { engine: ENGINE, level: { ...level, judging: { ...level.judging, warnAtTicks: 0 } }, population, precision };

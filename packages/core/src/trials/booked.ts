@@ -1,4 +1,5 @@
-import { lengthOf, type GameResult } from './game.ts';
+import { ticksToSeconds } from '../rules/index.ts';
+import type { GameResult } from './game.ts';
 
 /** Of so many attempts at most, the first ones, it is kept what a run's books need. */
 export const MOST_BOOKED = 400;
@@ -7,7 +8,7 @@ export const MOST_BOOKED = 400;
 export interface Booked {
   won: boolean;
   stars: number;
-  /** Seconds; of turns, how many. */
+
   seconds: number;
   score: number;
   collected: number;
@@ -29,7 +30,7 @@ const tenths = (value: number): number => Math.round(value * 10) / 10;
 export const bookedOf = (result: GameResult): Booked => ({
   won: result.won,
   stars: result.stars,
-  seconds: tenths(lengthOf(result)),
+  seconds: tenths(ticksToSeconds(result.length)),
   score: result.score,
   collected: result.collected,
   livesLost: result.livesLost,

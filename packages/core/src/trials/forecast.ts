@@ -20,6 +20,8 @@ export interface Forecast {
   /** Tries to clear for a player who keeps trying without learning: 1 / clear rate; null when none cleared. */
   triesToClear: number | null;
   medianSeconds: number | null;
+  /** Of the cleared ones, where they are bouts. */
+  medianRounds?: number;
   /** What the ladder of stars stands on, ascending, of cleared attempts; empty without a ladder, or for time left without a limit. */
   starReadings: number[];
   /** Attempts by number of stars earned, 0 to 5; losses are not among them. */
@@ -51,6 +53,7 @@ export function forecastOf(tally: Tally): Forecast {
     wins: packWins(tally.wins),
     triesToClear: tally.cleared === 0 ? null : tally.attempts / tally.cleared,
     medianSeconds: Number.isNaN(median) ? null : median,
+    ...(tally.rounds ? { medianRounds: quantile(ascending(tally.rounds), 0.5) } : {}),
     starReadings: ascending(tally.starReadings),
     stars: tally.stars,
     endings: Object.entries(tally.endings)

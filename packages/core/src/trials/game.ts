@@ -1,5 +1,4 @@
 import type { Abilities } from '../abilities/index.ts';
-import { ticksToSeconds } from '../rules/index.ts';
 
 /** What a player brings into a game from the run before it. All parts may be left out. */
 export interface Carry {
@@ -22,9 +21,10 @@ export const TOO_COSTLY = -3;
 export interface GameResult {
   won: boolean;
   stars: number;
-  /** How long it took, in ticks or in turns. */
+  /** How long it took, in ticks of the clock. */
   length: number;
-  unit: 'ticks' | 'turns';
+  /** Of a bout: how many rounds. */
+  rounds?: number;
   /** What the ladder of stars stands on, at the end; endless without one. */
   starReading: number;
   /** Index of the rule that ended it, -1 for the clock, GAVE_UP or TOO_COSTLY. */
@@ -49,10 +49,6 @@ export interface GameResult {
   /** On a ground of parts that come again and again: how often each was come to, and in which it ended, -1 for none. `place` is on that part. */
   parts?: { entered: number[]; endedIn: number };
 }
-
-/** How long a game took: seconds, or turns. */
-export const lengthOf = ({ length, unit }: Pick<GameResult, 'length' | 'unit'>): number =>
-  unit === 'ticks' ? ticksToSeconds(length) : length;
 
 /** A kind of play that trials can try: all that they know of it. */
 export interface Game<Level, World, State, Mind> {

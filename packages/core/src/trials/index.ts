@@ -1,5 +1,6 @@
 export { LONGEST_ATTEMPT_SECONDS } from './attempts.ts';
-export { GAVE_UP, lengthOf, TOO_COSTLY, type Carry, type GameResult } from './game.ts';
+export { GAVE_UP, TOO_COSTLY, type Carry, type GameResult } from './game.ts';
+export { isBout, prepareGame, startingJudgeAt, type PreparedGame } from './preparedGame.ts';
 export { readyGame, type ReadyGame } from './readyGame.ts';
 export { recordedAttempt, recordedGame, type RecordedGame } from './recordedGame.ts';
 export { addResult, addTally, emptyTally, type Tally } from './tally.ts';

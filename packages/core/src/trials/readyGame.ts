@@ -1,8 +1,9 @@
 import type { Abilities } from '../abilities/index.ts';
-import type { PreparedLevel } from '../attempt/index.ts';
 import { drawPlayer, type Population } from '../pacers/index.ts';
 import { attempts } from './attempts.ts';
+import { boutGame } from './boutGame.ts';
 import type { Carry, Game, GameResult } from './game.ts';
+import { isBout, type PreparedGame } from './preparedGame.ts';
 
 /** A level made ready to be played any number of times. */
 export interface ReadyGame {
@@ -23,4 +24,5 @@ function ready<Level, World, State, Mind>(game: Game<Level, World, State, Mind>,
 }
 
 /** Makes a level ready, by the kind of play that it is. */
-export const readyGame = (level: PreparedLevel): ReadyGame => ready(attempts, level);
+export const readyGame = (level: PreparedGame): ReadyGame =>
+  isBout(level) ? ready(boutGame, level) : ready(attempts, level);

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
+import type { PreparedLevel } from '../attempt/index.ts';
 import { prepareLevel } from '../grounds/index.ts';
 import { literal, type Level, type Project } from '../model/index.ts';
 import { isPlayedAlike, recordedGame } from './recordedGame.ts';
@@ -93,7 +94,7 @@ describe('attempts that are judged again', () => {
       1,
     ]);
     const faster = changed(9, (_level, project) => (project.kinds.enemies[0]!.speed = literal(5)));
-    expect(isPlayedAlike(first.level, faster)).toBe(false);
+    expect(isPlayedAlike(first.level as PreparedLevel, faster)).toBe(false);
     const moved = recordedGame(faster, first);
     expect([moved.play(steady, seedOf(0)), moved.judgedAgain()]).toEqual([
       readyGame(faster).play(steady, seedOf(0)),

@@ -25,6 +25,8 @@ import { mix, mixFloat } from '../random/index.ts';
 import { starsFor } from '../rules/index.ts';
 import { attempts } from './attempts.ts';
 import type { GameResult } from './game.ts';
+import { isBout, type PreparedGame } from './preparedGame.ts';
+import { readyGame } from './readyGame.ts';
 
 /** An attempt with all that its inputs rested on besides the ground and what moves on it. */
 interface Played {
@@ -38,7 +40,7 @@ interface Played {
 
 /** Attempts at a level that are kept, so that another way of judging them can be asked for. */
 export interface RecordedGame {
-  level: PreparedLevel;
+  level: PreparedGame;
   /** One play from start to end, with nothing carried in. */
   play(who: Population | Abilities, seed: number): GameResult;
   /** By seed. */
@@ -140,15 +142,22 @@ function starsAlone(one: PreparedLevel, other: PreparedLevel): ((result: GameRes
 /**
  * Makes a level ready, and keeps its attempts. Those of an earlier level that differs by its thresholds, its clock, its
  * stars or its tie alone are judged again by their inputs, tick for tick: the same results as if they were played, wherever a
- * player would have done the same.
+ * player would have done the same. A bout takes less than to look through what is kept: it is played anew.
  *
  * @param earlier of the same population
  */
-export function recordedGame(level: PreparedLevel, earlier?: RecordedGame): RecordedGame {
+export function recordedGame(level: PreparedGame, earlier?: RecordedGame): RecordedGame {
+  return isBout(level)
+    ? { level, played: new Map(), judgedAgain: () => 0, play: readyGame(level).play }
+    : recordedOnGround(level, earlier);
+}
+
+function recordedOnGround(level: PreparedLevel, earlier?: RecordedGame): RecordedGame {
   const world = makeWorld(level);
-  const known = earlier && isPlayedAlike(earlier.level, level) ? earlier.played : undefined;
+  const before = earlier && !isBout(earlier.level) ? earlier.level : undefined;
+  const known = before && isPlayedAlike(before, level) ? earlier?.played : undefined;
   const played = new Map<number, Played>();
-  const starsOf = earlier && starsAlone(earlier.level, level);
+  const starsOf = before && starsAlone(before, level);
   let again = 0;
   return {
     level,

@@ -1,4 +1,3 @@
-import { prepareLevel } from '../grounds/index.ts';
 import type { Level, Pacer, Project, Slot } from '../model/index.ts';
 import { deviationsOf, drawPlayer, learnedAbilities } from '../pacers/index.ts';
 import { drawAt, mix } from '../random/index.ts';
@@ -9,6 +8,7 @@ import { seedOf } from './batch.ts';
 import { carriedInto, type Carried } from './carried.ts';
 import { emptyFunnel, enterRun, type Funnel, type RunRecord, type Stop } from './funnel.ts';
 import type { Carry } from './game.ts';
+import { prepareGame } from './preparedGame.ts';
 import { readyGame, type ReadyGame } from './readyGame.ts';
 
 /** Runs are addressed apart from attempts. */
@@ -94,7 +94,7 @@ export function runsOf(project: Project, pacer: Pacer, known: KnownBooks, { thro
     const pool: Pool = {
       ...{ level, position, rows, fit, byCost, costs: byCost.map((number) => all[number] as number) },
       ...{ carried: carriedInto(project, level), game: undefined, played: new Map<string, Booked>() },
-      lives: prepareLevel(project, position).judging.lives,
+      lives: prepareGame(project, position).judging.lives,
     };
     pools.set(slot.id, pool);
     return pool;
@@ -121,7 +121,7 @@ export function runsOf(project: Project, pacer: Pacer, known: KnownBooks, { thro
     seed: number,
     carry: Required<Omit<Carry, 'health' | 'score'>>,
   ): Booked {
-    pool.game ??= readyGame(prepareLevel(project, pool.position));
+    pool.game ??= readyGame(prepareGame(project, pool.position));
     const result = pool.game.play(who, seed, carry);
     return bookedOf({ ...result, livesLost: Math.max(0, carry.lives - result.livesLeft) });
   }

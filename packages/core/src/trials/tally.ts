@@ -1,5 +1,6 @@
 import { bookedOf, MOST_BOOKED, toRow, type BookedRow } from './booked.ts';
-import { lengthOf, type GameResult } from './game.ts';
+import { ticksToSeconds } from '../rules/index.ts';
+import type { GameResult } from './game.ts';
 
 /** Where at most so many losses are kept for the picture of the ground. */
 const MOST_PLACES = 400;
@@ -10,8 +11,10 @@ export interface Tally {
   cleared: number;
   /** Was it won, by attempt in their order. */
   wins: boolean[];
-  /** Of the cleared ones, in seconds, or in turns. */
+  /** Of the cleared ones, in seconds. */
   times: number[];
+  /** Of the cleared ones, where they are bouts. */
+  rounds?: number[];
   /** What the ladder of stars stands on. */
   starReadings: number[];
   /** By number of stars, 0 to 5. */
@@ -104,7 +107,8 @@ export function addResult(tally: Tally, result: GameResult): void {
   tally.wins.push(result.won);
   if (result.won) {
     tally.cleared++;
-    tally.times.push(hundredths(lengthOf(result)));
+    tally.times.push(hundredths(ticksToSeconds(result.length)));
+    if (result.rounds !== undefined) (tally.rounds ??= []).push(result.rounds);
     if (Number.isFinite(result.starReading)) tally.starReadings.push(hundredths(result.starReading));
     tally.stars[result.stars] = (tally.stars[result.stars] ?? 0) + 1;
     return;
@@ -129,6 +133,7 @@ export function addTally(tally: Tally, batch: Tally): void {
   tally.cleared += batch.cleared;
   tally.wins.push(...batch.wins);
   tally.times.push(...batch.times);
+  if (batch.rounds) (tally.rounds ??= []).push(...batch.rounds);
   tally.starReadings.push(...batch.starReadings);
   batch.stars.forEach((count, stars) => (tally.stars[stars] = (tally.stars[stars] ?? 0) + count));
   for (const [key, count] of Object.entries(batch.endings)) tally.endings[key] = (tally.endings[key] ?? 0) + count;

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { prepareLevel } from '../grounds/index.ts';
+import type { PreparedLevel } from '../attempt/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal } from '../model/index.ts';
 import { PERFECT } from '../pacers/index.ts';
@@ -27,7 +28,6 @@ const result = (change: Partial<GameResult>): GameResult => ({
   won: true,
   stars: 2,
   length: 1200,
-  unit: 'ticks',
   starReading: 26,
   endingRule: 0,
   lifeRule: -2,
@@ -101,14 +101,15 @@ describe('a game', () => {
     expect(carried.score - carried.worth).toBeGreaterThanOrEqual(500);
     expect(carried.livesLeft).toBeLessThanOrEqual(1);
     expect(plain.livesLeft + plain.livesLost).toBe(4);
-    expect([plain.unit, plain.place !== null]).toEqual(['ticks', true]);
+    expect(plain.place).not.toBeNull();
   });
 
-  it('in turns, without a ground, is tallied too', () => {
+  it('of rounds, without a ground, is tallied too', () => {
     const tally = emptyTally();
-    addResult(tally, result({ length: 12, unit: 'turns', place: null }));
-    addResult(tally, result({ won: false, length: 7, unit: 'turns', place: null }));
-    expect([tally.times, tally.lostAt]).toEqual([[12], []]);
+    addResult(tally, result({ length: 720, rounds: 3, place: null }));
+    addResult(tally, result({ won: false, length: 420, rounds: 7, place: null }));
+    expect([tally.times, tally.rounds, tally.lostAt]).toEqual([[12], [3], []]);
+    expect(forecastOf(tally).medianRounds).toBe(3);
   });
 });
 
@@ -228,7 +229,7 @@ describe('which attempts were won', () => {
       const { level, population } = trialQuestion(project, 9, steady, DEFAULT_PRECISION);
       const tally = emptyTally();
       playBatch(readyGame(level), population, 0, 80, tally);
-      return { motion: JSON.stringify(level.motion), wins: tally.wins };
+      return { motion: JSON.stringify((level as PreparedLevel).motion), wins: tally.wins };
     };
     const before = play();
     project.run.livesAtStart = { from: 'number', value: 9 };

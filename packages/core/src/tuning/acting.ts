@@ -1,5 +1,5 @@
-import { prepareLevel } from '../grounds/index.ts';
 import type { Project } from '../model/index.ts';
+import { prepareGame } from '../trials/index.ts';
 import type { Values } from '../ramps/index.ts';
 
 /**
@@ -9,7 +9,7 @@ import type { Values } from '../ramps/index.ts';
  * @param values where the steps begin
  */
 export function actingAt(project: Project, position: number, values: Values): (key: string, step: number) => boolean {
-  const asText = (at: Values): string => JSON.stringify(prepareLevel(project, position, at));
+  const asText = (at: Values): string => JSON.stringify(prepareGame(project, position, at));
   const plain = asText(values);
   return (key, step) => [step, -step].some((by) => asText({ ...values, [key]: (values[key] ?? 0) + by }) !== plain);
 }

@@ -1,9 +1,8 @@
-import { prepareLevel } from '../grounds/index.ts';
 import { letGoOldest } from '../memo/index.ts';
 import type { Project } from '../model/index.ts';
 import type { Population } from '../pacers/index.ts';
 import { logisticFit, wilson, Z_95, type Interval } from '../stats/index.ts';
-import { readyGame, seedOf, type ReadyGame } from '../trials/index.ts';
+import { prepareGame, readyGame, seedOf, type ReadyGame } from '../trials/index.ts';
 import { meets, wantedShare, type Goal } from './goal.ts';
 import type { TuningLine } from './line.ts';
 import { logOdds, odds } from './odds.ts';
@@ -106,7 +105,7 @@ export function bringThere(
   function gameAt(at: number): ReadyGame {
     let game = games.get(at);
     if (!game) {
-      game = readyGame(prepareLevel(project, position, line.values(at)));
+      game = readyGame(prepareGame(project, position, line.values(at)));
       games.set(at, game);
       letGoOldest(games, MOST_GAMES);
     }

@@ -1,9 +1,8 @@
-import { prepareLevel } from '../grounds/index.ts';
 import type { Parameter, Project, Ramp, Shape } from '../model/index.ts';
 import type { Population } from '../pacers/index.ts';
 import { rampValue, sequenceContext, SHAPES, toSignificant, type Values } from '../ramps/index.ts';
 import type { Interval } from '../stats/index.ts';
-import { readyGame, seedOf } from '../trials/index.ts';
+import { prepareGame, readyGame, seedOf } from '../trials/index.ts';
 
 /** What may be turned, and where to. */
 export interface FitAsked {
@@ -64,7 +63,7 @@ export interface RampFitting {
 export const fitPlayer =
   (project: Project, population: Population) =>
   ({ position, values, from, count }: FitBatch): number => {
-    const game = readyGame(prepareLevel(project, position, values));
+    const game = readyGame(prepareGame(project, position, values));
     let won = 0;
     for (let i = 0; i < count; i++) if (game.play(population, seedOf(from + i)).won) won++;
     return won;

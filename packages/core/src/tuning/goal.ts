@@ -1,4 +1,5 @@
-import { lengthOf, type GameResult } from '../trials/index.ts';
+import { ticksToSeconds } from '../rules/index.ts';
+import type { GameResult } from '../trials/index.ts';
 
 /** What a level is to be brought to. */
 export type Goal =
@@ -19,6 +20,6 @@ export function meets(goal: Goal, result: GameResult): boolean | undefined {
     case 'stars':
       return result.won ? result.stars >= goal.stars : undefined;
     case 'time':
-      return result.won ? lengthOf(result) <= goal.seconds : undefined;
+      return result.won ? ticksToSeconds(result.length) <= goal.seconds : undefined;
   }
 }

@@ -1,9 +1,8 @@
-import { prepareLevel } from '../grounds/index.ts';
 import type { Project } from '../model/index.ts';
 import type { Population } from '../pacers/index.ts';
 import { valuesAt } from '../ramps/index.ts';
 import { localShare, type Interval } from '../stats/index.ts';
-import { readyGame, seedOf, type ReadyGame } from '../trials/index.ts';
+import { prepareGame, readyGame, seedOf, type ReadyGame } from '../trials/index.ts';
 import { odds } from './odds.ts';
 
 /** One parameter over a range. */
@@ -69,7 +68,7 @@ export function sweepOver(project: Project, population: Population, { axes, posi
     const { position, at } = points[index] as SweepPoint;
     const values = { ...valuesAt(project, position) };
     axes.forEach(({ key, values: along }, axis) => (values[key] = along[at[axis] as number] as number));
-    const game = readyGame(prepareLevel(project, position, values));
+    const game = readyGame(prepareGame(project, position, values));
     if (games.size < MOST_GAMES) games.set(index, game);
     return game;
   }

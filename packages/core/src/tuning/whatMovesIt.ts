@@ -1,10 +1,9 @@
-import { prepareLevel } from '../grounds/index.ts';
 import type { Parameter, Project } from '../model/index.ts';
 import type { Population } from '../pacers/index.ts';
 import { drawAt } from '../random/index.ts';
 import { valuesAt } from '../ramps/index.ts';
 import { logisticFit, Z_95, type Interval, type LogisticFit } from '../stats/index.ts';
-import { readyGame, seedOf } from '../trials/index.ts';
+import { prepareGame, readyGame, seedOf } from '../trials/index.ts';
 import { actingAt } from './acting.ts';
 import { odds } from './odds.ts';
 
@@ -123,7 +122,7 @@ export function moversOf(project: Project, position: number, population: Populat
         acting.forEach(({ parameter, value, step }, index) => {
           at[parameter.key] = value + (away[index] as number) * step;
         });
-        const game = readyGame(prepareLevel(project, position, at));
+        const game = readyGame(prepareGame(project, position, at));
         for (let attempt = 0; attempt < ATTEMPTS_PER_DRAW; attempt++) {
           rows.push(away);
           outcomes.push(game.play(population, seedOf(drawn * ATTEMPTS_PER_DRAW + attempt)).won);

@@ -12,4 +12,6 @@ export const STAR_READINGS: Readonly<
   lives: { label: 'lives left', unit: '', better: 'atLeast', step: 1 },
   health: { label: 'health left', unit: '', better: 'atLeast', step: 1 },
   tries: { label: 'tries', unit: '', better: 'atMost', step: 1 },
+  rounds: { label: 'rounds', unit: '', better: 'atMost', step: 1 },
+  fallen: { label: 'fallen of the party', unit: '', better: 'atMost', step: 1 },
 };

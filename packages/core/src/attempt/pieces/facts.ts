@@ -34,7 +34,10 @@ export function placedOn(project: Pick<Project, 'kinds' | 'standing'>, level: Le
 }
 
 /** Every subject that the rules of a level can name. */
-export function subjectsOf(project: Pick<Project, 'kinds' | 'tallies'>, level: Pick<Level, 'ground'>): Subjects {
+export function subjectsOf(
+  project: Pick<Project, 'kinds' | 'tallies' | 'bouts'>,
+  level: Pick<Level, 'ground'>,
+): Subjects {
   const { collectables, enemies, hazards } = project.kinds;
   const index = (list: readonly { id: string }[]): Map<string, number> =>
     new Map(list.map((entry, i) => [entry.id, i]));
@@ -55,6 +58,11 @@ export function subjectsOf(project: Pick<Project, 'kinds' | 'tallies'>, level: P
     enemy: index(enemies).set('any', enemies.length),
     toucher: index([...enemies, ...hazards]),
     tally: index(project.tallies),
+    side: new Map([
+      ['ours', 0],
+      ['theirs', 1],
+    ]),
+    fighter: index(project.bouts?.fighters ?? []),
     ...pieces,
   };
 }
@@ -76,5 +84,5 @@ export function namesFor(project: Project, level: Level | undefined): Names {
       pieces[piece.id] = `${name} ${number}`;
     }
   }
-  return { words, kinds, parameters, tallies, lengths, pieces };
+  return { words, kinds, parameters, tallies, lengths, pieces, fighters: project.bouts?.fighters ?? [] };
 }

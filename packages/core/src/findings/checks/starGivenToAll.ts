@@ -51,7 +51,9 @@ function everyWin({ reading, direction }: Ladder, here: SlotFacts): number {
     case 'timeLeft':
     case 'timeElapsed':
     case 'health':
+    case 'fallen':
       return 0;
+    case 'rounds':
     case 'tries':
       return 1;
     case 'score':

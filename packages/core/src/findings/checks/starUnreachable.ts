@@ -16,6 +16,8 @@ const WORDS: Readonly<Record<Ladder['reading'], string>> = {
   lives: 'lives',
   health: 'health',
   tries: 'tries',
+  rounds: 'rounds',
+  fallen: 'fallen',
 };
 
 const isTime = ({ reading }: Ladder): boolean => reading === 'timeLeft' || reading === 'timeElapsed';

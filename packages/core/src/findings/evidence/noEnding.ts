@@ -1,5 +1,5 @@
 import { pointerOf } from '../../model/index.ts';
-import { GAVE_UP, LONGEST_ATTEMPT_SECONDS, readyGame, seedOf, TOO_COSTLY, unpackWins } from '../../trials/index.ts';
+import { GAVE_UP, LONGEST_ATTEMPT_SECONDS, prepareGame, readyGame, seedOf, TOO_COSTLY, unpackWins } from '../../trials/index.ts';
 import { evidenceOf, percent, type AttemptFacts, type EvidenceCheck } from './attemptFacts.ts';
 
 /** So many lost attempts are played again to find one without an end. */
@@ -16,7 +16,7 @@ function shownBy(facts: AttemptFacts): number | undefined {
 
 function playAgain({ forecast, pacer, here }: AttemptFacts): number | undefined {
   if (forecast.wins === undefined) return undefined;
-  const game = readyGame(here.prepared);
+  const game = readyGame(prepareGame(here.project, here.position));
   const lost = unpackWins(forecast.wins, forecast.attempts).flatMap((won, index) => (won ? [] : [index]));
   return lost.slice(0, TRIED).find((index) => game.play(pacer, seedOf(index)).endingRule === GAVE_UP);
 }

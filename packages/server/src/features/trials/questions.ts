@@ -1,6 +1,6 @@
 import type { Level, Pacer, Project, Slot } from '@stadion/core/model';
 import { rampTable, valuesIn } from '@stadion/core/ramps';
-import { precisionFor, trialQuestion, type TrialQuestion } from '@stadion/core/trials';
+import { isBout, precisionFor, trialQuestion, type TrialQuestion } from '@stadion/core/trials';
 import { createHash } from 'node:crypto';
 
 /** The question of one slot, and what it is known by. */
@@ -31,11 +31,14 @@ const breath = (): Promise<void> => new Promise((resolve) => setImmediate(resolv
 
 /** All parts of a document, besides a level and the values of parameters, that a question is made of. */
 const partsOf = (project: Project): readonly unknown[] => {
-  const { kinds, player, standing, run, score, tallies, parameters, liveTiers, slots } = project;
+  const { kinds, player, standing, run, score, tallies, parameters, liveTiers, slots, bouts } = project;
   const live = parameters.some(({ ramp }) => ramp.axis !== undefined);
   // A ramp along a reading travels with the question, with all that it depends on.
-  return [kinds, player, standing, run, score, tallies, slots.length, ...(live ? [parameters, liveTiers] : [])];
+  return [kinds, player, standing, run, score, tallies, slots.length, bouts, ...(live ? [parameters, liveTiers] : [])];
 };
+
+/** What the attempts are besides how they are judged; a bout is judged turn by turn, so that all of it counts. */
+const motionOf = ({ level }: TrialQuestion): unknown => (isBout(level) ? level : level.motion);
 
 /** Questions by the objects that they are made of: an edit asks anew only what it concerns, and never holds the event loop. */
 export class Questions {
@@ -65,7 +68,7 @@ export class Questions {
         continue;
       }
       const question = trialQuestion(project, position, pacer, precisionFor(pacer));
-      const motion = hashOf([question.engine, question.level.motion, question.population]).slice(0, 16);
+      const motion = hashOf([question.engine, motionOf(question), question.population]).slice(0, 16);
       const entry: AskedSlot = { slotId: slot.id, question, key: hashOf(question), motion };
       this.#known.set(level, known.set(place, { slot, parts, values, pacer, asked: entry }));
       asked.push(entry);

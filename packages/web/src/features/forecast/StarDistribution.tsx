@@ -21,6 +21,8 @@ function highest(here: LevelHere, reading: StarReading, seen: number, asked: num
     lives: resolveAmount(project.run.livesAtStart, values, placed),
     health: resolveAmount(project.player.health, values, placed),
     tries: 5,
+    rounds: 8,
+    fallen: level.bout?.party.length ?? 0,
   };
   // Time left cannot be more than the limit, however much a threshold asks.
   return Math.max(1, Math.ceil(reading === 'timeLeft' ? limit : Math.max(most[reading], seen, asked)));

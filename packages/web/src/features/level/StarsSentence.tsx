@@ -54,21 +54,25 @@ export function StarsSentence({ here, findings }: Props) {
   );
 }
 
+/** Where thresholds on a reading begin, and how far they lie apart. */
+const FIRST_THRESHOLDS: Readonly<Record<StarReading, { from: number; by: number }>> = {
+  timeLeft: { from: 10, by: 5 },
+  timeElapsed: { from: 40, by: 5 },
+  score: { from: 50, by: 25 },
+  worth: { from: 40, by: 20 },
+  collected: { from: 5, by: 5 },
+  lives: { from: 2, by: 1 },
+  health: { from: 40, by: 20 },
+  tries: { from: 3, by: 1 },
+  rounds: { from: 8, by: 2 },
+  fallen: { from: 1, by: 1 },
+};
+
 /** The same number of stars on another reading, with thresholds to start from. */
 function ladderOn(reading: StarReading, before: Stars): Stars {
   const count = before.is === 'ladder' ? before.thresholds.length : before.conditions.length;
-  const { better, step } = STAR_READINGS[reading];
-  const from = { timeLeft: 10, timeElapsed: 40, score: 50, worth: 40, collected: 5, lives: 2, health: 40, tries: 3 }[
-    reading
-  ];
-  const by =
-    reading === 'lives' || reading === 'tries'
-      ? 1
-      : step === 5
-        ? 25
-        : reading === 'worth' || reading === 'health'
-          ? 20
-          : 5;
+  const { better } = STAR_READINGS[reading];
+  const { from, by } = FIRST_THRESHOLDS[reading];
   const thresholds = Array.from({ length: count }, (_, index) =>
     index === 0 ? null : literal(Math.max(0, better === 'atLeast' ? from + by * (index - 1) : from - by * (index - 1))),
   );

@@ -1,0 +1,170 @@
+import { judgingOf, resolvingAt } from '../attempt/index.ts';
+import type { Bouts, Level, Project } from '../model/index.ts';
+import type { Values } from '../ramps/index.ts';
+import {
+  emptyObserved,
+  makeJudge,
+  READINGS,
+  secondsToTicks,
+  type Judge,
+  type Judging,
+  type LiveRamp,
+  type Observed,
+  type ObservedSizes,
+  type Placed,
+  type StartingJudge,
+} from '../rules/index.ts';
+import { healthShare, leftOf, makeBoutWorld, stands, startBout, type BoutState, type BoutWorld } from './bout.ts';
+import type { PreparedBout } from './prepared.ts';
+import { boutAmount, prepareBout } from './statistics.ts';
+
+/** Seconds of the clock that one turn takes where the project does not say. */
+export const USUAL_TURN_SECONDS = 2;
+
+/** A level that is decided by a bout, at one slot, with every number resolved: plain data, as a level with a ground is. */
+export interface PreparedBoutLevel {
+  kind: 'bout';
+  judging: Judging;
+  bout: PreparedBout;
+  /** Ticks of the clock that one turn takes. */
+  turnTicks: number;
+  /** Of the fighters, ours first: their places among those of the project. */
+  places: number[];
+  sizes: ObservedSizes;
+  /** Values of the parameters that change during the attempt, and those of them that follow a reading. */
+  dials: number[];
+  liveRamps: LiveRamp[];
+}
+
+/** A level decided by a bout, made ready for any number of attempts. */
+export interface BoutLevelWorld {
+  level: PreparedBoutLevel;
+  bout: BoutWorld;
+  judge: Judge;
+  scoreTerms: Observed['scoreTerms'];
+  /** Does it matter for how long conditions hold? Else it is judged once a turn. */
+  isTimed: boolean;
+}
+
+export type BoutLevel = Level & { bout: NonNullable<Level['bout']> };
+
+export const isBoutLevel = (level: Level): level is BoutLevel => level.bout !== undefined;
+
+/** Nothing lies on a ground that is not played. */
+const NOTHING_PLACED: Placed = { count: {}, worth: {} };
+
+/** Resolves a level that is decided by a bout. @param position from 1 @param given values of all parameters, where they are others than the project's there */
+export function prepareBoutLevel(
+  project: Project,
+  level: BoutLevel,
+  position: number,
+  given?: Values,
+): PreparedBoutLevel {
+  const resolving = { ...resolvingAt(project, level, position, given), placed: NOTHING_PLACED };
+  const { values, subjects, dials, liveRamps } = resolving;
+  const { kinds, tallies, slots } = project;
+  const bouts = project.bouts ?? NO_BOUTS;
+  const group = bouts.groups.find(({ id }) => id === level.bout.group);
+  const bout = prepareBout(bouts, {
+    party: level.bout.party.map(({ fighter, level: of }) => ({ fighter, level: Math.round(boutAmount(of, values)) })),
+    group: group ?? { id: '', name: '', members: [] },
+    ...{ mayWithdraw: false, values, position, positions: slots.length },
+  });
+  const all = [...bout.ours, ...bout.theirs];
+  return {
+    kind: 'bout',
+    judging: judgingOf(project, level, resolving),
+    bout: withoutNames(bout),
+    turnTicks: Math.max(1, secondsToTicks(bouts.turnSeconds ?? USUAL_TURN_SECONDS)),
+    places: all.map(({ id }) => subjects.fighter.get(id) ?? -1),
+    sizes: {
+      ...{ collectables: kinds.collectables.length, enemies: kinds.enemies.length, hazards: kinds.hazards.length },
+      ...{ zones: subjects.zone.size, latches: subjects.latch.size, gates: subjects.gate.size },
+      ...{ phases: subjects.phase.size, tallies: tallies.length, fighters: bouts.fighters.length },
+    },
+    dials: [...dials.keys()].map((key) => values[key] ?? 0),
+    liveRamps,
+  };
+}
+
+const NO_BOUTS: Bouts = {
+  ...{ statistics: [], elements: [], actions: [], fighters: [], groups: [], order: 'rounds' },
+  experience: { type: 'hold', value: 1 },
+};
+
+/** Renaming never makes a forecast stale. */
+const withoutNames = (bout: PreparedBout): PreparedBout => ({
+  ...bout,
+  statistics: bout.statistics.map((each) => ({ ...each, name: '' })),
+  actions: bout.actions.map((each) => ({ ...each, name: '' })),
+  ours: bout.ours.map((each) => ({ ...each, name: '' })),
+  theirs: bout.theirs.map((each) => ({ ...each, name: '' })),
+});
+
+export function makeBoutLevelWorld(level: PreparedBoutLevel): BoutLevelWorld {
+  const { rules, tie, stars, clockStart, score } = level.judging;
+  const judge = makeJudge(rules, tie, { stars, clockStart });
+  return {
+    ...{ level, judge, bout: makeBoutWorld(level.bout) },
+    scoreTerms: score.map(({ reading, ...term }) => ({ ...term, reading: READINGS[reading] })),
+    isTimed:
+      rules.some(({ fires }) => fires === 'every') ||
+      judge.nodes.some((node) => 'heldTicks' in node && node.heldTicks > 0),
+  };
+}
+
+/** Shows the judge how a bout stands. @param rounds of bouts before this one */
+export function observeBout({ level }: BoutLevelWorld, seen: Observed, bout: BoutState, rounds: number): void {
+  const { world } = bout;
+  const { fighters, ours, lost } = world;
+  const full = level.sizes.fighters === 0 ? [] : new Array<number>(level.sizes.fighters).fill(0);
+  const left = [...full];
+  let [fallen, beaten, health] = [0, 0, 0];
+  for (let i = 0; i < fighters.length; i++) {
+    const down = !stands(bout, i);
+    if (i < ours) {
+      if (down) fallen++;
+      health += leftOf(bout, i);
+    } else if (down) beaten++;
+    const place = level.places[i] as number;
+    if (place < 0) continue;
+    full[place] = (full[place] as number) + (fighters[i]?.statistics[lost] ?? 0);
+    left[place] = (left[place] as number) + leftOf(bout, i);
+  }
+  for (let i = 0; i < full.length; i++) seen.healthShares[i] = full[i]! > 0 ? left[i]! / full[i]! : 0;
+  seen.rounds = rounds + bout.round;
+  seen.fallen = fallen;
+  seen.health = health;
+  const theirs = fighters.length - ours;
+  seen.sidesBeaten[0] = fallen === ours ? 1 : 0;
+  seen.sidesBeaten[1] = beaten === theirs ? 1 : 0;
+  seen.enemiesLeft[level.sizes.enemies] = theirs - beaten;
+  seen.enemiesBeaten[level.sizes.enemies] = beaten;
+}
+
+/** What the judge sees before the first turn. */
+export function startObservedBout(world: BoutLevelWorld, bout: BoutState): Observed {
+  const { judging, sizes } = world.level;
+  const observed = emptyObserved(sizes);
+  observed.limitTicks = judging.limitTicks;
+  observed.lives = judging.lives;
+  observed.scoreTerms = world.scoreTerms;
+  judging.tallies.forEach((start, index) => (observed.tallies[index] = start));
+  observeBout(world, observed, bout, 0);
+  return observed;
+}
+
+/** The judge of a level decided by a bout with what it sees before the first turn: for judging cases without playing. */
+export function startingBoutJudgeOf(level: PreparedBoutLevel): StartingJudge {
+  const world = makeBoutLevelWorld(level);
+  const start = startObservedBout(world, startBout(world.bout, 0));
+  return { judge: world.judge, start, atExpiry: level.judging.atExpiry };
+}
+
+/** The share of health that all of ours have left together. */
+export function partyHealthShare(bout: BoutState): number {
+  const { ours } = bout.world;
+  let sum = 0;
+  for (let i = 0; i < ours; i++) sum += healthShare(bout, i);
+  return ours === 0 ? 0 : sum / ours;
+}

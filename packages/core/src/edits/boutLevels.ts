@@ -1,0 +1,115 @@
+import {
+  freshId,
+  literal,
+  type Bouts,
+  type Level,
+  type LevelBout,
+  type MintId,
+  type Project,
+  type Rule,
+  type Stars,
+} from '../model/index.ts';
+import type { PatchOperation } from '../patch/index.ts';
+import { BOUT_READINGS, leaves } from '../rules/index.ts';
+import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
+import { appendEntries } from './order.ts';
+import { freshRule, takenConditions, takenRules } from './rules.ts';
+
+/** So many of the party come along where nobody says who. */
+const USUAL_PARTY = 4;
+
+const beaten = (id: string, side: 'ours' | 'theirs', effect: Rule['then'][number]): Rule => ({
+  ...{ id, fires: 'once', then: [effect] },
+  when: { id: `${id}-side`, is: 'onOff', reading: { reading: 'sideBeaten', side }, on: true },
+});
+
+/** What decides a bout, unless the designer says otherwise. */
+export const usualBoutRules = (): Rule[] => [
+  beaten('they-are-beaten', 'theirs', { effect: 'win' }),
+  beaten('we-are-beaten', 'ours', { effect: 'lose', cause: 'The party is beaten' }),
+];
+
+/** Nobody fell, or one at most. */
+export const usualBoutStars = (): Stars => ({
+  ...{ is: 'ladder', reading: 'fallen', direction: 'atMost' },
+  thresholds: [null, literal(1), literal(0)],
+});
+
+/** Everybody of ours, at the first level, against the first group; undefined where a side is missing. */
+export function usualBout({ fighters, groups }: Bouts): LevelBout | undefined {
+  const [group] = groups;
+  const ours = fighters.filter(({ side }) => side === 'ours').slice(0, USUAL_PARTY);
+  if (!group || ours.length === 0) return undefined;
+  return { group: group.id, party: ours.map(({ id }) => ({ fighter: id, level: literal(1) })) };
+}
+
+const isOfBouts = ({ when }: Rule): boolean =>
+  leaves(when).some(({ leaf }) => BOUT_READINGS.includes(leaf.reading.reading));
+
+const switched = (level: Level, { id, off }: Rule, on: boolean): PatchOperation[] =>
+  setOptional(at('levels', level.id, 'rules', id, 'off'), off, on ? undefined : true);
+
+/**
+ * Lets a bout decide a level: its own rules are switched off, those of a bout come in, its clock has no limit, and stars
+ * go by who has fallen. Its ground stays as it is.
+ */
+export function decideByBout(project: Project, level: Level, bout: LevelBout, mint: MintId = freshId): NamedEdit {
+  const own = level.rules.filter((rule) => !isOfBouts(rule));
+  const [rules, conditions] = [takenRules(project, level), takenConditions(level)];
+  const come = level.rules.length > own.length ? [] : usualBoutRules();
+  return {
+    label: `${level.name} is decided by a bout`,
+    patch: [
+      addAt(at('levels', level.id, 'bout'), bout),
+      ...own.flatMap((rule) => switched(level, rule, false)),
+      ...appendEntries(
+        ['levels', level.id, 'rules'],
+        level.rules,
+        come.map((rule) => freshRule(rule, rules, conditions, mint)),
+      ),
+      replaceAt(at('levels', level.id, 'clock', 'limitSeconds'), null),
+      replaceAt(at('levels', level.id, 'clock', 'warnAtSeconds'), null),
+      replaceAt(at('levels', level.id, 'stars'), usualBoutStars()),
+    ],
+  };
+}
+
+/** Lets the ground decide a level again: rules that read a bout go, the others act again, and stars go by lives. */
+export const decideByGround = (level: Level): NamedEdit => ({
+  label: `${level.name} is decided on its ground`,
+  patch: [
+    removeAt(at('levels', level.id, 'bout')),
+    ...level.rules.flatMap((rule) =>
+      isOfBouts(rule) ? [removeAt(at('levels', level.id, 'rules', rule.id))] : switched(level, rule, true),
+    ),
+    replaceAt(at('levels', level.id, 'stars'), {
+      ...{ is: 'ladder', reading: 'lives', direction: 'atLeast' },
+      thresholds: [null, literal(2), literal(3)],
+    } satisfies Stars),
+  ],
+});
+
+/** Changes the bout of a level. */
+export const setLevelBout = (level: Level, bout: LevelBout, label: string): NamedEdit => ({
+  label,
+  patch: [replaceAt(at('levels', level.id, 'bout'), bout)],
+});
+
+/** Names of the levels whose bout, or whose rules, need a fighter or a group: it cannot go while they do. */
+export function levelsNeeding(project: Project, what: { fighter: string } | { group: string }): string[] {
+  const groups = project.bouts?.groups ?? [];
+  const needs = ({ bout, rules }: Pick<Level, 'rules'> & Partial<Pick<Level, 'bout'>>): boolean => {
+    if ('group' in what) return bout?.group === what.group;
+    const met = groups.find(({ id }) => id === bout?.group)?.members ?? [];
+    const reads = rules.some(({ when }) =>
+      leaves(when).some(
+        ({ leaf: { reading } }) => reading.reading === 'healthShare' && reading.fighter === what.fighter,
+      ),
+    );
+    return reads || [...(bout?.party ?? []), ...met].some(({ fighter }) => fighter === what.fighter);
+  };
+  return [
+    ...(needs({ rules: project.standing }) ? ['every level'] : []),
+    ...Object.values(project.levels).flatMap((level) => (needs(level) ? [level.name] : [])),
+  ];
+}

@@ -1,0 +1,32 @@
+import { startingJudgeOf, type PreparedLevel } from '../attempt/index.ts';
+import { isBoutLevel, prepareBoutLevel, startingBoutJudgeOf, type PreparedBoutLevel } from '../bouts/index.ts';
+import { prepareLevel } from '../grounds/index.ts';
+import type { Project } from '../model/index.ts';
+import type { Values } from '../ramps/index.ts';
+import type { StartingJudge } from '../rules/index.ts';
+
+/** A level at one slot as it is played: on its ground, or by its bout. */
+export type PreparedGame = PreparedLevel | PreparedBoutLevel;
+
+export const isBout = (game: PreparedGame): game is PreparedBoutLevel => game.kind === 'bout';
+
+/**
+ * Resolves the level that stands at a position.
+ *
+ * @param position from 1
+ * @param values of all parameters, where they are others than the project's there
+ * @throws RangeError where the sequence has no such position
+ */
+export function prepareGame(project: Project, position: number, values?: Values): PreparedGame {
+  const slot = project.slots[position - 1];
+  const level = slot && project.levels[slot.levelId];
+  return level && isBoutLevel(level)
+    ? prepareBoutLevel(project, level, position, values)
+    : prepareLevel(project, position, values);
+}
+
+/** The judge of a level with what it sees before anything has happened: for judging cases without playing. */
+export const startingJudgeAt = (project: Project, position: number): StartingJudge => {
+  const game = prepareGame(project, position);
+  return isBout(game) ? startingBoutJudgeOf(game) : startingJudgeOf(game);
+};
