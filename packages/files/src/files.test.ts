@@ -70,7 +70,7 @@ describe('values', () => {
     ['Clover - 5', 'Clover - 5'],
   ])('keep a name that looks like a formula as text, and numbers as numbers: %s', (name, cell) => {
     expect(rowFor(name).replaceAll(/"('[^",]*)"/g, '$1')).toBe(
-      `1,slot-1,${cell.replaceAll(/"('[^",]*)"/g, '$1')},-2,0,0.5,48,9,5,2`,
+      `1,slot-1,${cell.replaceAll(/"('[^",]*)"/g, '$1')},-2,0,0.5,48,9,5,2,1,12`,
     );
   });
 

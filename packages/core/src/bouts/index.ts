@@ -28,7 +28,7 @@ export {
   type BoutLevelWorld,
   type PreparedBoutLevel,
 } from './level.ts';
-export { playedByHand, type ByHand } from './byHand.ts';
+export { attemptByHand, playedByHand, type ByHand } from './byHand.ts';
 export { boutTrials, LEVEL_SHARES, levelWinning, playBout, type BoutForecast, type BoutTrials } from './forecast.ts';
 export { boutMind, byWeight, choosing, type BoutMind, type Option } from './minds.ts';
 export {

@@ -65,14 +65,17 @@ export function meanGain(parts: readonly { share: number; gain: Gain }[]): Gain 
   };
 }
 
-/** What is met along the sequence, a place each; nothing where a level has no meetings. */
-export function meetingsAlong(project: Project): MeetingsAt[] {
+/** What is met along the sequence, a place each; nothing where a level has no meetings. @param valuesOf parameters at a position, where they are known already */
+export function meetingsAlong(
+  project: Project,
+  valuesOf: (position: number) => Values = (position) => valuesAt(project, position),
+): MeetingsAt[] {
   const { bouts, slots, levels } = project;
   return slots.map(({ levelId }, index) => {
     const position = index + 1;
     const said = levels[levelId]?.meetings;
     if (!bouts || !said) return { position, meetings: 0, gain: meanGain([]) };
-    const values = valuesAt(project, position);
+    const values = valuesOf(position);
     const parts = bouts.groups.flatMap((group) => {
       const share = said.groups[group.id] ?? 0;
       return share > 0 ? [{ share, gain: gainOf(bouts, group, values) }] : [];

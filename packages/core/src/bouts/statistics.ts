@@ -18,9 +18,11 @@ export function boutAmount(amount: Amount, values: Values): number {
 
 const kept = (value: number): number => (Number.isFinite(value) ? Math.min(MOST_STATISTIC, Math.max(0, value)) : 0);
 
-/** What a level-up gives is the curve: its value at the level, from 1. */
+/** What a level-up gives is the curve: its value at the level, from 1, as a whole number. */
 const grown = (shape: Parameters<typeof rawValue>[0]['shape'], level: number): number =>
-  rawValue({ shape }, Math.min(MOST_LEVEL, Math.max(1, Math.round(level))), { ...PLAIN, levels: MOST_LEVEL });
+  Math.round(
+    rawValue({ shape }, Math.min(MOST_LEVEL, Math.max(1, Math.round(level))), { ...PLAIN, levels: MOST_LEVEL }),
+  );
 
 /** Statistics by key, without what is worn. One that goes round in a circle of likenesses is 0. */
 function plainStatistics(

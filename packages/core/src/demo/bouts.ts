@@ -1,6 +1,14 @@
-import { fromParameter, literal, type Action, type Bouts, type Fighter, type Group } from '../model/index.ts';
+import {
+  fromParameter,
+  literal,
+  type Action,
+  type Amount,
+  type Bouts,
+  type Fighter,
+  type Group,
+} from '../model/index.ts';
 
-type Numbers = Readonly<Record<string, number | readonly [first: number, last: number]>>;
+type Numbers = Readonly<Record<string, number | readonly [first: number, last: number] | Amount>>;
 
 /** Numbers as they are said: one that grows has two, at level 1 and at level 99. */
 const statisticsOf = (numbers: Numbers): Fighter['statistics'] =>
@@ -9,17 +17,19 @@ const statisticsOf = (numbers: Numbers): Fighter['statistics'] =>
       key,
       typeof value === 'number'
         ? literal(value)
-        : {
-            from: 'growth' as const,
-            shape: {
-              type: 'points' as const,
-              between: 'straight' as const,
-              points: [
-                { position: 1, value: value[0] },
-                { position: 99, value: value[1] },
-              ],
+        : 'from' in value
+          ? value
+          : {
+              from: 'growth' as const,
+              shape: {
+                type: 'points' as const,
+                between: 'straight' as const,
+                points: [
+                  { position: 1, value: value[0] },
+                  { position: 99, value: value[1] },
+                ],
+              },
             },
-          },
     ]),
   );
 
@@ -92,7 +102,7 @@ export const gardenBouts = (): Bouts => ({
       'ant',
       'Ant',
       'theirs',
-      { health: 30, strength: 12, guard: 6, focus: 0, ward: 4, swiftness: 6 },
+      { health: 30, strength: fromParameter('antStrength'), guard: 6, focus: 0, ward: 4, swiftness: 6 },
       { bite: { weight: 1 } },
       { gives: gives(10, 3, ['Crumb', 0.25]), takes: { venom: 1.5 } },
     ),
@@ -126,7 +136,7 @@ export const gardenBouts = (): Bouts => ({
       'spider',
       'Spider',
       'theirs',
-      { health: 220, strength: 18, guard: 10, focus: 30, ward: 14, swiftness: 7 },
+      { health: 260, strength: 22, guard: 12, focus: 30, ward: 16, swiftness: 7 },
       {
         bite: { weight: 3 },
         web: { weight: 1, aboveHealth: 0.5 },
@@ -137,11 +147,18 @@ export const gardenBouts = (): Bouts => ({
   ],
   groups: [
     group('ants', 'Ants on the path', { fighter: 'ant', count: literal(2) }),
+    group('fruit-ants', 'Ants on the fruit', { fighter: 'ant', count: literal(3) }),
     group(
       'ant-patrol',
       'Ant patrol',
       { fighter: 'soldier-ant', count: literal(1) },
       { fighter: 'ant', count: literal(2) },
+    ),
+    group(
+      'ant-column',
+      'Ant column',
+      { fighter: 'soldier-ant', count: literal(2) },
+      { fighter: 'ant', count: fromParameter('hornetsSent') },
     ),
     group(
       'captain',

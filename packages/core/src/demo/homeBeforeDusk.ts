@@ -11,6 +11,7 @@ import {
   type Parameter,
   type Project,
 } from '../model/index.ts';
+import { usualBoutRules, usualBoutStars } from '../edits/index.ts';
 import { USUAL_LEAP, USUAL_LIFT, USUAL_RUN } from '../grounds/index.ts';
 import { gardenBouts } from './bouts.ts';
 import { drawGround } from './ground.ts';
@@ -19,8 +20,10 @@ import { LAYOUTS } from './layouts.ts';
 import { plainClock, plainEnding, plainRules, plainStars, SKETCHES, type Sketch } from './levels.ts';
 import { standingRules } from './rules.ts';
 
+const grown = (fighter: string) => ({ fighter, level: fromParameter('partyLevel') });
+
 function level(sketch: Sketch): Level {
-  const { name, brief, note, rules, standingRulesOff, clock, stars, tie, ending, meets } = sketch;
+  const { name, brief, note, rules, standingRulesOff, clock, stars, tie, ending, meets, bout } = sketch;
   return {
     id: slugOf(name),
     name,
@@ -29,14 +32,15 @@ function level(sketch: Sketch): Level {
     ...(meets && {
       meetings: { groups: meets.groups, many: literal(meets.many), mayWithdraw: true, whenLost: 'goOn' as const },
     }),
+    ...(bout && { bout: { group: bout.group, party: ['bee', ...bout.with].map(grown) } }),
     ground:
       'hedge' in sketch
         ? longHedge(sketch.hedge)
         : drawGround(LAYOUTS[sketch.layout], sketch.turn, sketch.kind, sketch.lanes),
-    rules: rules ?? plainRules(),
-    standingRulesOff: standingRulesOff ?? [],
-    clock: { ...plainClock(), ...clock },
-    stars: stars ?? plainStars(),
+    rules: rules ?? (bout ? usualBoutRules() : plainRules()),
+    standingRulesOff: standingRulesOff ?? (bout ? ['hornet-touch', 'wasp-touch', 'worn-out'] : []),
+    clock: { ...plainClock(), ...(bout && { limitSeconds: null, warnAtSeconds: null }), ...clock },
+    stars: stars ?? (bout ? usualBoutStars() : plainStars()),
     tie: tie ?? 'win',
     ending: ending ? ending(plainEnding()) : plainEnding(),
   };
@@ -112,6 +116,26 @@ const PARAMETERS: readonly Parameter[] = [
     ramp: { shape: { type: 'formula', text: '2 + floor((level - 1) / 6)' }, atMost: 8, roundTo: 1 },
     pins: {},
     note: 'To be dusted off where there are any.',
+  },
+  {
+    key: 'partyLevel',
+    label: 'Party level',
+    unit: 'level',
+    number: 'whole',
+    sane: { min: 1, max: 12 },
+    ramp: { shape: { type: 'steps', from: 1, add: 1, every: 5, startingAt: 1 }, roundTo: 1 },
+    pins: { 'slot-14': 4 },
+    note: 'Of the bee and the guard where a bout decides.',
+  },
+  {
+    key: 'antStrength',
+    label: 'Ant strength',
+    unit: 'strength',
+    number: 'real',
+    sane: { min: 4, max: 40 },
+    ramp: { shape: { type: 'steps', from: 12, add: 1, every: 4, startingAt: 1 }, roundTo: 0.5 },
+    pins: { 'slot-14': 12 },
+    note: 'Soldier ants have a fifth more.',
   },
 ];
 

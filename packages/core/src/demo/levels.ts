@@ -55,6 +55,8 @@ interface Told {
   tie?: 'win' | 'loss';
   ending?: (usual: Ending) => Ending;
   starGate?: number;
+  /** The fight that decides it in place of its ground: against whom, and who comes along besides the bee. */
+  bout?: { group: string; with: readonly string[] };
   /** Groups that are met on the way, by share, and how many meetings there are. */
   meets?: { groups: Record<string, number>; many: number };
 }
@@ -103,11 +105,11 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Orchard Round',
-    brief: 'A wasp keeps the middle: go around.',
+    brief: 'Ants have come to the fallen fruit: drive them off, alone this time.',
     layout: 'orchard',
     turn: 'as drawn',
     wanted: 0.95,
-    stars: ladder('lives', [null, 3, 4]),
+    bout: { group: 'fruit-ants', with: [] },
   },
   {
     name: 'Two Ponds',
@@ -199,31 +201,12 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Snail Shell',
-    brief: 'On foot up the trellis: one of each flower; then the hive calls.',
+    brief: 'A patrol of soldier ants has moved into the snail shell.',
     layout: 'trellis',
     turn: 'as drawn',
     kind: 'leap',
     wanted: 0.86,
-    rules: [
-      won(
-        gathered('clover', 1, 'a-clover'),
-        gathered('lavender', 1, 'a-lavender'),
-        gathered('royal-bloom', 1, 'a-bloom'),
-        home(0.5),
-      ),
-      once(
-        'calls',
-        group(
-          'one-each',
-          'all',
-          gathered('clover', 1, 'c1'),
-          gathered('lavender', 1, 'l1'),
-          gathered('royal-bloom', 1, 'r1'),
-        ),
-        { effect: 'cue', name: 'The hive hums', at: 'hive' },
-        shows('The hive calls!'),
-      ),
-    ],
+    bout: { group: 'ant-column', with: ['hive-guard'] },
   },
   {
     name: 'Sunlit Ponds',
@@ -264,12 +247,13 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'Hedge and Ditch',
-    brief: 'Tired wings: along the dry-stone wall on foot. Who falls into the ditch is gone.',
+    brief: 'The wasp captain holds the ditch, and its ants with it. Quick is fine, whole is finer.',
     layout: 'stones',
     turn: 'as drawn',
     kind: 'leap',
     wanted: 0.81,
-    rules: [usual, lost('ditch', 'Fell into the ditch', on('fell', { reading: 'offGround' }))],
+    bout: { group: 'captain', with: ['hive-guard'] },
+    stars: ladder('rounds', [null, 9, 7], 'atMost'),
   },
   {
     name: 'Steep Bank',
@@ -407,7 +391,7 @@ export const SKETCHES: readonly Sketch[] = [
   },
   {
     name: 'The Mown Rows',
-    brief: 'Between the mowers, row by row. The clock waits for the first flower.',
+    brief: 'Webs between the rows, and the spider in them: once it is hurt it fights otherwise.',
     layout: 'rows',
     turn: 'as drawn',
     kind: 'cross',
@@ -421,11 +405,10 @@ export const SKETCHES: readonly Sketch[] = [
       { row: 2, towards: 'right', times: 1.4, what: 'mower' },
     ],
     wanted: 0.65,
-    rules: [usual, underTheMower],
-    clock: { starts: 'condition', startsWhen: gathered('any', 1, 'first-flower') },
+    bout: { group: 'spider', with: ['hive-guard'] },
     ending: (plain) => ({
       ...plain,
-      lost: { ...plain.lost, freezeSeconds: literal(1), goesOn: ['enemies'], message: 'Flat as a leaf.' },
+      lost: { ...plain.lost, freezeSeconds: literal(1), message: 'Spun up like a fly.' },
     }),
   },
   {

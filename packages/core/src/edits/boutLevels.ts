@@ -6,6 +6,7 @@ import {
   type LevelBout,
   type MintId,
   type Project,
+  type ReadingName,
   type Rule,
   type Stars,
 } from '../model/index.ts';
@@ -46,11 +47,22 @@ export function usualBout({ fighters, groups }: Bouts): LevelBout | undefined {
 const isOfBouts = ({ when }: Rule): boolean =>
   leaves(when).some(({ leaf }) => BOUT_READINGS.includes(leaf.reading.reading));
 
+/** What a bout shows as a ground does. */
+const IN_BOTH: ReadonlySet<ReadingName> = new Set(['score', 'lives', 'tries', 'timeLeft', 'timeElapsed', 'tally']);
+
+/** Does a rule look at what only a ground has? Health is that of a body there, and that of the party in a bout. */
+const isOfGrounds = ({ when }: Rule): boolean =>
+  leaves(when).some(
+    ({ leaf: { reading } }) => !IN_BOTH.has(reading.reading) && !BOUT_READINGS.includes(reading.reading),
+  );
+
+const groundRules = ({ standing }: Project): string[] => standing.filter(isOfGrounds).map(({ id }) => id);
+
 const switched = (level: Level, { id, off }: Rule, on: boolean): PatchOperation[] =>
   setOptional(at('levels', level.id, 'rules', id, 'off'), off, on ? undefined : true);
 
 /**
- * Lets a bout decide a level: its own rules are switched off, those of a bout come in, its clock has no limit, and stars
+ * Lets a bout decide a level: its own rules are switched off, and standing ones that look at a ground, those of a bout come in, its clock has no limit, and stars
  * go by who has fallen. Its ground stays as it is.
  */
 export function decideByBout(project: Project, level: Level, bout: LevelBout, mint: MintId = freshId): NamedEdit {
@@ -67,6 +79,9 @@ export function decideByBout(project: Project, level: Level, bout: LevelBout, mi
         level.rules,
         come.map((rule) => freshRule(rule, rules, conditions, mint)),
       ),
+      ...groundRules(project)
+        .filter((id) => !level.standingRulesOff.includes(id))
+        .map((id) => addAt(at('levels', level.id, 'standingRulesOff', id), true)),
       replaceAt(at('levels', level.id, 'clock', 'limitSeconds'), null),
       replaceAt(at('levels', level.id, 'clock', 'warnAtSeconds'), null),
       replaceAt(at('levels', level.id, 'stars'), usualBoutStars()),
@@ -75,13 +90,16 @@ export function decideByBout(project: Project, level: Level, bout: LevelBout, mi
 }
 
 /** Lets the ground decide a level again: rules that read a bout go, the others act again, and stars go by lives. */
-export const decideByGround = (level: Level): NamedEdit => ({
+export const decideByGround = (project: Project, level: Level): NamedEdit => ({
   label: `${level.name} is decided on its ground`,
   patch: [
     removeAt(at('levels', level.id, 'bout')),
     ...level.rules.flatMap((rule) =>
       isOfBouts(rule) ? [removeAt(at('levels', level.id, 'rules', rule.id))] : switched(level, rule, true),
     ),
+    ...groundRules(project)
+      .filter((id) => level.standingRulesOff.includes(id))
+      .map((id) => removeAt(at('levels', level.id, 'standingRulesOff', id))),
     replaceAt(at('levels', level.id, 'stars'), {
       ...{ is: 'ladder', reading: 'lives', direction: 'atLeast' },
       thresholds: [null, literal(2), literal(3)],

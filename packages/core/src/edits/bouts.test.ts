@@ -103,7 +103,10 @@ describe('what is named and not there', () => {
     const project = homeBeforeDusk();
     const bouts = hiveBouts();
     project.bouts = bouts;
-    for (const level of Object.values(project.levels)) delete level.meetings;
+    for (const level of Object.values(project.levels)) {
+      delete level.meetings;
+      delete level.bout;
+    }
     project.levels['two-ponds']!.meetings = {
       ...{ groups: { 'two-ants': 1 }, many: { from: 'number', value: 2 }, mayWithdraw: true, whenLost: 'goOn' },
     };

@@ -115,7 +115,7 @@ describe('parameters', () => {
   });
 
   it('in use cannot go, others can', () => {
-    expect(removeParameter(demo, 'clock')).toEqual({ usedIn: 19 });
+    expect(removeParameter(demo, 'clock')).toEqual({ usedIn: 15 });
     const project = after(addParameter(demo, 'Wind'));
     const command = removeParameter(project, 'wind');
     expect('patch' in command && after(command, project).parameters).toHaveLength(demo.parameters.length);

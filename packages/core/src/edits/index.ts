@@ -91,4 +91,12 @@ export {
   startBouts,
   statisticKey,
 } from './bouts.ts';
-export { decideByBout, decideByGround, levelsNeeding, setLevelBout, usualBout, usualBoutRules, usualBoutStars } from './boutLevels.ts';
+export {
+  decideByBout,
+  decideByGround,
+  levelsNeeding,
+  setLevelBout,
+  usualBout,
+  usualBoutRules,
+  usualBoutStars,
+} from './boutLevels.ts';

@@ -491,6 +491,8 @@ const repeated = (project: Project, count: number): void => {
 const ELSEWHERE: readonly FindingCode[] = [
   ...(['already-true', 'target-beyond-placed', 'star-unreachable', 'tight-gap'] as const),
   ...(['formula-error', 'formula-cycle', 'expectation-not-met'] as const),
+  ...(['bout-without-end', 'cannot-be-hurt', 'one-hit-ends-it', 'weights-of-nothing'] as const),
+  ...(['action-never-used', 'experience-stalls', 'meetings-rare', 'drop-nobody-sees'] as const),
 ];
 
 describe('every class of findings', () => {

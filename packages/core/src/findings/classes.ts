@@ -16,6 +16,7 @@ export const FINDING_GROUPS = [
   'difficulty',
   'ground',
   'run',
+  'bouts',
   'sameness',
   'state',
 ] as const;
@@ -243,6 +244,20 @@ export const FINDING_CLASSES = {
   'level-in-no-slot': { group: 'run', severity: 'doubtful', source: 'document', title: 'Level in no slot' },
   'slots-side-by-side': { group: 'run', severity: 'doubtful', source: 'document', title: 'One level twice in a row' },
   'retry-gives-back': { group: 'run', severity: 'doubtful', source: 'document', title: 'Retry that costs nothing' },
+
+  'bout-without-end': { group: 'bouts', severity: 'surely wrong', source: 'judge', title: 'Bout that comes to no end' },
+  'cannot-be-hurt': { group: 'bouts', severity: 'surely wrong', source: 'judge', title: 'Fighter nobody can hurt' },
+  'one-hit-ends-it': { group: 'bouts', severity: 'doubtful', source: 'judge', title: 'One hit ends it' },
+  'weights-of-nothing': {
+    group: 'bouts',
+    severity: 'surely wrong',
+    source: 'document',
+    title: 'Fighter that can do nothing',
+  },
+  'action-never-used': { group: 'bouts', severity: 'doubtful', source: 'document', title: 'Action nobody uses' },
+  'experience-stalls': { group: 'bouts', severity: 'doubtful', source: 'document', title: 'Party that hardly grows' },
+  'meetings-rare': { group: 'bouts', severity: 'doubtful', source: 'document', title: 'Meetings too rare' },
+  'drop-nobody-sees': { group: 'bouts', severity: 'doubtful', source: 'document', title: 'Thing nobody gets' },
 
   'duplicated-literal': {
     group: 'sameness',

@@ -62,3 +62,17 @@ export function foundOfPieces(
     });
   });
 }
+
+/** The first slot at which a fighter, or anybody, is met; of who is met nowhere, the first of all. */
+export function firstFight({ slots, levels, bouts }: Project, fighter?: string): string {
+  const groups = new Set(
+    (bouts?.groups ?? []).flatMap(({ id, members }) =>
+      fighter === undefined || members.some((member) => member.fighter === fighter) ? [id] : [],
+    ),
+  );
+  const isMet = ({ levelId }: Project['slots'][number]): boolean => {
+    const { bout, meetings } = levels[levelId] ?? {};
+    return groups.has(bout?.group ?? '') || Object.keys(meetings?.groups ?? {}).some((id) => groups.has(id));
+  };
+  return (slots.find(isMet) ?? slots[0])?.id ?? '';
+}

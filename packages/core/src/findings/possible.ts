@@ -85,6 +85,13 @@ export function rangeOf(reading: Reading, here: SlotFacts): Range {
     case 'blocked':
     case 'onFloor':
       return { least: 0, most: 1 };
+    case 'sideBeaten':
+    case 'healthShare':
+      return { least: 0, most: level.bout ? 1 : 0 };
+    case 'fallen':
+      return { least: 0, most: level.bout?.party.length ?? 0 };
+    case 'rounds':
+      return { least: 0, most: level.bout ? ANY.most : 0 };
     default:
       return ANY;
   }
@@ -96,6 +103,7 @@ type Area = Extract<SlotFacts['level']['ground']['pieces'][number], { piece: 'go
 function switchMayHold({ reading, on }: Extract<Leaf, { is: 'onOff' }>, { level, reach }: SlotFacts): boolean {
   if (!on) return true;
   const { pieces } = level.ground;
+  if (reading.reading === 'sideBeaten') return level.bout !== undefined;
   if (reading.reading === 'gate') return reach.opens.has(reading.gate);
   if (reading.reading === 'latch') {
     const latch = pieces.find(({ id }) => id === reading.latch);

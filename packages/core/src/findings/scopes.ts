@@ -13,6 +13,7 @@ import {
 } from '../model/index.ts';
 import { namesIn, rampTable, valuesIn, type Earlier, type RampTable, type Values } from '../ramps/index.ts';
 import { resolveAmount, rulesOf, type Names, type Placed, type Resolving, type RuleInForce } from '../rules/index.ts';
+import { boutSubjects, type BoutFacts } from './boutFacts.ts';
 import { reachOf, type Reach } from './reach.ts';
 
 /** What a check of one slot knows: the level that stands there, by its numbers there. Worked out when first asked for. */
@@ -73,12 +74,13 @@ export interface ProjectFacts {
 /**
  * What a check looks at. A slot is a level where it stands, by all its numbers; judged it is looked at without what
  * moves on its ground: by its rules, its clock, its stars, and where its player may come to; tried it is played, which
- * takes the longest. A run is the project's order of play and what is kept over it.
+ * takes the longest. A bout is a slot by the fights there. A run is the project's order of play and what is kept over it.
  */
 export interface FactsByScope {
   slot: SlotFacts;
   judged: SlotFacts;
   tried: SlotFacts;
+  bout: BoutFacts;
   neighbours: NeighbourFacts;
   level: LevelFacts;
   parameter: ParameterFacts;
@@ -133,6 +135,16 @@ export const followedBy = remembered((part: object): readonly string[] => [...pa
 const rulesBeside = remembered((standing: Project['standing']) =>
   remembered((level: Level): readonly RuleInForce[] => rulesOf({ standing }, level)),
 );
+
+/** A field on which nothing lies. */
+const BARE: Level['ground'] = {
+  kind: 'roam',
+  rows: ['####', '#..#', '#..#', '####'],
+  pieces: [{ id: 'start', piece: 'start', at: { x: 1.5, y: 1.5 } }],
+};
+
+/** Where a bout decides, nothing of the level's ground counts. */
+const asPlayed = remembered((level: Level): Level => (level.bout ? { ...level, ground: BARE } : level));
 
 /** Made when first asked for, then kept. */
 export function slotFacts({ project, table }: Checked, slot: Slot, level: Level, position: number): SlotFacts {
@@ -232,8 +244,9 @@ function* slotsIn<S extends 'slot' | 'judged' | 'tried'>(
   const { project, table } = checked;
   const { slots, levels, kinds } = project;
   for (const [index, slot] of slots.entries()) {
-    const level = levels[slot.levelId];
-    if (!level) continue;
+    const said = levels[slot.levelId];
+    if (!said) continue;
+    const level = asPlayed(said);
     yield {
       key: slot.id,
       of: [slot, level, index, table, kinds],
@@ -357,7 +370,7 @@ function levelSubjects({ project }: Checked): Subjects<'level'> {
   return {
     shared: [standing, tallies, words, lengths, kindsAsSaid(kinds), parametersAsSaid(parameters)],
     all: Object.values(project.levels).map((level) =>
-      plainly(level.id, [level, first.get(level.id)], { project, level }),
+      plainly(level.id, [level, first.get(level.id)], { project, level: asPlayed(level) }),
     ),
   };
 }
@@ -383,6 +396,7 @@ export const SUBJECTS: { readonly [S in Scope]: (checked: Checked) => Subjects<S
   slot: slotSubjects,
   tried: (checked) => numberedSlots<'tried'>(checked),
   judged: judgedSubjects,
+  bout: boutSubjects,
   neighbours: neighbourSubjects,
   level: levelSubjects,
   parameter: parameterSubjects,

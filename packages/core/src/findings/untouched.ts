@@ -50,7 +50,12 @@ export function firstReading(reading: Reading, here: SlotFacts): number | undefi
     case 'touchingWall':
     case 'offGround':
     case 'blocked':
+    case 'sideBeaten':
+    case 'rounds':
+    case 'fallen':
       return 0;
+    case 'healthShare':
+      return here.level.bout ? 1 : 0;
     case 'tally':
       return here.project.tallies.find(({ id }) => id === reading.tally)?.start;
     default:

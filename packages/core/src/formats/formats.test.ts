@@ -275,10 +275,12 @@ describe('the table of values', () => {
       'nestRest',
       'hornetSight',
       'beetles',
+      'partyLevel',
+      'antStrength',
     ]);
     expect(rows).toHaveLength(24);
     // Lavender Bank: speed pinned, 0 + ⌊(7 − 2) / 4⌋ sent, 0.5 + 0.05, 48 − 2, 9 − 0.5 × 2, 5, 2 + ⌊6 / 6⌋.
-    expect(rows[6]).toEqual([7, 'slot-7', 'Lavender Bank', 2.55, 1, 0.55, 46, 8, 5, 3]);
+    expect(rows[6]).toEqual([7, 'slot-7', 'Lavender Bank', 2.55, 1, 0.55, 46, 8, 5, 3, 2, 13]);
   });
 });
 

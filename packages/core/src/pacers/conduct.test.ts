@@ -4,7 +4,7 @@ import { homeBeforeDusk } from '../demo/index.ts';
 import { makeWorld, prepareLevel } from '../grounds/index.ts';
 import type { Level, Project } from '../model/index.ts';
 import { literal } from '../model/index.ts';
-import { atLeast, clover, garden, is, rule, withStandingHazards } from '../testing/index.ts';
+import { demoOnGrounds, atLeast, clover, garden, is, rule, withStandingHazards } from '../testing/index.ts';
 import { seedOf } from '../trials/index.ts';
 import type { RoamMemory } from './drivers/roam/index.ts';
 import { drawPlayer, makePlayer, PERFECT, playerInput, type Population } from './index.ts';
@@ -27,7 +27,7 @@ function play(
   return state;
 }
 
-const demo = homeBeforeDusk();
+const demo = demoOnGrounds();
 const [novice, steady, sharp] = demo.pacers;
 
 /** Longest time at one spot without gathering anything, seconds. @param radius of a spot, units */

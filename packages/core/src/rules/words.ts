@@ -1,5 +1,6 @@
 import type { Amount, Comparison, Condition, Effect, Project, Reading, Rule } from '../model/index.ts';
 import { COMPARISON_WORDS } from './compare.ts';
+import { READINGS } from './readings.ts';
 import { leaves } from './walk.ts';
 
 /** The names a sentence needs. */
@@ -156,7 +157,11 @@ export function conditionInWords(condition: Condition, names: Names): string {
   const held = condition.heldSeconds ? ` for ${amountInWords(condition.heldSeconds, names)} s` : '';
   const reading = readingInWords(condition.reading, names);
   if (condition.is === 'onOff') return `${condition.on ? '' : 'not: '}${reading}${held}`;
-  return `${reading} ${comparisonInWords(condition.reading, condition.comparison)} ${amountInWords(condition.amount, names)}${held}`;
+  const { amount, comparison } = condition;
+  // A share is written as people say it.
+  const isShare = READINGS[condition.reading.reading].unit === 'share' && amount.from === 'number';
+  const said = isShare ? `${Number((amount.value * 100).toPrecision(6))} %` : amountInWords(amount, names);
+  return `${reading} ${comparisonInWords(condition.reading, comparison)} ${said}${held}`;
 }
 
 /** What a rule did to the player, in the two or three words a bar's legend has room for. @example 'hornet' */

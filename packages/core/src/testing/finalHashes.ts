@@ -1,11 +1,11 @@
 import { hashState, startAttempt, step } from '../attempt/index.ts';
-import { homeBeforeDusk } from '../demo/index.ts';
+import { demoOnGrounds } from './demoOnGrounds.ts';
 import { makeWorld, prepareLevel } from '../grounds/index.ts';
 import { drawPlayer, makePlayer, playerInput } from '../pacers/index.ts';
 
 /** Hashes of the final states of so many attempts, over all levels of the demo and all pacers in turn. */
 export function finalHashes(attempts: number): number[] {
-  const project = homeBeforeDusk();
+  const project = demoOnGrounds();
   const { pacers } = project;
   // The one that is won at once says nothing.
   const positions = project.slots.map((_, index) => index + 1).filter((position) => position !== 11);

@@ -1,4 +1,5 @@
-import { drawGround, homeBeforeDusk } from '../demo/index.ts';
+import { drawGround } from '../demo/index.ts';
+import { demoOnGrounds } from './demoOnGrounds.ts';
 import type { Project } from '../model/index.ts';
 import { is, rule } from './garden.ts';
 
@@ -40,7 +41,7 @@ const WEBS = [
 
 /** The demo with two of its grounds as plans on which something lies still that ends an attempt: a ditch at slot 14, webs at slot 23. */
 export function withStandingHazards(): Project {
-  const project = homeBeforeDusk();
+  const project = demoOnGrounds();
   const [ditch, webs] = [project.levels['hedge-and-ditch']!, project.levels['the-mown-rows']!];
   ditch.ground = drawGround(DITCH, 'left to right');
   webs.ground = drawGround(WEBS, 'left to right');

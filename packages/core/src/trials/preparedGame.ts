@@ -1,4 +1,4 @@
-import { startingJudgeOf, type PreparedLevel } from '../attempt/index.ts';
+import { startingJudgeOf, worthAtStart, type PreparedLevel } from '../attempt/index.ts';
 import { isBoutLevel, prepareBoutLevel, startingBoutJudgeOf, type PreparedBoutLevel } from '../bouts/index.ts';
 import { prepareLevel } from '../grounds/index.ts';
 import type { Project } from '../model/index.ts';
@@ -25,8 +25,13 @@ export function prepareGame(project: Project, position: number, values?: Values)
     : prepareLevel(project, position, values);
 }
 
-/** The judge of a level with what it sees before anything has happened: for judging cases without playing. */
-export const startingJudgeAt = (project: Project, position: number): StartingJudge => {
+/** The judge of a level with what it sees before anything has happened, and the worth of all there is, by kind. */
+export type StartingAt = StartingJudge & { worth: number[] };
+
+/** For judging cases without playing. @param position from 1 */
+export function startingJudgeAt(project: Project, position: number): StartingAt {
   const game = prepareGame(project, position);
-  return isBout(game) ? startingBoutJudgeOf(game) : startingJudgeOf(game);
-};
+  return isBout(game)
+    ? { ...startingBoutJudgeOf(game), worth: new Array<number>(game.sizes.collectables + 1).fill(0) }
+    : { ...startingJudgeOf(game), worth: worthAtStart(game) };
+}

@@ -5,6 +5,7 @@ import type { PreparedLevel } from '../attempt/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal } from '../model/index.ts';
 import { PERFECT } from '../pacers/index.ts';
+import { demoOnGrounds } from '../testing/index.ts';
 import {
   addResult,
   addTally,
@@ -23,7 +24,7 @@ import {
 
 const { pacers } = homeBeforeDusk();
 const steady = pacers[1]!;
-const gameAt = (position: number) => readyGame(prepareLevel(homeBeforeDusk(), position));
+const gameAt = (position: number) => readyGame(prepareLevel(demoOnGrounds(), position));
 const result = (change: Partial<GameResult>): GameResult => ({
   won: true,
   stars: 2,

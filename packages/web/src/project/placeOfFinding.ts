@@ -7,10 +7,12 @@ export function placeOfFinding({ path, slotId }: Pick<Finding, 'path' | 'slotId'
   switch (part) {
     case 'parameters':
       return { screen: 'ramps', slotId, lane: key };
+    case 'bouts':
+      return { screen: 'bouts', slotId };
     case 'kinds':
       return { screen: 'kinds', slotId };
     case 'levels':
-      return { screen: 'level', slotId, view: side === 'ground' ? 'ground' : 'rules' };
+      return { screen: 'level', slotId, view: side === 'ground' || side === 'bout' ? 'ground' : 'rules' };
     case 'slots':
       return { screen: 'level', slotId, view: 'rules' };
     default:

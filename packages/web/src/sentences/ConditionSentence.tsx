@@ -14,7 +14,7 @@ import { addAt, removeAt, replaceAt, setOptional } from '@stadion/core/edits';
 import { FindingNotes } from './FindingNote.tsx';
 import { useEdit } from '../project/hooks.ts';
 import { ChoiceChip, Menu } from '../ui/index.ts';
-import { lengthLimits } from './lengths.ts';
+import { lengthLimits, SHARE_LIMITS } from './lengths.ts';
 import { AmountChip } from './AmountChip.tsx';
 import { choiceOf, conditionOn, groupOn, readingChoices } from './conditions.ts';
 import type { LevelHere } from '../project/levelHere.ts';
@@ -244,6 +244,7 @@ function Leaf({ here, condition, path, topic, findings, onRemove }: Props) {
               whole={unit === 'count' || unit === 'lives'}
               {...(unit === 'seconds' ? { unit: 's' } : {})}
               {...(unit === 'length' ? { ...lengthLimits(here.project), step: 0.5 } : {})}
+              {...(unit === 'share' ? SHARE_LIMITS : {})}
               {...(shareOf ? { shareOf } : {})}
             />
           </>

@@ -1,5 +1,4 @@
-import { startingJudgeOf, worthAtStart } from '@stadion/core/attempt';
-import { prepareLevel } from '@stadion/core/grounds';
+import { startingJudgeAt } from '@stadion/core/trials';
 import type { Rule } from '@stadion/core/model';
 import { edgeCasesOf, endingOfRule } from '@stadion/core/rules';
 import { useMemo } from 'react';
@@ -13,8 +12,8 @@ const TONES = { won: 'text-win', lost: 'text-loss', goesOn: 'text-ink-2' } as co
 export function EdgeTable({ here, rule }: { here: LevelHere; rule: Rule }) {
   const rows = useMemo(() => {
     const index = here.rules.findIndex((entry) => entry.rule === rule);
-    const prepared = prepareLevel(here.project, here.position);
-    const cases = edgeCasesOf(startingJudgeOf(prepared), index, worthAtStart(prepared));
+    const starting = startingJudgeAt(here.project, here.position);
+    const cases = edgeCasesOf(starting, index, starting.worth);
     return edgeRows(cases, rule.when, endingOfRule(rule) !== null, here);
   }, [here, rule]);
   return <CaseTable here={here} rows={rows} label="Edge cases" />;

@@ -7,8 +7,31 @@ import type { LevelHere } from '../project/levelHere.ts';
 
 const keyOf = (reading: Reading): string => JSON.stringify(reading);
 
+/** Everything that can be read where a bout decides. */
+function readingsOfBout({ project, level }: Pick<LevelHere, 'project' | 'level'>): Reading[] {
+  const { bouts, tallies } = project;
+  const group = bouts?.groups.find(({ id }) => id === level.bout?.group);
+  const there = new Set([...(level.bout?.party ?? []), ...(group?.members ?? [])].map(({ fighter }) => fighter));
+  return [
+    { reading: 'sideBeaten', side: 'theirs' },
+    { reading: 'sideBeaten', side: 'ours' },
+    { reading: 'rounds' },
+    { reading: 'fallen' },
+    ...[...there].map((fighter): Reading => ({ reading: 'healthShare', fighter })),
+    { reading: 'enemiesLeft', of: 'any' },
+    { reading: 'score' },
+    { reading: 'lives' },
+    { reading: 'health' },
+    { reading: 'timeLeft' },
+    { reading: 'timeElapsed' },
+    { reading: 'tries' },
+    ...tallies.map((tally): Reading => ({ reading: 'tally', tally: tally.id })),
+  ];
+}
+
 /** Everything that can be read at this level. */
 export function readingsHere({ project, level }: Pick<LevelHere, 'project' | 'level'>): Reading[] {
+  if (level.bout) return readingsOfBout({ project, level });
   const { kinds, tallies } = project;
   const collectables = ['any', ...kinds.collectables.map((kind) => kind.id)];
   const enemies = ['any', ...kinds.enemies.map((kind) => kind.id)];
@@ -74,6 +97,7 @@ export function conditionOn(reading: Reading, here: LevelHere, id?: string): Con
   if (unit === 'on/off') return { id: name, is: 'onOff', reading, on: true };
   if (DOWNWARDS.has(reading.reading))
     return { id: name, is: 'compare', reading, comparison: 'atMost', amount: literal(0) };
+  if (unit === 'share') return { id: name, is: 'compare', reading, comparison: 'atMost', amount: literal(0.5) };
   if (reading.reading === 'worth' || reading.reading === 'collected') {
     const measure = reading.reading === 'worth' ? 'worth' : 'count';
     return {
@@ -84,7 +108,7 @@ export function conditionOn(reading: Reading, here: LevelHere, id?: string): Con
       amount: { from: 'share', share: literal(0.5), of: reading.of, measure },
     };
   }
-  const usual = { enemiesBeaten: 1, phase: 2, tally: 3, tries: 2 }[reading.reading as string] ?? 10;
+  const usual = { enemiesBeaten: 1, phase: 2, tally: 3, tries: 2, fallen: 1 }[reading.reading as string] ?? 10;
   return { id: name, is: 'compare', reading, comparison: 'atLeast', amount: literal(usual) };
 }
 

@@ -2,7 +2,7 @@ import { readingAt, type CaseVerdict, type EdgeCase, type Frame, ticksToSeconds 
 import { subjectsOf } from '@stadion/core/attempt';
 import { type Condition, type Expectation, type ReadingName } from '@stadion/core/model';
 import { causeInWords, eachCondition, READINGS, readingInWords } from '@stadion/core/rules';
-import { formatNumber } from '../ui/index.ts';
+import { formatNumber, formatPercent } from '../ui/index.ts';
 import { insertEntry, type NamedEdit } from '@stadion/core/edits';
 import { mintId } from '../project/mintId.ts';
 import type { LevelHere } from '../project/levelHere.ts';
@@ -30,6 +30,8 @@ export function valueInWords(reading: ReadingName, value: number, here: LevelHer
       const { scale, unit } = lengthLimits(here.project);
       return `${formatNumber(value * scale, 3)} ${unit}`;
     }
+    case 'share':
+      return formatPercent(value);
     case 'on/off':
       return value === 0 ? 'no' : 'yes';
     default:

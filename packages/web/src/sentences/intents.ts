@@ -1,55 +1,14 @@
-import {
-  fromParameter,
-  literal,
-  type Amount,
-  type Condition,
-  type Effect,
-  type Level,
-  type Reading,
-  type Rule,
-} from '@stadion/core/model';
+import { fromParameter, literal, type Amount, type Condition, type Effect, type Rule } from '@stadion/core/model';
 import { groundKindOf } from '@stadion/core/grounds';
 import { addRules, at, replaceAt, type NamedEdit } from '@stadion/core/edits';
 import { mintId } from '../project/mintId.ts';
 import type { LevelHere } from '../project/levelHere.ts';
+import { boutIntents } from './boutIntents.ts';
 import { conditionOn, readingsHere } from './conditions.ts';
 import { readingInWords } from '@stadion/core/rules';
+import { all, condition, loses, rule, so, wins, type Intent } from './saying.ts';
 import type { Topic } from './ruleTopics.ts';
 
-/** Something a designer wants to say, as one plain line, and the rules that say it. */
-export interface Intent {
-  /** One plain line. */
-  say: string;
-  /** Other words it is found by. */
-  also?: string;
-  topic: Topic;
-  rules: Rule[];
-  /** Sets the clock besides. */
-  clock?: Partial<Level['clock']>;
-}
-
-const condition = (
-  id: string,
-  reading: Reading,
-  amount: Amount | number,
-  comparison: 'atLeast' | 'atMost' = 'atLeast',
-): Condition => ({
-  id,
-  is: 'compare',
-  reading,
-  comparison,
-  amount: typeof amount === 'number' ? literal(amount) : amount,
-});
-const so = (id: string, reading: Reading): Condition => ({ id, is: 'onOff', reading, on: true });
-const all = (id: string, ...of: Condition[]): Condition => ({ id, is: 'all', of });
-const rule = (id: string, when: Condition, then: Effect[], fires: Rule['fires'] = 'once'): Rule => ({
-  id,
-  when,
-  then,
-  fires,
-});
-const wins = (...of: Condition[]): Rule[] => [rule('won', all('won-all', ...of), [{ effect: 'win' }])];
-const loses = (id: string, cause: string, when: Condition): Rule[] => [rule(id, when, [{ effect: 'lose', cause }])];
 const costsALife = (id: string, when: Condition, resets: string[] = []): Rule[] => [
   rule(id, when, [{ effect: 'loseLife', lives: literal(1), back: 'checkpoint', resets }], 'eachTime'),
 ];
@@ -439,9 +398,10 @@ function ownConditions(here: LevelHere): Intent[] {
 
 /** Everything that can be said at this level under a heading, likeliest first. */
 export const intentsFor = (here: LevelHere, topic: Topic): Intent[] =>
-  [...{ won: waysToWin, lost: waysToLose, milestone: milestones }[topic](here), ...ownConditions(here)].filter(
-    (intent) => intent.topic === topic,
-  );
+  [
+    ...(here.level.bout ? boutIntents(here) : { won: waysToWin, lost: waysToLose, milestone: milestones }[topic](here)),
+    ...ownConditions(here),
+  ].filter((intent) => intent.topic === topic);
 
 /** Says it: one edit. */
 export function sayIntent(here: LevelHere, intent: Intent): NamedEdit {

@@ -4,6 +4,9 @@ import type { NumberLimits } from '../ui/index.ts';
 /** Source: the international foot, 1959. */
 const METRES_PER_FOOT = 0.3048;
 
+/** How shares of a whole are typed and shown; they are kept from 0 to 1. */
+export const SHARE_LIMITS = { scale: 100, unit: '%', step: 0.05, max: 1 } as const satisfies NumberLimits;
+
 /** How lengths are typed and shown in a project; they are kept in units. */
 export function lengthLimits({
   lengths,

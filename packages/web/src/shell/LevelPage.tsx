@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { BoutView } from '../features/bouts/BoutView.tsx';
 import { ForecastPanel } from '../features/forecast/ForecastPanel.tsx';
 import { GroundView } from '../features/ground/GroundView.tsx';
 import { LevelHead } from '../features/level/LevelHead.tsx';
@@ -22,8 +23,10 @@ function Level({ here }: { here: LevelHere }) {
   const { view } = useSelection();
   const live = useForecast(here.project, here.position, usePacer());
   return (
-    <main className="flex min-h-0 grow">
-      {view === 'ground' ? (
+    <main className="flex min-h-0 min-w-0 grow">
+      {view === 'ground' && here.level.bout ? (
+        <BoutView key={here.slotId} here={here} head={<LevelHead here={here} />} />
+      ) : view === 'ground' ? (
         <GroundView
           key={here.slotId}
           here={here}

@@ -1,3 +1,11 @@
+import { dropNobodySees } from './dropNobodySees.ts';
+import { meetingsRare } from './meetingsRare.ts';
+import { experienceStalls } from './experienceStalls.ts';
+import { actionNeverUsed } from './actionNeverUsed.ts';
+import { weightsOfNothing } from './weightsOfNothing.ts';
+import { oneHitEndsIt } from './oneHitEndsIt.ts';
+import { cannotBeHurt } from './cannotBeHurt.ts';
+import { boutWithoutEnd } from './boutWithoutEnd.ts';
 import type { Check } from '../finding.ts';
 import type { Scope } from '../scopes.ts';
 import { alreadyTrue } from './alreadyTrue.ts';
@@ -120,6 +128,14 @@ export const CHECKS = [
   levelInNoSlot,
   slotsSideBySide,
   retryGivesBack,
+  boutWithoutEnd,
+  cannotBeHurt,
+  oneHitEndsIt,
+  weightsOfNothing,
+  actionNeverUsed,
+  experienceStalls,
+  meetingsRare,
+  dropNobodySees,
   duplicatedLiteral,
   rulesRepeated,
   expectationNotMet,

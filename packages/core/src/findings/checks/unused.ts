@@ -82,11 +82,14 @@ function spareTallies(project: Project): Spare[] {
 }
 
 function spareParameters(project: Project): Spare[] {
-  const { levels, kinds, standing, player, run, slots, score, parameters } = project;
-  const parts = [...Object.values(levels), kinds, standing, player, run, slots, score];
-  const formulas = parameters.flatMap(({ key, ramp: { shape } }) =>
-    shape.type === 'formula' ? namesIn(shape.text).filter((name) => name !== key) : [],
-  );
+  const { levels, kinds, standing, player, run, slots, score, parameters, bouts } = project;
+  const parts = [...Object.values(levels), kinds, standing, player, run, slots, score, ...(bouts ? [bouts] : [])];
+  const formulas = [
+    ...parameters.flatMap(({ key, ramp: { shape } }) =>
+      shape.type === 'formula' ? namesIn(shape.text).filter((name) => name !== key) : [],
+    ),
+    ...(bouts?.actions ?? []).flatMap(({ formula }) => namesIn(formula)),
+  ];
   const followed = new Set(formulas);
   for (const part of parts) for (const key of followedBy(part)) followed.add(key);
   return parameters.flatMap(({ key, label }): Spare[] =>

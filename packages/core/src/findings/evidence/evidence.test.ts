@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '../../demo/index.ts';
+import { demoOnGrounds } from '../../testing/index.ts';
 import { literal, type Project } from '../../model/index.ts';
 import { PERFECT_PACER } from '../../pacers/index.ts';
 import { wilson } from '../../stats/index.ts';
@@ -41,7 +41,7 @@ interface Case {
 }
 
 function codesOf({ pacer = 'steady', slot = 10, attempts, before, others, change }: Case): FindingCode[] {
-  const project = homeBeforeDusk();
+  const project = demoOnGrounds();
   for (const each of project.slots) delete each.wanted;
   change?.(project);
   const slots = new Map(others ? project.slots.map(({ id }) => [id, others]) : []);
@@ -162,7 +162,7 @@ describe('every class that rests on attempts', () => {
 
   it('says nothing of a star at which something graver is known', () => {
     const attempts = seen(1, { stars: [0, 0, 400, 0, 0, 0] });
-    const found = evidenceIn(homeBeforeDusk(), new Map([[PERFECT_PACER.id, new Map([['slot-10', attempts]])]]));
+    const found = evidenceIn(demoOnGrounds(), new Map([[PERFECT_PACER.id, new Map([['slot-10', attempts]])]]));
     expect(found.map(({ code }) => code)).toEqual(['star-nobody-earns']);
     const beside = { ...found[0]!, code: 'star-out-of-order' } as const;
     expect(besides([{ ...beside, severity: 'surely wrong' }], found)).toEqual([]);
@@ -170,7 +170,7 @@ describe('every class that rests on attempts', () => {
   });
 
   it('tells on how many attempts it rests, and which one shows it', () => {
-    const project = homeBeforeDusk();
+    const project = demoOnGrounds();
     project.slots[9]!.wanted = 0.95;
     const [finding] = evidenceIn(project, new Map([['steady', new Map([['slot-10', seen(0.5)]])]]));
     // The first 200 are won: the first lost one is the 201st.

@@ -1,5 +1,13 @@
 import { pointerOf } from '../../model/index.ts';
-import { GAVE_UP, LONGEST_ATTEMPT_SECONDS, prepareGame, readyGame, seedOf, TOO_COSTLY, unpackWins } from '../../trials/index.ts';
+import {
+  GAVE_UP,
+  LONGEST_ATTEMPT_SECONDS,
+  prepareGame,
+  readyGame,
+  seedOf,
+  TOO_COSTLY,
+  unpackWins,
+} from '../../trials/index.ts';
 import { evidenceOf, percent, type AttemptFacts, type EvidenceCheck } from './attemptFacts.ts';
 
 /** So many lost attempts are played again to find one without an end. */

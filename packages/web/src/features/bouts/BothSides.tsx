@@ -1,6 +1,6 @@
 import type { BoutWorld } from '@stadion/core/bouts';
 import { formatNumber } from '../../ui/index.ts';
-import { namesIn } from './names.ts';
+import { namesIn } from '../../sentences/boutNames.ts';
 
 /** Every statistic of everybody, side by side: a bar as long as its share of the largest. */
 export function BothSides({ world }: { world: BoutWorld }) {

@@ -36,7 +36,7 @@ export function BoutsScreen() {
     );
   const shared = { here, bouts };
   return (
-    <main className="flex min-h-0 grow">
+    <main className="flex min-h-0 min-w-0 grow">
       <QuietSheet>
         <div className="flex items-baseline gap-3">
           <h1>Bouts</h1>

@@ -1,7 +1,7 @@
 import { harmTable, type BoutWorld, type Harm } from '@stadion/core/bouts';
 import { useMemo } from 'react';
 import { formatNumber } from '../../ui/index.ts';
-import { namesIn } from './names.ts';
+import { namesIn } from '../../sentences/boutNames.ts';
 
 /** What a cell says of itself, besides its numbers. */
 const markOf = ({ cannotHurt, one }: Harm): { text: string; look: string } | null => {

@@ -6,7 +6,7 @@ import { BothSides } from './BothSides.tsx';
 import { BoutOdds } from './BoutOdds.tsx';
 import { HarmTable } from './HarmTable.tsx';
 import { Part, type BoutsHere } from './shared.tsx';
-import { TryBout } from './TryBout.tsx';
+import { TryBout } from '../../sentences/TryBout.tsx';
 
 interface Member {
   fighter: string;

@@ -129,7 +129,15 @@ function Report({ here, forecast, pacer }: { here: LevelHere; forecast: Forecast
             )}
           </div>
           <div>
-            <b>{forecast.medianSeconds === null ? '—' : formatSeconds(forecast.medianSeconds)}</b> median time
+            {forecast.medianRounds === undefined ? (
+              <>
+                <b>{forecast.medianSeconds === null ? '—' : formatSeconds(forecast.medianSeconds)}</b> median time
+              </>
+            ) : (
+              <>
+                <b>{formatNumber(forecast.medianRounds)}</b> rounds, as the median
+              </>
+            )}
           </div>
         </div>
         <div className="pb-px">
@@ -158,8 +166,12 @@ function Report({ here, forecast, pacer }: { here: LevelHere; forecast: Forecast
       <StarDistribution here={here} forecast={forecast} />
       <h3 className="mt-3.5 mb-1 text-[12.5px]">How attempts end</h3>
       <Endings parts={endingParts(here, forecast)} total={forecast.attempts} />
-      <h3 className="mt-3.5 mb-1 text-[12.5px]">Where they are lost</h3>
-      <LossMap here={here} forecast={forecast} />
+      {here.level.bout ? null : (
+        <>
+          <h3 className="mt-3.5 mb-1 text-[12.5px]">Where they are lost</h3>
+          <LossMap here={here} forecast={forecast} />
+        </>
+      )}
     </>
   );
 }

@@ -1,5 +1,4 @@
-import { startingJudgeOf, worthAtStart } from '@stadion/core/attempt';
-import { prepareLevel } from '@stadion/core/grounds';
+import { startingJudgeAt } from '@stadion/core/trials';
 import { clockCasesOf, starCasesOf, type EndCase } from '@stadion/core/rules';
 import { useMemo } from 'react';
 import type { LevelHere } from '../../project/levelHere.ts';
@@ -48,9 +47,8 @@ export function TableSwitch({ of, open, onToggle }: { of: TableOf; open: boolean
 /** The edge cases of the clock or of the stars. */
 export function EndTable({ here, of }: { here: LevelHere; of: TableOf }) {
   const rows = useMemo(() => {
-    const prepared = prepareLevel(here.project, here.position);
-    const court = startingJudgeOf(prepared);
-    return rowsOf(here, of === 'clock' ? clockCasesOf(court, worthAtStart(prepared)) : starCasesOf(court));
+    const starting = startingJudgeAt(here.project, here.position);
+    return rowsOf(here, of === 'clock' ? clockCasesOf(starting, starting.worth) : starCasesOf(starting));
   }, [here, of]);
   return rows.length === 0 ? (
     <p className="text-ink-3">There is no number here that could be met or missed.</p>

@@ -5,9 +5,9 @@ import type { LevelHere } from '../../project/levelHere.ts';
 import { renamingStarted } from '../../project/viewSlice.ts';
 import { nameRefused, Segmented, TextInPlace } from '../../ui/index.ts';
 
-const VIEWS = [
+const viewsOf = ({ level }: LevelHere) => [
   { value: 'rules', label: 'Rules' },
-  { value: 'ground', label: 'Ground' },
+  { value: 'ground', label: level.bout ? 'Bout' : 'Ground' },
 ];
 
 /** Over a level: its place and name, which of its sides is looked at, and what can be done there. */
@@ -35,7 +35,7 @@ export function LevelHead({ here, children }: { here: LevelHere; children?: Reac
       <Segmented
         label="What is looked at"
         value={view}
-        options={VIEWS}
+        options={viewsOf(here)}
         onChange={(next) => goto({ view: next === 'ground' ? 'ground' : 'rules' })}
       />
       <div className="grow" />

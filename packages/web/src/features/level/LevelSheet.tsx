@@ -16,6 +16,7 @@ import type { LevelHere } from '../../project/levelHere.ts';
 import { LevelHead } from './LevelHead.tsx';
 import { NumbersHere } from './NumbersHere.tsx';
 import { AddRule, NoteOf } from '../../sentences/index.ts';
+import { BoutSentence } from '../../sentences/BoutSentence.tsx';
 import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { StarsSentence } from './StarsSentence.tsx';
@@ -87,6 +88,11 @@ export function LevelSheet({ here }: { here: LevelHere }) {
         <NoteOf what={level.name} path={`${base}/note`} note={level.note} />
       </div>
       {copying ? <CopyRulesPanel here={here} onDone={() => setCopying(false)} /> : null}
+      {here.project.bouts ? (
+        <Section title="Decided">
+          <BoutSentence here={here} />
+        </Section>
+      ) : null}
       <Section title="Won when" acts={<AddRule here={here} topic="won" />}>
         <RuleList here={here} topic="won" findings={findings} />
         <FindingNotes findings={ofRules.filter((finding) => !isOfLosing(finding))} at={() => true} />
@@ -112,9 +118,11 @@ export function LevelSheet({ here }: { here: LevelHere }) {
         />
         {table === 'clock' ? <EndTable here={here} of="clock" /> : null}
       </Section>
-      <Section title="To collect">
-        <ToCollect here={here} />
-      </Section>
+      {level.bout ? null : (
+        <Section title="To collect">
+          <ToCollect here={here} />
+        </Section>
+      )}
       <Section title="Stars" acts={<TableSwitch of="stars" open={table === 'stars'} onToggle={toggleTable} />}>
         <StarsSentence here={here} findings={findings} />
         {table === 'stars' ? <EndTable here={here} of="stars" /> : null}

@@ -1,11 +1,19 @@
-import type { AttemptState } from '@stadion/core/attempt';
 import { positionOf } from '@stadion/core/model';
-import { causeInWords, conditionInWords, ticksToSeconds } from '@stadion/core/rules';
+import { causeInWords, conditionInWords, ticksToSeconds, type Observed, type Verdicts } from '@stadion/core/rules';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { Button, formatNumber } from '../../ui/index.ts';
 
+/** An attempt that has ended, on a ground or in a bout. */
+export interface Ended {
+  phase: string;
+  tick: number;
+  lastLifeRule: number;
+  verdicts: Verdicts;
+  observed: Pick<Observed, 'lives'>;
+}
+
 /** Why it ended, in a sentence. */
-function whyInWords(here: LevelHere, state: AttemptState): string {
+function whyInWords(here: LevelHere, state: Ended): string {
   const { rule } = state.verdicts.ending;
   if (rule === -1) {
     if (here.level.clock.atExpiry === 'grade')
@@ -21,10 +29,12 @@ function whyInWords(here: LevelHere, state: AttemptState): string {
 
 interface Props {
   here: LevelHere;
-  state: AttemptState;
+  state: Ended;
   onRestart: () => void;
   onLeave: () => void;
-  onLookBack: () => void;
+  onLookBack?: () => void;
+  /** Stands where it is put, and not over all else. */
+  inline?: boolean;
   /** Plays another slot. */
   onGo: (slotId: string) => void;
 }
@@ -42,7 +52,7 @@ function nextOf(
 }
 
 /** Why it ended and at which tick, and what can follow. */
-export function End({ here, state, onRestart, onLeave, onLookBack, onGo }: Props) {
+export function End({ here, state, onRestart, onLeave, onLookBack, onGo, inline = false }: Props) {
   const won = state.phase === 'won';
   const side = won ? 'won' : 'lost';
   const { stars } = state.verdicts;
@@ -51,7 +61,7 @@ export function End({ here, state, onRestart, onLeave, onLookBack, onGo }: Props
   return (
     <div
       role="alert"
-      className={`pop absolute top-1/2 left-1/2 w-[430px] -translate-x-1/2 -translate-y-1/2 border-t-4 p-4 ${won ? 'border-t-win' : 'border-t-loss'}`}
+      className={`border-t-4 p-4 ${inline ? 'my-2 max-w-[560px] border border-line-strong bg-sheet' : 'pop absolute top-1/2 left-1/2 w-[430px] -translate-x-1/2 -translate-y-1/2'} ${won ? 'border-t-win' : 'border-t-loss'}`}
     >
       <p className="text-[21px] font-[680] [font-stretch:106%]">
         {won ? 'Won' : 'Lost'}{' '}
@@ -70,7 +80,7 @@ export function End({ here, state, onRestart, onLeave, onLookBack, onGo }: Props
           Play again <kbd>R</kbd>
         </Button>
         {next ? <Button onClick={() => onGo(next.slotId)}>{next.words}</Button> : null}
-        <Button onClick={onLookBack}>Look back</Button>
+        {onLookBack ? <Button onClick={onLookBack}>Look back</Button> : null}
         <Button onClick={onLeave}>
           Back to the level <kbd>Esc</kbd>
         </Button>

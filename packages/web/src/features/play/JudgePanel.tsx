@@ -1,7 +1,6 @@
-import type { AttemptState } from '@stadion/core/attempt';
 import type { Condition } from '@stadion/core/model';
 import type { LevelHere } from '../../project/levelHere.ts';
-import { lengthLimits } from '../../sentences/lengths.ts';
+import { lengthLimits, SHARE_LIMITS } from '../../sentences/lengths.ts';
 import {
   causeInWords,
   comparisonInWords,
@@ -12,11 +11,19 @@ import {
   readingInWords,
   type JudgeNode,
   ticksToSeconds,
+  type Judge,
+  type Verdicts,
 } from '@stadion/core/rules';
 import { formatNumber } from '../../ui/index.ts';
 
+/** An attempt, as far as it is judged. */
+interface Judged {
+  verdicts: Verdicts;
+  world: { judge: Judge };
+}
+
 interface Props {
-  state: AttemptState;
+  state: Judged;
   here: LevelHere;
 }
 
@@ -57,7 +64,7 @@ export function JudgePanel({ state, here }: Props) {
 interface RowProps {
   condition: Condition;
   node: JudgeNode;
-  state: AttemptState;
+  state: Judged;
   here: LevelHere;
   depth: number;
 }
@@ -75,7 +82,8 @@ function Row({ condition, node, state, here, depth }: RowProps) {
   } else {
     const reading = readingInWords(condition.reading, names);
     const { unit } = READINGS[condition.reading.reading];
-    const length = unit === 'length' ? lengthLimits(here.project) : { scale: 1, unit: '' };
+    const length =
+      unit === 'length' ? lengthLimits(here.project) : unit === 'share' ? SHARE_LIMITS : { scale: 1, unit: '' };
     const after = length.unit === '' ? '' : ` ${length.unit}`;
     if (node.is === 'compare' && condition.is === 'compare') {
       words = `${reading} ${comparisonInWords(condition.reading, condition.comparison)} ${formatNumber((state.verdicts.amounts[node.index] ?? node.amount) * length.scale)}${after}`;

@@ -1,13 +1,13 @@
 import { SORTS, type AttemptState, type PreparedLevel, type Recording, type StartFrom } from '@stadion/core/attempt';
 import { sectionsOf } from '@stadion/core/ground';
-import { groundKindOf, prepareLevel } from '@stadion/core/grounds';
+import { groundKindOf } from '@stadion/core/grounds';
 import type { EndingSide } from '@stadion/core/model';
 import { everyPacer } from '@stadion/core/pacers';
 import { READINGS, resolveAmount, secondsToTicks, ticksToSeconds } from '@stadion/core/rules';
 import { happeningInWords, looksOf, sceneOfAttempt, seenStretch } from '@stadion/core/scene';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addressOf, useProject, useSelection } from '../../project/hooks.ts';
-import { recordedAttempt, seedOf } from '@stadion/core/trials';
+import { isBout, prepareGame, recordedAttempt, seedOf, type PreparedGame } from '@stadion/core/trials';
 import { useNavigate, useSearchParams } from 'react-router';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts.ts';
@@ -17,6 +17,7 @@ import { BestAttempts } from './BestAttempts.tsx';
 import { CONTROL_KEYS } from './controlKeys.ts';
 import { End } from './End.tsx';
 import { JudgePanel } from './JudgePanel.tsx';
+import { PlayBout } from './PlayBout.tsx';
 import { StartFromPanel } from './StartFromPanel.tsx';
 import { TimelinePanel } from './TimelinePanel.tsx';
 import { useAttempt } from './useAttempt.ts';
@@ -26,10 +27,12 @@ export function PlayScreen() {
   const project = useProject();
   const { position } = useSelection();
   const here = useMemo(() => levelHere(project, position), [project, position]);
-  const key = useMemo(() => (position > 0 ? JSON.stringify(prepareLevel(project, position)) : ''), [project, position]);
+  const key = useMemo(() => (position > 0 ? JSON.stringify(prepareGame(project, position)) : ''), [project, position]);
   if (!here) return null;
+  const game = JSON.parse(key) as PreparedGame;
+  if (isBout(game)) return <PlayBout key={key} here={here} prepared={game} />;
   // An edit that comes from another tab and matters here starts the attempt anew, by the new rules.
-  return <Play key={key} here={here} prepared={JSON.parse(key) as PreparedLevel} />;
+  return <Play key={key} here={here} prepared={game} />;
 }
 
 /** What moves on after an end, and when. */

@@ -10,7 +10,7 @@ const offered = (text: string): string[] => completionsOf(text, text.length, wor
 describe('the words of a formula', () => {
   it.each([
     ['2 * hornet', ['hornetSpeed', 'hornetsSent', 'hornetSight']],
-    ['LEV', ['level', 'levels']],
+    ['LEV', ['level', 'levels', 'partyLevel']],
     ['speed', ['hornetSpeed']],
     ['cla', ['clamp']],
     ['i', ['if', 'tier', 'hornetSight', 'min', 'ceil']],
@@ -24,7 +24,11 @@ describe('the words of a formula', () => {
 
   it('are those of the word at the caret', () => {
     expect(wordBefore('min(level, 3)', 7)).toEqual({ word: 'lev', from: 4 });
-    expect(completionsOf('min(lev, 3)', 7, words).map(({ insert }) => insert)).toEqual(['level', 'levels']);
+    expect(completionsOf('min(lev, 3)', 7, words).map(({ insert }) => insert)).toEqual([
+      'level',
+      'levels',
+      'partyLevel',
+    ]);
   });
 
   it('have the reading along one, and brackets after functions', () => {

@@ -1,0 +1,112 @@
+import {
+  boutAmount,
+  harmTable,
+  makeBoutWorld,
+  meetingsAlong,
+  pacingOf,
+  prepareBout,
+  type BoutWorld,
+  type Harm,
+  type Meeting,
+  type PacingAt,
+} from '../bouts/index.ts';
+import type { Bouts, Group, Level, Project, Slot } from '../model/index.ts';
+import { valuesIn, type RampTable, type Values } from '../ramps/index.ts';
+
+/** A group that is met at a slot, and who meets it. */
+export interface Fight {
+  group: Group;
+  /** Path of what says that it is met. */
+  path: (string | number)[];
+  world: BoutWorld;
+  harm: readonly Harm[];
+  /** Names by their numbers: ours first, then theirs. */
+  names: readonly string[];
+}
+
+/** What a check of the fights at one slot knows: the bout that decides the level first, then groups on the way. */
+export interface BoutFacts {
+  project: Project;
+  bouts: Bouts;
+  slot: Slot;
+  level: Level;
+  /** After this slot, if every meeting is fought and won. */
+  pacing: PacingAt;
+  readonly fights: readonly Fight[];
+}
+
+/** So many of ours go along where a level does not say who. */
+const PARTY_ON_THE_WAY = 4;
+
+function fightOf(bouts: Bouts, path: Fight['path'], meeting: Meeting): Fight {
+  const bout = prepareBout(bouts, meeting);
+  const world = makeBoutWorld(bout);
+  const names = [...bout.ours, ...bout.theirs].map(({ name }) => name);
+  return { group: meeting.group, path, world, harm: harmTable(world), names };
+}
+
+function fightsAt(bouts: Bouts, level: Level, pacing: PacingAt, values: Values, positions: number): Fight[] {
+  const { position } = pacing;
+  const beside = { values, position, positions };
+  const own = level.bout && bouts.groups.find(({ id }) => id === level.bout?.group);
+  const ours = bouts.fighters.filter(({ side }) => side === 'ours').slice(0, PARTY_ON_THE_WAY);
+  return [
+    ...(level.bout && own
+      ? [
+          fightOf(bouts, ['levels', level.id, 'bout'], {
+            ...{ ...beside, group: own, mayWithdraw: false },
+            party: level.bout.party.map((each) => ({
+              fighter: each.fighter,
+              level: Math.round(boutAmount(each.level, values)),
+            })),
+          }),
+        ]
+      : []),
+    ...bouts.groups.flatMap((group) => {
+      const { groups = {}, mayWithdraw = true } = level.meetings ?? {};
+      if (!((groups[group.id] ?? 0) > 0)) return [];
+      const party = ours.map(({ id }) => ({ fighter: id, level: pacing.level }));
+      return [
+        fightOf(bouts, ['levels', level.id, 'meetings', 'groups', group.id], { ...beside, group, mayWithdraw, party }),
+      ];
+    }),
+  ];
+}
+
+/** What parties come to along a sequence. */
+export const pacingIn = (project: Project, bouts: Bouts, table: RampTable): PacingAt[] =>
+  pacingOf(
+    bouts,
+    meetingsAlong(project, (position) => valuesIn(table, position)),
+  );
+
+/** Every slot at which somebody is fought. */
+export function boutSubjects({ project, table }: { project: Project; table: RampTable }) {
+  const { bouts, slots, levels } = project;
+  if (!bouts) return { shared: [], all: [] };
+  const pacing = pacingIn(project, bouts, table);
+  return {
+    shared: [bouts, slots.length, project.pacers],
+    all: slots.flatMap((slot, index) => {
+      const level = levels[slot.levelId];
+      const here = pacing[index];
+      if (!here || !level || !(level.bout ?? level.meetings)) return [];
+      const values = valuesIn(table, index + 1);
+      const of = [slot, level, index, JSON.stringify(values), here.level, here.boutsToNext];
+      return [
+        {
+          ...{ key: slot.id, of, reads: () => of },
+          facts: () => {
+            let fights: Fight[] | undefined;
+            return {
+              ...{ project, bouts, slot, level, pacing: here },
+              get fights() {
+                return (fights ??= fightsAt(bouts, level, here, values, slots.length));
+              },
+            };
+          },
+        },
+      ];
+    }),
+  };
+}

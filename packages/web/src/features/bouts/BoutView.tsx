@@ -1,0 +1,52 @@
+import { boutAmount, makeBoutWorld, prepareBout, type Meeting } from '@stadion/core/bouts';
+import { useMemo, type ReactNode } from 'react';
+import { useFindings } from '../../project/useFindings.ts';
+import type { LevelHere } from '../../project/levelHere.ts';
+import { QuietSheet } from '../../project/QuietSheet.tsx';
+import { BoutSentence } from '../../sentences/BoutSentence.tsx';
+import { FindingNotes } from '../../sentences/FindingNote.tsx';
+import { TryBout } from '../../sentences/TryBout.tsx';
+import { BothSides } from './BothSides.tsx';
+import { BoutOdds } from './BoutOdds.tsx';
+import { HarmTable } from './HarmTable.tsx';
+
+/** The bout that decides a level, with its numbers there. @param head over it, with what can be done there */
+export function BoutView({ here, head }: { here: LevelHere; head: ReactNode }) {
+  const { project, level, position, values, slotId } = here;
+  const { bouts } = project;
+  const findings = useFindings().filter((finding) => finding.slotId === slotId);
+  const meeting = useMemo((): Meeting | undefined => {
+    const group = bouts?.groups.find(({ id }) => id === level.bout?.group);
+    return (
+      group && {
+        party: level.bout!.party.map(({ fighter, level: of }) => ({
+          fighter,
+          level: Math.round(boutAmount(of, values)),
+        })),
+        ...{ group, mayWithdraw: false, values, position, positions: project.slots.length },
+      }
+    );
+  }, [bouts, level.bout, values, position, project.slots.length]);
+  const world = useMemo(() => bouts && meeting && makeBoutWorld(prepareBout(bouts, meeting)), [bouts, meeting]);
+  return (
+    <QuietSheet>
+      {head}
+      <div className="mt-2 text-[15px]">
+        <BoutSentence here={here} />
+      </div>
+      <FindingNotes findings={findings} at={(path) => path.startsWith(`/levels/${level.id}/bout`)} />
+      {bouts && meeting && world && world.fighters.length > world.ours ? (
+        <>
+          <BothSides world={world} />
+          <HarmTable world={world} />
+          <BoutOdds bouts={bouts} meeting={meeting} />
+          <TryBout key={JSON.stringify(world.bout)} world={world} />
+        </>
+      ) : (
+        <p className="py-2 text-ink-3">
+          Nobody is there to be fought: the group is empty at this level. Change its counts on Kinds, In bouts.
+        </p>
+      )}
+    </QuietSheet>
+  );
+}
