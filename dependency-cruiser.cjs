@@ -50,7 +50,7 @@ module.exports = {
       { path: '^packages/runtime/src', pathNot: test },
       {
         path: '^(packages|node_modules)/',
-        pathNot: ['^packages/runtime/', '^packages/core/src/(rules|run)/index\\.ts$'],
+        pathNot: ['^packages/runtime/', '^packages/core/src/(rules|run|bouts)/index\\.ts$'],
         dependencyTypesNot: ['type-only'],
       },
     ),

@@ -1,5 +1,6 @@
 // A small game of its own. It moves and draws; what counts, when it is won and what it brings is judged by the runtime.
 import { openHandOff } from '/sample/stadion-runtime.js';
+import { chooseByKey, drawFight, enterFight, fightAgain, stepFight } from './fights.js';
 import { carryOut, draw, enter, stepWorld, toldNow } from './world.js';
 
 const query = new URLSearchParams(location.search);
@@ -34,7 +35,9 @@ function begin(position) {
   tries = position === level?.position ? tries + 1 : 1;
   level = game.level(position);
   judge = level.judge({ tries, lives: run.tallies.lives });
-  world = enter(level, judge, (cue) => tell('cue', { cue }));
+  const seed = Math.floor(Math.random() * 2 ** 31);
+  world = level.isFight ? enterFight(level, seed) : enter(level, judge, (cue) => tell('cue', { cue }));
+  if (level.isFight) judge.firstMove();
   over = null;
   choose(position);
   tell('attempt.started', {});
@@ -87,6 +90,13 @@ function end({ result, rule, cause, text, stars, score, next }) {
 
 const say = (text) => ($('said').textContent = text);
 
+/** Of what rules bring, what a fight knows. */
+function carryOutInFight(effect) {
+  if (effect.effect === 'message') say(effect.text);
+  if (effect.effect === 'cue') tell('cue', { cue: effect.name });
+  if (effect.effect === 'loseLife' || effect.effect === 'back') fightAgain();
+}
+
 let before = performance.now();
 function frame(now) {
   const seconds = Math.min(0.05, (now - before) / 1000);
@@ -98,14 +108,16 @@ function frame(now) {
     if (over.since > 2) begin(over.next);
     return;
   }
-  const { fired, ended, clock } = judge.tick(stepWorld(keys, seconds), seconds);
-  for (const { effects } of fired) effects.forEach(carryOut);
-  if (!ended) say(toldNow());
+  const passed = level.isFight ? stepFight(world) : { readings: stepWorld(keys, seconds), seconds };
+  const { fired, ended, clock } = judge.tick(passed.readings, passed.seconds);
+  for (const { effects } of fired) effects.forEach(level.isFight ? carryOutInFight : carryOut);
+  if (!ended && !level.isFight) say(toldNow());
   const left = clock.left === Infinity ? '' : `${clock.left.toFixed(1)} s · `;
   $('readings').textContent =
     `${left}lives ${judge.reading('lives')} · score ${Math.round(judge.reading('score'))} · health ${Math.round(world.me.health)}`;
   document.body.dataset.speed = String(judge.value('hornetSpeed'));
-  draw(pen, canvas);
+  if (level.isFight) drawFight(pen, canvas);
+  else draw(pen, canvas);
   if (ended) end(ended);
 }
 
@@ -170,6 +182,7 @@ addEventListener('keydown', (event) => {
   if (event.target === $('level')) return;
   if (event.key.startsWith('Arrow')) event.preventDefault();
   keys.add(event.key);
+  if (level?.isFight && !over) chooseByKey(event.key);
   if (event.key === 'r' && level) begin(level.position);
 });
 addEventListener('keyup', ({ key }) => keys.delete(key));

@@ -1,5 +1,6 @@
 import type { HandOff } from '@stadion/core/formats';
 import { liveRampAt } from '@stadion/core/rules';
+import { memberAt, startFight } from './fight.ts';
 import { readyJudge, startJudge, type ReadySlot } from './judge.ts';
 import { judgingOf } from './judging.ts';
 import { startOrResume } from './run.ts';
@@ -35,7 +36,7 @@ function levelOf(handOff: HandOff, { slots, at }: Sequence, position: number): L
   let made: ReadySlot | undefined;
   const ready = (): ReadySlot => {
     if (made) return made;
-    const readings = readingsOf(slot, handOff.tallies);
+    const readings = readingsOf(slot, handOff);
     const judging = judgingOf(slot, handOff, readings);
     made = { slot, tallies: Object.keys(handOff.tallies), readings, ...judging, judge: readyJudge(judging) };
     return made;
@@ -44,6 +45,15 @@ function levelOf(handOff: HandOff, { slots, at }: Sequence, position: number): L
   return {
     ...{ position, id, name, brief, values, readings },
     data: slot,
+    isFight: slot.bout !== undefined,
+    fight(seed, who = slot.bout) {
+      if (!who) throw new RangeError(`Nobody is fought at position ${position}.`);
+      return startFight(handOff, slot, who, seed);
+    },
+    member(id, level) {
+      if (!handOff.bouts) throw new RangeError('This game has no fights.');
+      return memberAt(handOff.bouts, id, level);
+    },
     judge: (beginning = {}) => startJudge(ready(), beginning),
     value(parameter, given = {}) {
       const ramp = ready().ramps.find(({ dial }) => slot.changing[dial] === parameter);

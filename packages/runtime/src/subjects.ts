@@ -11,8 +11,11 @@ export interface SlotReadings {
   empty(): Observed;
 }
 
-/** @param slot what its kinds and pieces are called @param tallies of the hand-off */
-export function readingsOf({ kinds, ground }: HandedSlot, tallies: HandOff['tallies']): SlotReadings {
+/** @param slot what its kinds and pieces are called @param handOff its tallies and fighters */
+export function readingsOf(
+  { kinds, ground }: HandedSlot,
+  { tallies, bouts }: Pick<HandOff, 'tallies' | 'bouts'>,
+): SlotReadings {
   const index = (ids: readonly string[]): Map<string, number> => new Map(ids.map((id, i) => [id, i]));
   const pieces = (...sorts: string[]): string[] =>
     Object.entries(ground.pieces).flatMap(([id, piece]) => (sorts.includes(String(piece['piece'])) ? [id] : []));
@@ -27,6 +30,8 @@ export function readingsOf({ kinds, ground }: HandedSlot, tallies: HandOff['tall
     gate: index(pieces('gate')),
     phase: index(pieces('enemy')),
     tally: index(Object.keys(tallies)),
+    side: index(['ours', 'theirs']),
+    fighter: index(Object.keys(bouts?.fighters ?? {})),
   };
   const sizeOf = (list: string): number => lists[list]?.size ?? 0;
   return {
@@ -48,6 +53,7 @@ export function readingsOf({ kinds, ground }: HandedSlot, tallies: HandOff['tall
         gates: sizeOf('gate'),
         phases: sizeOf('phase'),
         tallies: sizeOf('tally'),
+        fighters: sizeOf('fighter'),
       }),
   };
 }

@@ -1,4 +1,4 @@
-import { parseFormula, PLAIN, roundToMultiple, type RampContext } from '../ramps/index.ts';
+import { PLAIN, roundToMultiple, runOf, type FormulaNode, type RampContext } from '../ramps/index.ts';
 import type { PreparedAction, PreparedBout } from './prepared.ts';
 
 /** How much an action does before spread and element: by the statistics of who acts and of who is struck. */
@@ -9,8 +9,8 @@ export type Strength = (mine: readonly number[], theirs: readonly number[]) => n
  * One formula works on one pair of fighters at a time.
  */
 export function strengthOf({ statistics, values, level, levels }: PreparedBout, { formula }: PreparedAction): Strength {
-  const parsed = parseFormula(formula);
-  if (!parsed.ok) return () => Number.NaN;
+  if (!formula) return () => Number.NaN;
+  const run = runOf(formula);
   const places = new Map(statistics.map(({ key }, index) => [key, index]));
   let mine: readonly number[] = [];
   let theirs: readonly number[] = [];
@@ -23,15 +23,33 @@ export function strengthOf({ statistics, values, level, levels }: PreparedBout, 
   return (acts, struck) => {
     mine = acts;
     theirs = struck;
-    return parsed.run(level, context);
+    return run(level, context);
   };
+}
+
+/** The keys of the statistics that a formula reads. */
+function* statisticsIn(node: FormulaNode): Generator<string> {
+  switch (node.is) {
+    case 'statistic':
+      yield node.name;
+      break;
+    case 'minus':
+      yield* statisticsIn(node.of);
+      break;
+    case 'operation':
+      for (const part of [node.left, node.right]) yield* statisticsIn(part);
+      break;
+    case 'if':
+      for (const part of [node.condition, node.then, node.otherwise]) yield* statisticsIn(part);
+      break;
+    case 'call':
+      for (const part of node.of) yield* statisticsIn(part);
+  }
 }
 
 /** Which statistics an action's formula reads, by index. */
 export function readBy({ statistics }: PreparedBout, { formula }: PreparedAction): number[] {
-  const parsed = parseFormula(formula);
-  if (!parsed.ok) return [];
-  const names = new Set(parsed.statistics.map(({ name }) => name));
+  const names = new Set(formula ? statisticsIn(formula) : []);
   return statistics.flatMap(({ key }, index) => (names.has(key) ? [index] : []));
 }
 

@@ -1,4 +1,5 @@
 export {
+  askedNow,
   goOn,
   healthShare,
   leftOf,
@@ -30,7 +31,7 @@ export {
 } from './level.ts';
 export { attemptByHand, playedByHand, type ByHand } from './byHand.ts';
 export { boutTrials, LEVEL_SHARES, levelWinning, playBout, type BoutForecast, type BoutTrials } from './forecast.ts';
-export { boutMind, byWeight, choosing, type BoutMind, type Option } from './minds.ts';
+export { boutMind, byWeight, choosing, optionsOf, type BoutMind, type Option } from './minds.ts';
 export {
   experienceNeeded,
   gainOf,

@@ -1,4 +1,5 @@
 import type { Action, Statistic } from '../model/index.ts';
+import type { FormulaNode } from '../ramps/index.ts';
 
 /** Something a fighter can do, and when. `action` is an index into the bout's actions. */
 export interface PreparedUse {
@@ -10,10 +11,9 @@ export interface PreparedUse {
   everyTurns: number;
 }
 
-export interface PreparedAction extends Pick<
-  Action,
-  'id' | 'name' | 'strikes' | 'does' | 'formula' | 'spread' | 'chance'
-> {
+export interface PreparedAction extends Pick<Action, 'id' | 'name' | 'strikes' | 'does' | 'spread' | 'chance'> {
+  /** Its formula, read; null where that cannot be. */
+  formula: FormulaNode | null;
   /** Index of its element, -1 for none. */
   element: number;
   /** By index of the statistic. */

@@ -1,5 +1,5 @@
 import type { Amount, Bouts, Fighter, Group } from '../model/index.ts';
-import { PLAIN, rawValue, type Values } from '../ramps/index.ts';
+import { parseFormula, PLAIN, rawValue, type Values } from '../ramps/index.ts';
 import type { PreparedAction, PreparedBout, PreparedFighter } from './prepared.ts';
 
 /** Levels that a member of a party can have. */
@@ -93,6 +93,12 @@ export interface Meeting {
   positions: number;
 }
 
+/** A formula as it is worked out; null where it cannot be read. */
+function treeOf(formula: string): PreparedAction['formula'] {
+  const parsed = parseFormula(formula);
+  return parsed.ok ? parsed.root : null;
+}
+
 /** All that a bout depends on; fighters and actions that are not there are left out. */
 export function prepareBout(bouts: Bouts, meeting: Meeting): PreparedBout {
   const { party, group, values, mayWithdraw, position, positions } = meeting;
@@ -103,7 +109,7 @@ export function prepareBout(bouts: Bouts, meeting: Meeting): PreparedBout {
     statistics: bouts.statistics.map(({ key, name, role }) => ({ key, name, role })),
     actions: bouts.actions.map(
       ({ id, name, strikes, does, formula, spread, chance, element, costs }): PreparedAction => ({
-        ...{ id, name, strikes, does, formula, spread, chance },
+        ...{ id, name, strikes, does, spread, chance, formula: treeOf(formula) },
         element: element === undefined ? -1 : elements.indexOf(element),
         costs: Object.entries(costs).flatMap(([key, amount]) => {
           const statistic = places.get(key);

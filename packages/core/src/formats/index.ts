@@ -13,6 +13,8 @@ export {
   HAND_OFF_VERSION,
   handedSlot,
   handOffOf,
+  type HandedBouts,
+  type HandedFighter,
   roundsHandedOver,
   playerTexts,
   Strings,

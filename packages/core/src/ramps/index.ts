@@ -14,9 +14,11 @@ export {
   parseFormula,
   power,
   READING_NAME,
+  runOf,
   type FormulaCondition,
   type FormulaError,
   type FormulaFunction,
+  type FormulaNode,
 } from './formula/index.ts';
 export {
   editedValues,

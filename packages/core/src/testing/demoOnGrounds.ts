@@ -1,5 +1,16 @@
-import { homeBeforeDusk } from '../demo/index.ts';
-import { eachTime, gathered, group, home, lost, nectarAtLeast, needed, on, once, won } from '../demo/rules.ts';
+import {
+  homeBeforeDusk,
+  eachTime,
+  gathered,
+  group,
+  home,
+  lost,
+  nectarAtLeast,
+  needed,
+  on,
+  once,
+  won,
+} from '../demo/index.ts';
 import { literal, type Level, type Project, type Rule } from '../model/index.ts';
 
 const usual = (): Rule => won(nectarAtLeast(needed), home(0.5));

@@ -87,10 +87,11 @@ export function BoutByHand({ world, play, said }: Props) {
       event.stopPropagation();
       setGiven(given.slice(0, -1));
     }
-    if (!/^[1-9]$/.test(event.key) || event.target !== box.current) return;
+    if (!/^[0-9]$/.test(event.key) || event.target !== box.current) return;
     event.preventDefault();
     event.stopPropagation();
-    choose(Number(event.key) - 1);
+    // 0 is the tenth.
+    choose((Number(event.key) + 9) % 10);
   };
   const heals = (turn: Turn): boolean => turn.action !== null && world.bout.actions[turn.action]?.does === 'heal';
   const optionName = ({ index, target }: { index: number; target: number }): string =>
@@ -158,7 +159,7 @@ export function BoutByHand({ world, play, said }: Props) {
             </span>
             {asks.options.map((option, index) => (
               <Button key={`${option.use} ${option.target}`} onClick={() => choose(index)}>
-                {index < 9 ? <kbd>{index + 1}</kbd> : null} {optionName(option)}
+                {index < 10 ? <kbd>{(index + 1) % 10}</kbd> : null} {optionName(option)}
               </Button>
             ))}
           </div>

@@ -1,4 +1,6 @@
 import type { Project } from '../../model/index.ts';
+import { valuesAt } from '../../ramps/index.ts';
+import { handedBouts } from './bouts.ts';
 import { handedSlot } from './make.ts';
 import { laterRounds, roundsHandedOver } from './rounds.ts';
 import { HAND_OFF_FORMAT, HAND_OFF_VERSION, type HandOff } from './schema.ts';
@@ -6,6 +8,7 @@ import { HAND_OFF_FORMAT, HAND_OFF_VERSION, type HandOff } from './schema.ts';
 /** What the game reads: everything resolved for every slot, without what only the editor needs. */
 export function handOffOf(project: Project): HandOff {
   const { run } = project;
+  const bouts = handedBouts(project, project.slots.length > 0 ? valuesAt(project, 1) : {});
   const slots = Object.fromEntries(
     project.slots.flatMap((_slot, index) => {
       const slot = handedSlot(project, index + 1);
@@ -26,6 +29,7 @@ export function handOffOf(project: Project): HandOff {
       onGameOver: run.onGameOver,
       tiers: project.tiers.map(({ id, name, from }) => ({ id, name, from })),
     },
+    ...(bouts ? { bouts } : {}),
     slots,
     ...(roundsHandedOver(project) > 0 ? { rounds: laterRounds(project, slots) } : {}),
   };

@@ -8,6 +8,7 @@ export {
   type HandedSlot,
   type Memory,
 } from './schema.ts';
+export type { HandedBouts, HandedFighter } from './bouts.ts';
 export { handOffOf } from './handOff.ts';
 export { handedSlot } from './make.ts';
 export { roundsHandedOver } from './rounds.ts';

@@ -24,6 +24,7 @@ import {
   type RuleInForce,
 } from '../../rules/index.ts';
 import { runNumbersAt } from '../../run/index.ts';
+import { handedFights } from './bouts.ts';
 import { followsOf, handedCondition } from './logic.ts';
 import type { HandedEffect, HandedSlot } from './schema.ts';
 import { effectId, endingId } from './texts.ts';
@@ -255,7 +256,7 @@ function handedLive(resolving: Resolving): HandedSlot['live'] {
 
 /** All that a slot is made of besides its level: as long as these are the same, so is what is handed over. */
 function sourcesOf(project: Project, position: number): unknown[] {
-  const { kinds, standing, run, score, player, tiers, tallies, liveTiers, slots, parameters } = project;
+  const { kinds, standing, run, score, player, tiers, tallies, liveTiers, slots, parameters, bouts } = project;
   const values = (at: number): unknown[] => Object.entries(valuesAt(project, at)).flat();
   return [
     ...[
@@ -270,6 +271,7 @@ function sourcesOf(project: Project, position: number): unknown[] {
       tiers,
       tallies,
       liveTiers,
+      bouts,
     ],
     // A ramp along a reading goes along as it is.
     parameters.some(({ ramp }) => ramp.axis !== undefined) ? parameters : null,
@@ -300,7 +302,9 @@ export function handedSlot(project: Project, position: number): HandedSlot | nul
 }
 
 function makeSlot(project: Project, position: number, slot: Slot, level: Level): HandedSlot {
-  const resolving = resolvingAt(project, level, position);
+  const onGround = resolvingAt(project, level, position);
+  // Where a bout decides, nothing lies on a ground that is played.
+  const resolving = level.bout ? { ...onGround, placed: { count: {}, worth: {} } } : onGround;
   const number = (amount: Amount): number => resolveAmount(amount, resolving.values, resolving.placed);
   const inForce = rulesOf(project, level);
   const follows: HandedSlot['follows'] = [];
@@ -327,6 +331,7 @@ function makeSlot(project: Project, position: number, slot: Slot, level: Level):
     ground: handedGround(level, project, resolving, follows),
     follows,
     readings: readingsOf(project, level, inForce),
+    ...handedFights(project, level, position, resolving.values),
     lives: Math.max(0, Math.round(number(project.run.livesAtStart))),
     score: project.score.map(({ reading, times }) => ({ reading: readingName(reading), times: number(times) })),
     clock: handedClock(level, resolving),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { GoesOn, LiveAxis, RUN_EVENTS } from '../../model/index.ts';
+import { HandedBouts, HandedFight, HandedMeetings } from './bouts.ts';
 
 export const HAND_OFF_FORMAT = 'stadion-hand-off';
 export const HAND_OFF_VERSION = 1;
@@ -149,6 +150,8 @@ const Slot = z.strictObject({
       )
       .optional(),
   }),
+  bout: HandedFight.optional().describe('The fight that decides the slot in place of its ground.'),
+  meetings: HandedMeetings.optional().describe('Fights on the way through.'),
   lives: z.number().describe('At the start of a run.'),
   score: z
     .array(z.strictObject({ reading: z.string(), times: z.number() }))
@@ -200,6 +203,7 @@ export const HandOff = z
       onGameOver: z.enum(['firstSlot', 'tierFirstSlot', 'sameSlot']).describe('Where a run goes on without lives.'),
       tiers: z.array(z.strictObject({ id: z.string(), name: z.string(), from: z.number() })),
     }),
+    bouts: HandedBouts.optional().describe('What fights by turns are made of.'),
     slots: z.record(z.string(), Slot).describe('By id; each says its position.'),
     rounds: z
       .record(z.string(), z.record(z.string(), Numbers))

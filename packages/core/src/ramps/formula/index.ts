@@ -6,4 +6,5 @@ export { actionFormulaError, cyclesOf, formulaError, namesIn, OWN_NAMES } from '
 export { arithmetic } from './arithmetic.ts';
 export { log, power } from './numerics.ts';
 export { parseFormula } from './parse.ts';
-export type { FormulaError, ParsedFormula } from './types.ts';
+export { runOf } from './run.ts';
+export type { FormulaError, Node as FormulaNode, ParsedFormula } from './types.ts';

@@ -1,0 +1,204 @@
+import { z } from 'zod';
+import {
+  experienceNeeded,
+  MOST_LEVEL,
+  prepareBout,
+  statisticsOf,
+  USUAL_TURN_SECONDS,
+  boutAmount,
+  type PreparedBout,
+  type PreparedFighter,
+  type PreparedUse,
+} from '../../bouts/index.ts';
+import type { Bouts, Fighter, Level, Project } from '../../model/index.ts';
+import type { Values } from '../../ramps/index.ts';
+
+const Numbers = z.record(z.string(), z.number());
+
+const Use = z.strictObject({
+  weight: z.number().describe('Against the other actions that can be used.'),
+  belowHealth: z.number().optional().describe('Only while no more than this share of what is lost is left.'),
+  aboveHealth: z.number().optional().describe('Only while more than this share is left.'),
+  everyTurns: z.number().optional().describe('Only every so many turns of its own.'),
+});
+
+const Kind = {
+  name: z.string(),
+  uses: z.record(z.string(), Use).describe('By action.'),
+  takes: Numbers.describe('By element: the share of harm that reaches it; 1 where none is given.'),
+};
+
+const HandedFighter = z.strictObject({
+  ...{ id: z.string(), ...Kind },
+  statistics: Numbers.describe('At the start, by key.'),
+});
+export type HandedFighter = z.infer<typeof HandedFighter>;
+
+/** The bout that decides a slot. */
+export const HandedFight = z.strictObject({
+  ours: z.array(HandedFighter),
+  theirs: z.array(HandedFighter),
+});
+
+/** Groups that are met on the way through a slot. */
+export const HandedMeetings = z.strictObject({
+  many: z.number().describe('Meetings on the way through, on average.'),
+  mayWithdraw: z.boolean(),
+  whenLost: z.enum(['lost', 'goOn']).describe('What a lost bout means: the level is lost, or it goes on.'),
+  groups: z.record(
+    z.string(),
+    z.strictObject({
+      name: z.string(),
+      share: z.number().describe('Of the meetings, against the other shares.'),
+      theirs: z.array(HandedFighter),
+    }),
+  ),
+});
+
+/** What all fights of a game are made of. */
+export const HandedBouts = z.strictObject({
+  order: z.enum(['rounds', 'gauges']),
+  turnSeconds: z.number().describe('So long a turn of one fighter takes on the clock.'),
+  mostRounds: z.number().describe('A bout that is not decided after so many rounds never is.'),
+  statistics: z
+    .array(
+      z.strictObject({
+        key: z.string(),
+        name: z.string(),
+        role: z.enum(['lost', 'strikes', 'protects', 'first', 'other']),
+      }),
+    )
+    .describe('In the order of the project.'),
+  elements: z.array(z.string()),
+  fighters: z.record(z.string(), z.string()).describe('Names by id, in the order of the project.'),
+  actions: z.record(
+    z.string(),
+    z.strictObject({
+      name: z.string(),
+      strikes: z.enum(['one', 'all', 'itself', 'ally', 'allies']),
+      does: z.enum(['harm', 'heal']),
+      formula: z.json().optional().describe('How much, as a tree; absent where it could not be read.'),
+      spread: z.number(),
+      chance: z.number(),
+      element: z.string().optional(),
+      costs: Numbers,
+    }),
+  ),
+  party: z
+    .record(
+      z.string(),
+      z.strictObject({
+        ...Kind,
+        statistics: z.record(z.string(), z.array(z.number())).describe('By key: at levels 1 to 99.'),
+      }),
+    )
+    .describe('Everybody of ours, for meetings; amounts that follow a ramp as they are at the first slot.'),
+  experience: z.array(z.number()).describe('Needed from each level to the next, from level 1.'),
+});
+export type HandedBouts = z.infer<typeof HandedBouts>;
+
+const useOf = ({ weight, below, above, everyTurns }: PreparedUse): z.infer<typeof Use> => ({
+  weight,
+  ...(below < 1 ? { belowHealth: below } : {}),
+  ...(above >= 0 ? { aboveHealth: above } : {}),
+  ...(everyTurns > 1 ? { everyTurns } : {}),
+});
+
+const usesOf = ({ uses }: Fighter, bouts: Bouts): Record<string, z.infer<typeof Use>> =>
+  Object.fromEntries(bouts.actions.flatMap(({ id }) => (uses[id] ? [[id, { ...uses[id] }]] : [])));
+
+function handedFighter(
+  { id, name, statistics, takes, uses }: PreparedFighter,
+  bout: PreparedBout,
+  { elements }: Bouts,
+): HandedFighter {
+  return {
+    ...{ id, name },
+    statistics: Object.fromEntries(bout.statistics.map(({ key }, index) => [key, statistics[index] ?? 0])),
+    takes: Object.fromEntries(
+      elements.flatMap((element, index) => (takes[index] === 1 ? [] : [[element.id, takes[index] ?? 1]])),
+    ),
+    uses: Object.fromEntries(uses.map((use) => [bout.actions[use.action]!.id, useOf(use)])),
+  };
+}
+
+const LEVELS = Array.from({ length: MOST_LEVEL }, (_, index) => index + 1);
+
+/** What all fights of a game are made of; undefined where it has none. @param first values of parameters at the first slot */
+export function handedBouts({ bouts, slots }: Project, first: Values): HandedBouts | undefined {
+  if (!bouts) return undefined;
+  const group = { id: '', name: '', members: [] };
+  const { actions, mostRounds } = prepareBout(bouts, {
+    ...{ party: [], group, mayWithdraw: false, values: first, position: 1, positions: slots.length },
+  });
+  const ours = bouts.fighters.filter(({ side }) => side === 'ours');
+  return {
+    ...{ order: bouts.order, turnSeconds: bouts.turnSeconds ?? USUAL_TURN_SECONDS, mostRounds },
+    statistics: bouts.statistics.map(({ key, name, role }) => ({ key, name, role })),
+    elements: bouts.elements.map(({ id }) => id),
+    fighters: Object.fromEntries(bouts.fighters.map(({ id, name }) => [id, name])),
+    actions: Object.fromEntries(
+      bouts.actions.map(({ id, name, strikes, does, spread, chance, element, costs }, index) => {
+        const { formula } = actions[index]!;
+        return [
+          id,
+          {
+            ...{ name, strikes, does, spread, chance, costs },
+            ...(formula ? { formula: formula as unknown as HandedBouts['experience'] } : {}),
+            ...(element === undefined ? {} : { element }),
+          },
+        ];
+      }),
+    ),
+    party: Object.fromEntries(
+      ours.map((fighter) => {
+        const at = LEVELS.map((level) => statisticsOf(bouts, fighter, level, first));
+        const { id, name, takes } = fighter;
+        const statistics = bouts.statistics.map(({ key }, index) => [key, at.map((row) => row[index] ?? 0)]);
+        return [id, { name, takes, uses: usesOf(fighter, bouts), statistics: Object.fromEntries(statistics) }];
+      }),
+    ),
+    experience: LEVELS.slice(0, -1).map((level) => experienceNeeded(bouts, level)),
+  };
+}
+
+/** Who fights at a slot: the bout that decides its level, and who is met on the way. */
+export function handedFights(
+  { bouts, slots }: Project,
+  level: Level,
+  position: number,
+  values: Values,
+): { bout?: z.infer<typeof HandedFight>; meetings?: z.infer<typeof HandedMeetings> } {
+  if (!bouts) return {};
+  const prepared = (groupId: string, party: { fighter: string; level: number }[]): PreparedBout | undefined => {
+    const group = bouts.groups.find(({ id }) => id === groupId);
+    return group && prepareBout(bouts, { party, group, mayWithdraw: false, values, position, positions: slots.length });
+  };
+  const { bout, meetings } = level;
+  const own =
+    bout &&
+    prepared(
+      bout.group,
+      bout.party.map((each) => ({ fighter: each.fighter, level: Math.round(boutAmount(each.level, values)) })),
+    );
+  const side = (of: PreparedBout, list: readonly PreparedFighter[]): HandedFighter[] =>
+    list.map((fighter) => handedFighter(fighter, of, bouts));
+  return {
+    ...(own ? { bout: { ours: side(own, own.ours), theirs: side(own, own.theirs) } } : {}),
+    ...(meetings
+      ? {
+          meetings: {
+            many: Math.max(0, boutAmount(meetings.many, values)),
+            ...{ mayWithdraw: meetings.mayWithdraw, whenLost: meetings.whenLost },
+            groups: Object.fromEntries(
+              bouts.groups.flatMap(({ id, name }) => {
+                const share = meetings.groups[id];
+                const met = share === undefined ? undefined : prepared(id, []);
+                return met ? [[id, { name, share: share ?? 0, theirs: side(met, met.theirs) }]] : [];
+              }),
+            ),
+          },
+        }
+      : {}),
+  };
+}

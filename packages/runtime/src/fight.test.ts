@@ -1,0 +1,97 @@
+import { describe, expect, it } from '@jest/globals';
+import { attemptByHand, makeBoutLevelWorld, type Choice, type PreparedBoutLevel, type Turn } from '@stadion/core/bouts';
+import { homeBeforeDusk } from '@stadion/core/demo';
+import { HandOff, handOffOf } from '@stadion/core/formats';
+import { drawAt } from '@stadion/core/random';
+import { prepareGame } from '@stadion/core/trials';
+import { openHandOff, type FightTurn } from './index.ts';
+
+const project = homeBeforeDusk();
+const json = JSON.parse(JSON.stringify(handOffOf(project))) as HandOff;
+const game = openHandOff(json);
+
+/** A turn without its number of the action, which only one of both knows. */
+const plain = ({ round, actor, struck }: Turn | FightTurn) => [
+  ...[round, actor],
+  ...struck.map(({ target, hits, amount, left, falls }) => [target, hits, amount, left, falls]),
+];
+
+describe('a fight that a game plays', () => {
+  it.each([3, 10, 14, 23])('at level %d goes as Stadion plays it, choice by choice, to the same end', (position) => {
+    const world = makeBoutLevelWorld(prepareGame(project, position) as PreparedBoutLevel);
+    for (let seed = 1; seed <= 12; seed++) {
+      const given: Choice[] = [];
+      const fight = game.level(position).fight(seed);
+      const judge = game.level(position).judge();
+      const turns: FightTurn[] = [...fight.opening];
+      judge.firstMove();
+      let frame = judge.tick(fight.readings, fight.secondsOf(fight.opening));
+      while (fight.asks && !frame.ended) {
+        const own = attemptByHand(world, seed, given).asks!;
+        expect(fight.asks.options.map(({ target }) => target)).toEqual(own.options.map(({ target }) => target));
+        const option = Math.floor(drawAt(seed, 1, given.length) * own.options.length);
+        const { use, target } = own.options[option]!;
+        given.push({ use, target });
+        const next = fight.choose(option);
+        turns.push(...next);
+        frame = judge.tick(fight.readings, fight.secondsOf(next));
+      }
+      const { attempt, turns: ours } = attemptByHand(world, seed, given);
+      expect(turns.map(plain)).toEqual(ours.map(plain));
+      expect([frame.ended?.result, frame.ended?.stars]).toEqual([attempt.phase, attempt.verdicts.stars]);
+      expect(judge.reading('rounds')).toBe(attempt.observed.rounds);
+    }
+  });
+
+  it('tells harm before it is done', () => {
+    const fight = game.level(14).fight(1);
+    // The bee at level 4 has 18 strength, the captain 12 guard: 18 − 12 / 3 = 14, a fifth more or less.
+    expect(fight.harm(0, 'sting', 2)).toEqual({ least: 11, mean: 14, most: 17, hits: 10 });
+    expect(() => fight.harm(0, 'roar', 2)).toThrow('There is no action “roar”.');
+    expect(fight.fighters.map(({ name, ours }) => [name, ours])).toEqual([
+      ['Bee', true],
+      ['Hive guard', true],
+      ['Wasp captain', false],
+      ...Array.from({ length: 3 }, () => ['Ant', false]),
+    ]);
+  });
+
+  it('may be one that is met on the way, by a party at a level', () => {
+    const level = game.level(7);
+    const { groups } = json.slots['slot-7']!.meetings!;
+    const fight = level.fight(5, { ours: [level.member('bee', 12)], theirs: groups['ants']!.theirs });
+    expect(fight.fighters.map(({ name, left }) => [name, left])).toEqual([
+      ['Bee', 123],
+      ['Ant', 30],
+      ['Ant', 30],
+    ]);
+    while (fight.asks) fight.choose(0);
+    expect(fight.phase).toBe('won');
+    expect(fight.choose(0)).toEqual([]);
+    expect(fight.again().length + fight.fighters.length).toBeGreaterThan(2);
+    expect(fight.readings).toMatchObject({ fallen: 0, 'sideBeaten.theirs': false });
+  });
+
+  it('says a word where there is none', () => {
+    expect(() => game.level(1).fight(1)).toThrow('Nobody is fought at position 1.');
+    expect(() => game.level(7).member('moth', 1)).toThrow('Nobody of the party is called “moth”.');
+    const fight = game.level(14).fight(1);
+    expect(() => fight.choose(99)).toThrow('There is no option 99.');
+    const { bouts: _bouts, ...without } = json;
+    expect(() => openHandOff(without).level(14).fight(1)).toThrow('This game has no fights.');
+  });
+});
+
+describe('fights in the hand-off', () => {
+  it('are of the form that its schema tells', () => {
+    expect(HandOff.safeParse(json).success).toBe(true);
+    expect(json.slots['slot-14']!.readings).toEqual(expect.arrayContaining(['sideBeaten.ours', 'sideBeaten.theirs']));
+    expect(json.bouts!.experience.slice(0, 3)).toEqual([40, 62, 84]);
+    expect(json.slots['slot-10']!.bout!.theirs.map(({ id }) => id)).toEqual([
+      'soldier-ant',
+      'soldier-ant',
+      'ant',
+      'ant',
+    ]);
+  });
+});

@@ -1,0 +1,169 @@
+import {
+  askedNow,
+  byWeight,
+  goOn,
+  harmOf,
+  healthShare,
+  isOurs,
+  leftOf,
+  makeBoutWorld,
+  optionsOf,
+  stands,
+  startBout,
+  type BoutState,
+  type Choice,
+  type PreparedBout,
+  type PreparedFighter,
+  type Turn,
+} from '@stadion/core/bouts';
+import type { HandedBouts, HandedFighter, HandedSlot, HandOff } from '@stadion/core/formats';
+import type { Fight, FightTurn, Readings, WhoFights } from './types.ts';
+
+function fighterOf(
+  { statistics, elements, actions }: HandedBouts,
+  { id, name, uses, takes, statistics: own }: HandedFighter,
+): PreparedFighter {
+  const order = Object.keys(actions);
+  return {
+    ...{ id, name },
+    statistics: statistics.map(({ key }) => own[key] ?? 0),
+    takes: elements.map((element) => takes[element] ?? 1),
+    uses: Object.entries(uses).map(([action, { weight, belowHealth = 1, aboveHealth = -1, everyTurns = 1 }]) => ({
+      ...{ action: order.indexOf(action), weight, below: belowHealth, above: aboveHealth, everyTurns },
+    })),
+  };
+}
+
+function boutOf(bouts: HandedBouts, slot: HandedSlot, { ours, theirs }: WhoFights, levels: number): PreparedBout {
+  const places = new Map(bouts.statistics.map(({ key }, index) => [key, index]));
+  const side = (list: readonly unknown[]): PreparedFighter[] =>
+    list.map((each) => fighterOf(bouts, each as HandedFighter));
+  return {
+    ...{ order: bouts.order, statistics: bouts.statistics, mostRounds: bouts.mostRounds, mayWithdraw: false },
+    actions: Object.entries(bouts.actions).map(([id, { element, costs, formula, ...rest }]) => ({
+      ...{ id, ...rest, formula: (formula ?? null) as PreparedBout['actions'][number]['formula'] },
+      element: element === undefined ? -1 : bouts.elements.indexOf(element),
+      costs: Object.entries(costs).map(([key, amount]) => ({ statistic: places.get(key) ?? -1, amount })),
+    })),
+    ...{ ours: side(ours), theirs: side(theirs), values: slot.values, level: slot.position, levels },
+  };
+}
+
+/** Somebody of the party at a level, for a fight on the way. */
+export function memberAt({ party }: HandedBouts, id: string, level: number): HandedFighter {
+  const kind = party[id];
+  if (!kind) throw new RangeError(`Nobody of the party is called “${id}”.`);
+  const at = Math.min(99, Math.max(1, Math.round(level))) - 1;
+  const statistics = Object.entries(kind.statistics).map(([key, values]) => [key, values[at] ?? 0]);
+  return { ...{ id, name: kind.name, uses: kind.uses, takes: kind.takes }, statistics: Object.fromEntries(statistics) };
+}
+
+const turnOf = ({ round, actor, action, struck }: Turn, actions: readonly { id: string }[]): FightTurn => ({
+  ...{ round, actor, action: action === null ? null : (actions[action]?.id ?? null) },
+  struck: struck.map(({ target, hits, amount, left, falls }) => ({ target, hits, amount, left, falls })),
+});
+
+/** A fight by turns: harm, odds and order as Stadion works them out, by the same code. */
+export function startFight(handOff: HandOff, slot: HandedSlot, who: WhoFights, seed: number): Fight {
+  const { bouts } = handOff;
+  if (!bouts) throw new RangeError('This game has no fights.');
+  const world = makeBoutWorld(boutOf(bouts, slot, who, Object.keys(handOff.slots).length));
+  const { fighters, bout } = world;
+  let state: BoutState = startBout(world, seed);
+  let chosen = new Map<number, Choice>();
+  let roundsBefore = 0;
+  let losses = 0;
+
+  /** Who has to choose and has not yet. */
+  const waiting = (): number | undefined =>
+    askedNow(state).find((fighter) => !chosen.has(fighter) && optionsOf(state, fighter).length > 0);
+
+  /** Goes on while nobody has to choose. */
+  function run(): FightTurn[] {
+    const turns: FightTurn[] = [];
+    while (state.phase === 'playing' && waiting() === undefined) {
+      const given = chosen;
+      chosen = new Map();
+      goOn(
+        state,
+        (now, fighter) => (isOurs(world, fighter) ? (given.get(fighter) ?? null) : byWeight(now, fighter)),
+        (turn) => turns.push(turnOf(turn, bout.actions)),
+      );
+    }
+    return turns;
+  }
+  const opening = run();
+  return {
+    opening,
+    get phase() {
+      return state.phase;
+    },
+    get fighters() {
+      return fighters.map(({ id, name }, index) => ({
+        ...{ id, name, ours: isOurs(world, index), left: leftOf(state, index) },
+        ...{ share: healthShare(state, index), stands: stands(state, index) },
+      }));
+    },
+    get asks() {
+      const fighter = waiting();
+      if (fighter === undefined) return null;
+      return {
+        fighter,
+        options: optionsOf(state, fighter).map(({ action, target }) => ({
+          action: action.id,
+          name: action.name,
+          target,
+        })),
+      };
+    },
+    choose(option) {
+      const fighter = waiting();
+      if (fighter === undefined) return [];
+      const { use, target } = optionsOf(state, fighter)[option] ?? {};
+      if (use === undefined || target === undefined) throw new RangeError(`There is no option ${option}.`);
+      chosen.set(fighter, { use, target });
+      return run();
+    },
+    harm(actor, action, target) {
+      const index = bout.actions.findIndex(({ id }) => id === action);
+      if (index < 0) throw new RangeError(`There is no action “${action}”.`);
+      const { least, mean, most, hits } = harmOf(state, actor, index, target);
+      return { least, mean, most, hits };
+    },
+    again() {
+      roundsBefore += state.round;
+      chosen = new Map();
+      state = startBout(world, seed + ++losses);
+      return run();
+    },
+    secondsOf: (turns) => turns.length * bouts.turnSeconds,
+    get readings() {
+      return readingsOf(state, roundsBefore);
+    },
+  };
+}
+
+/** What the judge is shown of a fight. */
+function readingsOf(state: BoutState, roundsBefore: number): Readings {
+  const { fighters, ours, lost } = state.world;
+  const left: Record<string, number> = {};
+  const full: Record<string, number> = {};
+  let [fallen, beaten, health] = [0, 0, 0];
+  fighters.forEach(({ id, statistics }, index) => {
+    left[id] = (left[id] ?? 0) + leftOf(state, index);
+    full[id] = (full[id] ?? 0) + (statistics[lost] ?? 0);
+    if (index < ours) health += leftOf(state, index);
+    if (stands(state, index)) return;
+    if (index < ours) fallen++;
+    else beaten++;
+  });
+  const theirs = fighters.length - ours;
+  return {
+    ...{ rounds: roundsBefore + state.round, fallen, health },
+    ...{ 'sideBeaten.ours': fallen === ours, 'sideBeaten.theirs': beaten === theirs },
+    ...{ 'enemiesLeft.any': theirs - beaten, 'enemiesBeaten.any': beaten },
+    ...Object.fromEntries(
+      Object.keys(left).map((id) => [`healthShare.${id}`, full[id]! > 0 ? left[id]! / full[id]! : 0]),
+    ),
+  };
+}
