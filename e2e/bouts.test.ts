@@ -83,7 +83,55 @@ describe('fights by turns', () => {
     await at.saved('meetings', ({ levels }) => levels['snail-shell']!.meetings?.groups['ants'] === 1);
   });
 
+  it('decide a level in place of its ground, are played by keys, and are brought to a share', async () => {
+    await at.open('level/slot-2');
+    await choose('What decides the level: on its ground', 'by a bout');
+    await at.saved('a bout', ({ levels }) => levels['dew-on-the-beds']!.bout?.group === 'ants');
+    await at.page.seeText('the other side is beaten');
+    await at.page.seeText(/\d rounds, as the median/);
+    await choose('Group that decides the level: Ants on the path', 'The wasp captain');
+    await at.page.clickName('button', 'Level of Bee');
+    await at.page.typeOver('3');
+    await at.page.keys(Key.ENTER, Key.ESCAPE);
+    await at.saved('a bee at level 3', ({ levels }) => {
+      const level = levels['dew-on-the-beds']!.bout?.party[0]?.level;
+      return level?.from === 'number' && level.value === 3;
+    });
+    await at.page.seeText(/The party is beaten/);
+    await at.page.clickName('button', /^Play level 2/);
+    await at.page.seeText(/Number keys choose/);
+    await at.page.waitFor('the end', async () => {
+      await at.page.keys('1');
+      return /At tick \d+/.test(await at.page.textOf('body'));
+    });
+    await at.page.keys('r');
+    await at.page.seeText(/Round 1\. Bee/);
+    await at.page.keys(Key.ESCAPE);
+    await at.page.seeText('Won when');
+    await at.open('level/slot-10');
+    await at.page.clickName('button', /^Bring it there/);
+    await at.page.typeInto(/^Wanted clear rate/, '80');
+    await choose('By which parameter: Hornet speed', 'Ant strength');
+    await at.page.clickName('button', 'Search');
+    await at.page.seeText(/in attempts of its own/);
+    await at.page.clickName('button', 'Pin it here');
+    await at.saved('a pin', ({ parameters }) =>
+      Object.hasOwn(parameters.find(({ key }) => key === 'antStrength')!.pins, 'slot-10'),
+    );
+    await at.open('level/slot-2');
+    await choose('What decides the level: by a bout', 'on its ground');
+    await at.saved('the ground again', ({ levels }) => levels['dew-on-the-beds']!.bout === undefined);
+  });
+
+  it('are found where something is wrong with them', async () => {
+    await at.open('level/slot-23?view=ground');
+    await at.page.clickName('button', /findings$/);
+    await at.page.seeText('Hardly anybody ever gets Silk.');
+    await at.page.keys(Key.ESCAPE);
+  });
+
   it('refuse a formula that reads what is not there, and keep the one before', async () => {
+    await at.open('bouts/slot-10');
     await at.page.clickName('button', /^Formula of Bite/);
     await at.page.typeOver('mine(strenght)');
     await at.page.seeText('There is no statistic called strenght; did you mean strength?');

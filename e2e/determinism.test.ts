@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { execFileSync } from 'node:child_process';
 import path from 'node:path';
-import { finalHashes, kindHashes, type PatchSuiteTest } from '@stadion/core/testing';
+import { boutHashes, finalHashes, kindHashes, type PatchSuiteTest } from '@stadion/core/testing';
 import { createRequire } from 'node:module';
 import { journey } from './harness/journey.ts';
 
@@ -26,6 +26,13 @@ describe('the same seed', () => {
     const inNode = finalHashes(SEEDS);
     expect(inNode).toHaveLength(SEEDS);
     expect(new Set(inNode).size).toBeGreaterThan(SEEDS * 0.95);
+    expect(inBrowser).toEqual(inNode);
+  });
+
+  it('gives the same bout, turn by turn, over 200 seeds', async () => {
+    const inBrowser = await at.page.driver.executeScript(`${bundle()}; return hashes.boutHashes(200);`);
+    const inNode = boutHashes(200);
+    expect(new Set(inNode).size).toBeGreaterThan(190);
     expect(inBrowser).toEqual(inNode);
   });
 

@@ -114,7 +114,21 @@ describe('a running game', () => {
     expect(await inGame<string>(`return document.getElementById('level').value`)).toBe('7');
   });
 
-  it.each([1, 6, 8, 10, 15])('moves by keys on level %d, and judges by the runtime', async (level) => {
+  it('fights by keys where a bout decides, by the same code', async () => {
+    await inGame(
+      `const list = document.getElementById('level'); list.value = '14'; list.dispatchEvent(new Event('change'));`,
+    );
+    const said = (): Promise<string> => inGame<string>(`return document.getElementById('said').textContent`);
+    await at.page.waitFor('the end of the fight', async () => {
+      await at.page.keys('1', '1', '1', '1');
+      return /^(Won|Lost: The party is beaten)/.test(await said());
+    });
+    const text = await (await fetch(`${at.server.address}/sample/stadion-fights.js`)).text();
+    expect(gzipSync(text).length).toBeLessThan(8000);
+    expect(text).not.toMatch(/\bimport\s*[{(*]|strictObject|parseFormula/);
+  });
+
+  it.each([1, 6, 8, 20, 15])('moves by keys on level %d, and judges by the runtime', async (level) => {
     await inGame(
       `const list = document.getElementById('level'); list.value = '${level}'; list.dispatchEvent(new Event('change'));`,
     );

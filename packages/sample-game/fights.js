@@ -1,10 +1,11 @@
 // Fights by turns: the runtime works out who acts, what it does and what comes of it; here it is shown and chosen.
+import { openFights } from '/sample/stadion-fights.js';
 
 let fight, lines, passed;
 
 /** Begins the fight of a level. @returns a world with the parts that the frame looks at */
-export function enterFight(level, seed) {
-  fight = level.fight(seed);
+export function enterFight(handOff, position, seed) {
+  fight = openFights(handOff).fight(((position - 1) % Object.keys(handOff.slots).length) + 1, seed);
   lines = [];
   passed = fight.secondsOf(fight.opening);
   tellTurns(fight.opening);

@@ -36,7 +36,7 @@ function begin(position) {
   level = game.level(position);
   judge = level.judge({ tries, lives: run.tallies.lives });
   const seed = Math.floor(Math.random() * 2 ** 31);
-  world = level.isFight ? enterFight(level, seed) : enter(level, judge, (cue) => tell('cue', { cue }));
+  world = level.isFight ? enterFight(handOff, position, seed) : enter(level, judge, (cue) => tell('cue', { cue }));
   if (level.isFight) judge.firstMove();
   over = null;
   choose(position);

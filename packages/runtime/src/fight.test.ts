@@ -4,11 +4,13 @@ import { homeBeforeDusk } from '@stadion/core/demo';
 import { HandOff, handOffOf } from '@stadion/core/formats';
 import { drawAt } from '@stadion/core/random';
 import { prepareGame } from '@stadion/core/trials';
-import { openHandOff, type FightTurn } from './index.ts';
+import { openFights, type FightTurn } from './fight.ts';
+import { openHandOff } from './index.ts';
 
 const project = homeBeforeDusk();
 const json = JSON.parse(JSON.stringify(handOffOf(project))) as HandOff;
 const game = openHandOff(json);
+const fights = openFights(json);
 
 /** A turn without its number of the action, which only one of both knows. */
 const plain = ({ round, actor, struck }: Turn | FightTurn) => [
@@ -21,7 +23,7 @@ describe('a fight that a game plays', () => {
     const world = makeBoutLevelWorld(prepareGame(project, position) as PreparedBoutLevel);
     for (let seed = 1; seed <= 12; seed++) {
       const given: Choice[] = [];
-      const fight = game.level(position).fight(seed);
+      const fight = fights.fight(position, seed);
       const judge = game.level(position).judge();
       const turns: FightTurn[] = [...fight.opening];
       judge.firstMove();
@@ -44,7 +46,7 @@ describe('a fight that a game plays', () => {
   });
 
   it('tells harm before it is done', () => {
-    const fight = game.level(14).fight(1);
+    const fight = fights.fight(14, 1);
     // The bee at level 4 has 18 strength, the captain 12 guard: 18 − 12 / 3 = 14, a fifth more or less.
     expect(fight.harm(0, 'sting', 2)).toEqual({ least: 11, mean: 14, most: 17, hits: 10 });
     expect(() => fight.harm(0, 'roar', 2)).toThrow('There is no action “roar”.');
@@ -57,9 +59,8 @@ describe('a fight that a game plays', () => {
   });
 
   it('may be one that is met on the way, by a party at a level', () => {
-    const level = game.level(7);
     const { groups } = json.slots['slot-7']!.meetings!;
-    const fight = level.fight(5, { ours: [level.member('bee', 12)], theirs: groups['ants']!.theirs });
+    const fight = fights.fight(7, 5, { ours: [fights.member('bee', 12)], theirs: groups['ants']!.theirs });
     expect(fight.fighters.map(({ name, left }) => [name, left])).toEqual([
       ['Bee', 123],
       ['Ant', 30],
@@ -73,12 +74,14 @@ describe('a fight that a game plays', () => {
   });
 
   it('says a word where there is none', () => {
-    expect(() => game.level(1).fight(1)).toThrow('Nobody is fought at position 1.');
-    expect(() => game.level(7).member('moth', 1)).toThrow('Nobody of the party is called “moth”.');
-    const fight = game.level(14).fight(1);
+    expect(() => fights.fight(99, 1)).toThrow('The sequence has no position 99: it has 24.');
+    expect([game.level(1).isFight, game.level(14).isFight]).toEqual([false, true]);
+    expect(() => fights.fight(1, 1)).toThrow('Nobody is fought at position 1.');
+    expect(() => fights.member('moth', 1)).toThrow('Nobody of the party is called “moth”.');
+    const fight = fights.fight(14, 1);
     expect(() => fight.choose(99)).toThrow('There is no option 99.');
     const { bouts: _bouts, ...without } = json;
-    expect(() => openHandOff(without).level(14).fight(1)).toThrow('This game has no fights.');
+    expect(() => openFights(without)).toThrow('This game has no fights.');
   });
 });
 

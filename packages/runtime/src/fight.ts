@@ -16,8 +16,11 @@ import {
   type PreparedFighter,
   type Turn,
 } from '@stadion/core/bouts';
-import type { HandedBouts, HandedFighter, HandedSlot, HandOff } from '@stadion/core/formats';
-import type { Fight, FightTurn, Readings, WhoFights } from './types.ts';
+import type { HandedBouts, HandedFighter, HandedSlot } from '@stadion/core/formats';
+import { checked } from './checked.ts';
+import { sequenceOf } from './sequence.ts';
+import type { Fight, Fights, FightTurn, WhoFights } from './fightTypes.ts';
+import type { Readings } from './types.ts';
 
 function fighterOf(
   { statistics, elements, actions }: HandedBouts,
@@ -50,7 +53,7 @@ function boutOf(bouts: HandedBouts, slot: HandedSlot, { ours, theirs }: WhoFight
 }
 
 /** Somebody of the party at a level, for a fight on the way. */
-export function memberAt({ party }: HandedBouts, id: string, level: number): HandedFighter {
+function memberAt({ party }: HandedBouts, id: string, level: number): HandedFighter {
   const kind = party[id];
   if (!kind) throw new RangeError(`Nobody of the party is called “${id}”.`);
   const at = Math.min(99, Math.max(1, Math.round(level))) - 1;
@@ -64,10 +67,8 @@ const turnOf = ({ round, actor, action, struck }: Turn, actions: readonly { id: 
 });
 
 /** A fight by turns: harm, odds and order as Stadion works them out, by the same code. */
-export function startFight(handOff: HandOff, slot: HandedSlot, who: WhoFights, seed: number): Fight {
-  const { bouts } = handOff;
-  if (!bouts) throw new RangeError('This game has no fights.');
-  const world = makeBoutWorld(boutOf(bouts, slot, who, Object.keys(handOff.slots).length));
+function startFight(bouts: HandedBouts, slot: HandedSlot, who: WhoFights, levels: number, seed: number): Fight {
+  const world = makeBoutWorld(boutOf(bouts, slot, who, levels));
   const { fighters, bout } = world;
   let state: BoutState = startBout(world, seed);
   let chosen = new Map<number, Choice>();
@@ -167,3 +168,30 @@ function readingsOf(state: BoutState, roundsBefore: number): Readings {
     ),
   };
 }
+
+/**
+ * Opens the fights of a hand-off.
+ *
+ * @param json the file's text or what it holds
+ * @throws HandOffError where it is none, or of a version that this runtime does not read
+ * @throws RangeError where the game has no fights
+ */
+export function openFights(json: unknown): Fights {
+  const handOff = checked(json);
+  const { bouts } = handOff;
+  if (!bouts) throw new RangeError('This game has no fights.');
+  const { slots, at } = sequenceOf(handOff);
+  return {
+    fight(position, seed, who) {
+      const slot = at(position);
+      if (!slot) throw new RangeError(`The sequence has no position ${position}: it has ${slots.length}.`);
+      const fighting = who ?? slot.bout;
+      if (!fighting) throw new RangeError(`Nobody is fought at position ${position}.`);
+      return startFight(bouts, slot, fighting, slots.length, seed);
+    },
+    member: (id, level) => memberAt(bouts, id, level),
+  };
+}
+
+export type * from './fightTypes.ts';
+export { HandOffError } from './checked.ts';

@@ -1,6 +1,6 @@
 import type { HandOff } from '@stadion/core/formats';
 import { liveRampAt } from '@stadion/core/rules';
-import { memberAt, startFight } from './fight.ts';
+import { checked } from './checked.ts';
 import { readyJudge, startJudge, type ReadySlot } from './judge.ts';
 import { judgingOf } from './judging.ts';
 import { startOrResume } from './run.ts';
@@ -9,26 +9,7 @@ import { readingsOf } from './subjects.ts';
 import type { Game, Level, SavedRun } from './types.ts';
 
 export type * from './types.ts';
-
-const FORMAT = 'stadion-hand-off';
-const VERSION = 1;
-
-/** The value is no hand-off that this runtime reads. The message says why. */
-export class HandOffError extends Error {
-  override name = 'HandOffError';
-}
-
-function checked(json: unknown): HandOff {
-  const given = (typeof json === 'string' ? JSON.parse(json) : json) as Partial<HandOff> | null;
-  if (given === null || typeof given !== 'object' || given.format !== FORMAT)
-    throw new HandOffError(`This is no hand-off: “format” must be "${FORMAT}".`);
-  if (given.version !== VERSION)
-    throw new HandOffError(
-      `This hand-off has version ${String(given.version)}; this runtime reads version ${VERSION}.`,
-    );
-  if (given.slots === null || typeof given.slots !== 'object') throw new HandOffError('This hand-off has no slots.');
-  return given as HandOff;
-}
+export { HandOffError } from './checked.ts';
 
 function levelOf(handOff: HandOff, { slots, at }: Sequence, position: number): Level {
   const slot = at(position);
@@ -46,14 +27,6 @@ function levelOf(handOff: HandOff, { slots, at }: Sequence, position: number): L
     ...{ position, id, name, brief, values, readings },
     data: slot,
     isFight: slot.bout !== undefined,
-    fight(seed, who = slot.bout) {
-      if (!who) throw new RangeError(`Nobody is fought at position ${position}.`);
-      return startFight(handOff, slot, who, seed);
-    },
-    member(id, level) {
-      if (!handOff.bouts) throw new RangeError('This game has no fights.');
-      return memberAt(handOff.bouts, id, level);
-    },
     judge: (beginning = {}) => startJudge(ready(), beginning),
     value(parameter, given = {}) {
       const ramp = ready().ramps.find(({ dial }) => slot.changing[dial] === parameter);

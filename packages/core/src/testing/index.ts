@@ -2,6 +2,7 @@ export * from './garden.ts';
 export { finalHashes } from './finalHashes.ts';
 export { patchSuiteFailures, type PatchSuiteTest } from './patchSuite.ts';
 export { demoOnGrounds } from './demoOnGrounds.ts';
+export { boutHashes } from './boutHashes.ts';
 export { after } from './after.ts';
 export { kindHashes } from './kindHashes.ts';
 export { withStandingHazards } from './standingHazards.ts';
