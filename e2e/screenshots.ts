@@ -88,15 +88,14 @@ async function showBuilding(): Promise<void> {
   await show(`/projects/${own}/kinds/slot-7`, 'To gather');
   await trackIsDone(own);
   await take('kinds');
-  await show(`/projects/${own}/bouts/slot-9`, 'Who meets whom');
-  await page.clickName('button', 'Group that is met: Ants on the path');
-  await page.clickName('menuitem', 'The wasp captain');
-  await page.find('[aria-label="What comes of it"]');
+  await show(`/projects/${own}/level/slot-14?view=ground`, 'What comes of it');
+  await page.seeText(/attempts in [\d.]+ s ·/);
   await page.waitFor(
     'what comes of it',
     async () => !(await page.textOf('[aria-label="What comes of it"]')).includes('…'),
   );
   await take('bouts');
+  await show(`/projects/${own}/bouts/slot-9`, 'Who meets whom');
   await page.driver.executeScript(
     `document.querySelector('section[aria-label="Meetings and pacing"]').scrollIntoView()`,
   );
@@ -137,8 +136,8 @@ async function showPlay(slot: number, name: string, keys: readonly string[], tic
 
 /** How the player moves otherwise. */
 async function showKinds(): Promise<void> {
-  await showPlay(23, 'play-cross', [Key.ARROW_LEFT], 30);
-  await showPlay(10, 'play-leap', [Key.ARROW_RIGHT, Key.ARROW_UP], 30);
+  await showPlay(6, 'play-cross', [Key.ARROW_LEFT], 30);
+  await showPlay(20, 'play-leap', [Key.ARROW_RIGHT, Key.ARROW_UP], 30);
   await showPlay(22, 'play-lift', [Key.ARROW_UP], 70);
 }
 

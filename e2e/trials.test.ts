@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import { wantedAt } from '@stadion/core/ramps';
+import { valuesAt, wantedAt } from '@stadion/core/ramps';
 import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 import { keepSlots } from './harness/shorten.ts';
@@ -124,10 +124,13 @@ describe('what is wanted', () => {
     const before = (await at.document()).parameters;
     await at.page.clickName('button', /^Turned by/);
     await at.page.clickName('menuitemradio', /a point of the ramp/);
+    await at.page.typeInto('Clock, at least', '30');
     await at.page.clickName('button', 'Fit');
     await seeInTime(/\d of 3 levels within 5 points of what is wanted; before: \d/);
     await at.page.clickName('button', /^Take it: \d ramps in one edit/);
     await at.saved('turned ramps', ({ parameters }) => JSON.stringify(parameters) !== JSON.stringify(before));
+    const turned = await at.document();
+    for (const position of [1, 2, 3]) expect(valuesAt(turned, position)['clock']).toBeGreaterThanOrEqual(30);
     await at.page.chord('z', Key.CONTROL);
     // What was taken away comes back at the end of its object: the order of names does not count.
     await at.saved('the ramps as before', ({ parameters }) => isDeepStrictEqual(parameters, before));

@@ -153,6 +153,14 @@ describe('a level that is decided by a bout', () => {
     expect(judgeFrames(starting, []).verdict).toBe('goesOn');
   });
 
+  it('is no other for a number that nothing in it follows', () => {
+    const project = inBout();
+    const text = (clock: number) => JSON.stringify(prepareGame(project, 1, { clock }));
+    expect(text(10)).toBe(text(20));
+    project.bouts!.actions[1]!.formula = 'mine(strength) + clock';
+    expect(text(10)).not.toBe(text(20));
+  });
+
   it('is no other for another name of a fighter, and is another for another number', () => {
     const plain = JSON.stringify(prepareGame(inBout(), 1));
     const renamed = inBout(usualBoutRules(), ANTS, ({ bouts }) => void (bouts!.fighters[2]!.name = 'Emmet'));

@@ -12,6 +12,7 @@ import {
   oddsOf,
   playBout,
   playedByHand,
+  prepareBout,
   startBout,
   stands,
   usable,
@@ -45,6 +46,19 @@ function duel(ours: [health: number, harm: number, chance: number], theirs: [num
   ant.statistics['health'] = { from: 'number', value: theirs[0] };
   return hiveBout(groupOf({ ant: 1 }), { bouts, party: ['bee'] });
 }
+
+describe('things worn', () => {
+  it('add to statistics, and can be taken off', () => {
+    const bouts = hiveBouts();
+    bouts.fighters[0]!.worn = [{ name: 'Wax shield', plus: { guard: 6 } }];
+    const guardOf = (without: string[]): number | undefined =>
+      prepareBout(bouts, {
+        ...{ party: [{ fighter: 'bee', level: 1, without }], group: bouts.groups[0]!, mayWithdraw: false },
+        ...{ values: {}, position: 1, positions: 1 },
+      }).ours[0]?.statistics[2];
+    expect([guardOf([]), guardOf(['Wax shield'])]).toEqual([15, 9]);
+  });
+});
 
 describe('the table of harm', () => {
   const table = harmTable(makeBoutWorld(hiveBout('captain')));

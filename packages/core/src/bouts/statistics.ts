@@ -1,5 +1,5 @@
 import type { Amount, Bouts, Fighter, Group } from '../model/index.ts';
-import { parseFormula, PLAIN, rawValue, type Values } from '../ramps/index.ts';
+import { namesIn, parseFormula, PLAIN, rawValue, type Values } from '../ramps/index.ts';
 import type { PreparedAction, PreparedBout, PreparedFighter } from './prepared.ts';
 
 /** Levels that a member of a party can have. */
@@ -83,8 +83,8 @@ export function membersOf({ fighters }: Bouts, { members }: Group, values: Value
 
 /** Who meets whom, and where in the sequence. */
 export interface Meeting {
-  /** Ids of the party, each with its level. */
-  party: readonly { fighter: string; level: number }[];
+  /** Ids of the party, each with its level, and names of what it wears at other times and has taken off. */
+  party: readonly { fighter: string; level: number; without?: readonly string[] }[];
   group: Group;
   mayWithdraw: boolean;
   values: Values;
@@ -97,6 +97,12 @@ export interface Meeting {
 function treeOf(formula: string): PreparedAction['formula'] {
   const parsed = parseFormula(formula);
   return parsed.ok ? parsed.root : null;
+}
+
+/** Of all values, those of parameters that a formula names: what else changes does not change the bout. */
+function namedIn({ actions }: Bouts, values: Values): Values {
+  const names = new Set(actions.flatMap(({ formula }) => namesIn(formula)));
+  return Object.fromEntries(Object.entries(values).filter(([key]) => names.has(key)));
 }
 
 /** All that a bout depends on; fighters and actions that are not there are left out. */
@@ -117,11 +123,13 @@ export function prepareBout(bouts: Bouts, meeting: Meeting): PreparedBout {
         }),
       }),
     ),
-    ours: party.flatMap(({ fighter, level }) => {
+    ours: party.flatMap(({ fighter, level, without = [] }) => {
       const member = bouts.fighters.find(({ id }) => id === fighter);
-      return member ? [preparedFighter(bouts, member, level, values)] : [];
+      if (!member) return [];
+      const worn = member.worn.filter(({ name }) => !without.includes(name));
+      return [preparedFighter(bouts, { ...member, worn }, level, values)];
     }),
     theirs: membersOf(bouts, group, values).map((member) => preparedFighter(bouts, member, 1, values)),
-    ...{ mayWithdraw, mostRounds: MOST_ROUNDS, values, level: position, levels: positions },
+    ...{ mayWithdraw, mostRounds: MOST_ROUNDS, values: namedIn(bouts, values), level: position, levels: positions },
   };
 }

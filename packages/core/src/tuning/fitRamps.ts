@@ -3,16 +3,35 @@ import { drawAt } from '../random/index.ts';
 import { valuesAt, type Values } from '../ramps/index.ts';
 import { logisticFit, wilson, type Counted } from '../stats/index.ts';
 import { actingAt } from './acting.ts';
+import { pointAt, shapedFor, type FitAsked, type RampFit, type RampFitting, type Unmet } from './fitAsked.ts';
 import {
-  pointAt,
-  shapedFor,
-  type FitAsked,
-  type FitBatch,
-  type FitSlot,
-  type RampFit,
-  type RampFitting,
-  type Unmet,
-} from './fitAsked.ts';
+  PRESENT,
+  PER_PLACE,
+  LOOKS,
+  OUT_OF_REACH,
+  SPREAD,
+  REPAIR_SPREAD,
+  DRAWS,
+  ATTEMPTS_PER_DRAW,
+  PRESENT_EVERY,
+  TELLING,
+  NEAR,
+  USUAL_SLOPE,
+  PRIOR_CONSTANT,
+  CONFIRMED,
+  CONFIRMED_MORE,
+  DOUBTFUL,
+  CONFIRMED_FAR,
+  REPAIRS,
+  CLOSINGS,
+  FAR,
+  CONFIRMATION,
+  MET,
+  MISSED,
+  SEED,
+  type Level,
+  type Pending,
+} from './fitLevel.ts';
 import { addToLever, changesSomething, crossingsOf, nextPlace, type Lever } from './levers.ts';
 import { logOdds, odds } from './odds.ts';
 import {
@@ -28,75 +47,6 @@ import {
   valueOf,
   type LocalModel,
 } from './turnedRamps.ts';
-
-/** A batch, and what is done with what comes of it. */
-interface Pending {
-  batch: FitBatch;
-  note: (won: number) => void;
-}
-
-/** Attempts at the present values, at each place along a lever, and how often levers are looked at. */
-const PRESENT = 40;
-const PER_PLACE = 12;
-const LOOKS = 8;
-/** No lever brings a level nearer than so much: it is not tried any further. */
-const OUT_OF_REACH = 0.15;
-/** How wide the first sweep, and those of repairs, look around the present values at most, in steps; no value moves further. */
-const SPREAD = 8;
-const REPAIR_SPREAD = 6;
-/** Levels drawn around the present values in each sweep, and attempts at each. */
-const DRAWS = 24;
-const ATTEMPTS_PER_DRAW = 4;
-/** One draw of so many is of the present values themselves. */
-const PRESENT_EVERY = 3;
-/** Values are drawn so far around the present ones that log odds change by about so much. */
-const TELLING = 1.5;
-/** What was drawn further away than so many times that tells nothing about here. */
-const NEAR = 1.6;
-/** How strongly it is held, before anything is known, that a step changes nothing: by log odds of so much a step. */
-const USUAL_SLOPE = 0.3;
-/** The same for the log odds themselves: barely. */
-const PRIOR_CONSTANT = 0.05;
-const CONFIRMED = 120;
-/** So many more where the first ones do not settle it. */
-const CONFIRMED_MORE = 240;
-const DOUBTFUL = 0.03;
-/** What nothing brings near is confirmed by fewer. */
-const CONFIRMED_FAR = 60;
-/** How often levels that were missed are turned once more. */
-const REPAIRS = 3;
-/** Further from what is wanted than so much, as confirmed. */
-const FAR = 0.06;
-/** Attempts of confirmations are addressed apart from those of the search. */
-const CONFIRMATION = 2_000_000;
-const MET = 0.05;
-/** What is expected is further away: the level is turned once more. */
-const MISSED = 0.035;
-const SEED = 0x51f7;
-
-/** One level of the stretch, with what was tried there. */
-interface Level {
-  local: LocalModel;
-  levers: Lever[];
-  /** Steps from where the ramps began, and what came of them, a draw each. */
-  rows: number[][];
-  outcomes: Counted[];
-  /** Attempts played, but for confirmations. */
-  played: number;
-  /** Log odds where the ramps began. */
-  standing: number;
-  /** Was it last confirmed with one parameter moved only? Then the look along that one says where to go on. */
-  onOneLever: boolean;
-  /** Attempts at the turned values, and how many were ever played for that. */
-  confirmed: Counted;
-  confirmations: number;
-  /** By the look from far: can it come near what is wanted? */
-  isInReach: boolean;
-  /** The nearest so far, as confirmed: by parameter, the value of its point there. */
-  best: { miss: number; after: NonNullable<FitSlot['after']>; values: (number | undefined)[] } | null;
-  before: number | null;
-  after: FitSlot['after'];
-}
 
 /**
  * Turns ramps' own numbers so that the clear rates of a stretch come nearest to what is wanted: first every parameter of
@@ -267,6 +217,13 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
     return { ...local, constant: atStart, slopes, levers: undefined };
   }
 
+  /** Where nothing was turned, attempts tell more of where the level stands. */
+  function standsAt(level: Level, won: number, count: number): void {
+    for (const lever of level.levers) addToLever(lever, 0, won, count);
+    const stands = level.levers[0]?.points.find(({ steps }) => steps === 0);
+    if (stands) level.standing = logOdds((stands.successes + 0.5) / (stands.trials + 1));
+  }
+
   /** Attempts of their own at the turned values. */
   function confirmation(level: Level, goesOn = false): Pending {
     const { local, isInReach } = level;
@@ -287,6 +244,7 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
         level.onOneLever = turned.length === 1;
         if (only !== undefined && level.onOneLever)
           addToLever(level.levers[only] as Lever, row[only] as number, won, count);
+        if (only === undefined) standsAt(level, won, count);
       },
     };
   }
@@ -333,6 +291,26 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
     current = leaptRamps(of, locals, current);
   }
 
+  /** What is missed after all: around where it came nearest, then along one lever alone, in turn. */
+  function* closings(tried: readonly Level[]): Generator<Pending[]> {
+    for (let round = 0; round < CLOSINGS; round++) {
+      const missed = tried.filter(({ best }) => best !== null && best.miss > MET);
+      if (missed.length === 0) return;
+      for (const level of missed) backToBest(level);
+      if (round % 2 === 0) {
+        for (const level of missed) level.local = learned(level, REPAIR_SPREAD);
+        yield missed.flatMap((level) => draws(level, REPAIR_SPREAD));
+        turnBy(missed, REPAIR_SPREAD);
+      } else {
+        for (const level of missed) level.local = { ...level.local, constant: level.standing, levers: level.levers };
+        leapBy(missed);
+      }
+      yield missed.map((level) => confirmation(level));
+      yield missed.filter(isDoubtful).map((level) => confirmation(level, true));
+      for (const level of missed) keepBest(level);
+    }
+  }
+
   function* rounds(): Generator<Pending[]> {
     yield levels.map(standing);
     for (let look = 0; look < LOOKS; look++) yield levels.flatMap(looks);
@@ -370,6 +348,7 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
       if (near.length > 0) turnBy(near, REPAIR_SPREAD);
       due = asked.by === 'points' ? missed : levels;
     }
+    if (asked.by === 'points') yield* closings(tried);
     for (const level of tried) backToBest(level);
     stage = 'done';
   }

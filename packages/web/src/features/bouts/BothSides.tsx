@@ -35,12 +35,12 @@ export function BothSides({ world }: { world: BoutWorld }) {
                   const value = statistics[s] ?? 0;
                   return (
                     <td key={index} className={`px-2 ${index === ours ? 'border-l-2 border-line-strong' : ''}`}>
-                      <span className="flex w-[104px] items-center gap-1.5">
+                      <span className="flex w-[92px] items-center gap-1.5">
                         <span className="w-9 text-right">{formatNumber(value)}</span>
                         <i
                           aria-hidden
                           className={`block h-[7px] ${index < ours ? 'bg-win' : 'bg-loss'}`}
-                          style={{ width: `${(value / most) * 56}px` }}
+                          style={{ width: `${(value / most) * 46}px` }}
                         />
                       </span>
                     </td>

@@ -60,11 +60,11 @@ export function BoutOdds({ bouts, meeting }: { bouts: Bouts; meeting: Meeting })
                   <>
                     <td className="px-2">
                       <b className="text-[14px]">{formatPercent(forecast.won.share)}</b>{' '}
-                      <span className="text-ink-3">
-                        {formatPercent(forecast.won.interval.low)}–{formatPercent(forecast.won.interval.high)}
+                      <span className="whitespace-nowrap text-ink-3">
+                        {Math.round(forecast.won.interval.low * 100)}–{formatPercent(forecast.won.interval.high)}
                       </span>
                     </td>
-                    <td className="px-2">
+                    <td className="px-2 whitespace-nowrap">
                       {forecast.rounds
                         ? `${formatNumber(forecast.rounds[1])} (${formatNumber(forecast.rounds[0])}–${formatNumber(forecast.rounds[2])})`
                         : '–'}

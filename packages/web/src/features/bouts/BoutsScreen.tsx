@@ -8,6 +8,7 @@ import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { Button } from '../../ui/index.ts';
 import { ActionRows } from './ActionRows.tsx';
 import { FighterRows } from './FighterRows.tsx';
+import { HowItGoes } from './HowItGoes.tsx';
 import { ElementRows, GroupRows, StatisticRows } from './ListRows.tsx';
 import { PacingRows } from './Pacing.tsx';
 import { MeetingSheet } from './MeetingSheet.tsx';
@@ -50,6 +51,7 @@ export function BoutsScreen() {
         <FighterRows {...shared} />
         <ActionRows {...shared} />
         <GroupRows {...shared} />
+        <HowItGoes {...shared} />
         <StatisticRows {...shared} />
         <ElementRows {...shared} />
       </QuietSheet>

@@ -1,11 +1,11 @@
 import { membersOf, statisticsOf } from '@stadion/core/bouts';
-import { addFighter, at, removeFighter, replaceAt, setOptional } from '@stadion/core/edits';
+import { addFighter, at, levelsNeeding, removeFighter, replaceAt, setOptional } from '@stadion/core/edits';
 import type { Fighter } from '@stadion/core/model';
 import { useState } from 'react';
 import { useEdit } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
-import { AmountChip } from '../../sentences/index.ts';
 import { Confirm, Menu, NumberChip } from '../../ui/index.ts';
+import { Gives, Worn } from './Belongings.tsx';
 import { OwnNumber } from './OwnNumber.tsx';
 import { Part, Row, type BoutsHere } from './shared.tsx';
 import { Uses } from './Uses.tsx';
@@ -51,6 +51,7 @@ function FighterRow({ here, bouts, fighter }: BoutsHere & { fighter: Fighter }) 
   const groups = bouts.groups.filter((group) =>
     membersOf(bouts, group, here.values).some(({ id }) => id === fighter.id),
   );
+  const needing = levelsNeeding(here.project, { fighter: fighter.id });
   const numbersOf = (of: Fighter): Record<string, number> => {
     const numbers = statisticsOf(bouts, of, 1, here.values);
     return Object.fromEntries(bouts.statistics.map(({ key }, index) => [key, numbers[index] ?? 0]));
@@ -61,6 +62,7 @@ function FighterRow({ here, bouts, fighter }: BoutsHere & { fighter: Fighter }) 
         name={fighter.name}
         what="A fighter"
         onRename={(text) => edit({ label: `Fighter ${text}`, patch: [replaceAt(`${path}/name`, text)] })}
+        needed={needing}
         onRemove={() => setRemoving(true)}
         below={
           <>
@@ -90,33 +92,8 @@ function FighterRow({ here, bouts, fighter }: BoutsHere & { fighter: Fighter }) 
                 ))}
               </div>
             ) : null}
-            {fighter.gives ? (
-              <div className="say text-[12px]">
-                <span className="join text-ink-3">gives</span>
-                <AmountChip
-                  here={here}
-                  label={`Experience that ${fighter.name} gives`}
-                  amount={fighter.gives.experience}
-                  path={`${path}/gives/experience`}
-                  step={1}
-                  min={0}
-                  max={1e6}
-                  quiet
-                />
-                <span className="join">experience and</span>
-                <AmountChip
-                  here={here}
-                  label={`Coins that ${fighter.name} gives`}
-                  amount={fighter.gives.coins}
-                  path={`${path}/gives/coins`}
-                  step={1}
-                  min={0}
-                  max={1e6}
-                  quiet
-                />
-                <span className="join">coins</span>
-              </div>
-            ) : null}
+            <Worn here={here} bouts={bouts} fighter={fighter} />
+            {fighter.side === 'theirs' ? <Gives here={here} bouts={bouts} fighter={fighter} /> : null}
           </>
         }
       >

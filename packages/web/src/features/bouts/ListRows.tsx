@@ -5,6 +5,7 @@ import {
   addStatistic,
   at,
   removeElement,
+  levelsNeeding,
   removeGroup,
   removeStatistic,
   renameStatistic,
@@ -120,6 +121,7 @@ export function GroupRows({ here, bouts }: BoutsHere) {
           onRename={(text) =>
             edit({ label: `Group ${text}`, patch: [replaceAt(at('bouts', 'groups', group.id, 'name'), text)] })
           }
+          needed={levelsNeeding(here.project, { group: group.id })}
           onRemove={() => edit(removeGroup(Object.values(here.project.levels), group))}
         >
           <span className="join">is</span>

@@ -11,6 +11,8 @@ import { TryBout } from '../../sentences/TryBout.tsx';
 interface Member {
   fighter: string;
   level: number;
+  /** Names of what it has taken off. */
+  without?: readonly string[];
 }
 
 const MOST_PARTY = 4;
@@ -101,6 +103,8 @@ function PartyMember({
   onChange: (next: Member | null) => void;
   alone: boolean;
 }) {
+  const { without = [] } = member;
+  const worn = choices.find(({ id }) => id === member.fighter)?.worn ?? [];
   return (
     <span>
       {index === 0 ? null : <span className="join mx-1">and</span>}
@@ -121,6 +125,21 @@ function PartyMember({
         whole
         onCommit={(level) => onChange({ ...member, level })}
       />
+      {worn.map(({ name }) => (
+        <label key={name} className="ml-1.5 inline-flex items-center gap-1 text-[12px]">
+          <input
+            type="checkbox"
+            checked={!without.includes(name)}
+            onChange={({ target }) =>
+              onChange({
+                ...member,
+                without: target.checked ? without.filter((each) => each !== name) : [...without, name],
+              })
+            }
+          />
+          {name}
+        </label>
+      ))}
     </span>
   );
 }

@@ -19,11 +19,12 @@ export function Uses({ bouts, fighter }: BoutsHere & { fighter: Fighter }) {
       {can.map((action) => {
         const use = fighter.uses[action.id]!;
         const set = (next: Partial<typeof use>): void => {
-          const { belowHealth, everyTurns, ...rest } = { ...use, ...next };
+          const { belowHealth, aboveHealth, everyTurns, ...rest } = { ...use, ...next };
           edit(
             setUse(fighter, action, {
               ...rest,
               ...(belowHealth === undefined || belowHealth >= 1 ? {} : { belowHealth }),
+              ...(aboveHealth === undefined || aboveHealth <= 0 ? {} : { aboveHealth }),
               ...(everyTurns === undefined || everyTurns <= 1 ? {} : { everyTurns }),
             }),
           );
@@ -61,6 +62,22 @@ export function Uses({ bouts, fighter }: BoutsHere & { fighter: Fighter }) {
                     />
                   </>
                 )}
+                {use.aboveHealth === undefined ? null : (
+                  <>
+                    <span className="join">, above</span>
+                    <NumberChip
+                      label={`${action.name} of ${fighter.name} only above this share of health`}
+                      value={use.aboveHealth}
+                      scale={100}
+                      unit="%"
+                      step={0.05}
+                      min={0}
+                      max={1}
+                      onCommit={(aboveHealth) => set({ aboveHealth })}
+                      onClear={() => set({ aboveHealth: 0 })}
+                    />
+                  </>
+                )}
                 {use.everyTurns === undefined ? null : (
                   <>
                     <span className="join">, every</span>
@@ -84,9 +101,18 @@ export function Uses({ bouts, fighter }: BoutsHere & { fighter: Fighter }) {
                   shown="+ when"
                   choices={[
                     { value: 'below', label: 'only below a share of health' },
+                    { value: 'above', label: 'only above a share of health' },
                     { value: 'every', label: 'only every so many turns' },
                   ]}
-                  onChoose={(what) => set(what === 'below' ? { belowHealth: 0.5 } : { everyTurns: 3 })}
+                  onChoose={(what) =>
+                    set(
+                      what === 'below'
+                        ? { belowHealth: 0.5 }
+                        : what === 'above'
+                          ? { aboveHealth: 0.5 }
+                          : { everyTurns: 3 },
+                    )
+                  }
                 />
               </>
             )}

@@ -39,6 +39,8 @@ interface RowProps {
   what: string;
   onRename: (name: string) => void;
   onRemove: () => void;
+  /** Names of the levels that need it: it stays while there are any. */
+  needed?: readonly string[];
   /** What is said of it, after its name. */
   children?: ReactNode;
   /** What stands below the sentence. */
@@ -46,7 +48,7 @@ interface RowProps {
 }
 
 /** One thing of a part: its name, its sentence, and the way to take it away. */
-export function Row({ name, what, onRename, onRemove, children, below }: RowProps) {
+export function Row({ name, what, onRename, onRemove, needed = [], children, below }: RowProps) {
   return (
     <div className="act-row flex items-start border-b border-line py-1">
       <div className="min-w-0 grow">
@@ -63,9 +65,16 @@ export function Row({ name, what, onRename, onRemove, children, below }: RowProp
         {below}
       </div>
       <span className="act act-end">
-        <button type="button" className="link" onClick={onRemove}>
-          Remove <span className="sr-only">{name}</span>
-        </button>
+        {needed.length > 0 ? (
+          <span className="text-[12px] text-ink-3">
+            needed by {needed[0]}
+            {needed.length > 1 ? ` and ${needed.length - 1} more` : ''}
+          </span>
+        ) : (
+          <button type="button" className="link" onClick={onRemove}>
+            Remove <span className="sr-only">{name}</span>
+          </button>
+        )}
       </span>
     </div>
   );

@@ -31,11 +31,13 @@ export function FitPanel() {
   const [from, setFrom] = useState(1);
   const [to, setTo] = useState(count);
   const [by, setBy] = useState<FitAsked['by']>('own');
+  const [bounds, setBounds] = useState<NonNullable<FitAsked['bounds']>>({});
   const { asked, answer, ask, stop } = useFit();
   const keys = turnable.flatMap(({ key }) => (left.has(key) ? [] : [key]));
   const wanted = project.slots.map((_, index) => wantedAt(project, index + 1));
   const search = (): void => {
-    const fit: FitAsked = { keys, from: Math.min(from, to), to: Math.max(from, to), wanted, by };
+    const narrowed = Object.fromEntries(Object.entries(bounds).filter(([key]) => keys.includes(key)));
+    const fit: FitAsked = { keys, from: Math.min(from, to), to: Math.max(from, to), wanted, by, bounds: narrowed };
     ask({ key: JSON.stringify([fit, pacer, project]), request: { project, pacer, asked: fit } });
   };
   return (
@@ -68,20 +70,31 @@ export function FitPanel() {
         </p>
         <fieldset className="my-1 flex flex-wrap gap-x-4 gap-y-0.5">
           <legend className="sr-only">Parameters that may be turned</legend>
-          {turnable.map(({ key, label }) => (
-            <label key={key} className="flex items-center gap-1.5">
-              <input
-                type="checkbox"
-                checked={!left.has(key)}
-                onChange={({ target }) => {
-                  const next = new Set(left);
-                  if (target.checked) next.delete(key);
-                  else next.add(key);
-                  setLeft(next);
-                }}
-              />
-              {label}
-            </label>
+          {turnable.map(({ key, label, sane, number }) => (
+            <span key={key} className="flex items-center gap-1.5">
+              <label className="flex items-center gap-1.5">
+                <input
+                  type="checkbox"
+                  checked={!left.has(key)}
+                  onChange={({ target }) => {
+                    const next = new Set(left);
+                    if (target.checked) next.delete(key);
+                    else next.add(key);
+                    setLeft(next);
+                  }}
+                />
+                {label}
+              </label>
+              {left.has(key) ? null : (
+                <Between
+                  label={label}
+                  sane={sane}
+                  isShare={number === 'share'}
+                  value={bounds[key] ?? sane}
+                  onChange={(next) => setBounds({ ...bounds, [key]: next })}
+                />
+              )}
+            </span>
           ))}
         </fieldset>
         <div className="flex items-center gap-2">
@@ -102,6 +115,43 @@ export function FitPanel() {
         </p>
       ) : null}
     </section>
+  );
+}
+
+interface BetweenProps {
+  label: string;
+  sane: { min: number; max: number };
+  isShare: boolean;
+  value: { min: number; max: number };
+  onChange: (next: { min: number; max: number }) => void;
+}
+
+/** Between which values a parameter may be turned, inside its sane range. */
+function Between({ label, sane, isShare, value, onChange }: BetweenProps) {
+  const shown = isShare ? { scale: 100, unit: '%' } : {};
+  const { min, max } = value;
+  return (
+    <span className="say text-[12px]">
+      <NumberChip
+        {...shown}
+        label={`${label}, at least`}
+        value={min}
+        step={isShare ? 0.05 : 1}
+        min={sane.min}
+        max={max}
+        onCommit={(next) => onChange({ min: next, max })}
+      />
+      <span className="join">to</span>
+      <NumberChip
+        {...shown}
+        label={`${label}, at most`}
+        value={max}
+        step={isShare ? 0.05 : 1}
+        min={min}
+        max={sane.max}
+        onCommit={(next) => onChange({ min, max: next })}
+      />
+    </span>
   );
 }
 
