@@ -190,8 +190,8 @@ describe('the ground view, by keys alone', () => {
   const spoken = (): Promise<string> => at.page.textOf('p[role=status].truncate');
 
   it('says each cell, puts, holds, moves and removes', async () => {
-    await at.open('level/slot-3?view=ground');
-    const level = (p: Project) => p.levels[p.slots[2]!.levelId]!.ground;
+    await at.open('level/slot-1?view=ground');
+    const level = (p: Project) => p.levels[p.slots[0]!.levelId]!.ground;
     const before = level(await at.document());
     await focusStage();
     const start = before.pieces.find((one) => one.piece === 'start')!.at;
@@ -213,7 +213,7 @@ describe('the ground view, by keys alone', () => {
   it('spans an area from corner to corner', async () => {
     await at.page.keys('p', Key.ENTER, Key.ARROW_LEFT, Key.ARROW_UP, Key.ENTER);
     await at.saved('a pond of 2 × 2', (p) => {
-      const one = p.levels[p.slots[2]!.levelId]!.ground.pieces.at(-1) as Extract<Piece, { piece: 'hazard' }>;
+      const one = p.levels[p.slots[0]!.levelId]!.ground.pieces.at(-1) as Extract<Piece, { piece: 'hazard' }>;
       return one.width === 2 && one.height === 2;
     });
   });

@@ -37,9 +37,9 @@ describe('the hand-off', () => {
     const lines = (await download('Download values.csv', 'home-before-dusk-values.csv')).trimEnd().split('\r\n');
     expect(lines).toHaveLength(25);
     expect(lines[0]).toBe(
-      'position,slot,level,hornetSpeed,hornetsSent,nectarNeeded,clock,nestRest,hornetSight,beetles',
+      'position,slot,level,hornetSpeed,hornetsSent,nectarNeeded,clock,nestRest,hornetSight,beetles,partyLevel,antStrength',
     );
-    expect(lines[7]).toBe('7,slot-7,Lavender Bank,2.55,1,0.55,46,8,5,3');
+    expect(lines[7]).toBe('7,slot-7,Lavender Bank,2.55,1,0.55,46,8,5,3,2,13');
   });
 
   it('reads the file back as a new project, identical', async () => {

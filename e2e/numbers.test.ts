@@ -47,7 +47,7 @@ describe('Numbers', () => {
     await at.page.keys(Key.ARROW_DOWN, Key.ARROW_RIGHT);
     await at.page.seeText('Hornets sent at 8:');
     await at.page.keys(Key.END);
-    await at.page.seeText('Beetles at 8:');
+    await at.page.seeText('Ant strength at 8:');
   });
 
   it('takes what is typed as a pin; Enter goes on below', async () => {
@@ -100,7 +100,7 @@ describe('Numbers', () => {
     const all = await copied();
     expect(all.split('\n')).toHaveLength(24);
     await paste(all);
-    await at.page.seeText('168 values marked');
+    await at.page.seeText('216 values marked');
     expect((await at.document()).parameters).toEqual(before.parameters);
   });
 

@@ -94,7 +94,7 @@ describe('the lanes', () => {
     await at.page.clickName('button', 'Lane of Clock');
     await at.page.clickName('button', /^More/);
     await at.page.clickName('menuitem', 'Remove Clock');
-    await at.page.seeText('Clock is used in 19 places');
+    await at.page.seeText('Clock is used in 15 places');
     expect((await at.document()).parameters).toHaveLength(8);
   });
 

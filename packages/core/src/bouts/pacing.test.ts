@@ -51,11 +51,13 @@ describe('the pacing', () => {
     expect(experienceNeeded({ experience: { type: 'formula', text: '1 / 0' } }, 3)).toBe(Number.POSITIVE_INFINITY);
   });
 
-  it('of the demo rises to level 8, and shows a thing that hardly anybody will see', () => {
+  it('of the demo rises to level 10, and shows a thing that hardly anybody will see', () => {
     const project = homeBeforeDusk();
     const last = pacingOf(project.bouts!, meetingsAlong(project)).at(-1)!;
-    expect(last.level).toBe(8);
+    expect(last.level).toBe(10);
     expect(last.things.get('Silk')!).toBeLessThan(0.05);
+    // Level 14 is decided by a bout against the captain and three ants: 60 + 3 × 10.
+    expect(meetingsAlong(project)[13]).toMatchObject({ meetings: 1, gain: { experience: 90, coins: 34 } });
     const without = { ...project, bouts: undefined };
     expect(meetingsAlong(without).every(({ meetings }) => meetings === 0)).toBe(true);
   });

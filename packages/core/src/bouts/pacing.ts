@@ -65,7 +65,7 @@ export function meanGain(parts: readonly { share: number; gain: Gain }[]): Gain 
   };
 }
 
-/** What is met along the sequence, a place each; nothing where a level has no meetings. @param valuesOf parameters at a position, where they are known already */
+/** What is met along the sequence, a place each, the bout that decides a level included; nothing where a level has neither. @param valuesOf parameters at a position, where they are known already */
 export function meetingsAlong(
   project: Project,
   valuesOf: (position: number) => Values = (position) => valuesAt(project, position),
@@ -73,14 +73,17 @@ export function meetingsAlong(
   const { bouts, slots, levels } = project;
   return slots.map(({ levelId }, index) => {
     const position = index + 1;
-    const said = levels[levelId]?.meetings;
-    if (!bouts || !said) return { position, meetings: 0, gain: meanGain([]) };
+    const { meetings, bout } = levels[levelId] ?? {};
+    if (!bouts || !(meetings ?? bout)) return { position, meetings: 0, gain: meanGain([]) };
     const values = valuesOf(position);
+    const many = meetings ? Math.max(0, boutAmount(meetings.many, values)) : 0;
+    const total = Object.values(meetings?.groups ?? {}).reduce((sum, share) => sum + share, 0) || 1;
     const parts = bouts.groups.flatMap((group) => {
-      const share = said.groups[group.id] ?? 0;
+      // The bout that decides the level is one more.
+      const share = (many * (meetings?.groups[group.id] ?? 0)) / total + (bout?.group === group.id ? 1 : 0);
       return share > 0 ? [{ share, gain: gainOf(bouts, group, values) }] : [];
     });
-    return { position, meetings: Math.max(0, boutAmount(said.many, values)), gain: meanGain(parts) };
+    return { position, meetings: many + (bout ? 1 : 0), gain: meanGain(parts) };
   });
 }
 

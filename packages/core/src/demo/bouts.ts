@@ -142,7 +142,7 @@ export const gardenBouts = (): Bouts => ({
         web: { weight: 1, aboveHealth: 0.5 },
         'venom-sting': { weight: 2, belowHealth: 0.5 },
       },
-      { gives: gives(110, 40, ['Silk', 0.03]), takes: { venom: 0.5, smoke: 2 } },
+      { gives: gives(110, 40, ['Silk', 0.02]), takes: { venom: 0.5, smoke: 2 } },
     ),
   ],
   groups: [

@@ -148,7 +148,7 @@ function Cell({ shown, done, measure, cause, most, wanted, label, onOpen }: Cell
   const strength = strengthOf(value, measure, most);
   const isLoss = below || measure === 'cause' || measure === 'tries';
   const share =
-    Math.round((isLoss && measure === 'clearRate' ? 1 - strength : strength) * (isLoss ? 42 : 50) + 12) /
+    Math.round((isLoss && measure === 'clearRate' ? 1 - strength : strength) * (isLoss ? 42 : 43) + 12) /
     (done ? 1 : 2);
   const said =
     measure === 'clearRate'
