@@ -95,7 +95,7 @@ describe('the lanes', () => {
     await at.page.clickName('button', /^More/);
     await at.page.clickName('menuitem', 'Remove Clock');
     await at.page.seeText('Clock is used in 15 places');
-    expect((await at.document()).parameters).toHaveLength(8);
+    expect((await at.document()).parameters).toHaveLength(10);
   });
 
   it('feed the level', async () => {

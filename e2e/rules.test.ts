@@ -49,7 +49,7 @@ describe('saying a rule', () => {
       '+ way to lose',
       'leaving life',
       'Leaving the ground costs a life and what was gathered',
-      'hedge-and-ditch',
+      'behind-the-walls',
       '"resets":["gathered"]',
     ],
     [
