@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { attemptByHand, makeBoutLevelWorld, type Choice, type PreparedBoutLevel, type Turn } from '@stadion/core/bouts';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { HandOff, handOffOf } from '@stadion/core/formats';
+import { literal } from '@stadion/core/model';
 import { drawAt } from '@stadion/core/random';
 import { prepareGame } from '@stadion/core/trials';
 import { openFights, type FightTurn } from './fight.ts';
@@ -43,6 +44,36 @@ describe('a fight that a game plays', () => {
       expect([frame.ended?.result, frame.ended?.stars]).toEqual([attempt.phase, attempt.verdicts.stars]);
       expect(judge.reading('rounds')).toBe(attempt.observed.rounds);
     }
+  });
+
+  it('begins anew after a lost life with the draws that Stadion gives it', () => {
+    const other = homeBeforeDusk();
+    other.levels['hedge-and-ditch']!.rules[1]!.then = [
+      { effect: 'loseLife', lives: literal(1), back: 'start', resets: [] },
+    ];
+    other.levels['hedge-and-ditch']!.rules[1]!.fires = 'eachTime';
+    const world = makeBoutLevelWorld(prepareGame(other, 14) as PreparedBoutLevel);
+    const handed = JSON.parse(JSON.stringify(handOffOf(other))) as HandOff;
+    const [level, fight] = [openHandOff(handed).level(14), openFights(handed).fight(14, 3)];
+    const judge = level.judge();
+    const given: Choice[] = [];
+    let ended: string | undefined;
+    let lost = 0;
+    while (ended === undefined) {
+      const { use, target } = attemptByHand(world, 3, given).asks!.options[0]!;
+      given.push({ use, target });
+      const turns = fight.choose(0);
+      if (turns.length === 0) continue;
+      const frame = judge.tick(fight.readings, fight.secondsOf(turns));
+      ended = frame.ended?.result;
+      if (!frame.fired.some(({ effects }) => effects.some(({ effect }) => effect === 'loseLife'))) continue;
+      lost++;
+      fight.again();
+      ended ??= judge.tick(fight.readings, 1 / 60).ended?.result;
+    }
+    const { attempt } = attemptByHand(world, 3, given);
+    expect(lost).toBeGreaterThan(0);
+    expect([ended, lost, judge.reading('rounds')]).toEqual([attempt.phase, attempt.anew, attempt.observed.rounds]);
   });
 
   it('tells harm before it is done', () => {

@@ -1,17 +1,14 @@
 import {
-  askedNow,
-  byWeight,
-  goOn,
+  boutInHand,
   harmOf,
   healthShare,
   isOurs,
   leftOf,
   makeBoutWorld,
-  optionsOf,
+  standingNow,
   stands,
   startBout,
-  type BoutState,
-  type Choice,
+  startBoutAnew,
   type PreparedBout,
   type PreparedFighter,
   type Turn,
@@ -70,32 +67,14 @@ const turnOf = ({ round, actor, action, struck }: Turn, actions: readonly { id: 
 function startFight(bouts: HandedBouts, slot: HandedSlot, who: WhoFights, levels: number, seed: number): Fight {
   const world = makeBoutWorld(boutOf(bouts, slot, who, levels));
   const { fighters, bout } = world;
-  let state: BoutState = startBout(world, seed);
-  let chosen = new Map<number, Choice>();
-  let roundsBefore = 0;
-  let losses = 0;
-
-  /** Who has to choose and has not yet. */
-  const waiting = (): number | undefined =>
-    askedNow(state).find((fighter) => !chosen.has(fighter) && optionsOf(state, fighter).length > 0);
-
-  /** Goes on while nobody has to choose. */
-  function run(): FightTurn[] {
-    const turns: FightTurn[] = [];
-    while (state.phase === 'playing' && waiting() === undefined) {
-      const given = chosen;
-      chosen = new Map();
-      goOn(
-        state,
-        (now, fighter) => (isOurs(world, fighter) ? (given.get(fighter) ?? null) : byWeight(now, fighter)),
-        (turn) => turns.push(turnOf(turn, bout.actions)),
-      );
-    }
-    return turns;
-  }
-  const opening = run();
+  const kinds = [...new Set(fighters.map(({ id }) => id))];
+  const places = fighters.map(({ id }) => kinds.indexOf(id));
+  let state = startBout(world, seed);
+  let hand = boutInHand(state);
+  let [anew, roundsBefore] = [0, 0];
+  const told = (turns: readonly Turn[]): FightTurn[] => turns.map((turn) => turnOf(turn, bout.actions));
   return {
-    opening,
+    opening: told(hand.opening),
     get phase() {
       return state.phase;
     },
@@ -106,24 +85,18 @@ function startFight(bouts: HandedBouts, slot: HandedSlot, who: WhoFights, levels
       }));
     },
     get asks() {
-      const fighter = waiting();
-      if (fighter === undefined) return null;
+      if (!hand.asks) return null;
+      const { fighter, options } = hand.asks;
       return {
         fighter,
-        options: optionsOf(state, fighter).map(({ action, target }) => ({
-          action: action.id,
-          name: action.name,
-          target,
-        })),
+        options: options.map(({ action, target }) => ({ action: action.id, name: action.name, target })),
       };
     },
     choose(option) {
-      const fighter = waiting();
-      if (fighter === undefined) return [];
-      const { use, target } = optionsOf(state, fighter)[option] ?? {};
+      if (!hand.asks) return [];
+      const { use, target } = hand.asks.options[option] ?? {};
       if (use === undefined || target === undefined) throw new RangeError(`There is no option ${option}.`);
-      chosen.set(fighter, { use, target });
-      return run();
+      return told(hand.choose({ use, target }));
     },
     harm(actor, action, target) {
       const index = bout.actions.findIndex(({ id }) => id === action);
@@ -133,39 +106,21 @@ function startFight(bouts: HandedBouts, slot: HandedSlot, who: WhoFights, levels
     },
     again() {
       roundsBefore += state.round;
-      chosen = new Map();
-      state = startBout(world, seed + ++losses);
-      return run();
+      state = startBoutAnew(world, seed, ++anew);
+      hand = boutInHand(state);
+      return told(hand.opening);
     },
     secondsOf: (turns) => turns.length * bouts.turnSeconds,
-    get readings() {
-      return readingsOf(state, roundsBefore);
+    get readings(): Readings {
+      const { fallen, beaten, health, shares } = standingNow(state, places, kinds.length);
+      const theirs = fighters.length - world.ours;
+      return {
+        ...{ rounds: roundsBefore + state.round, fallen, health },
+        ...{ 'sideBeaten.ours': fallen === world.ours, 'sideBeaten.theirs': beaten === theirs },
+        ...{ 'enemiesLeft.any': theirs - beaten, 'enemiesBeaten.any': beaten },
+        ...Object.fromEntries(kinds.map((id, place) => [`healthShare.${id}`, shares[place] ?? 0])),
+      };
     },
-  };
-}
-
-/** What the judge is shown of a fight. */
-function readingsOf(state: BoutState, roundsBefore: number): Readings {
-  const { fighters, ours, lost } = state.world;
-  const left: Record<string, number> = {};
-  const full: Record<string, number> = {};
-  let [fallen, beaten, health] = [0, 0, 0];
-  fighters.forEach(({ id, statistics }, index) => {
-    left[id] = (left[id] ?? 0) + leftOf(state, index);
-    full[id] = (full[id] ?? 0) + (statistics[lost] ?? 0);
-    if (index < ours) health += leftOf(state, index);
-    if (stands(state, index)) return;
-    if (index < ours) fallen++;
-    else beaten++;
-  });
-  const theirs = fighters.length - ours;
-  return {
-    ...{ rounds: roundsBefore + state.round, fallen, health },
-    ...{ 'sideBeaten.ours': fallen === ours, 'sideBeaten.theirs': beaten === theirs },
-    ...{ 'enemiesLeft.any': theirs - beaten, 'enemiesBeaten.any': beaten },
-    ...Object.fromEntries(
-      Object.keys(left).map((id) => [`healthShare.${id}`, full[id]! > 0 ? left[id]! / full[id]! : 0]),
-    ),
   };
 }
 

@@ -78,10 +78,20 @@ describe('a level that is decided by a bout', () => {
     const over = rule('over', atMost('no-lives', { reading: 'lives' }, 0), [{ effect: 'lose', cause: 'Out of lives' }]);
     const project = inBout([{ ...loses, fires: 'eachTime' }, over], { ...ANTS, group: 'captain' });
     const state = played(project);
-    expect([state.phase, state.observed.lives, state.livesLost]).toEqual(['lost', 0, 4]);
+    expect([state.phase, state.observed.lives, state.anew]).toEqual(['lost', 0, 4]);
     expect(state.lastLifeRule).toBe(0);
     expect(state.observed.rounds).toBeGreaterThanOrEqual(4);
     expect(state.told.map(({ rule: index }) => index)).toEqual([0, 0, 0, 0]);
+  });
+
+  it('is given up where a rule puts the party back for ever', () => {
+    const back = rule('back', is('down', { reading: 'sideBeaten', side: 'ours' }), [{ effect: 'back', to: 'start' }]);
+    const project = inBout([{ ...back, fires: 'eachTime' }], { ...ANTS, group: 'captain' }, ({ bouts }) => {
+      bouts!.fighters[0]!.statistics['health'] = literal(1);
+    });
+    const state = played(project);
+    expect([state.phase, state.anew]).toEqual(['undecided', 100]);
+    expect(readyGame(prepareGame(project, 1)).play(steady(project), 1).endingRule).toBe(GAVE_UP);
   });
 
   it('is judged tick by tick where a condition has to hold', () => {

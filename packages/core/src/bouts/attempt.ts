@@ -1,4 +1,3 @@
-import { mix } from '../random/index.ts';
 import {
   changeDial,
   count,
@@ -17,19 +16,32 @@ import {
   type ResolvedEffect,
   type Verdicts,
 } from '../rules/index.ts';
-import { goOn, leftOf, settle, stands, startBout, type BoutState, type Choosing, type Turn } from './bout.ts';
+import {
+  goOn,
+  leftOf,
+  settle,
+  stands,
+  startBout,
+  startBoutAnew,
+  type BoutState,
+  type Choosing,
+  type Turn,
+} from './bout.ts';
 import { observeBout, startObservedBout, type BoutLevelWorld } from './level.ts';
+
+/** A bout that has begun anew so often is given up: rules that always put the party back would never let it end. */
+const MOST_ANEW = 100;
 
 /** An attempt at a level that is decided by a bout. */
 export interface BoutAttempt {
   world: BoutLevelWorld;
   seed: number;
-  /** Undecided: the bout is over, and no rule has ended the level. */
+  /** Undecided: the bout is over, or has begun anew too often, and no rule has ended the level. */
   phase: 'playing' | 'won' | 'lost' | 'undecided';
   bout: BoutState;
-  /** Rounds of the bouts that a lost life has ended. */
+  /** How often the bout has begun anew, and the rounds of those before. */
+  anew: number;
   roundsBefore: number;
-  livesLost: number;
   /** On which the level has been judged. */
   ticks: number;
   clock: ClockState;
@@ -66,7 +78,7 @@ export function startBoutAttempt(world: BoutLevelWorld, seed: number, from: Bout
   for (const [tally, value] of Object.entries(from.tallies ?? {}))
     if (observed.tallies[Number(tally)] !== undefined) observed.tallies[Number(tally)] = value;
   return {
-    ...{ world, seed, phase: 'playing', bout, roundsBefore: 0, livesLost: 0, ticks: 0 },
+    ...{ world, seed, phase: 'playing', bout, anew: 0, roundsBefore: 0, ticks: 0 },
     ...{ clock: startClock(judging), observed, verdicts: startVerdicts(world.judge) },
     ...{ dials: [...dials], followed: startFollowed(liveRamps), lastLifeRule: -2, told: [] },
   };
@@ -75,7 +87,7 @@ export function startBoutAttempt(world: BoutLevelWorld, seed: number, from: Bout
 /** The fight begins anew, with other draws. */
 function startAgain(state: BoutAttempt): void {
   state.roundsBefore += state.bout.round;
-  state.bout = startBout(state.world.bout, mix(state.seed, ++state.livesLost));
+  state.bout = startBoutAnew(state.world.bout, state.seed, ++state.anew);
 }
 
 /** Heals or hurts everybody of the party who stands. */
@@ -178,8 +190,8 @@ export function goOnAttempt(state: BoutAttempt, choose: Choosing, note?: (turn: 
   if (world.level.judging.clockStarts === 'firstMove') state.clock.runs = true;
   observeBout(world, state.observed, bout, state.roundsBefore);
   pass(state, Math.max(1, turns) * world.level.turnTicks);
-  // What a rule did last may have decided it.
-  if (state.bout.phase !== 'playing' && !verdicts.ended) pass(state, 1);
+  // What a rule did last may have decided it; and of one that begins anew, the beginning is seen.
+  if (!verdicts.ended && (state.bout !== bout || bout.phase !== 'playing')) pass(state, 1);
   if (verdicts.ended) state.phase = verdicts.ending.result;
-  else if (state.bout.phase !== 'playing') state.phase = 'undecided';
+  else if (state.bout.phase !== 'playing' || state.anew >= MOST_ANEW) state.phase = 'undecided';
 }

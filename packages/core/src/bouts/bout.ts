@@ -1,4 +1,4 @@
-import { drawAt } from '../random/index.ts';
+import { drawAt, mix } from '../random/index.ts';
 import { amountOf, readBy, strengthOf, type Strength } from './amounts.ts';
 import {
   withRole,
@@ -106,6 +106,10 @@ export function startBout(world: BoutWorld, seed: number, health = 1): BoutState
   return state;
 }
 
+/** The same bout once more, with other draws. @param times how often it has begun anew, from 1 */
+export const startBoutAnew = (world: BoutWorld, seed: number, times: number): BoutState =>
+  startBout(world, mix(seed, times));
+
 export const isOurs = ({ ours }: BoutWorld, fighter: number): boolean => fighter < ours;
 
 /** What somebody has left of what is lost; 0 where nothing is. */
@@ -121,6 +125,38 @@ export function healthShare(state: BoutState, fighter: number): number {
   const { fighters, lost } = state.world;
   const full = (fighters[fighter] as PreparedFighter).statistics[lost] ?? 0;
   return full > 0 ? leftOf(state, fighter) / full : 0;
+}
+
+/** How a bout stands, counted. */
+export interface Standing {
+  /** Of ours and of theirs, how many have fallen. */
+  fallen: number;
+  beaten: number;
+  /** What ours have left together. */
+  health: number;
+  /** Share of what is lost that is left, by place of the fighter; of several alike, of all together. */
+  shares: number[];
+}
+
+/** @param places of the fighters, ours first, among those whose shares are asked for; -1 for none @param count of those */
+export function standingNow(state: BoutState, places: readonly number[], count: number): Standing {
+  const { fighters, ours, lost } = state.world;
+  const full = new Array<number>(count).fill(0);
+  const left = new Array<number>(count).fill(0);
+  let [fallen, beaten, health] = [0, 0, 0];
+  for (let i = 0; i < fighters.length; i++) {
+    const down = !stands(state, i);
+    if (i < ours) {
+      if (down) fallen++;
+      health += leftOf(state, i);
+    } else if (down) beaten++;
+    const place = places[i] as number;
+    if (place < 0) continue;
+    full[place] = (full[place] as number) + ((fighters[i] as PreparedFighter).statistics[lost] ?? 0);
+    left[place] = (left[place] as number) + leftOf(state, i);
+  }
+  const shares = full.map((all, place) => (all > 0 ? (left[place] as number) / all : 0));
+  return { fallen, beaten, health, shares };
 }
 
 /** Those who stand on the fighter's own side, or on the other. */

@@ -12,14 +12,6 @@ import {
 import type { BoutLevelWorld } from './level.ts';
 import { byWeight, optionsOf, type Option } from './minds.ts';
 
-/** A bout that somebody plays by hand, as far as it has come. */
-export interface ByHand {
-  state: BoutState;
-  turns: Turn[];
-  /** Who chooses next, and among what; null once it has ended. */
-  asks: { fighter: number; options: readonly Option[] } | null;
-}
-
 /** Something that goes on by choices. */
 interface Played {
   /** The bout as it stands; null once all is over. */
@@ -27,28 +19,88 @@ interface Played {
   goOn(choose: Choosing, note: (turn: Turn) => void): void;
 }
 
-/** Plays on by choices that were made, as far as they go; who can do nothing is not asked. */
-function playOn({ bout, goOn: on }: Played, given: readonly Choice[]): Pick<ByHand, 'turns' | 'asks'> {
-  const turns: Turn[] = [];
-  let next = 0;
-  for (let state = bout(); state; state = bout()) {
-    const chosen = new Map<number, Choice>();
-    for (const fighter of askedNow(state)) {
-      const options = optionsOf(state, fighter);
-      if (options.length === 0) continue;
-      const choice = given[next];
-      if (!choice) return { turns, asks: { fighter, options } };
-      next++;
-      chosen.set(fighter, choice);
-    }
-    const { ours } = state.world;
-    on(
-      (now, fighter) => (fighter < ours ? (chosen.get(fighter) ?? null) : byWeight(now, fighter)),
-      (turn) => turns.push(turn),
-    );
-  }
-  return { turns, asks: null };
+/** Who chooses next, and among what. */
+interface Asks {
+  fighter: number;
+  options: readonly Option[];
 }
+
+/** A bout in somebody's hand: it asks for one choice after the other, and goes on once all who are asked have chosen. */
+export interface Hand {
+  /** What happened before anybody was asked. */
+  opening: readonly Turn[];
+  /** Null once it has ended. */
+  readonly asks: Asks | null;
+  /** @returns what happens until somebody is asked again */
+  choose(choice: Choice): Turn[];
+}
+
+/** Takes a bout in hand. Who can do nothing is not asked. */
+function takeInHand({ bout, goOn: on }: Played): Hand {
+  let chosen = new Map<number, Choice>();
+  let asks: Asks | null = null;
+
+  function asked(state: BoutState): Asks | null {
+    for (const fighter of askedNow(state)) {
+      if (chosen.has(fighter)) continue;
+      const options = optionsOf(state, fighter);
+      if (options.length > 0) return { fighter, options };
+    }
+    return null;
+  }
+
+  function run(): Turn[] {
+    const turns: Turn[] = [];
+    for (let state = bout(); state; state = bout()) {
+      asks = asked(state);
+      if (asks) return turns;
+      const given = chosen;
+      chosen = new Map();
+      const { ours } = state.world;
+      on(
+        (now, fighter) => (fighter < ours ? (given.get(fighter) ?? null) : byWeight(now, fighter)),
+        (turn) => turns.push(turn),
+      );
+    }
+    asks = null;
+    return turns;
+  }
+
+  return {
+    opening: run(),
+    get asks() {
+      return asks;
+    },
+    choose(choice) {
+      if (!asks) return [];
+      chosen.set(asks.fighter, choice);
+      return run();
+    },
+  };
+}
+
+/** A bout that somebody plays by hand, as far as it has come. */
+export interface ByHand {
+  state: BoutState;
+  turns: Turn[];
+  asks: Asks | null;
+}
+
+/** Plays on by choices that were made, as far as they go. */
+function playOn(played: Played, given: readonly Choice[]): Pick<ByHand, 'turns' | 'asks'> {
+  const hand = takeInHand(played);
+  const turns = [...hand.opening];
+  for (const choice of given) turns.push(...hand.choose(choice));
+  return { turns, asks: hand.asks };
+}
+
+const boutAlone = (state: BoutState): Played => ({
+  bout: () => (state.phase === 'playing' ? state : null),
+  goOn: (choose, note) => goOn(state, choose, note),
+});
+
+/** Takes a bout in hand that no rules judge. */
+export const boutInHand = (state: BoutState): Hand => takeInHand(boutAlone(state));
 
 /**
  * Plays a bout by the choices that were made so far, in the order in which they were asked for: the same seed and choices
@@ -59,11 +111,7 @@ function playOn({ bout, goOn: on }: Played, given: readonly Choice[]): Pick<ByHa
  */
 export function playedByHand(world: BoutWorld, seed: number, given: readonly Choice[], health = 1): ByHand {
   const state = startBout(world, seed, health);
-  const played: Played = {
-    bout: () => (state.phase === 'playing' ? state : null),
-    goOn: (choose, note) => goOn(state, choose, note),
-  };
-  return { state, ...playOn(played, given) };
+  return { state, ...playOn(boutAlone(state), given) };
 }
 
 /** The same of a level that a bout decides: its rules judge what is played. */
@@ -74,10 +122,12 @@ export function attemptByHand(
   from: BoutStart = {},
 ): ByHand & { attempt: BoutAttempt } {
   const attempt = startBoutAttempt(world, seed, from);
-  const played: Played = {
-    bout: () => (attempt.phase === 'playing' ? attempt.bout : null),
-    goOn: (choose, note) => goOnAttempt(attempt, choose, note),
-  };
-  const by = playOn(played, given);
-  return { attempt, state: attempt.bout, ...by };
+  const played = playOn(
+    {
+      bout: () => (attempt.phase === 'playing' ? attempt.bout : null),
+      goOn: (choose, note) => goOnAttempt(attempt, choose, note),
+    },
+    given,
+  );
+  return { attempt, state: attempt.bout, ...played };
 }

@@ -1,12 +1,13 @@
 export {
-  askedNow,
   goOn,
   healthShare,
   leftOf,
   isOurs,
   makeBoutWorld,
   stands,
+  standingNow,
   startBout,
+  startBoutAnew,
   targetsOf,
   usable,
   withdraw,
@@ -20,20 +21,21 @@ export {
 } from './bout.ts';
 export { goOnAttempt, startBoutAttempt, type BoutAttempt, type BoutStart } from './attempt.ts';
 export {
-  isBoutLevel,
   makeBoutLevelWorld,
   prepareBoutLevel,
   startingBoutJudgeOf,
   USUAL_TURN_SECONDS,
-  type BoutLevel,
   type BoutLevelWorld,
   type PreparedBoutLevel,
+  type WithBouts,
 } from './level.ts';
-export { attemptByHand, playedByHand, type ByHand } from './byHand.ts';
+export { attemptByHand, boutInHand, playedByHand, type ByHand, type Hand } from './byHand.ts';
 export { boutTrials, LEVEL_SHARES, levelWinning, playBout, type BoutForecast, type BoutTrials } from './forecast.ts';
-export { boutMind, byWeight, choosing, optionsOf, type BoutMind, type Option } from './minds.ts';
+export { boutMind, byWeight, choosing, type BoutMind, type Option } from './minds.ts';
 export {
   experienceNeeded,
+  LEAST_SEEN,
+  MOST_BOUTS_TO_A_LEVEL,
   gainOf,
   meanGain,
   meetingsAlong,
@@ -46,9 +48,11 @@ export type { PreparedAction, PreparedBout, PreparedFighter, PreparedUse } from 
 export { harmOf, harmTable, oddsOf, type Harm } from './sheet.ts';
 export {
   boutAmount,
+  meetingOf,
   membersOf,
   MOST_LEVEL,
   MOST_MEMBERS,
+  NOBODY,
   prepareBout,
   statisticsOf,
   type Meeting,

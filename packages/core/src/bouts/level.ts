@@ -1,5 +1,5 @@
 import { judgingOf, resolvingAt } from '../attempt/index.ts';
-import type { Bouts, Level, Project } from '../model/index.ts';
+import type { Bouts, Level, LevelBout, Project } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
 import {
   emptyObserved,
@@ -14,9 +14,9 @@ import {
   type Placed,
   type StartingJudge,
 } from '../rules/index.ts';
-import { healthShare, leftOf, makeBoutWorld, stands, startBout, type BoutState, type BoutWorld } from './bout.ts';
+import { makeBoutWorld, standingNow, startBout, type BoutState, type BoutWorld } from './bout.ts';
 import type { PreparedBout } from './prepared.ts';
-import { boutAmount, prepareBout } from './statistics.ts';
+import { meetingOf, prepareBout } from './statistics.ts';
 
 /** Seconds of the clock that one turn takes where the project does not say. */
 export const USUAL_TURN_SECONDS = 2;
@@ -46,30 +46,24 @@ export interface BoutLevelWorld {
   isTimed: boolean;
 }
 
-export type BoutLevel = Level & { bout: NonNullable<Level['bout']> };
-
-export const isBoutLevel = (level: Level): level is BoutLevel => level.bout !== undefined;
-
 /** Nothing lies on a ground that is not played. */
 const NOTHING_PLACED: Placed = { count: {}, worth: {} };
 
+/** A project that has fights. */
+export type WithBouts = Project & { bouts: Bouts };
+
 /** Resolves a level that is decided by a bout. @param position from 1 @param given values of all parameters, where they are others than the project's there */
 export function prepareBoutLevel(
-  project: Project,
-  level: BoutLevel,
+  project: WithBouts,
+  level: Level,
+  decides: LevelBout,
   position: number,
   given?: Values,
 ): PreparedBoutLevel {
   const resolving = { ...resolvingAt(project, level, position, given), placed: NOTHING_PLACED };
   const { values, subjects, dials, liveRamps } = resolving;
-  const { kinds, tallies, slots } = project;
-  const bouts = project.bouts ?? NO_BOUTS;
-  const group = bouts.groups.find(({ id }) => id === level.bout.group);
-  const bout = prepareBout(bouts, {
-    party: level.bout.party.map(({ fighter, level: of }) => ({ fighter, level: Math.round(boutAmount(of, values)) })),
-    group: group ?? { id: '', name: '', members: [] },
-    ...{ mayWithdraw: false, values, position, positions: slots.length },
-  });
+  const { kinds, tallies, bouts } = project;
+  const bout = prepareBout(bouts, meetingOf(project, decides, position, values));
   const all = [...bout.ours, ...bout.theirs];
   return {
     kind: 'bout',
@@ -86,11 +80,6 @@ export function prepareBoutLevel(
     liveRamps,
   };
 }
-
-const NO_BOUTS: Bouts = {
-  ...{ statistics: [], elements: [], actions: [], fighters: [], groups: [], order: 'rounds' },
-  experience: { type: 'hold', value: 1 },
-};
 
 /** Renaming never makes a forecast stale. */
 const withoutNames = (bout: PreparedBout): PreparedBout => ({
@@ -115,31 +104,18 @@ export function makeBoutLevelWorld(level: PreparedBoutLevel): BoutLevelWorld {
 
 /** Shows the judge how a bout stands. @param rounds of bouts before this one */
 export function observeBout({ level }: BoutLevelWorld, seen: Observed, bout: BoutState, rounds: number): void {
-  const { world } = bout;
-  const { fighters, ours, lost } = world;
-  const full = level.sizes.fighters === 0 ? [] : new Array<number>(level.sizes.fighters).fill(0);
-  const left = [...full];
-  let [fallen, beaten, health] = [0, 0, 0];
-  for (let i = 0; i < fighters.length; i++) {
-    const down = !stands(bout, i);
-    if (i < ours) {
-      if (down) fallen++;
-      health += leftOf(bout, i);
-    } else if (down) beaten++;
-    const place = level.places[i] as number;
-    if (place < 0) continue;
-    full[place] = (full[place] as number) + (fighters[i]?.statistics[lost] ?? 0);
-    left[place] = (left[place] as number) + leftOf(bout, i);
-  }
-  for (let i = 0; i < full.length; i++) seen.healthShares[i] = full[i]! > 0 ? left[i]! / full[i]! : 0;
+  const { places, sizes } = level;
+  const { fallen, beaten, health, shares } = standingNow(bout, places, sizes.fighters);
+  const { ours, fighters } = bout.world;
+  const theirs = fighters.length - ours;
+  seen.healthShares = shares;
   seen.rounds = rounds + bout.round;
   seen.fallen = fallen;
   seen.health = health;
-  const theirs = fighters.length - ours;
   seen.sidesBeaten[0] = fallen === ours ? 1 : 0;
   seen.sidesBeaten[1] = beaten === theirs ? 1 : 0;
-  seen.enemiesLeft[level.sizes.enemies] = theirs - beaten;
-  seen.enemiesBeaten[level.sizes.enemies] = beaten;
+  seen.enemiesLeft[sizes.enemies] = theirs - beaten;
+  seen.enemiesBeaten[sizes.enemies] = beaten;
 }
 
 /** What the judge sees before the first turn. */
@@ -159,12 +135,4 @@ export function startingBoutJudgeOf(level: PreparedBoutLevel): StartingJudge {
   const world = makeBoutLevelWorld(level);
   const start = startObservedBout(world, startBout(world.bout, 0));
   return { judge: world.judge, start, atExpiry: level.judging.atExpiry };
-}
-
-/** The share of health that all of ours have left together. */
-export function partyHealthShare(bout: BoutState): number {
-  const { ours } = bout.world;
-  let sum = 0;
-  for (let i = 0; i < ours; i++) sum += healthShare(bout, i);
-  return ours === 0 ? 0 : sum / ours;
 }

@@ -2,6 +2,11 @@ import type { Bouts, Group, Project } from '../model/index.ts';
 import { PLAIN, rawValue, valuesAt, type Values } from '../ramps/index.ts';
 import { boutAmount, membersOf, MOST_LEVEL } from './statistics.ts';
 
+/** More bouts to a level than this are felt as standing still. */
+export const MOST_BOUTS_TO_A_LEVEL = 15;
+/** What fewer players than this come to have is as good as not there. */
+export const LEAST_SEEN = 0.05;
+
 /** What beating a group brings. */
 export interface Gain {
   experience: number;

@@ -1,4 +1,4 @@
-import type { Amount, Bouts, Fighter, Group } from '../model/index.ts';
+import type { Amount, Bouts, Fighter, Group, LevelBout, Project } from '../model/index.ts';
 import { namesIn, parseFormula, PLAIN, rawValue, type Values } from '../ramps/index.ts';
 import type { PreparedAction, PreparedBout, PreparedFighter } from './prepared.ts';
 
@@ -91,6 +91,23 @@ export interface Meeting {
   /** The position, and how many there are. */
   position: number;
   positions: number;
+}
+
+/** A group of nobody. */
+export const NOBODY: Group = { id: '', name: '', members: [] };
+
+/** The meeting that decides a level, with its levels as they are at a position. */
+export function meetingOf(
+  { bouts, slots }: Pick<Project, 'slots'> & { bouts: Bouts },
+  { group, party }: LevelBout,
+  position: number,
+  values: Values,
+): Meeting {
+  return {
+    party: party.map(({ fighter, level }) => ({ fighter, level: Math.round(boutAmount(level, values)) })),
+    group: bouts.groups.find(({ id }) => id === group) ?? NOBODY,
+    ...{ mayWithdraw: false, values, position, positions: slots.length },
+  };
 }
 
 /** A formula as it is worked out; null where it cannot be read. */

@@ -1,7 +1,7 @@
 import {
-  boutAmount,
   harmTable,
   makeBoutWorld,
+  meetingOf,
   meetingsAlong,
   pacingOf,
   prepareBout,
@@ -9,6 +9,7 @@ import {
   type Harm,
   type Meeting,
   type PacingAt,
+  type WithBouts,
 } from '../bouts/index.ts';
 import type { Bouts, Group, Level, Project, Slot } from '../model/index.ts';
 import { valuesIn, type RampTable, type Values } from '../ramps/index.ts';
@@ -45,31 +46,25 @@ function fightOf(bouts: Bouts, path: Fight['path'], meeting: Meeting): Fight {
   return { group: meeting.group, path, world, harm: harmTable(world), names };
 }
 
-function fightsAt(bouts: Bouts, level: Level, pacing: PacingAt, values: Values, positions: number): Fight[] {
+function fightsAt(project: WithBouts, level: Level, pacing: PacingAt, values: Values): Fight[] {
+  const { bouts, slots } = project;
   const { position } = pacing;
-  const beside = { values, position, positions };
-  const own = level.bout && bouts.groups.find(({ id }) => id === level.bout?.group);
   const ours = bouts.fighters.filter(({ side }) => side === 'ours').slice(0, PARTY_ON_THE_WAY);
+  const party = ours.map(({ id }) => ({ fighter: id, level: pacing.level }));
+  const { groups = {}, mayWithdraw = true } = level.meetings ?? {};
+  const own = level.bout && meetingOf(project, level.bout, position, values);
+  const path = ['levels', level.id];
   return [
-    ...(level.bout && own
-      ? [
-          fightOf(bouts, ['levels', level.id, 'bout'], {
-            ...{ ...beside, group: own, mayWithdraw: false },
-            party: level.bout.party.map((each) => ({
-              fighter: each.fighter,
-              level: Math.round(boutAmount(each.level, values)),
-            })),
-          }),
-        ]
-      : []),
-    ...bouts.groups.flatMap((group) => {
-      const { groups = {}, mayWithdraw = true } = level.meetings ?? {};
-      if (!((groups[group.id] ?? 0) > 0)) return [];
-      const party = ours.map(({ id }) => ({ fighter: id, level: pacing.level }));
-      return [
-        fightOf(bouts, ['levels', level.id, 'meetings', 'groups', group.id], { ...beside, group, mayWithdraw, party }),
-      ];
-    }),
+    ...(own ? [fightOf(bouts, [...path, 'bout'], own)] : []),
+    ...bouts.groups.flatMap((group) =>
+      (groups[group.id] ?? 0) > 0
+        ? [
+            fightOf(bouts, [...path, 'meetings', 'groups', group.id], {
+              ...{ party, group, mayWithdraw, values, position, positions: slots.length },
+            }),
+          ]
+        : [],
+    ),
   ];
 }
 
@@ -101,7 +96,7 @@ export function boutSubjects({ project, table }: { project: Project; table: Ramp
             return {
               ...{ project, bouts, slot, level, pacing: here },
               get fights() {
-                return (fights ??= fightsAt(bouts, level, here, values, slots.length));
+                return (fights ??= fightsAt({ ...project, bouts }, level, here, values));
               },
             };
           },

@@ -1,6 +1,7 @@
 import { MAX_CONDITION_DEPTH, type Condition } from './condition.ts';
 import { LOSABLE, type Effect } from './effect.ts';
 import type { Level } from './level.ts';
+import { boutProblems, type Say } from './boutReferences.ts';
 import { Limits } from './limits.ts';
 import { KINDS_OF_PIECE, type Piece, type PieceName } from './piece.ts';
 import type { Project } from './project.ts';
@@ -90,7 +91,6 @@ export function kindsInAmounts(part: unknown): ReadonlySet<string> {
 const wordsOf = (text: string): ReadonlySet<string> => new Set(text.match(/[a-z]\w*/gi) ?? []);
 
 type Path = (string | number)[];
-type Say = (path: Path, message: string) => void;
 
 const idsOf = (items: readonly { id: string }[]): string[] => items.map((item) => item.id);
 
@@ -275,40 +275,6 @@ export function findReferenceProblems(project: Project): ReferenceProblem[] {
   boutProblems(project, say);
   problems.push(...Object.values(project.levels).flatMap((level) => levelProblems(project, level, slots)));
   return problems;
-}
-
-/** Fighters, actions, elements and groups that are named and not there. What a formula reads is said where it stands. */
-function boutProblems({ bouts, levels }: Project, say: Say): void {
-  const [fighters, actions, elements, groups] = [bouts?.fighters, bouts?.actions, bouts?.elements, bouts?.groups].map(
-    (list) => new Set((list ?? []).map(({ id }) => id)),
-  ) as [Set<string>, Set<string>, Set<string>, Set<string>];
-  for (const { id, like, uses, takes } of bouts?.fighters ?? []) {
-    const path = ['bouts', 'fighters', id];
-    if (like && !fighters.has(like.fighter))
-      say([...path, 'like', 'fighter'], `There is no fighter “${like.fighter}”.`);
-    for (const action of Object.keys(uses))
-      if (!actions.has(action)) say([...path, 'uses', action], `There is no action “${action}”.`);
-    for (const element of Object.keys(takes))
-      if (!elements.has(element)) say([...path, 'takes', element], `There is no element “${element}”.`);
-  }
-  for (const { id, element } of bouts?.actions ?? [])
-    if (element !== undefined && !elements.has(element))
-      say(['bouts', 'actions', id, 'element'], `There is no element “${element}”.`);
-  for (const { id, members } of bouts?.groups ?? [])
-    members.forEach(({ fighter }, index) => {
-      if (!fighters.has(fighter))
-        say(['bouts', 'groups', id, 'members', index, 'fighter'], `There is no fighter “${fighter}”.`);
-    });
-  for (const { id, meetings, bout } of Object.values(levels)) {
-    for (const group of Object.keys(meetings?.groups ?? {}))
-      if (!groups.has(group)) say(['levels', id, 'meetings', 'groups', group], `There is no group “${group}”.`);
-    if (!bout) continue;
-    if (!groups.has(bout.group)) say(['levels', id, 'bout', 'group'], `There is no group “${bout.group}”.`);
-    bout.party.forEach(({ fighter }, index) => {
-      if (!fighters.has(fighter))
-        say(['levels', id, 'bout', 'party', index, 'fighter'], `There is no fighter “${fighter}”.`);
-    });
-  }
 }
 
 const conditionsIn = (condition: Condition): number =>

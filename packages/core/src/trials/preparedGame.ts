@@ -1,5 +1,5 @@
 import { startingJudgeOf, worthAtStart, type PreparedLevel } from '../attempt/index.ts';
-import { isBoutLevel, prepareBoutLevel, startingBoutJudgeOf, type PreparedBoutLevel } from '../bouts/index.ts';
+import { prepareBoutLevel, startingBoutJudgeOf, type PreparedBoutLevel } from '../bouts/index.ts';
 import { prepareLevel } from '../grounds/index.ts';
 import type { Project } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
@@ -18,10 +18,10 @@ export const isBout = (game: PreparedGame): game is PreparedBoutLevel => game.ki
  * @throws RangeError where the sequence has no such position
  */
 export function prepareGame(project: Project, position: number, values?: Values): PreparedGame {
-  const slot = project.slots[position - 1];
-  const level = slot && project.levels[slot.levelId];
-  return level && isBoutLevel(level)
-    ? prepareBoutLevel(project, level, position, values)
+  const level = project.levels[project.slots[position - 1]?.levelId ?? ''];
+  const { bouts } = project;
+  return level?.bout && bouts
+    ? prepareBoutLevel({ ...project, bouts }, level, level.bout, position, values)
     : prepareLevel(project, position, values);
 }
 

@@ -1,10 +1,8 @@
+import { LEAST_SEEN } from '../../bouts/index.ts';
 import { pointerOf } from '../../model/index.ts';
 import { pacingIn } from '../boutFacts.ts';
 import { say, type Check, type Found } from '../finding.ts';
 import { firstFight } from '../parts.ts';
-
-/** What fewer players than this come to have by the end is as good as not there. */
-export const LEAST_SEEN = 0.05;
 
 /** A thing that hardly anybody gets along the whole sequence. */
 export const dropNobodySees: Check<'project'> = {

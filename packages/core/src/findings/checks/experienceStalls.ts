@@ -1,8 +1,6 @@
+import { MOST_BOUTS_TO_A_LEVEL } from '../../bouts/index.ts';
 import { pointerOf } from '../../model/index.ts';
 import type { Check } from '../finding.ts';
-
-/** More bouts to a level than this are felt as standing still. */
-export const MOST_BOUTS_TO_A_LEVEL = 15;
 
 /** The party hardly grows: too many bouts to its next level. */
 export const experienceStalls: Check<'bout'> = {

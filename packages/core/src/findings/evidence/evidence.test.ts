@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { homeBeforeDusk } from '../../demo/index.ts';
 import { demoOnGrounds } from '../../testing/index.ts';
 import { literal, type Project } from '../../model/index.ts';
 import { PERFECT_PACER } from '../../pacers/index.ts';
@@ -167,6 +168,17 @@ describe('every class that rests on attempts', () => {
     const beside = { ...found[0]!, code: 'star-out-of-order' } as const;
     expect(besides([{ ...beside, severity: 'surely wrong' }], found)).toEqual([]);
     expect(besides([{ ...beside, severity: 'doubtful' }], found)).toEqual(found);
+  });
+
+  it('of a bout tells on how many it rests, and none to be watched', () => {
+    const project = homeBeforeDusk();
+    project.slots[13]!.wanted = 0.95;
+    const lost = { endings: [{ rule: GAVE_UP, lifeRule: -2, count: 200 }] };
+    const found = evidenceIn(project, new Map([['steady', new Map([['slot-14', seen(0.5, lost)]])]]));
+    expect(found.find(({ code }) => code === 'off-wanted')?.evidence).toEqual({ attempts: 400, pacer: 'steady' });
+    const unended = found.find(({ code }) => code === 'no-ending')!;
+    expect(unended.reason).toMatch(/no rule had ended the level/);
+    expect(unended.evidence).toEqual({ attempts: 400, pacer: 'steady' });
   });
 
   it('tells on how many attempts it rests, and which one shows it', () => {

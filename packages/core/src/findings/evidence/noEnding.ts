@@ -55,8 +55,10 @@ export const noEnding: EvidenceCheck = {
       ...told(
         GAVE_UP,
         'Some attempts come to no end.',
-        `were given up after ${LONGEST_ATTEMPT_SECONDS} s, neither won nor lost`,
-        gaveUp ? shownBy(facts) : undefined,
+        here.level.bout
+          ? 'were given up: the bout was over, or began anew for ever, and no rule had ended the level'
+          : `were given up after ${LONGEST_ATTEMPT_SECONDS} s, neither won nor lost`,
+        gaveUp && !here.level.bout ? shownBy(facts) : undefined,
       ),
       ...told(
         TOO_COSTLY,

@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import {
   experienceNeeded,
+  meetingOf,
   MOST_LEVEL,
+  NOBODY,
   prepareBout,
   statisticsOf,
   USUAL_TURN_SECONDS,
@@ -127,9 +129,8 @@ const LEVELS = Array.from({ length: MOST_LEVEL }, (_, index) => index + 1);
 /** What all fights of a game are made of; undefined where it has none. @param first values of parameters at the first slot */
 export function handedBouts({ bouts, slots }: Project, first: Values): HandedBouts | undefined {
   if (!bouts) return undefined;
-  const group = { id: '', name: '', members: [] };
   const { actions, mostRounds } = prepareBout(bouts, {
-    ...{ party: [], group, mayWithdraw: false, values: first, position: 1, positions: slots.length },
+    ...{ party: [], group: NOBODY, mayWithdraw: false, values: first, position: 1, positions: slots.length },
   });
   const ours = bouts.fighters.filter(({ side }) => side === 'ours');
   return {
@@ -164,23 +165,15 @@ export function handedBouts({ bouts, slots }: Project, first: Values): HandedBou
 
 /** Who fights at a slot: the bout that decides its level, and who is met on the way. */
 export function handedFights(
-  { bouts, slots }: Project,
+  project: Project,
   level: Level,
   position: number,
   values: Values,
 ): { bout?: z.infer<typeof HandedFight>; meetings?: z.infer<typeof HandedMeetings> } {
+  const { bouts, slots } = project;
   if (!bouts) return {};
-  const prepared = (groupId: string, party: { fighter: string; level: number }[]): PreparedBout | undefined => {
-    const group = bouts.groups.find(({ id }) => id === groupId);
-    return group && prepareBout(bouts, { party, group, mayWithdraw: false, values, position, positions: slots.length });
-  };
   const { bout, meetings } = level;
-  const own =
-    bout &&
-    prepared(
-      bout.group,
-      bout.party.map((each) => ({ fighter: each.fighter, level: Math.round(boutAmount(each.level, values)) })),
-    );
+  const own = bout && prepareBout(bouts, meetingOf({ ...project, bouts }, bout, position, values));
   const side = (of: PreparedBout, list: readonly PreparedFighter[]): HandedFighter[] =>
     list.map((fighter) => handedFighter(fighter, of, bouts));
   return {
@@ -191,10 +184,14 @@ export function handedFights(
             many: Math.max(0, boutAmount(meetings.many, values)),
             ...{ mayWithdraw: meetings.mayWithdraw, whenLost: meetings.whenLost },
             groups: Object.fromEntries(
-              bouts.groups.flatMap(({ id, name }) => {
-                const share = meetings.groups[id];
-                const met = share === undefined ? undefined : prepared(id, []);
-                return met ? [[id, { name, share: share ?? 0, theirs: side(met, met.theirs) }]] : [];
+              bouts.groups.flatMap((group) => {
+                const share = meetings.groups[group.id];
+                if (share === undefined) return [];
+                const { mayWithdraw } = meetings;
+                const met = prepareBout(bouts, {
+                  ...{ party: [], group, mayWithdraw, values, position, positions: slots.length },
+                });
+                return [[group.id, { name: group.name, share, theirs: side(met, met.theirs) }]];
               }),
             ),
           },

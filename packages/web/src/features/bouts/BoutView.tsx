@@ -1,4 +1,4 @@
-import { boutAmount, makeBoutWorld, prepareBout, type Meeting } from '@stadion/core/bouts';
+import { makeBoutWorld, meetingOf, prepareBout } from '@stadion/core/bouts';
 import { useMemo, type ReactNode } from 'react';
 import { useFindings } from '../../project/useFindings.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
@@ -15,18 +15,10 @@ export function BoutView({ here, head }: { here: LevelHere; head: ReactNode }) {
   const { project, level, position, values, slotId } = here;
   const { bouts } = project;
   const findings = useFindings().filter((finding) => finding.slotId === slotId);
-  const meeting = useMemo((): Meeting | undefined => {
-    const group = bouts?.groups.find(({ id }) => id === level.bout?.group);
-    return (
-      group && {
-        party: level.bout!.party.map(({ fighter, level: of }) => ({
-          fighter,
-          level: Math.round(boutAmount(of, values)),
-        })),
-        ...{ group, mayWithdraw: false, values, position, positions: project.slots.length },
-      }
-    );
-  }, [bouts, level.bout, values, position, project.slots.length]);
+  const meeting = useMemo(
+    () => bouts && level.bout && meetingOf({ bouts, slots: project.slots }, level.bout, position, values),
+    [bouts, level.bout, values, position, project.slots],
+  );
   const world = useMemo(() => bouts && meeting && makeBoutWorld(prepareBout(bouts, meeting)), [bouts, meeting]);
   return (
     <QuietSheet>

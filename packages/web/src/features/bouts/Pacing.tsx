@@ -1,4 +1,4 @@
-import { meetingsAlong, pacingOf } from '@stadion/core/bouts';
+import { LEAST_SEEN, meetingsAlong, MOST_BOUTS_TO_A_LEVEL, pacingOf } from '@stadion/core/bouts';
 import { at, setMeetings, setOptional } from '@stadion/core/edits';
 import { literal, type Meetings } from '@stadion/core/model';
 import { useMemo, type ReactNode } from 'react';
@@ -10,9 +10,6 @@ import { ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/in
 import { Part, type BoutsHere } from './shared.tsx';
 
 const ROW = 24;
-/** Bouts to a level that feel like a standstill, and a chance that nobody will see. */
-const STALLS = 15;
-const RARE = 0.05;
 
 /** Whom a party meets at this level, and what that comes to along the sequence. */
 export function PacingRows({ here, bouts }: BoutsHere) {
@@ -180,7 +177,7 @@ function PacingTable({ here, bouts }: BoutsHere) {
         const { boutsToNext = Number.POSITIVE_INFINITY } = pacing[index] ?? {};
         if (places[index]!.meetings === 0) return '';
         return (
-          <span className={boutsToNext > STALLS ? 'text-loss' : ''}>
+          <span className={boutsToNext > MOST_BOUTS_TO_A_LEVEL ? 'text-loss' : ''}>
             {Number.isFinite(boutsToNext) ? boutsToNext : 'never'}
           </span>
         );
@@ -191,7 +188,7 @@ function PacingTable({ here, bouts }: BoutsHere) {
           {row(thing, (index) => {
             const chance = pacing[index]?.things.get(thing);
             if (chance === undefined) return '';
-            const isRare = index === pacing.length - 1 && chance < RARE;
+            const isRare = index === pacing.length - 1 && chance < LEAST_SEEN;
             return <span className={isRare ? 'text-loss' : ''}>{formatPercent(chance)}</span>;
           })}
         </div>

@@ -2,13 +2,14 @@ import {
   attemptByHand,
   makeBoutLevelWorld,
   makeBoutWorld,
+  meetingOf,
   prepareBout,
   type ByHand,
   type BoutAttempt,
   type Choice,
   type PreparedBoutLevel,
 } from '@stadion/core/bouts';
-import { READINGS } from '@stadion/core/rules';
+import { effectInWords, READINGS } from '@stadion/core/rules';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf, useSelection } from '../../project/hooks.ts';
@@ -18,10 +19,11 @@ import { Button, formatNumber } from '../../ui/index.ts';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts.ts';
 import { End } from './End.tsx';
 import { JudgePanel } from './JudgePanel.tsx';
+import { PlayHead } from './PlayHead.tsx';
 
 /** Plays a level that a bout decides, every rule's truth beside it. */
 export function PlayBout({ here, prepared }: { here: LevelHere; prepared: PreparedBoutLevel }) {
-  const { position, level, slotId } = here;
+  const { level, slotId } = here;
   const { projectId } = useSelection();
   const navigate = useNavigate();
   const world = useMemo(() => makeBoutLevelWorld(prepared), [prepared]);
@@ -43,19 +45,12 @@ export function PlayBout({ here, prepared }: { here: LevelHere; prepared: Prepar
   const attemptOf = (by: ByHand): BoutAttempt => (by as ReturnType<typeof attemptByHand>).attempt;
   return (
     <div className="flex h-full flex-col">
-      <header className="flex h-[46px] shrink-0 items-center gap-4 bg-bar px-3.5 text-bar-ink">
-        <h1 className="min-w-24 truncate text-[15px]">
-          {position}&ensp;{level.name}
-        </h1>
-        <span className="truncate text-[12px] text-bar-ink-2">{level.brief}</span>
-        <div className="grow" />
-        <Button look="bar" onClick={() => setRound(round + 1)}>
-          Restart <kbd>R</kbd>
-        </Button>
-        <Button look="bar" onClick={leave}>
-          Leave <kbd>Esc</kbd>
-        </Button>
-      </header>
+      <PlayHead
+        here={here}
+        onRestart={() => setRound(round + 1)}
+        onLeave={leave}
+        told={<span className="truncate text-[12px] text-bar-ink-2">{level.brief}</span>}
+      />
       <main className="min-h-0 grow overflow-y-auto bg-sheet px-[22px] py-3">
         <BoutByHand
           key={round}
@@ -75,6 +70,7 @@ export function PlayBout({ here, prepared }: { here: LevelHere; prepared: Prepar
               <section aria-label="Judge and counters">
                 <h2 className="text-[14px]">Judge</h2>
                 <Counters attempt={attemptOf(by)} />
+                <Told here={here} attempt={attemptOf(by)} />
                 <JudgePanel here={here} state={attemptOf(by)} />
               </section>
             ),
@@ -86,21 +82,25 @@ export function PlayBout({ here, prepared }: { here: LevelHere; prepared: Prepar
 }
 
 /** The same fight with names, which no forecast needs. */
-function namedWorld({ project, level, position, values }: LevelHere, { bout }: PreparedBoutLevel) {
-  const group = project.bouts?.groups.find(({ id }) => id === level.bout?.group);
-  if (!project.bouts || !group) return makeBoutWorld(bout);
-  const named = prepareBout(project.bouts, {
-    party: level.bout!.party.map(({ fighter }) => ({ fighter, level: 1 })),
-    ...{ group, mayWithdraw: false, values, position, positions: project.slots.length },
-  });
-  const name = <T extends { name: string }>(list: readonly T[], names: readonly { name: string }[]): T[] =>
-    list.map((entry, index) => ({ ...entry, name: names[index]?.name ?? '' }));
-  return makeBoutWorld({
-    ...bout,
-    actions: name(bout.actions, named.actions),
-    ours: name(bout.ours, named.ours),
-    theirs: name(bout.theirs, named.theirs),
-  });
+function namedWorld({ project: { bouts, slots }, level, position, values }: LevelHere, { bout }: PreparedBoutLevel) {
+  if (!bouts || !level.bout) return makeBoutWorld(bout);
+  return makeBoutWorld(prepareBout(bouts, meetingOf({ bouts, slots }, level.bout, position, values)));
+}
+
+/** What rules have done so far, the latest first. */
+function Told({ here, attempt: { told } }: { here: LevelHere; attempt: BoutAttempt }) {
+  return (
+    <ul aria-label="What rules did" className="text-[12.5px]">
+      {told.toReversed().map(({ rule, effect, round }, index) => {
+        const done = here.rules[rule]?.rule.then[effect];
+        return done ? (
+          <li key={told.length - index} className="py-0.5">
+            <span className="text-ink-3">Round {round}</span> {effectInWords(done, here.names)}
+          </li>
+        ) : null;
+      })}
+    </ul>
+  );
 }
 
 function Counters({ attempt: { observed } }: { attempt: BoutAttempt }) {

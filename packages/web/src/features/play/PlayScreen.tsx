@@ -18,6 +18,7 @@ import { CONTROL_KEYS } from './controlKeys.ts';
 import { End } from './End.tsx';
 import { JudgePanel } from './JudgePanel.tsx';
 import { PlayBout } from './PlayBout.tsx';
+import { PlayHead } from './PlayHead.tsx';
 import { StartFromPanel } from './StartFromPanel.tsx';
 import { TimelinePanel } from './TimelinePanel.tsx';
 import { useAttempt } from './useAttempt.ts';
@@ -42,7 +43,7 @@ const afterEnd = (here: LevelHere, side: EndingSide) => ({
 });
 
 function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) {
-  const { position, level, slotId } = here;
+  const { level, slotId } = here;
   const { projectId } = useSelection();
   const navigate = useNavigate();
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -128,12 +129,7 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
   const now = state.current;
   return (
     <div className="flex h-full flex-col">
-      <header className="flex h-[46px] shrink-0 items-center gap-4 bg-bar px-3.5 text-bar-ink">
-        <h1 className="min-w-24 truncate text-[15px]">
-          {position}&ensp;{level.name}
-        </h1>
-        <Counters here={here} state={now} />
-        <div className="grow" />
+      <PlayHead here={here} onRestart={() => restart()} onLeave={leave} told={<Counters here={here} state={now} />}>
         <span className="text-[12px] whitespace-nowrap text-bar-ink-2 max-[1180px]:hidden">
           {groundKindOf(prepared.kind).controls.map(({ held, does }) => (
             <span key={does}>
@@ -154,13 +150,7 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
         <Button look="bar" aria-pressed={paused} onClick={() => setPaused(!paused)}>
           {paused ? 'Go on' : 'Pause'} <kbd>Space</kbd>
         </Button>
-        <Button look="bar" onClick={() => restart()}>
-          Restart <kbd>R</kbd>
-        </Button>
-        <Button look="bar" onClick={leave}>
-          Leave <kbd>Esc</kbd>
-        </Button>
-      </header>
+      </PlayHead>
       <main className="flex min-h-0 grow">
         <div ref={box} className="relative m-3 min-w-0 grow overflow-hidden">
           <canvas
