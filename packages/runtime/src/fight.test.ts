@@ -117,6 +117,22 @@ describe('a fight that a game plays', () => {
 });
 
 describe('fights in the hand-off', () => {
+  it('hold no number that a file cannot: experience ends where a level is never left', () => {
+    const other = homeBeforeDusk();
+    other.bouts!.experience = { type: 'formula', text: '40 / (3 - level)' };
+    const handed = JSON.parse(JSON.stringify(handOffOf(other))) as HandOff;
+    expect(handed.bouts!.experience).toEqual([20, 40]);
+    expect(HandOff.safeParse(handed).success).toBe(true);
+  });
+
+  it('are made once for as long as nothing of them changes', () => {
+    const again = { ...project, name: 'Another name' };
+    expect(handOffOf(again).bouts).toBe(handOffOf(project).bouts);
+    const pinned = homeBeforeDusk();
+    const parameters = pinned.parameters.map((each) => ({ ...each, pins: { ...each.pins, 'slot-1': 7 } }));
+    expect(handOffOf({ ...pinned, parameters }).bouts).not.toBe(handOffOf(pinned).bouts);
+  });
+
   it('are of the form that its schema tells', () => {
     expect(HandOff.safeParse(json).success).toBe(true);
     expect(json.slots['slot-14']!.readings).toEqual(expect.arrayContaining(['sideBeaten.ours', 'sideBeaten.theirs']));

@@ -13,7 +13,7 @@ import {
   type Rule,
 } from '../model/index.ts';
 import { judgeFrames, READINGS } from '../rules/index.ts';
-import { after, atLeast, atMost, garden, hiveBouts, is, rule } from '../testing/index.ts';
+import { after, atLeast, atMost, clover, garden, hiveBouts, is, rule } from '../testing/index.ts';
 import { GAVE_UP, prepareGame, readyGame, seedOf, startingJudgeAt } from '../trials/index.ts';
 import { bringThere, parameterLine } from '../tuning/index.ts';
 import { goOnAttempt, makeBoutLevelWorld, startBoutAttempt, type PreparedBoutLevel } from './index.ts';
@@ -152,6 +152,17 @@ describe('a level that is decided by a bout', () => {
     ]);
     // What acts on a ground does nothing here.
     expect(state.told.map(({ effect }) => effect)).toEqual([0, 1, 2]);
+  });
+
+  it('has nothing placed, though its ground is kept: a share of it is a share of nothing', () => {
+    const share = { from: 'share', share: literal(0.5), of: 'any', measure: 'worth' } as const;
+    const when = { ...atLeast('half', { reading: 'worth', of: 'any' }, 1), amount: share } as Condition;
+    const project = inBout([rule('much', when, [{ effect: 'win' }])]);
+    project.levels['clover-steps']!.ground.pieces.push(clover('c', 4));
+    const asked = (): unknown => (prepareGame(project, 1).judging.rules[0]!.when as { amount?: number }).amount;
+    expect(asked()).toBeCloseTo(0, 9);
+    delete project.levels['clover-steps']!.bout;
+    expect(asked()).toBe(2);
   });
 
   it('is judged without playing, too', () => {

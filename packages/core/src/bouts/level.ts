@@ -11,7 +11,6 @@ import {
   type LiveRamp,
   type Observed,
   type ObservedSizes,
-  type Placed,
   type StartingJudge,
 } from '../rules/index.ts';
 import { makeBoutWorld, standingNow, startBout, type BoutState, type BoutWorld } from './bout.ts';
@@ -46,9 +45,6 @@ export interface BoutLevelWorld {
   isTimed: boolean;
 }
 
-/** Nothing lies on a ground that is not played. */
-const NOTHING_PLACED: Placed = { count: {}, worth: {} };
-
 /** A project that has fights. */
 export type WithBouts = Project & { bouts: Bouts };
 
@@ -60,7 +56,7 @@ export function prepareBoutLevel(
   position: number,
   given?: Values,
 ): PreparedBoutLevel {
-  const resolving = { ...resolvingAt(project, level, position, given), placed: NOTHING_PLACED };
+  const resolving = resolvingAt(project, level, position, given);
   const { values, subjects, dials, liveRamps } = resolving;
   const { kinds, tallies, bouts } = project;
   const bout = prepareBout(bouts, meetingOf(project, decides, position, values));

@@ -31,6 +31,8 @@ export interface BoutFacts {
   bouts: Bouts;
   slot: Slot;
   level: Level;
+  /** Of the parameters here. */
+  values: Values;
   /** After this slot, if every meeting is fought and won. */
   pacing: PacingAt;
   readonly fights: readonly Fight[];
@@ -94,7 +96,7 @@ export function boutSubjects({ project, table }: { project: Project; table: Ramp
           facts: () => {
             let fights: Fight[] | undefined;
             return {
-              ...{ project, bouts, slot, level, pacing: here },
+              ...{ project, bouts, slot, level, values, pacing: here },
               get fights() {
                 return (fights ??= fightsAt({ ...project, bouts }, level, here, values));
               },

@@ -4,7 +4,7 @@ import type { Values } from '../../ramps/index.ts';
 import { resolveAmount, rulesOf, type Names, type Placed, type Subjects } from '../../rules/index.ts';
 import { PIECES } from './index.ts';
 
-/** What a level has to give, counted: what lies on the ground, on each section once, and what a milestone will reveal, with each kind's worth at this slot. */
+/** What a level has to give, counted: what lies on the ground, on each section once, and what a milestone will reveal, with each kind's worth at this slot. Where a bout decides, nothing lies on a ground that is played. */
 export function placedOn(project: Pick<Project, 'kinds' | 'standing'>, level: Level, values: Values): Placed {
   const count: Record<string, number> = { any: 0 };
   const worth: Record<string, number> = { any: 0 };
@@ -21,7 +21,7 @@ export function placedOn(project: Pick<Project, 'kinds' | 'standing'>, level: Le
       rule.then.flatMap((effect) => (effect.effect === 'reveal' ? [effect.piece] : [])),
     ),
   );
-  for (const piece of allPiecesOf(level.ground)) {
+  for (const piece of level.bout ? [] : allPiecesOf(level.ground)) {
     const given = PIECES[piece.piece].gives?.(piece);
     if (!given || (given.hidden && !revealed.has(piece.id))) continue;
     const points = each.get(given.kind) ?? 0;

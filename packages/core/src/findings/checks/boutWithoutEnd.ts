@@ -1,5 +1,5 @@
 import { playBout } from '../../bouts/index.ts';
-import { pointerOf } from '../../model/index.ts';
+import { pacerOf, pointerOf } from '../../model/index.ts';
 import { drawPlayer } from '../../pacers/index.ts';
 import { seedOf } from '../../trials/index.ts';
 import type { Check, Found } from '../finding.ts';
@@ -12,8 +12,7 @@ export const boutWithoutEnd: Check<'bout'> = {
   code: 'bout-without-end',
   scope: 'bout',
   find({ project, slot, fights }) {
-    const pacer = project.pacers[Math.floor(project.pacers.length / 2)];
-    if (!pacer) return [];
+    const pacer = pacerOf(project, null);
     return fights.flatMap(({ path, world, group }): Found[] => {
       for (let attempt = 0; attempt < TRIED; attempt++) {
         const { phase, round } = playBout(world, (seed) => drawPlayer(pacer, seed), seedOf(attempt));

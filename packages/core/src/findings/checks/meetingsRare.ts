@@ -1,5 +1,4 @@
 import { pointerOf } from '../../model/index.ts';
-import { valuesAt } from '../../ramps/index.ts';
 import { boutAmount } from '../../bouts/index.ts';
 import { say, type Check } from '../finding.ts';
 
@@ -7,9 +6,9 @@ import { say, type Check } from '../finding.ts';
 export const meetingsRare: Check<'bout'> = {
   code: 'meetings-rare',
   scope: 'bout',
-  find({ project, slot, level, pacing }) {
+  find({ slot, level, values }) {
     if (!level.meetings) return [];
-    const many = boutAmount(level.meetings.many, valuesAt(project, pacing.position));
+    const many = boutAmount(level.meetings.many, values);
     if (many >= 1) return [];
     const path = pointerOf(['levels', level.id, 'meetings', 'many']);
     return [

@@ -12,8 +12,10 @@ import {
   type PreparedFighter,
   type PreparedUse,
 } from '../../bouts/index.ts';
-import type { Bouts, Fighter, Level, Project } from '../../model/index.ts';
+import type { Bouts, Level, Project } from '../../model/index.ts';
 import type { Values } from '../../ramps/index.ts';
+
+type Json = ReturnType<typeof JSON.parse>;
 
 const Numbers = z.record(z.string(), z.number());
 
@@ -95,7 +97,9 @@ export const HandedBouts = z.strictObject({
       }),
     )
     .describe('Everybody of ours, for meetings; amounts that follow a ramp as they are at the first slot.'),
-  experience: z.array(z.number()).describe('Needed from each level to the next, from level 1.'),
+  experience: z
+    .array(z.number())
+    .describe('Needed from each level to the next, from level 1; it ends where a level is never left.'),
 });
 export type HandedBouts = z.infer<typeof HandedBouts>;
 
@@ -105,9 +109,6 @@ const useOf = ({ weight, below, above, everyTurns }: PreparedUse): z.infer<typeo
   ...(above >= 0 ? { aboveHealth: above } : {}),
   ...(everyTurns > 1 ? { everyTurns } : {}),
 });
-
-const usesOf = ({ uses }: Fighter, bouts: Bouts): Record<string, z.infer<typeof Use>> =>
-  Object.fromEntries(bouts.actions.flatMap(({ id }) => (uses[id] ? [[id, { ...uses[id] }]] : [])));
 
 function handedFighter(
   { id, name, statistics, takes, uses }: PreparedFighter,
@@ -126,40 +127,55 @@ function handedFighter(
 
 const LEVELS = Array.from({ length: MOST_LEVEL }, (_, index) => index + 1);
 
+/** What was made before, by the values that it was made with: an edit elsewhere makes nothing anew. */
+const known = new WeakMap<Bouts, { values: string; made: HandedBouts }>();
+
 /** What all fights of a game are made of; undefined where it has none. @param first values of parameters at the first slot */
 export function handedBouts({ bouts, slots }: Project, first: Values): HandedBouts | undefined {
   if (!bouts) return undefined;
-  const { actions, mostRounds } = prepareBout(bouts, {
-    ...{ party: [], group: NOBODY, mayWithdraw: false, values: first, position: 1, positions: slots.length },
-  });
+  const values = `${slots.length} ${JSON.stringify(first)}`;
+  const before = known.get(bouts);
+  if (before?.values === values) return before.made;
+  const made = makeBouts(bouts, first, slots.length);
+  known.set(bouts, { values, made });
+  return made;
+}
+
+function makeBouts(bouts: Bouts, values: Values, positions: number): HandedBouts {
   const ours = bouts.fighters.filter(({ side }) => side === 'ours');
+  const bout = prepareBout(bouts, {
+    party: ours.map(({ id }) => ({ fighter: id, level: 1 })),
+    ...{ group: NOBODY, mayWithdraw: false, values, position: 1, positions },
+  });
+  const experience = LEVELS.slice(0, -1).map((level) => experienceNeeded(bouts, level));
+  const end = experience.findIndex((needed) => !Number.isFinite(needed));
   return {
-    ...{ order: bouts.order, turnSeconds: bouts.turnSeconds ?? USUAL_TURN_SECONDS, mostRounds },
-    statistics: bouts.statistics.map(({ key, name, role }) => ({ key, name, role })),
+    ...{ order: bouts.order, turnSeconds: bouts.turnSeconds ?? USUAL_TURN_SECONDS, mostRounds: bout.mostRounds },
+    statistics: bout.statistics,
     elements: bouts.elements.map(({ id }) => id),
     fighters: Object.fromEntries(bouts.fighters.map(({ id, name }) => [id, name])),
     actions: Object.fromEntries(
       bouts.actions.map(({ id, name, strikes, does, spread, chance, element, costs }, index) => {
-        const { formula } = actions[index]!;
+        const { formula } = bout.actions[index]!;
         return [
           id,
           {
             ...{ name, strikes, does, spread, chance, costs },
-            ...(formula ? { formula: formula as unknown as HandedBouts['experience'] } : {}),
+            ...(formula ? { formula: formula as Json } : {}),
             ...(element === undefined ? {} : { element }),
           },
         ];
       }),
     ),
     party: Object.fromEntries(
-      ours.map((fighter) => {
-        const at = LEVELS.map((level) => statisticsOf(bouts, fighter, level, first));
-        const { id, name, takes } = fighter;
+      ours.map((fighter, member) => {
+        const { id, statistics: _first, ...kind } = handedFighter(bout.ours[member]!, bout, bouts);
+        const at = LEVELS.map((level) => statisticsOf(bouts, fighter, level, values));
         const statistics = bouts.statistics.map(({ key }, index) => [key, at.map((row) => row[index] ?? 0)]);
-        return [id, { name, takes, uses: usesOf(fighter, bouts), statistics: Object.fromEntries(statistics) }];
+        return [id, { ...kind, statistics: Object.fromEntries(statistics) }];
       }),
     ),
-    experience: LEVELS.slice(0, -1).map((level) => experienceNeeded(bouts, level)),
+    experience: end === -1 ? experience : experience.slice(0, end),
   };
 }
 

@@ -302,9 +302,7 @@ export function handedSlot(project: Project, position: number): HandedSlot | nul
 }
 
 function makeSlot(project: Project, position: number, slot: Slot, level: Level): HandedSlot {
-  const onGround = resolvingAt(project, level, position);
-  // Where a bout decides, nothing lies on a ground that is played.
-  const resolving = level.bout ? { ...onGround, placed: { count: {}, worth: {} } } : onGround;
+  const resolving = resolvingAt(project, level, position);
   const number = (amount: Amount): number => resolveAmount(amount, resolving.values, resolving.placed);
   const inForce = rulesOf(project, level);
   const follows: HandedSlot['follows'] = [];
