@@ -123,7 +123,7 @@ describe('the sequence screen', () => {
     await at.page.waitFor('a game over', async () => (await ledger()).includes('game over; game over: on from slot 5'));
     await at.page.clickName('button', 'wins everything');
     await at.page.waitFor('wins', async () => !(await ledger()).includes('game over'));
-    // 83 points at slot 1 and 2, 86 at 3, 92 at 4: 344, so a life at 300, at slot 4.
+    // 83 points at slots 1 and 2, none at 3, a bout, and 92 at 4: 258, so the life at 300 comes at slot 5.
     expect(await ledger()).toContain('1 life for points');
     await at.page.clickName('button', 'Attempt 1: won');
     await at.page.waitFor('a retry', async () => (await ledger()).includes('retry'));

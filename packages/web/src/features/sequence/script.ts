@@ -62,7 +62,8 @@ export const SCRIPTS: readonly { label: string; entries: (project: Project) => A
         if (index > 9) return undefined;
         if (position < 5 || isLost) return usualEntry(project, position);
         isLost = true;
-        return usualEntry(project, position, { result: 'lost', stars: 0, livesLost: tallies['lives'] ?? 1 });
+        // Without points: a life given for points would put the game over off.
+        return usualEntry(project, position, { result: 'lost', stars: 0, score: 0, livesLost: tallies['lives'] ?? 1 });
       });
     },
   },
