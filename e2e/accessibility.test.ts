@@ -107,7 +107,7 @@ describe('axe finds nothing serious on', () => {
     await at.page.seeText('Keys on this screen');
     expect(await violations()).toEqual([]);
     await at.page.keys('f');
-    await at.page.clickName('button', 'Warning at');
+    await at.page.clickName('button', 'Warning time');
     await at.page.find('[role=dialog] input');
     expect(await violations()).toEqual([]);
   });

@@ -2,12 +2,13 @@ import { describe, expect, it } from '@jest/globals';
 import type { Project } from '@stadion/core/model';
 import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
+import { holdKey } from './harness/playing.ts';
 
 const at = journey();
 
 const fighter = (project: Project, name: string) => project.bouts!.fighters.find((each) => each.name === name);
 const action = (project: Project, id: string) => project.bouts!.actions.find((each) => each.id === id)!;
-const choose = async (chip: string, entry: string): Promise<void> => {
+const choose = async (chip: string | RegExp, entry: string): Promise<void> => {
   await at.page.clickName('button', chip);
   await at.page.clickName('menuitem', entry);
 };
@@ -77,10 +78,47 @@ describe('fights by turns', () => {
     await at.page.typeInto('Meetings', '20');
     await at.saved('twenty meetings', ({ levels }) => levels['four-lavenders']!.meetings?.many.from === 'number');
     await at.page.waitFor('a higher level', async () => / (1[1-9]|2\d)$/.test(await pacing('Party level after')));
+    await at.page.waitFor('how far Novice comes', async () => / \d+$/.test(await pacing('Party level, Novice')));
+    await at.page.waitFor('what an hour gives', async () =>
+      /Steady [\d.]+ min [\d.]+ of [\d.]+ \d+ \d/.test(
+        (await at.page.textOf('[aria-label="By who plays"]')).replace(/\s+/g, ' '),
+      ),
+    );
     await at.page.clickName('button', 'Go to level 10');
-    await at.page.seeText('Level 10, Snail Shell, meets nobody on its way.');
+    await at.page.seeText('Level 10, Snail Shell, is decided by a bout');
+    await at.page.clickName('button', 'Go to level 1');
+    await at.page.seeText('Level 1, Clover Steps, meets nobody on its way.');
     await at.page.clickName('button', '+ meetings');
-    await at.saved('meetings', ({ levels }) => levels['snail-shell']!.meetings?.groups['ants'] === 1);
+    await at.saved('meetings', ({ levels }) => levels['clover-steps']!.meetings?.groups['ants'] === 1);
+  });
+
+  it('are met on the way, so far from each other or at places, where a lost one can lose the level', async () => {
+    await choose('Where meetings are: about so many', 'at places');
+    await at.saved('a place', ({ levels }) => levels['clover-steps']!.meetings?.zones?.[0] === 'hive');
+    await choose('Where meetings are: at places', 'one every so far');
+    await at.page.typeInto('Way to a meeting', '2');
+    await choose('What a lost bout means: lets it go on', 'loses the level');
+    await choose('May the party withdraw: may withdraw', 'cannot withdraw');
+    await choose('Group that is met besides: + group', 'The wasp captain');
+    await at.page.typeInto('Share of Ants on the path among the meetings', '0');
+    await at.saved('all of it', ({ levels }) =>
+      JSON.stringify(levels['clover-steps']!.meetings).includes('"every":{"from":"number","value":2}'),
+    );
+    await at.open('level/slot-1');
+    await at.page.seeText(/Lost a fight on the way/);
+    await at.page.clickName('button', /^Play level 1/);
+    await at.page.seeText('Judge');
+    const body = (): Promise<string> => at.page.textOf('body');
+    await holdKey(at, Key.ARROW_RIGHT, 'somebody', async () => (await body()).includes('A fight on the way'));
+    await at.page.waitFor('the fight to be over', async () => {
+      await at.page.keys('1');
+      return (await at.page.textOf('[aria-label="A fight on the way"]')).includes('Lost: all of ours have fallen.');
+    });
+    await at.page.keys(Key.ENTER);
+    await at.page.seeText('A fight on the way was lost, and here that loses the level.');
+    await at.page.keys('r');
+    await at.page.waitFor('an attempt anew', async () => !(await body()).includes('A fight on the way'));
+    await at.page.keys(Key.ESCAPE);
   });
 
   it('decide a level in place of its ground, are played by keys, and are brought to a share', async () => {
@@ -111,7 +149,7 @@ describe('fights by turns', () => {
     await at.open('level/slot-10');
     await at.page.clickName('button', /^Bring it there/);
     await at.page.typeInto(/^Wanted clear rate/, '80');
-    await choose('By which parameter: Hornet speed', 'Ant strength');
+    await choose(/^By which parameter/, 'Ant strength');
     await at.page.clickName('button', 'Search');
     await at.page.seeText(/in attempts of its own/);
     await at.page.clickName('button', 'Pin it here');

@@ -110,19 +110,19 @@ describe('find, history and notes', () => {
     await at.page.typeOver('Ines');
     await at.page.keys(Key.ENTER);
     await open('level/slot-3');
-    await at.page.typeInto('Warning at', '8');
+    await at.page.typeInto('Warning time', '8');
     await saved('8 s', (p) => JSON.stringify(p.levels['level-3']!.clock.warnAtSeconds).includes('8'));
-    await at.page.typeInto('Warning at', '6');
+    await at.page.typeInto('Warning time', '6');
     await saved('6 s', (p) => JSON.stringify(p.levels['level-3']!.clock.warnAtSeconds).includes('6'));
     await at.page.keys('h');
     await at.page.seeText(/, Ines/);
-    await at.page.clickName('button', /^Warning at of Level 3 to 8/);
+    await at.page.clickName('button', /^Warning time of Level 3 to 8/);
     await at.page.clickName('button', 'Go back to here');
     await saved('8 s again', (p) => JSON.stringify(p.levels['level-3']!.clock.warnAtSeconds).includes('8'));
   });
 
   it('keeps a state as a snapshot, which is renamed and removed', async () => {
-    await at.page.clickName('button', /^Warning at of Level 3 to 6/);
+    await at.page.clickName('button', /^Warning time of Level 3 to 6/);
     await at.page.clickName('button', 'Keep as snapshot');
     await at.page.clickName('button', /^Name of the snapshot: After Warning/);
     await at.page.byName('textbox', 'Name of the snapshot');

@@ -136,7 +136,7 @@ describe('the ground view, by the pointer', () => {
     await pointer.click(21, 2);
     await at.page.find('[aria-label="What is held: Hive mouth"]');
     await at.page.clickName('button', 'remove');
-    await at.page.seeText(/Nothing was removed. Rules name it:/);
+    await at.page.seeText(/Nothing was removed. It is named by/);
   });
 
   it('draws what is known: reach, sight, where players pass; the fastest time can become par', async () => {

@@ -5,7 +5,7 @@ import { openBrowser, type Page } from './harness/browser.ts';
 
 const at = journey({ own: true });
 
-const setWarning = (page: Page, seconds: string): Promise<void> => page.typeInto('Warning at', seconds);
+const setWarning = (page: Page, seconds: string): Promise<void> => page.typeInto('Warning time', seconds);
 const warning = (seconds: number) => (project: Awaited<ReturnType<typeof at.document>>) =>
   JSON.stringify(project.levels['clover-steps']!.clock.warnAtSeconds) === `{"from":"number","value":${seconds}}`;
 const undo = (page: Page): Promise<void> => page.chord('z', Key.CONTROL);
@@ -19,7 +19,7 @@ describe('undo and redo', () => {
     await at.saved('7', warning(7));
     await setWarning(at.page, '8');
     await at.saved('8', warning(8));
-    await at.page.byName('button', 'Undo: Warning at of Clover Steps to 8');
+    await at.page.byName('button', 'Undo: Warning time of Clover Steps to 8');
     await undo(at.page);
     await at.saved('7 again', warning(7));
     await undo(at.page);
@@ -31,7 +31,7 @@ describe('undo and redo', () => {
 
   it('still know what to undo after the page is loaded anew', async () => {
     await at.page.driver.navigate().refresh();
-    await at.page.byName('button', 'Undo: Warning at of Clover Steps to 8');
+    await at.page.byName('button', 'Undo: Warning time of Clover Steps to 8');
     await undo(at.page);
     await at.saved('7', warning(7));
   });
@@ -45,13 +45,13 @@ describe('a tab closed in mid-edit', () => {
     await at.page.size(1280, 800);
     await at.open('level/slot-1');
     // Nudged, not yet committed: the chip waits a moment before it makes an edit of it.
-    const chip = await at.page.byName('button', 'Warning at');
+    const chip = await at.page.byName('button', 'Warning time');
     await driver.executeScript('arguments[0].focus()', chip);
     await at.page.keys(Key.ARROW_UP);
     await driver.close();
     await driver.switchTo().window(first);
     await at.saved('8 from the closed tab', warning(8));
-    await at.page.byName('button', /^Warning at: 8 s/);
+    await at.page.byName('button', /^Warning time: 8 s/);
   });
 });
 
@@ -80,7 +80,7 @@ describe('a server killed in mid-edit', () => {
     expect(warning(30)(await at.document())).toBe(false);
     await at.open('level/slot-1');
     await at.saved('30', warning(30));
-    await at.page.byName('button', /^Warning at: 30 s/);
+    await at.page.byName('button', /^Warning time: 30 s/);
   });
 });
 
@@ -93,11 +93,11 @@ describe('two tabs', () => {
 
   it('follow each other', async () => {
     await other.driver.get(`${at.server.address}/projects/${at.projectId}/level/slot-1`);
-    await other.byName('button', /^Warning at: 30 s/);
+    await other.byName('button', /^Warning time: 30 s/);
     await setWarning(at.page, '11');
-    await other.byName('button', /^Warning at: 11 s/);
+    await other.byName('button', /^Warning time: 11 s/);
     await undo(other);
-    await at.page.byName('button', /^Warning at: 30 s/);
+    await at.page.byName('button', /^Warning time: 30 s/);
   });
 
   it('merge what does not clash and show what does', async () => {
@@ -119,11 +119,11 @@ describe('two tabs', () => {
       'the clock from the load, merged',
       (p) => p.levels['clover-steps']!.clock.starts === 'load' && warning(16)(p),
     );
-    await other.seeText('Warning at of Clover Steps to 15');
-    await other.seeText('Warning at of Clover Steps to 16');
+    await other.seeText('Warning time of Clover Steps to 15');
+    await other.seeText('Warning time of Clover Steps to 16');
     await other.clickName('button', 'Use mine');
     await at.saved('15', warning(15));
-    await at.page.byName('button', /^Warning at: 15 s/);
+    await at.page.byName('button', /^Warning time: 15 s/);
   });
 
   it('say so where the browser keeps nothing, and send it all the same', async () => {
@@ -131,7 +131,7 @@ describe('two tabs', () => {
     const { driver } = other as unknown as { driver: { sendDevToolsCommand(name: string, of: object): Promise<void> } };
     await driver.sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', { source: refuses });
     await other.driver.navigate().refresh();
-    await other.byName('button', /^Warning at: 15 s/);
+    await other.byName('button', /^Warning time: 15 s/);
     await other.cutOff(true);
     await setWarning(other, '17');
     await other.seeText('Offline: 1 edit in this page only, do not close it');

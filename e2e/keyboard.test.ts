@@ -11,13 +11,13 @@ const focused = (): Promise<string> =>
 describe('without a mouse', () => {
   it('a number is found, typed and nudged, and the focus stays where the work is', async () => {
     await at.open('level/slot-1');
-    await at.page.tabTo('Warning at');
+    await at.page.tabTo('Warning time');
     await at.page.keys(Key.ENTER);
     await at.page.find('[role=dialog] input');
     await at.page.typeOver('14');
     await at.page.keys(Key.ENTER);
     await at.saved('14', (p) => JSON.stringify(p.levels['clover-steps']!.clock.warnAtSeconds).includes('14'));
-    await at.page.waitFor('the focus back on the chip', async () => (await focused()).startsWith('Warning at: 14'));
+    await at.page.waitFor('the focus back on the chip', async () => (await focused()).startsWith('Warning time: 14'));
     await at.page.keys(Key.ARROW_DOWN);
     await at.saved('13', (p) => JSON.stringify(p.levels['clover-steps']!.clock.warnAtSeconds).includes('13'));
   });

@@ -41,7 +41,7 @@ describe('the level in sentences', () => {
   });
 
   it('opens a chip by Enter and nudges it by the arrows', async () => {
-    const chip = await at.page.byName('button', 'Warning at');
+    const chip = await at.page.byName('button', 'Warning time');
     await at.page.driver.executeScript('arguments[0].focus()', chip);
     await at.page.keys(Key.ARROW_UP, Key.ARROW_UP);
     await at.saved('warning at 14', (p) => JSON.stringify(clover(p).clock.warnAtSeconds).includes('14'));
@@ -58,13 +58,13 @@ describe('the level in sentences', () => {
   });
 
   it('binds a number to a parameter with =, and shows its value here', async () => {
-    const chip = await at.page.byName('button', 'Warning at');
+    const chip = await at.page.byName('button', 'Warning time');
     await at.page.driver.executeScript('arguments[0].focus()', chip);
     await at.page.keys('=');
     await at.page.clickName('parameter', /^Rest between hornets/);
     await at.saved('bound', (p) => clover(p).clock.warnAtSeconds?.from === 'parameter');
     await at.page.seeText('= “Rest between hornets”');
-    await at.page.byName('button', /^Warning at: 9 s/);
+    await at.page.byName('button', /^Warning time: 9 s/);
   });
 
   it('binds a share parameter as a share of what is placed', async () => {

@@ -111,7 +111,7 @@ async function showBuilding(): Promise<void> {
   await take('ground');
   await page.driver.executeScript(`localStorage.setItem('stadion-my-name', 'Ines')`);
   await show(`/projects/${own}/level/slot-7`, /attempts in [\d.]+ s ·/);
-  await page.typeInto('Warning at', '9');
+  await page.typeInto('Warning time', '9');
   await page.typeInto('Wanted clear rate', '90');
   await trackIsDone(own);
   await page.keys('h');

@@ -10,6 +10,10 @@ const hold = (key: string, until: string, check: () => Promise<boolean>) => hold
 
 describe('looking back', () => {
   it('goes tick by tick, to before the first move, and plays on from there', async () => {
+    await at.open('bouts/slot-13');
+    // Fights on the way would stop it.
+    await at.page.clickName('button', 'No meetings here');
+    await at.saved('no meetings', ({ levels }) => levels['behind-the-walls']!.meetings === undefined);
     await at.open('level/slot-13');
     await at.page.keys('p');
     await at.page.find('canvas[data-phase=playing]');

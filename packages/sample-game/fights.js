@@ -2,6 +2,10 @@
 import { openFights } from '/sample/stadion-fights.js';
 
 let fight, lines, passed;
+/** Meetings on the way through the level, and the one that is fought now. */
+let onWay, fights, met, mayWithdraw;
+/** Of the party: experience in all, kept for as long as the page is open. */
+let experience = 0;
 
 /** Begins the fight of a level. @returns a world with the parts that the frame looks at */
 export function enterFight(handOff, position, seed) {
@@ -11,6 +15,51 @@ export function enterFight(handOff, position, seed) {
   tellTurns(fight.opening);
   return { time: 0, gathered: {}, me: { x: 0, y: 0, health: fight.readings.health } };
 }
+
+/** Begins the way through a level that may have fights on it. */
+export function enterWay(handOff, level, seed) {
+  fights = handOff.bouts && openFights(handOff);
+  onWay = level.data.meetings && fights?.meetings(((level.position - 1) % Object.keys(handOff.slots).length) + 1, seed);
+  mayWithdraw = level.data.meetings?.mayWithdraw;
+  met = null;
+}
+
+/** The party's level, by what it has won and what each level takes. */
+function partyLevel({ bouts }) {
+  let left = experience;
+  let at = 1;
+  for (const needed of bouts.experience) {
+    if (left < needed) break;
+    left -= needed;
+    at++;
+  }
+  return at;
+}
+
+/** Is somebody met now? Then the fight with them begins, and the ground waits. */
+export function meetOnWay(handOff, level, readings) {
+  met ??= onWay?.meet(readings) ?? null;
+  if (!met || fight?.of === met) return met !== null;
+  const at = partyLevel(handOff);
+  const ours = Object.keys(handOff.bouts.party).slice(0, 4);
+  fight = fights.fight(1, met.seed, { ours: ours.map((id) => fights.member(id, at)), theirs: met.theirs });
+  fight.of = met;
+  [lines, passed] = [[`Level ${at}: ${met.name}`], 0];
+  tellTurns(fight.opening);
+  return true;
+}
+
+/** How the fight on the way has ended: won, lost, left, or not yet. What it brings is kept. */
+export function endOfMeeting(key) {
+  const isLeft = mayWithdraw && key === 'l';
+  if (!met || (fight.phase === 'playing' && !isLeft)) return null;
+  const { phase } = fight;
+  if (phase === 'won') for (const { gives } of met.theirs) experience += gives?.experience ?? 0;
+  met = null;
+  return isLeft && phase === 'playing' ? 'left' : phase;
+}
+
+export const isMeeting = () => Boolean(met);
 
 /** Takes a key. @returns has anything happened? */
 export function chooseByKey(key) {
@@ -77,5 +126,6 @@ export function drawFight(pen, canvas) {
       pen.fillText(`${(index + 1) % 10}  ${name}, ${whom}`, 30 + 230 * (index % 2), 356 + 26 * Math.floor(index / 2));
     });
   }
+  if (met && mayWithdraw) pen.fillText('L  leave', 30, 520);
   lines.slice(0, 7).forEach((text, index) => pen.fillText(text, 500, 330 + 26 * index));
 }

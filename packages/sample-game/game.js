@@ -1,6 +1,16 @@
 // A small game of its own. It moves and draws; what counts, when it is won and what it brings is judged by the runtime.
 import { openHandOff } from '/sample/stadion-runtime.js';
-import { chooseByKey, drawFight, enterFight, fightAgain, stepFight } from './fights.js';
+import {
+  chooseByKey,
+  drawFight,
+  endOfMeeting,
+  enterFight,
+  enterWay,
+  fightAgain,
+  isMeeting,
+  meetOnWay,
+  stepFight,
+} from './fights.js';
 import { carryOut, draw, enter, stepWorld, toldNow } from './world.js';
 
 const query = new URLSearchParams(location.search);
@@ -38,6 +48,7 @@ function begin(position) {
   const seed = Math.floor(Math.random() * 2 ** 31);
   world = level.isFight ? enterFight(handOff, position, seed) : enter(level, judge, (cue) => tell('cue', { cue }));
   if (level.isFight) judge.firstMove();
+  else enterWay(handOff, level, seed);
   over = null;
   choose(position);
   tell('attempt.started', {});
@@ -79,7 +90,7 @@ function end({ result, rule, cause, text, stars, score, next }) {
   say(`${result === 'won' ? 'Won' : `Lost: ${cause ?? 'out of time'}`}${shine}${text ? ` · ${text}` : ''}`);
   tell('attempt.ended', {
     result,
-    cause: rule ?? 'clock',
+    cause: rule ?? cause ?? 'clock',
     seconds: world.time,
     stars,
     place: { x: world.me.x, y: world.me.y },
@@ -108,6 +119,8 @@ function frame(now) {
     if (over.since > 2) begin(over.next);
     return;
   }
+  // A fight on the way: the ground and its clock wait.
+  if (isMeeting()) return drawFight(pen, canvas);
   const passed = level.isFight ? stepFight(world) : { readings: stepWorld(keys, seconds), seconds };
   const { fired, ended, clock } = judge.tick(passed.readings, passed.seconds);
   for (const { effects } of fired) effects.forEach(level.isFight ? carryOutInFight : carryOut);
@@ -119,6 +132,15 @@ function frame(now) {
   if (level.isFight) drawFight(pen, canvas);
   else draw(pen, canvas);
   if (ended) end(ended);
+  else if (!level.isFight) meetOnWay(handOff, level, passed.readings);
+}
+
+/** After a key: is the fight on the way over, and does it lose the level? */
+function goOnAfterMeeting(key) {
+  if (endOfMeeting(key) !== 'lost' || level.data.meetings.whenLost !== 'lost') return;
+  const { text, next } = level.data.ending.lost;
+  const score = judge.reading('score');
+  end({ result: 'lost', rule: null, cause: 'a fight on the way', stars: 0, score, text, next });
 }
 
 let waiting = [];
@@ -182,7 +204,8 @@ addEventListener('keydown', (event) => {
   if (event.target === $('level')) return;
   if (event.key.startsWith('Arrow')) event.preventDefault();
   keys.add(event.key);
-  if (level?.isFight && !over) chooseByKey(event.key);
+  if ((level?.isFight || isMeeting()) && !over) chooseByKey(event.key);
+  if (isMeeting() && !over) goOnAfterMeeting(event.key);
   if (event.key === 'r' && level) begin(level.position);
 });
 addEventListener('keyup', ({ key }) => keys.delete(key));

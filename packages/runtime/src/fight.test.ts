@@ -1,10 +1,19 @@
 import { describe, expect, it } from '@jest/globals';
-import { attemptByHand, makeBoutLevelWorld, type Choice, type PreparedBoutLevel, type Turn } from '@stadion/core/bouts';
+import {
+  attemptByHand,
+  makeBoutLevelWorld,
+  meetNow,
+  startOnWay,
+  type Choice,
+  type PreparedBoutLevel,
+  type Turn,
+  type WithBouts,
+} from '@stadion/core/bouts';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { HandOff, handOffOf } from '@stadion/core/formats';
 import { literal } from '@stadion/core/model';
 import { drawAt } from '@stadion/core/random';
-import { prepareGame } from '@stadion/core/trials';
+import { meetingsAt, prepareGame } from '@stadion/core/trials';
 import { openFights, type FightTurn } from './fight.ts';
 import { openHandOff } from './index.ts';
 
@@ -102,6 +111,31 @@ describe('a fight that a game plays', () => {
     expect(fight.choose(0)).toEqual([]);
     expect(fight.again().length + fight.fighters.length).toBeGreaterThan(2);
     expect(fight.readings).toMatchObject({ fallen: 0, 'sideBeaten.theirs': false });
+  });
+
+  it.each([
+    ['so far from each other', { every: literal(7) }],
+    ['as many as is said', {}],
+    ['at zones', { zones: ['hive'] }],
+  ])('is met on the way where Stadion says, by the same seed: %s', (_case, change) => {
+    const own = homeBeforeDusk() as WithBouts;
+    const level = own.levels[own.slots[6]!.levelId]!;
+    level.meetings = { ...level.meetings!, ...change };
+    const handed = openFights(JSON.parse(JSON.stringify(handOffOf(own))));
+    const { on } = meetingsAt(own, level, level.meetings, 7);
+    for (let seed = 1; seed <= 20; seed++) {
+      const [way, inZone] = [startOnWay(seed), on.zones[0] ?? 0];
+      const inside = (now: boolean) => Object.assign([], { [inZone]: Number(now) }) as number[];
+      const met = handed.meetings(7, seed);
+      for (let distance = 0; distance < 60; distance += 0.5) {
+        const there = met.meet({ distance, 'inside.hive': distance > 40 });
+        const here = meetNow(on, way, { distance, inside: inside(distance > 40) });
+        expect(there && [there.seed, there.group]).toEqual(here && [here.seed, ['ants', 'ant-patrol'][here.group]]);
+      }
+      expect(way.met).toBe('zones' in change ? 1 : 2);
+    }
+    expect(handed.meetings(1, 1).meet({ distance: 1000 })).toBe(null);
+    expect(() => handed.meetings(99, 1)).toThrow('The sequence has no position 99: it has 24.');
   });
 
   it('says a word where there is none', () => {

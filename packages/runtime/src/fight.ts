@@ -5,10 +5,12 @@ import {
   isOurs,
   leftOf,
   makeBoutWorld,
+  meetNow,
   standingNow,
   stands,
   startBout,
   startBoutAnew,
+  startOnWay,
   type PreparedBout,
   type PreparedFighter,
   type Turn,
@@ -16,7 +18,7 @@ import {
 import type { HandedBouts, HandedFighter, HandedSlot } from '@stadion/core/formats';
 import { checked } from './checked.ts';
 import { sequenceOf } from './sequence.ts';
-import type { Fight, Fights, FightTurn, WhoFights } from './fightTypes.ts';
+import type { Fight, Fights, FightTurn, MeetingsOnWay, WhoFights } from './fightTypes.ts';
 import type { Readings } from './types.ts';
 
 function fighterOf(
@@ -124,6 +126,24 @@ function startFight(bouts: HandedBouts, slot: HandedSlot, who: WhoFights, levels
   };
 }
 
+/** Where on the way through a slot somebody is met: as Stadion draws it, by the same code. */
+function meetingsOf({ meetings }: HandedSlot, seed: number): MeetingsOnWay {
+  const { many = 0, every = null, zones = [], groups = {} } = meetings ?? {};
+  const met = Object.entries(groups);
+  const place = { many, every, zones: zones.map((_, index) => index), shares: met.map(([, { share }]) => share) };
+  const way = startOnWay(seed);
+  return {
+    meet(readings) {
+      const inside = zones.map((zone) => Number(readings[`inside.${zone}`] ?? 0));
+      const now = meetNow(place, way, { distance: Number(readings['distance'] ?? 0), inside });
+      const [id, group] = (now && met[now.group]) ?? [];
+      return now && id !== undefined && group
+        ? { group: id, name: group.name, theirs: group.theirs, seed: now.seed }
+        : null;
+    },
+  };
+}
+
 /**
  * Opens the fights of a hand-off.
  *
@@ -136,15 +156,21 @@ export function openFights(json: unknown): Fights {
   const { bouts } = handOff;
   if (!bouts) throw new RangeError('This game has no fights.');
   const { slots, at } = sequenceOf(handOff);
+  const nowhere = (position: number): string => `The sequence has no position ${position}: it has ${slots.length}.`;
   return {
     fight(position, seed, who) {
       const slot = at(position);
-      if (!slot) throw new RangeError(`The sequence has no position ${position}: it has ${slots.length}.`);
+      if (!slot) throw new RangeError(nowhere(position));
       const fighting = who ?? slot.bout;
       if (!fighting) throw new RangeError(`Nobody is fought at position ${position}.`);
       return startFight(bouts, slot, fighting, slots.length, seed);
     },
     member: (id, level) => memberAt(bouts, id, level),
+    meetings(position, seed) {
+      const slot = at(position);
+      if (!slot) throw new RangeError(nowhere(position));
+      return meetingsOf(slot, seed);
+    },
   };
 }
 

@@ -44,6 +44,17 @@ export interface Fight {
   readonly readings: Readings;
 }
 
+/** Meetings on the way through a level, as far as it has been gone. */
+export interface MeetingsOnWay {
+  /**
+   * Is somebody met now? To be asked every frame: the same seed and way give the same meetings as in Stadion.
+   *
+   * @param readings `distance`, units of way gone, and `inside.…` of the zones that have a meeting
+   * @returns who is met, for `fight`; null for nobody
+   */
+  meet(readings: Readings): { group: string; name: string; theirs: readonly unknown[]; seed: number } | null;
+}
+
 /** The fights of a hand-off. */
 export interface Fights {
   /**
@@ -56,4 +67,6 @@ export interface Fights {
   fight(position: number, seed: number, who?: WhoFights): Fight;
   /** Somebody of the party at a level of its own, for fights on the way. @throws RangeError where nobody is called so */
   member(id: string, level: number): unknown;
+  /** The meetings on the way through a position; none where the level has none. @throws RangeError where there is no such position */
+  meetings(position: number, seed: number): MeetingsOnWay;
 }

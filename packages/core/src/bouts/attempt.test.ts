@@ -1,5 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
-import { decideByBout, decideByGround, levelsNeeding, usualBout, usualBoutRules } from '../edits/index.ts';
+import {
+  decideByBout,
+  decideByGround,
+  levelsNeeding,
+  usualBout,
+  usualBoutRules,
+  usualBoutStars,
+} from '../edits/index.ts';
 import {
   documentOf,
   findReferenceProblems,
@@ -246,6 +253,17 @@ describe('deciding by a bout or on the ground', () => {
     const back = after(project, decideByGround(project, now)).levels['clover-steps']!;
     expect(back.bout).toBeUndefined();
     expect(back.rules).toMatchObject(level.rules);
+  });
+
+  it('gives stars by who has fallen, and by rounds to somebody who fights alone', () => {
+    const starsOf = (by: typeof bout) => after(demo, decideByBout(demo, level, by)).levels['clover-steps']!.stars;
+    expect(starsOf(bout)).toMatchObject({ reading: 'fallen', thresholds: [null, literal(1), literal(0)] });
+    const alone = { ...bout, party: bout.party.slice(0, 1) };
+    // Venom does 2 × 14 − 6 / 3 = 26, doubled: an ant a round, so two rounds; twice and 1.4 times that.
+    expect(starsOf(alone)).toMatchObject({
+      ...{ reading: 'rounds', direction: 'atMost', thresholds: [null, literal(4), literal(3)] },
+    });
+    expect(usualBoutStars(1)).toMatchObject({ thresholds: [null, literal(3), literal(2)] });
   });
 
   it('needs somebody on either side', () => {

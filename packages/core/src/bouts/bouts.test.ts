@@ -259,6 +259,22 @@ describe('those who play', () => {
   });
 });
 
+describe('looking two turns ahead', () => {
+  it.each([
+    ['one against many', hiveBout(groupOf({ ant: 4 }), { party: ['bee'] })],
+    ['two against one that is strong', hiveBout('captain')],
+  ])('wins no less than looking at the harm of one turn: %s', (_case, bout) => {
+    const rate = (planning: number): number => {
+      const trials = boutTrials(bout, () => ({ planning }));
+      trials.play(500);
+      return trials.read().won.share;
+    };
+    // From 60 % of planning on, two turns are thought ahead; two deviations of the difference are 6 points.
+    expect(rate(0.6)).toBeGreaterThan(rate(0.599) - 0.06);
+    expect(rate(1)).toBeGreaterThan(rate(0.599) - 0.03);
+  });
+});
+
 describe('documents that make no sense', () => {
   const edge = (change: (bouts: ReturnType<typeof hiveBouts>) => void, group = groupOf({ ant: 2 })) => {
     const bouts = hiveBouts();

@@ -1,7 +1,17 @@
 import type { Abilities } from '../abilities/index.ts';
 import { quantile, wilson, type Interval } from '../stats/index.ts';
-import { goOn, healthShare, makeBoutWorld, startBout, type BoutPhase, type BoutState, type BoutWorld } from './bout.ts';
-import { boutMind, choosing } from './minds.ts';
+import {
+  goOn,
+  healthShare,
+  makeBoutWorld,
+  startBout,
+  withdraw,
+  type BoutPhase,
+  type BoutState,
+  type BoutWorld,
+  type Turn,
+} from './bout.ts';
+import { boutMind, choosing, wouldLeave } from './minds.ts';
 import type { PreparedBout } from './prepared.ts';
 
 /** Plays one bout to its end. @param who draws who plays it */
@@ -13,6 +23,23 @@ export function playBout(
   const state = startBout(world, seed);
   const choose = choosing(boutMind(who(seed), seed));
   while (state.phase === 'playing') goOn(state, choose);
+  return state;
+}
+
+/** Plays a bout on the way to its end: a party that may withdraw does so before it is lost. @param note is told of every turn */
+export function playMet(
+  world: BoutWorld,
+  who: Pick<Abilities, 'planning'>,
+  seed: number,
+  note?: (turn: Turn) => void,
+): BoutState {
+  const state = startBout(world, seed);
+  const mind = boutMind(who, seed);
+  const choose = choosing(mind);
+  while (state.phase === 'playing') {
+    if (wouldLeave(state, mind)) withdraw(state);
+    else goOn(state, choose, note);
+  }
   return state;
 }
 

@@ -25,25 +25,50 @@ export {
   prepareBoutLevel,
   startingBoutJudgeOf,
   USUAL_TURN_SECONDS,
+  withoutNames,
   type BoutLevelWorld,
   type PreparedBoutLevel,
   type WithBouts,
 } from './level.ts';
 export { attemptByHand, boutInHand, playedByHand, type ByHand, type Hand } from './byHand.ts';
-export { boutTrials, LEVEL_SHARES, levelWinning, playBout, type BoutForecast, type BoutTrials } from './forecast.ts';
+export {
+  boutTrials,
+  LEVEL_SHARES,
+  levelWinning,
+  playBout,
+  playMet,
+  type BoutForecast,
+  type BoutTrials,
+} from './forecast.ts';
 export { boutMind, byWeight, choosing, type BoutMind, type Option } from './minds.ts';
 export {
   experienceNeeded,
   LEAST_SEEN,
   MOST_BOUTS_TO_A_LEVEL,
   gainOf,
+  grownBy,
+  levelBefore,
   meanGain,
   meetingsAlong,
   pacingOf,
   type Gain,
+  type Grown,
   type MeetingsAt,
   type PacingAt,
 } from './pacing.ts';
+export {
+  meetingsExpected,
+  meetNow,
+  partyOnWay,
+  prepareMeetings,
+  spreadOnWay,
+  startOnWay,
+  wayAcross,
+  type Met,
+  type MetOnWay,
+  type OnWay,
+  type PreparedMeetings,
+} from './onWay.ts';
 export type { PreparedAction, PreparedBout, PreparedFighter, PreparedUse } from './prepared.ts';
 export { harmOf, harmTable, oddsOf, type Harm } from './sheet.ts';
 export {

@@ -78,7 +78,7 @@ export function prepareBoutLevel(
 }
 
 /** Renaming never makes a forecast stale. */
-const withoutNames = (bout: PreparedBout): PreparedBout => ({
+export const withoutNames = (bout: PreparedBout): PreparedBout => ({
   ...bout,
   statistics: bout.statistics.map((each) => ({ ...each, name: '' })),
   actions: bout.actions.map((each) => ({ ...each, name: '' })),

@@ -26,7 +26,10 @@ const SOONER = 0.3;
 const THINKS_AHEAD = 0.6;
 const TURNS_AHEAD = 2;
 /** What falls this turn does no more harm at all: worth so much more than hurting two by half. */
-const FALLS = 1.5;
+const FALLS = 2.5;
+
+/** How much sooner its members are healed than a party that may withdraw does so. */
+const LEAVES_BELOW = 0.5;
 
 /** How a party chooses. */
 export interface BoutMind {
@@ -179,9 +182,9 @@ function byThreat(
       const amount = expectedNow(state, index, fighter, target);
       if (action.does === 'harm') {
         const part = Math.min(1, amount / Math.max(1, has));
-        // Where nobody threatens, what hurts most ends it soonest.
         const threat = (threats.get(target) ?? 0) / ourHealth;
-        worth += threat * (part >= 1 ? FALLS : part) + Math.min(amount, has) / theirHealth / 10;
+        // A turn of healing that buys less than a turn is not worth the turn of harm that it costs.
+        worth += threat * (part >= 1 ? FALLS : part) + Math.min(amount, has) / theirHealth;
       } else if (has <= TURNS_AHEAD * incoming) {
         const useful = healed(state, fighter, { index, struck: [target] });
         worth += (best(state, target) / theirHealth) * Math.min(FALLS, useful / Math.max(1, incoming));
@@ -230,4 +233,18 @@ export function choosing(mind: BoutMind): Choosing {
           : byHarm(state, fighter, options, mind);
     return { use, target };
   };
+}
+
+/** Would a party rather leave: worn down, and more than those it meets? */
+export function wouldLeave(state: BoutState, { healsBelow }: BoutMind): boolean {
+  const { world } = state;
+  if (!world.bout.mayWithdraw) return false;
+  const { length } = world.fighters;
+  const mean = (from: number, to: number): number => {
+    let sum = 0;
+    for (let i = from; i < to; i++) sum += healthShare(state, i);
+    return sum / Math.max(1, to - from);
+  };
+  const ours = mean(0, world.ours);
+  return ours <= healsBelow * LEAVES_BELOW && ours < mean(world.ours, length);
 }

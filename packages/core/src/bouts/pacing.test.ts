@@ -7,6 +7,7 @@ const steady = (experience: number): MeetingsAt['gain'] => ({
   experience,
   coins: 2,
   things: new Map([['crumb', 0.25]]),
+  dropped: new Map([['crumb', 0.25]]),
 });
 
 describe('the pacing', () => {

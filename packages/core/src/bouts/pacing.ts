@@ -1,5 +1,8 @@
+import { remembered } from '../memo/index.ts';
 import type { Bouts, Group, Project } from '../model/index.ts';
 import { PLAIN, rawValue, valuesAt, type Values } from '../ramps/index.ts';
+import type { WithBouts } from './level.ts';
+import { meetingsExpected } from './onWay.ts';
 import { boutAmount, membersOf, MOST_LEVEL } from './statistics.ts';
 
 /** More bouts to a level than this are felt as standing still. */
@@ -11,21 +14,26 @@ export const LEAST_SEEN = 0.05;
 export interface Gain {
   experience: number;
   coins: number;
-  /** By name: the chance to get one or more. */
+  /** By name: the chance to get one or more, and how many there are on average. */
   things: ReadonlyMap<string, number>;
+  dropped: ReadonlyMap<string, number>;
 }
 
 /** What beating a group brings at a place of the sequence. */
 export function gainOf(bouts: Bouts, group: Group, values: Values): Gain {
   let [experience, coins] = [0, 0];
   const without = new Map<string, number>();
+  const dropped = new Map<string, number>();
   for (const { gives } of membersOf(bouts, group, values)) {
     if (!gives) continue;
     experience += Math.max(0, boutAmount(gives.experience, values));
     coins += Math.max(0, boutAmount(gives.coins, values));
-    for (const { name, chance } of gives.things) without.set(name, (without.get(name) ?? 1) * (1 - chance));
+    for (const { name, chance } of gives.things) {
+      without.set(name, (without.get(name) ?? 1) * (1 - chance));
+      dropped.set(name, (dropped.get(name) ?? 0) + chance);
+    }
   }
-  return { experience, coins, things: new Map([...without].map(([name, none]) => [name, 1 - none])) };
+  return { experience, coins, things: new Map([...without].map(([name, none]) => [name, 1 - none])), dropped };
 }
 
 /** Experience from a level to the next, never less than nothing; endless at the highest level. */
@@ -67,10 +75,11 @@ export function meanGain(parts: readonly { share: number; gain: Gain }[]): Gain 
     experience: mean(({ experience }) => experience),
     coins: mean(({ coins }) => coins),
     things: new Map([...names].map((name) => [name, mean(({ things }) => things.get(name) ?? 0)])),
+    dropped: new Map([...names].map((name) => [name, mean(({ dropped }) => dropped.get(name) ?? 0)])),
   };
 }
 
-/** What is met along the sequence, a place each, the bout that decides a level included; nothing where a level has neither. @param valuesOf parameters at a position, where they are known already */
+/** What is met along the sequence, a place each: on the way, or the bout that decides a level; nothing where a level has neither. @param valuesOf parameters at a position, where they are known already */
 export function meetingsAlong(
   project: Project,
   valuesOf: (position: number) => Values = (position) => valuesAt(project, position),
@@ -78,18 +87,34 @@ export function meetingsAlong(
   const { bouts, slots, levels } = project;
   return slots.map(({ levelId }, index) => {
     const position = index + 1;
-    const { meetings, bout } = levels[levelId] ?? {};
-    if (!bouts || !(meetings ?? bout)) return { position, meetings: 0, gain: meanGain([]) };
+    const level = levels[levelId];
+    if (!bouts || !(level?.meetings ?? level?.bout)) return { position, meetings: 0, gain: meanGain([]) };
+    const { meetings, bout } = level;
     const values = valuesOf(position);
-    const many = meetings ? Math.max(0, boutAmount(meetings.many, values)) : 0;
+    const many = meetings && !bout ? meetingsExpected(meetings, level, values) : 0;
     const total = Object.values(meetings?.groups ?? {}).reduce((sum, share) => sum + share, 0) || 1;
     const parts = bouts.groups.flatMap((group) => {
-      // The bout that decides the level is one more.
-      const share = (many * (meetings?.groups[group.id] ?? 0)) / total + (bout?.group === group.id ? 1 : 0);
+      const share = bout ? Number(bout.group === group.id) : (many * (meetings?.groups[group.id] ?? 0)) / total;
       return share > 0 ? [{ share, gain: gainOf(bouts, group, values) }] : [];
     });
     return { position, meetings: many + (bout ? 1 : 0), gain: meanGain(parts) };
   });
+}
+
+/** How far a party has come: its level, and experience towards the next. */
+export interface Grown {
+  level: number;
+  towards: number;
+}
+
+/** A party that has got experience. */
+export function grownBy(bouts: Bouts, { level, towards }: Grown, experience: number): Grown {
+  let [at, rest] = [level, towards + experience];
+  for (let needed = experienceNeeded(bouts, at); needed <= rest; needed = experienceNeeded(bouts, at)) {
+    rest -= needed;
+    at++;
+  }
+  return { level: at, towards: rest };
 }
 
 /** The pacing along the sequence if every meeting is fought and won. @param startLevel of the party, from 1 */
@@ -99,10 +124,7 @@ export function pacingOf(bouts: Bouts, places: readonly MeetingsAt[], startLevel
   return places.map(({ position, meetings, gain }) => {
     towards += meetings * gain.experience;
     coins += meetings * gain.coins;
-    for (let needed = experienceNeeded(bouts, level); needed <= towards; needed = experienceNeeded(bouts, level)) {
-      towards -= needed;
-      level++;
-    }
+    ({ level, towards } = grownBy(bouts, { level, towards }, 0));
     for (const [name, chance] of gain.things) without.set(name, (without.get(name) ?? 1) * noneIn(chance, meetings));
     const needed = experienceNeeded(bouts, level) - towards;
     return {
@@ -112,6 +134,14 @@ export function pacingOf(bouts: Bouts, places: readonly MeetingsAt[], startLevel
     };
   });
 }
+
+/** Levels of the party after each place of the sequence, if every meeting is fought and won. */
+const levelsAlong = remembered((project: WithBouts) =>
+  pacingOf(project.bouts, meetingsAlong(project)).map(({ level }) => level),
+);
+
+/** The level that a party comes with, if every meeting before is fought and won. @param position from 1 */
+export const levelBefore = (project: WithBouts, position: number): number => levelsAlong(project)[position - 2] ?? 1;
 
 /** The chance of nothing in so many meetings; of a part of one, in proportion. */
 function noneIn(chance: number, meetings: number): number {

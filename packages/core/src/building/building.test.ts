@@ -6,11 +6,13 @@ import { cellAt, DistanceMaps, makeGrid, UNREACHABLE } from '../ground/index.ts'
 import { namesFor } from '../attempt/index.ts';
 import {
   documentOf,
+  findReferenceProblems,
   literal,
   ProjectDocument,
   projectOf,
   type Ground,
   type Level,
+  type Meetings,
   type Piece,
 } from '../model/index.ts';
 import { applyPatch } from '../patch/index.ts';
@@ -296,10 +298,28 @@ describe('taking away', () => {
   it('is refused while rules name the piece, with their words', () => {
     const goal = bank.ground.pieces.find(({ piece }) => piece === 'goal') as Piece;
     const result = withoutPieces(bank, new Set([goal.id]), naming(bank));
-    expect('refused' in result && result.refused).toMatch(/^Nothing was removed. Rules name it: “.*hive/i);
+    expect('refused' in result && result.refused).toMatch(/^Nothing was removed. It is named by “.*hive/i);
     expect(withoutPieces(bank, new Set(['start']), naming(bank))).toEqual({
       refused: 'A ground has one start: move it instead.',
     });
+  });
+
+  it('is refused while a meeting is at the piece, and no meeting is at one that is not there', () => {
+    const goal = bank.ground.pieces.find(({ piece }) => piece === 'goal') as Piece;
+    const meetings: Meetings = {
+      ...{ groups: {}, many: literal(1), mayWithdraw: true, whenLost: 'goOn', zones: [goal.id] },
+    };
+    const level = { ...bank, rules: [], meetings };
+    const result = withoutPieces(level, new Set([goal.id]), naming(level));
+    expect('refused' in result && result.refused).toMatch(/named by “a meeting at Hive mouth”/);
+    const whole = homeBeforeDusk();
+    whole.levels[bank.id]!.meetings = { ...meetings, zones: ['nowhere'] };
+    expect(findReferenceProblems(whole)).toEqual([
+      {
+        path: ['levels', bank.id, 'meetings', 'zones', 0],
+        message: 'There is no goal or zone “nowhere” on this ground.',
+      },
+    ]);
   });
 
   it('lets latches go of gates', () => {

@@ -110,6 +110,7 @@ export const SKETCHES: readonly Sketch[] = [
     turn: 'as drawn',
     wanted: 0.95,
     bout: { group: 'fruit-ants', with: [] },
+    stars: ladder('rounds', [null, 6, 4], 'atMost'),
   },
   {
     name: 'Two Ponds',

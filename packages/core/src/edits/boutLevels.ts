@@ -10,11 +10,16 @@ import {
   type Rule,
   type Stars,
 } from '../model/index.ts';
+import { harmTable, makeBoutWorld, meetingOf, prepareBout } from '../bouts/index.ts';
 import type { PatchOperation } from '../patch/index.ts';
+import { valuesAt } from '../ramps/index.ts';
 import { BOUT_READINGS, leaves } from '../rules/index.ts';
 import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
 import { appendEntries } from './order.ts';
 import { freshRule, takenConditions, takenRules } from './rules.ts';
+
+/** Stars of somebody who fights alone: rounds at most, as times of those that it needs if all goes well. */
+const QUICK = [2, 1.4] as const;
 
 /** So many of the party come along where nobody says who. */
 const USUAL_PARTY = 4;
@@ -30,11 +35,35 @@ export const usualBoutRules = (): Rule[] => [
   beaten('we-are-beaten', 'ours', { effect: 'lose', cause: 'The party is beaten' }),
 ];
 
-/** Nobody fell, or one at most. */
-export const usualBoutStars = (): Stars => ({
-  ...{ is: 'ladder', reading: 'fallen', direction: 'atMost' },
-  thresholds: [null, literal(1), literal(0)],
-});
+/** Nobody fell, or one at most; of somebody alone, how quickly it was won. @param rounds that somebody alone needs, if all goes well */
+export function usualBoutStars(rounds?: number): Stars {
+  if (rounds === undefined)
+    return { is: 'ladder', reading: 'fallen', direction: 'atMost', thresholds: [null, literal(1), literal(0)] };
+  const quickest = Math.ceil(rounds * QUICK[1]);
+  const quick = Math.max(quickest + 1, Math.ceil(rounds * QUICK[0]));
+  return {
+    is: 'ladder',
+    reading: 'rounds',
+    direction: 'atMost',
+    thresholds: [null, literal(quick), literal(quickest)],
+  };
+}
+
+/** Rounds that somebody who fights alone needs if every hit is the best one; undefined for more than one, or where it cannot be done. */
+function roundsAlone(project: Project, level: Level, bout: LevelBout): number | undefined {
+  const { bouts, slots } = project;
+  if (!bouts || bout.party.length !== 1) return undefined;
+  const position = Math.max(1, slots.findIndex(({ levelId }) => levelId === level.id) + 1);
+  const world = makeBoutWorld(
+    prepareBout(bouts, meetingOf({ bouts, slots }, bout, position, valuesAt(project, position))),
+  );
+  const harm = harmTable(world);
+  const rounds = world.fighters.slice(1).reduce((sum, _, index) => {
+    const hits = harm.filter(({ target }) => target === index + 1).map((each) => each.hits);
+    return sum + Math.min(...hits);
+  }, 0);
+  return rounds > 0 && rounds <= world.bout.mostRounds ? rounds : undefined;
+}
 
 /** Everybody of ours, at the first level, against the first group; undefined where a side is missing. */
 export function usualBout({ fighters, groups }: Bouts): LevelBout | undefined {
@@ -62,8 +91,9 @@ const switched = (level: Level, { id, off }: Rule, on: boolean): PatchOperation[
   setOptional(at('levels', level.id, 'rules', id, 'off'), off, on ? undefined : true);
 
 /**
- * Lets a bout decide a level: its own rules are switched off, and standing ones that look at a ground, those of a bout come in, its clock has no limit, and stars
- * go by who has fallen. Its ground stays as it is.
+ * Lets a bout decide a level: its own rules are switched off, and standing ones that look at a ground, those of a bout
+ * come in, its clock has no limit, and stars go by who has fallen, or by rounds where one fights alone. Its ground stays
+ * as it is.
  */
 export function decideByBout(project: Project, level: Level, bout: LevelBout, mint: MintId = freshId): NamedEdit {
   const own = level.rules.filter((rule) => !isOfBouts(rule));
@@ -84,7 +114,7 @@ export function decideByBout(project: Project, level: Level, bout: LevelBout, mi
         .map((id) => addAt(at('levels', level.id, 'standingRulesOff', id), true)),
       replaceAt(at('levels', level.id, 'clock', 'limitSeconds'), null),
       replaceAt(at('levels', level.id, 'clock', 'warnAtSeconds'), null),
-      replaceAt(at('levels', level.id, 'stars'), usualBoutStars()),
+      replaceAt(at('levels', level.id, 'stars'), usualBoutStars(roundsAlone(project, level, bout))),
     ],
   };
 }

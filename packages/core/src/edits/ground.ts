@@ -97,7 +97,7 @@ export const editGround = (level: Level, after: Ground, label: string): NamedEdi
   patch: groundPatch(['levels', level.id, 'ground'], level.ground, after),
 });
 
-/** Every sentence of a level that names one of these pieces: rules, its clock, its stars. */
+/** Every sentence of a level that names one of these pieces: rules, its clock, its stars, its meetings. */
 export function sentencesNaming(level: Level, ids: ReadonlySet<Id>, naming: Names): string[] {
   const inCondition = (condition: Condition): string[] => {
     const found: string[] = [];
@@ -114,6 +114,9 @@ export function sentencesNaming(level: Level, ids: ReadonlySet<Id>, naming: Name
     ...(level.stars.is === 'conditions'
       ? level.stars.conditions.flatMap((star) => (star ? inCondition(star) : []))
       : []),
+    ...(level.meetings?.zones ?? []).flatMap((zone) =>
+      ids.has(zone) ? [`a meeting at ${naming.pieces[zone] ?? zone}`] : [],
+    ),
   ];
 }
 
@@ -129,7 +132,7 @@ export function withoutPieces(
   const sentences = [...new Set(sentencesNaming(level, ids, naming))];
   if (sentences.length > 0)
     return {
-      refused: `Nothing was removed. Rules name it: ${sentences.map((words) => `“${words}”`).join(', ')}. Change them first.`,
+      refused: `Nothing was removed. It is named by ${sentences.map((words) => `“${words}”`).join(', ')}. Change that first.`,
     };
   const pieces = ground.pieces
     .filter(({ id }) => !ids.has(id))

@@ -4,6 +4,7 @@ import {
   meetingOf,
   meetingsAlong,
   pacingOf,
+  partyOnWay,
   prepareBout,
   type BoutWorld,
   type Harm,
@@ -38,9 +39,6 @@ export interface BoutFacts {
   readonly fights: readonly Fight[];
 }
 
-/** So many of ours go along where a level does not say who. */
-const PARTY_ON_THE_WAY = 4;
-
 function fightOf(bouts: Bouts, path: Fight['path'], meeting: Meeting): Fight {
   const bout = prepareBout(bouts, meeting);
   const world = makeBoutWorld(bout);
@@ -51,9 +49,9 @@ function fightOf(bouts: Bouts, path: Fight['path'], meeting: Meeting): Fight {
 function fightsAt(project: WithBouts, level: Level, pacing: PacingAt, values: Values): Fight[] {
   const { bouts, slots } = project;
   const { position } = pacing;
-  const ours = bouts.fighters.filter(({ side }) => side === 'ours').slice(0, PARTY_ON_THE_WAY);
-  const party = ours.map(({ id }) => ({ fighter: id, level: pacing.level }));
-  const { groups = {}, mayWithdraw = true } = level.meetings ?? {};
+  const party = partyOnWay(bouts, pacing.level);
+  // Where a bout decides, nobody is met on the way.
+  const { groups = {}, mayWithdraw = true } = (level.bout ? undefined : level.meetings) ?? {};
   const own = level.bout && meetingOf(project, level.bout, position, values);
   const path = ['levels', level.id];
   return [

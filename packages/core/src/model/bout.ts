@@ -112,7 +112,14 @@ export type Group = Listed<z.infer<typeof GroupEntry>>;
 export const Meetings = z
   .strictObject({
     groups: z.record(Id, Share).describe('By group: its share of the meetings, against the other shares.'),
-    many: Amount.describe('Meetings on the way through, on average.'),
+    many: Amount.describe('Meetings on the way through, on average; at most so many where `every` is given.'),
+    every: Amount.optional().describe('Units of way to one meeting, on average.'),
+    zones: z
+      .array(Id)
+      .min(1, 'A meeting at a zone names one.')
+      .max(20, 'At most 20 zones have a meeting.')
+      .optional()
+      .describe('Goals and zones in each of which there is one meeting, when it is first entered; then no others.'),
     mayWithdraw: z.boolean(),
     whenLost: z.enum(['lost', 'goOn']).describe('What a lost bout means: the level is lost, or it goes on.'),
   })

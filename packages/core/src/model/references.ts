@@ -365,6 +365,10 @@ function findLevelProblems(project: Project, level: Level, slots: ReadonlySet<st
   }
   for (const id of level.standingRulesOff)
     if (!standing.has(id)) say([...base, 'standingRulesOff', id], `There is no standing rule “${id}”.`);
+  level.meetings?.zones?.forEach((zone, index) => {
+    const problem = pieceProblem(known, zone, 'goal', 'zone');
+    if (problem !== undefined) say([...base, 'meetings', 'zones', index], problem);
+  });
   const { clock, stars, ending } = level;
   if (clock.startsWhen) conditionProblems(clock.startsWhen, [...base, 'clock', 'startsWhen'], known, seen, say);
   else if (clock.starts === 'condition')

@@ -2,13 +2,16 @@ import {
   boutMind,
   choosing,
   goOnAttempt,
+  isOurs,
   makeBoutLevelWorld,
   startBoutAttempt,
   type BoutAttempt,
   type BoutLevelWorld,
+  type Choice,
   type Choosing,
   type PreparedBoutLevel,
 } from '../bouts/index.ts';
+import { drawPlayer, type Population } from '../pacers/index.ts';
 import { READINGS } from '../rules/index.ts';
 import { GAVE_UP, type Game } from './game.ts';
 
@@ -42,3 +45,23 @@ export const boutGame: Game<PreparedBoutLevel, BoutLevelWorld, BoutAttempt, Choo
     };
   },
 };
+
+/**
+ * An attempt of a forecast as choices, to be watched: the same as the one that was played with this seed, told in the order
+ * in which a player by hand is asked.
+ */
+export function recordedChoices(level: PreparedBoutLevel, who: Population, seed: number): Choice[] {
+  const state = boutGame.start(boutGame.make(level), seed, {});
+  const choose = boutGame.mind(state, drawPlayer(who, seed), seed);
+  const given: Choice[] = [];
+  while (!boutGame.isOver(state)) {
+    const round: { fighter: number; choice: Choice }[] = [];
+    boutGame.turn(state, (bout, fighter) => {
+      const choice = choose(bout, fighter);
+      if (choice && isOurs(bout.world, fighter)) round.push({ fighter, choice });
+      return choice;
+    });
+    given.push(...round.toSorted((one, other) => one.fighter - other.fighter).map(({ choice }) => choice));
+  }
+  return given;
+}

@@ -17,6 +17,9 @@ export const GAVE_UP = -2;
 /** In place of a rule that ended it: what moves and is judged there costs too much to try. */
 export const TOO_COSTLY = -3;
 
+/** In place of a rule that ended it: a fight on the way was lost, which loses the level. */
+export const LOST_FIGHT = -4;
+
 /** What one game came to: enough for a forecast and for the ledger of a run. */
 export interface GameResult {
   won: boolean;
@@ -27,7 +30,7 @@ export interface GameResult {
   rounds?: number;
   /** What the ladder of stars stands on, at the end; endless without one. */
   starReading: number;
-  /** Index of the rule that ended it, -1 for the clock, GAVE_UP or TOO_COSTLY. */
+  /** Index of the rule that ended it, -1 for the clock, GAVE_UP, TOO_COSTLY or LOST_FIGHT. */
   endingRule: number;
   /** Index of the rule that took the last life, -2 if none was lost. */
   lifeRule: number;

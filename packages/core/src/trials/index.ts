@@ -1,6 +1,17 @@
 export { LONGEST_ATTEMPT_SECONDS } from './attempts.ts';
-export { GAVE_UP, TOO_COSTLY, type Carry, type GameResult } from './game.ts';
-export { isBout, prepareGame, startingJudgeAt, type PreparedGame } from './preparedGame.ts';
+export { recordedChoices } from './boutGame.ts';
+export { GAVE_UP, LOST_FIGHT, TOO_COSTLY, type Carry, type GameResult } from './game.ts';
+export { meetingGame, type PreparedWay, type WayState } from './meetingGame.ts';
+export {
+  hasBouts,
+  hasMeetings,
+  isBout,
+  meetingsAt,
+  prepareGame,
+  startingJudgeAt,
+  type PreparedGame,
+  type PreparedGround,
+} from './preparedGame.ts';
 export { readyGame, type ReadyGame } from './readyGame.ts';
 export { recordedAttempt, recordedGame, type RecordedGame } from './recordedGame.ts';
 export { addResult, addTally, emptyTally, type Tally } from './tally.ts';
@@ -13,3 +24,4 @@ export { fromRow, MOST_BOOKED, type Booked, type BookedRow } from './booked.ts';
 export { runsOf, type KnownBooks, type Runs } from './runs.ts';
 export { durations, reachedShare, type Funnel, type FunnelSlot, type Stop } from './funnel.ts';
 export { attemptsNeeded, mixForecasts, type Mixed, type MixedForecast } from './audience.ts';
+export { MOST_TRIES, travel, type Travelled } from './travel.ts';

@@ -1,14 +1,31 @@
 import { startingJudgeOf, worthAtStart, type PreparedLevel } from '../attempt/index.ts';
-import { prepareBoutLevel, startingBoutJudgeOf, type PreparedBoutLevel } from '../bouts/index.ts';
+import {
+  levelBefore,
+  prepareBoutLevel,
+  prepareMeetings,
+  startingBoutJudgeOf,
+  withoutNames,
+  type PreparedBoutLevel,
+  type PreparedMeetings,
+  type WithBouts,
+} from '../bouts/index.ts';
 import { prepareLevel } from '../grounds/index.ts';
-import type { Project } from '../model/index.ts';
-import type { Values } from '../ramps/index.ts';
+import type { Level, Meetings, Project } from '../model/index.ts';
+import { valuesAt, type Values } from '../ramps/index.ts';
 import type { StartingJudge } from '../rules/index.ts';
+import type { PreparedWay } from './meetingGame.ts';
+
+/** A level played on its ground; with the fights on its way, where one of them can lose it. */
+export type PreparedGround = PreparedLevel & { meetings?: PreparedMeetings };
 
 /** A level at one slot as it is played: on its ground, or by its bout. */
-export type PreparedGame = PreparedLevel | PreparedBoutLevel;
+export type PreparedGame = PreparedGround | PreparedBoutLevel;
+
+export const hasBouts = (project: Project): project is WithBouts => project.bouts !== undefined;
 
 export const isBout = (game: PreparedGame): game is PreparedBoutLevel => game.kind === 'bout';
+
+export const hasMeetings = (game: PreparedGround): game is PreparedWay => game.meetings !== undefined;
 
 /**
  * Resolves the level that stands at a position.
@@ -19,11 +36,23 @@ export const isBout = (game: PreparedGame): game is PreparedBoutLevel => game.ki
  */
 export function prepareGame(project: Project, position: number, values?: Values): PreparedGame {
   const level = project.levels[project.slots[position - 1]?.levelId ?? ''];
-  const { bouts } = project;
-  return level?.bout && bouts
-    ? prepareBoutLevel({ ...project, bouts }, level, level.bout, position, values)
-    : prepareLevel(project, position, values);
+  if (!hasBouts(project) || !level) return prepareLevel(project, position, values);
+  if (level.bout) return prepareBoutLevel(project, level, level.bout, position, values);
+  const ground = prepareLevel(project, position, values);
+  if (level.meetings?.whenLost !== 'lost') return ground;
+  const meetings = meetingsAt(project, level, level.meetings, position, values);
+  return { ...ground, meetings: { ...meetings, fights: meetings.fights.map(withoutNames) } };
 }
+
+/** Fights on the way through a level, with the party as far as it has come if all before were won. @param position from 1 */
+export const meetingsAt = (
+  project: WithBouts,
+  level: Level,
+  meetings: Meetings,
+  position: number,
+  values: Values = valuesAt(project, position),
+): PreparedMeetings =>
+  prepareMeetings(project, level, meetings, { position, values, partyLevel: levelBefore(project, position) });
 
 /** The judge of a level with what it sees before anything has happened, and the worth of all there is, by kind. */
 export type StartingAt = StartingJudge & { worth: number[] };

@@ -3,7 +3,8 @@ import { drawPlayer, type Population } from '../pacers/index.ts';
 import { attempts } from './attempts.ts';
 import { boutGame } from './boutGame.ts';
 import type { Carry, Game, GameResult } from './game.ts';
-import { isBout, type PreparedGame } from './preparedGame.ts';
+import { meetingGame } from './meetingGame.ts';
+import { hasMeetings, isBout, type PreparedGame } from './preparedGame.ts';
 
 /** A level made ready to be played any number of times. */
 export interface ReadyGame {
@@ -24,5 +25,7 @@ function ready<Level, World, State, Mind>(game: Game<Level, World, State, Mind>,
 }
 
 /** Makes a level ready, by the kind of play that it is. */
-export const readyGame = (level: PreparedGame): ReadyGame =>
-  isBout(level) ? ready(boutGame, level) : ready(attempts, level);
+export function readyGame(level: PreparedGame): ReadyGame {
+  if (isBout(level)) return ready(boutGame, level);
+  return hasMeetings(level) ? ready(meetingGame, level) : ready(attempts, level);
+}

@@ -1,4 +1,5 @@
 import {
+  cutAt,
   emptyRecording,
   inputsOf,
   record,
@@ -25,7 +26,7 @@ import { mix, mixFloat } from '../random/index.ts';
 import { starsFor } from '../rules/index.ts';
 import { attempts } from './attempts.ts';
 import type { GameResult } from './game.ts';
-import { isBout, type PreparedGame } from './preparedGame.ts';
+import { hasMeetings, isBout, type PreparedGame, type PreparedGround } from './preparedGame.ts';
 import { readyGame } from './readyGame.ts';
 
 /** An attempt with all that its inputs rested on besides the ground and what moves on it. */
@@ -103,9 +104,11 @@ function play(world: World, who: Abilities, seed: number): Played {
   return { recording, pursued, acted, result: attempts.result(state) };
 }
 
-/** An attempt of a forecast, to be watched: the same as the one that was played with this seed. */
-export const recordedAttempt = (level: PreparedLevel, who: Population, seed: number): Recording =>
-  play(makeWorld(level), drawPlayer(who, seed), seed).recording;
+/** An attempt of a forecast, to be watched: the same as the one that was played with this seed, as far as it went. */
+export function recordedAttempt(level: PreparedGround, who: Population, seed: number): Recording {
+  const { recording } = play(makeWorld(level), drawPlayer(who, seed), seed);
+  return hasMeetings(level) ? cutAt(recording, readyGame(level).play(who, seed).length) : recording;
+}
 
 /** Judges an attempt that was played at a level of the same motion; undefined where a player would have done otherwise, or gone on. */
 function judgeAgain(world: World, { recording, pursued, acted }: Played): GameResult | undefined {
@@ -142,12 +145,13 @@ function starsAlone(one: PreparedLevel, other: PreparedLevel): ((result: GameRes
 /**
  * Makes a level ready, and keeps its attempts. Those of an earlier level that differs by its thresholds, its clock, its
  * stars or its tie alone are judged again by their inputs, tick for tick: the same results as if they were played, wherever a
- * player would have done the same. A bout takes less than to look through what is kept: it is played anew.
+ * player would have done the same. Bouts, and grounds with
+ * fights on the way, are played anew.
  *
  * @param earlier of the same population
  */
 export function recordedGame(level: PreparedGame, earlier?: RecordedGame): RecordedGame {
-  return isBout(level)
+  return isBout(level) || hasMeetings(level)
     ? { level, played: new Map(), judgedAgain: () => 0, play: readyGame(level).play }
     : recordedOnGround(level, earlier);
 }

@@ -1,7 +1,7 @@
 import { remembered } from '@stadion/core/memo';
 import type { Project } from '@stadion/core/model';
 import { causeInWords } from '@stadion/core/rules';
-import { GAVE_UP, TOO_COSTLY, type EndingCount } from '@stadion/core/trials';
+import { GAVE_UP, LOST_FIGHT, TOO_COSTLY, type EndingCount } from '@stadion/core/trials';
 import { levelHere, type LevelHere } from './levelHere.ts';
 
 /** Levels as they were looked up last, by position: many causes are asked for at a time. */
@@ -20,6 +20,7 @@ export function lifeCause(project: Project, position: number, rule: number): str
 export function endingName(here: LevelHere, { rule, lifeRule }: Pick<EndingCount, 'rule' | 'lifeRule'>): string {
   if (rule === -1) return 'Out of time';
   if (rule === GAVE_UP) return 'Gave up';
+  if (rule === LOST_FIGHT) return 'Lost a fight on the way';
   if (rule === TOO_COSTLY) return 'Too costly to try';
   const ended = here.rules[rule]?.rule;
   const life = here.rules[lifeRule]?.rule;

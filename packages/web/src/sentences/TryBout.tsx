@@ -41,8 +41,16 @@ interface Props {
   world: BoutWorld;
   /** Plays it by the choices made so far; by itself, without rules, when absent. */
   play?: (seed: number, given: readonly Choice[], health: number) => ByHand;
-  /** What is said once it is over, and beside it all the time. */
-  said?: { end: (by: ByHand, again: () => void) => ReactNode; beside: (by: ByHand) => ReactNode };
+  /** Its seed and the health of ours can be chosen. */
+  free?: boolean;
+  /** An attempt that is shown at first, as it was played. */
+  shown?: { seed: number; given: readonly Choice[] };
+  /** What is said once it is over; beside it all the time; and what can be done in place of a choice. */
+  said?: {
+    end: (by: ByHand, again: () => void) => ReactNode;
+    beside?: (by: ByHand) => ReactNode;
+    instead?: ReactNode;
+  };
 }
 
 /** A bout by hand, once it is asked for. */
@@ -58,10 +66,10 @@ export function TryBout({ world }: { world: BoutWorld }) {
 }
 
 /** A bout by hand: choices by number keys, what happened and why below. The same seed and choices give the same bout. */
-export function BoutByHand({ world, play, said }: Props) {
-  const [seed, setSeed] = useState(1);
+export function BoutByHand({ world, play, said, free = true, shown }: Props) {
+  const [seed, setSeed] = useState(shown?.seed ?? 1);
   const [health, setHealth] = useState(1);
-  const [given, setGiven] = useState<readonly Choice[]>([]);
+  const [given, setGiven] = useState<readonly Choice[]>(shown?.given ?? []);
   const names = namesIn(world);
   const by = useMemo(
     () => (play ? play(seed, given, health) : playedByHand(world, seed, given, health)),
@@ -103,42 +111,47 @@ export function BoutByHand({ world, play, said }: Props) {
       aria-label="A bout by hand"
       tabIndex={0}
       onKeyDown={onKeyDown}
-      className={`my-2 border border-line-strong p-3 ${said ? 'flex gap-5' : 'max-w-[1100px]'}`}
+      className={`my-2 border border-line-strong p-3 ${said?.beside ? 'flex gap-5' : 'max-w-[1100px]'}`}
     >
       <div className="min-w-0 grow">
         <div className="flex items-baseline gap-3">
           <b>By hand</b>
-          <span className="say text-[12px]">
-            Seed{' '}
-            <NumberChip
-              label="Seed of the bout"
-              value={seed}
-              step={1}
-              min={1}
-              max={1e6}
-              whole
-              onCommit={(next) => {
-                setSeed(next);
-                setGiven([]);
-              }}
-            />
-          </span>
-          <span className="say text-[12px]">
-            Health of ours{' '}
-            <NumberChip
-              label="Health that the party comes with"
-              value={health}
-              scale={100}
-              unit="%"
-              step={0.1}
-              min={0.01}
-              max={1}
-              onCommit={(next) => {
-                setHealth(next);
-                setGiven([]);
-              }}
-            />
-          </span>
+          {free ? (
+            <>
+              {' '}
+              <span className="say text-[12px]">
+                Seed{' '}
+                <NumberChip
+                  label="Seed of the bout"
+                  value={seed}
+                  step={1}
+                  min={1}
+                  max={0xffffffff}
+                  whole
+                  onCommit={(next) => {
+                    setSeed(next);
+                    setGiven([]);
+                  }}
+                />
+              </span>
+              <span className="say text-[12px]">
+                Health of ours{' '}
+                <NumberChip
+                  label="Health that the party comes with"
+                  value={health}
+                  scale={100}
+                  unit="%"
+                  step={0.1}
+                  min={0.01}
+                  max={1}
+                  onCommit={(next) => {
+                    setHealth(next);
+                    setGiven([]);
+                  }}
+                />
+              </span>
+            </>
+          ) : null}{' '}
           <span className="grow text-[12px] text-ink-3">
             Number keys choose, <kbd>Backspace</kbd> takes the last choice back.
           </span>
@@ -162,6 +175,7 @@ export function BoutByHand({ world, play, said }: Props) {
                 {index < 10 ? <kbd>{(index + 1) % 10}</kbd> : null} {optionName(option)}
               </Button>
             ))}
+            {said?.instead}
           </div>
         ) : said ? (
           said.end(by, again)
@@ -183,7 +197,7 @@ export function BoutByHand({ world, play, said }: Props) {
           ))}
         </ol>
       </div>
-      {said ? <aside className="w-[330px] shrink-0 border-l border-line pl-4">{said.beside(by)}</aside> : null}
+      {said?.beside ? <aside className="w-[330px] shrink-0 border-l border-line pl-4">{said.beside(by)}</aside> : null}
     </div>
   );
 }

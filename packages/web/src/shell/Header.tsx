@@ -99,7 +99,7 @@ export function Header({ onListShortcuts, onFind }: Props) {
     <header className="flex h-[46px] shrink-0 items-center gap-3 bg-bar px-3.5 text-bar-ink">
       <Link
         to="/projects"
-        className="flex w-[146px] shrink-0 items-center gap-2 text-[15px] font-bold tracking-[.01em] [font-stretch:112%] max-[1100px]:w-auto"
+        className="flex w-[146px] shrink-0 items-center gap-2 text-[15px] font-bold tracking-[.01em] [font-stretch:112%] max-[1320px]:w-auto"
         aria-label="Stadion: all projects"
       >
         <Mark />
@@ -167,7 +167,7 @@ export function Header({ onListShortcuts, onFind }: Props) {
       </Tip>
       <Button look="bar" onClick={onFind}>
         <Search size={14} />
-        <span className="max-[1180px]:sr-only">Find</span> <kbd className="max-[1500px]:hidden">Ctrl K</kbd>
+        <span className="max-[1320px]:sr-only">Find</span> <kbd className="max-[1500px]:hidden">Ctrl K</kbd>
       </Button>
       <Tip text="History of the project">
         <Button

@@ -1,5 +1,5 @@
-import { pointerOf } from '../../model/index.ts';
-import { boutAmount } from '../../bouts/index.ts';
+import { pointerOf, type Amount } from '../../model/index.ts';
+import { boutAmount, meetingsExpected, wayAcross } from '../../bouts/index.ts';
 import { say, type Check } from '../finding.ts';
 
 /** Meetings so rare that most who pass the level have none. */
@@ -7,21 +7,29 @@ export const meetingsRare: Check<'bout'> = {
   code: 'meetings-rare',
   scope: 'bout',
   find({ slot, level, values }) {
-    if (!level.meetings) return [];
-    const many = boutAmount(level.meetings.many, values);
-    if (many >= 1) return [];
-    const path = pointerOf(['levels', level.id, 'meetings', 'many']);
+    const { meetings } = level;
+    if (!meetings || level.bout) return [];
+    const expected = meetingsExpected(meetings, level, values);
+    if (expected >= 1) return [];
+    const way = wayAcross(level.ground);
+    // Where at least one may come, it is the way to it that is too long.
+    const isFar = meetings.every !== undefined && boutAmount(meetings.many, values) >= 1;
+    const [field, amount, value]: [string, Amount, number] =
+      isFar && meetings.every ? ['every', meetings.every, way] : ['many', meetings.many, 1];
+    const path = pointerOf(['levels', level.id, 'meetings', field]);
     return [
       {
         slotId: slot.id,
         path,
         sentence: 'Some pass the level without a meeting.',
-        reason: `There are ${say(many)} on the way through, on average.`,
-        ...(level.meetings.many.from === 'number'
+        reason: isFar
+          ? `There is one in ${say(boutAmount(amount, values))} units of way, and the way is about ${say(way)} long.`
+          : `There are ${say(expected)} on the way through, on average.`,
+        ...(amount.from === 'number'
           ? {
               mend: {
                 label: 'Meet once',
-                patch: [{ op: 'replace' as const, path, value: { from: 'number', value: 1 } }],
+                patch: [{ op: 'replace' as const, path, value: { from: 'number', value } }],
               },
             }
           : {}),

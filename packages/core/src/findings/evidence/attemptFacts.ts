@@ -42,10 +42,8 @@ export interface EvidenceCheck {
 
 /** @param won should the attempt that shows it be a won one? */
 export function evidenceOf(facts: AttemptFacts, won: boolean): Evidence {
-  const { forecast, here } = facts;
-  // A bout cannot be watched: it is only said on how many attempts it rests.
-  const wins = here.level.bout ? undefined : forecast.wins;
-  const shows = wins === undefined ? -1 : unpackWins(wins, forecast.attempts).indexOf(won);
+  const { wins, attempts } = facts.forecast;
+  const shows = wins === undefined ? -1 : unpackWins(wins, attempts).indexOf(won);
   return { ...restsOn(facts), ...(shows < 0 ? {} : { shows }) };
 }
 

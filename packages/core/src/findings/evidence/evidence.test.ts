@@ -170,14 +170,17 @@ describe('every class that rests on attempts', () => {
     expect(besides([{ ...beside, severity: 'doubtful' }], found)).toEqual(found);
   });
 
-  it('of a bout tells on how many it rests, and none to be watched', () => {
+  it('of a bout tells on how many it rests, and which one shows it', () => {
     const project = homeBeforeDusk();
     project.slots[13]!.wanted = 0.95;
     const lost = { endings: [{ rule: GAVE_UP, lifeRule: -2, count: 200 }] };
     const found = evidenceIn(project, new Map([['steady', new Map([['slot-14', seen(0.5, lost)]])]]));
-    expect(found.find(({ code }) => code === 'off-wanted')?.evidence).toEqual({ attempts: 400, pacer: 'steady' });
+    expect(found.find(({ code }) => code === 'off-wanted')?.evidence).toEqual({
+      ...{ attempts: 400, pacer: 'steady', shows: 200 },
+    });
     const unended = found.find(({ code }) => code === 'no-ending')!;
     expect(unended.reason).toMatch(/no rule had ended the level/);
+    // All attempts there come to an end when they are played: none shows it.
     expect(unended.evidence).toEqual({ attempts: 400, pacer: 'steady' });
   });
 

@@ -58,7 +58,7 @@ export const noEnding: EvidenceCheck = {
         here.level.bout
           ? 'were given up: the bout was over, or began anew for ever, and no rule had ended the level'
           : `were given up after ${LONGEST_ATTEMPT_SECONDS} s, neither won nor lost`,
-        gaveUp && !here.level.bout ? shownBy(facts) : undefined,
+        gaveUp ? shownBy(facts) : undefined,
       ),
       ...told(
         TOO_COSTLY,

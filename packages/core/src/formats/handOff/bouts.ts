@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  boutAmount,
   experienceNeeded,
   meetingOf,
   MOST_LEVEL,
@@ -7,7 +8,7 @@ import {
   prepareBout,
   statisticsOf,
   USUAL_TURN_SECONDS,
-  boutAmount,
+  spreadOnWay,
   type PreparedBout,
   type PreparedFighter,
   type PreparedUse,
@@ -35,6 +36,14 @@ const Kind = {
 const HandedFighter = z.strictObject({
   ...{ id: z.string(), ...Kind },
   statistics: Numbers.describe('At the start, by key.'),
+  gives: z
+    .strictObject({
+      experience: z.number(),
+      coins: z.number(),
+      things: z.array(z.strictObject({ name: z.string(), chance: z.number().describe('0–1') })),
+    })
+    .optional()
+    .describe('What beating it brings.'),
 });
 export type HandedFighter = z.infer<typeof HandedFighter>;
 
@@ -46,7 +55,12 @@ export const HandedFight = z.strictObject({
 
 /** Groups that are met on the way through a slot. */
 export const HandedMeetings = z.strictObject({
-  many: z.number().describe('Meetings on the way through, on average.'),
+  many: z.number().describe('Meetings on the way through, at most; of a part of one, by chance.'),
+  every: z.number().optional().describe('Units of way to one of them, on average; absent where zones say where.'),
+  zones: z
+    .array(z.string())
+    .optional()
+    .describe('Goals and zones in each of which there is one meeting, when it is first entered.'),
   mayWithdraw: z.boolean(),
   whenLost: z.enum(['lost', 'goOn']).describe('What a lost bout means: the level is lost, or it goes on.'),
   groups: z.record(
@@ -113,9 +127,18 @@ const useOf = ({ weight, below, above, everyTurns }: PreparedUse): z.infer<typeo
 function handedFighter(
   { id, name, statistics, takes, uses }: PreparedFighter,
   bout: PreparedBout,
-  { elements }: Bouts,
+  { elements, fighters }: Bouts,
+  values: Values,
 ): HandedFighter {
+  const gives = fighters.find((each) => each.id === id)?.gives;
   return {
+    ...(gives && {
+      gives: {
+        experience: Math.max(0, boutAmount(gives.experience, values)),
+        coins: Math.max(0, boutAmount(gives.coins, values)),
+        things: gives.things,
+      },
+    }),
     ...{ id, name },
     statistics: Object.fromEntries(bout.statistics.map(({ key }, index) => [key, statistics[index] ?? 0])),
     takes: Object.fromEntries(
@@ -169,7 +192,12 @@ function makeBouts(bouts: Bouts, values: Values, positions: number): HandedBouts
     ),
     party: Object.fromEntries(
       ours.map((fighter, member) => {
-        const { id, statistics: _first, ...kind } = handedFighter(bout.ours[member]!, bout, bouts);
+        const {
+          id,
+          statistics: _first,
+          gives: _none,
+          ...kind
+        } = handedFighter(bout.ours[member]!, bout, bouts, values);
         const at = LEVELS.map((level) => statisticsOf(bouts, fighter, level, values));
         const statistics = bouts.statistics.map(({ key }, index) => [key, at.map((row) => row[index] ?? 0)]);
         return [id, { ...kind, statistics: Object.fromEntries(statistics) }];
@@ -191,13 +219,14 @@ export function handedFights(
   const { bout, meetings } = level;
   const own = bout && prepareBout(bouts, meetingOf({ ...project, bouts }, bout, position, values));
   const side = (of: PreparedBout, list: readonly PreparedFighter[]): HandedFighter[] =>
-    list.map((fighter) => handedFighter(fighter, of, bouts));
+    list.map((fighter) => handedFighter(fighter, of, bouts, values));
+  const { many = 0, every = null } = meetings ? spreadOnWay(meetings, level, values) : {};
   return {
     ...(own ? { bout: { ours: side(own, own.ours), theirs: side(own, own.theirs) } } : {}),
-    ...(meetings
+    ...(meetings && !bout
       ? {
           meetings: {
-            many: Math.max(0, boutAmount(meetings.many, values)),
+            ...{ many, ...(every === null ? {} : { every }), ...(meetings.zones && { zones: meetings.zones }) },
             ...{ mayWithdraw: meetings.mayWithdraw, whenLost: meetings.whenLost },
             groups: Object.fromEntries(
               bouts.groups.flatMap((group) => {

@@ -12,7 +12,13 @@ const useOdds = workerHook<BoutRequest, BoutAnswer>(
   { kept: 20, settleMs: 120 },
 );
 
-/** What comes of a meeting, by who plays: won, rounds, what is left, who falls, how many and which level it takes. */
+/** What a party spends in a bout, on average. @param spent by statistic */
+const spentInWords = ({ statistics }: Bouts, spent: readonly number[]): string =>
+  spent
+    .flatMap((amount, index) => (amount > 0 ? [`${statistics[index]?.name} ${formatNumber(amount, 1)}`] : []))
+    .join(', ') || '–';
+
+/** What comes of a meeting, by who plays: won, rounds, what is left, who falls, what is spent, how many and which level it takes. */
 export function BoutOdds({ bouts, meeting }: { bouts: Bouts; meeting: Meeting }) {
   const project = useProject();
   const pacers = useMemo(() => everyPacer(project), [project]);
@@ -38,6 +44,9 @@ export function BoutOdds({ bouts, meeting }: { bouts: Bouts; meeting: Meeting })
             </th>
             <th scope="col" className="px-2 pb-1 font-normal">
               who falls
+            </th>
+            <th scope="col" className="px-2 pb-1 font-normal">
+              spent
             </th>
             <th scope="col" className="px-2 pb-1 font-normal">
               won by 1 to {meeting.party.length}
@@ -82,6 +91,7 @@ export function BoutOdds({ bouts, meeting }: { bouts: Bouts; meeting: Meeting })
                         </span>
                       ))}
                     </td>
+                    <td className="px-2 whitespace-nowrap">{spentInWords(bouts, forecast.spent)}</td>
                     <td className="px-2 whitespace-nowrap">
                       {of.bySize.map((share) => (share === null ? '…' : formatPercent(share))).join(' · ')}
                     </td>
@@ -90,7 +100,7 @@ export function BoutOdds({ bouts, meeting }: { bouts: Bouts; meeting: Meeting })
                     </td>
                   </>
                 ) : (
-                  <td colSpan={6} className="px-2 text-ink-3">
+                  <td colSpan={7} className="px-2 text-ink-3">
                     …
                   </td>
                 )}

@@ -81,7 +81,7 @@ export function ClockSentence({ here, findings }: { here: LevelHere; findings: r
             <span className="join">, warning at</span>
             <AmountChip
               here={here}
-              label="Warning at"
+              label="Warning time"
               amount={clock.warnAtSeconds}
               path={`${path}/warnAtSeconds`}
               step={1}

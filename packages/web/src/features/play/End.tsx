@@ -1,5 +1,6 @@
 import { positionOf } from '@stadion/core/model';
 import { causeInWords, conditionInWords, ticksToSeconds, type Observed, type Verdicts } from '@stadion/core/rules';
+import { LOST_FIGHT } from '@stadion/core/trials';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { Button, formatNumber } from '../../ui/index.ts';
 
@@ -15,6 +16,7 @@ export interface Ended {
 /** Why it ended, in a sentence. */
 function whyInWords(here: LevelHere, state: Ended): string {
   const { rule } = state.verdicts.ending;
+  if (rule === LOST_FIGHT) return 'A fight on the way was lost, and here that loses the level.';
   if (rule === -1) {
     if (here.level.clock.atExpiry === 'grade')
       return state.phase === 'won' ? 'The clock ran out, and it earned a star.' : 'The clock ran out without a star.';

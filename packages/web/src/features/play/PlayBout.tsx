@@ -10,6 +10,7 @@ import {
   type PreparedBoutLevel,
 } from '@stadion/core/bouts';
 import { effectInWords, READINGS } from '@stadion/core/rules';
+import { recordedChoices } from '@stadion/core/trials';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf, useSelection } from '../../project/hooks.ts';
@@ -20,6 +21,7 @@ import { useShortcuts, type Shortcut } from '../../ui/shortcuts.ts';
 import { End } from './End.tsx';
 import { JudgePanel } from './JudgePanel.tsx';
 import { PlayHead } from './PlayHead.tsx';
+import { useWatchedAttempt } from './useWatchedAttempt.ts';
 
 /** Plays a level that a bout decides, every rule's truth beside it. */
 export function PlayBout({ here, prepared }: { here: LevelHere; prepared: PreparedBoutLevel }) {
@@ -29,6 +31,11 @@ export function PlayBout({ here, prepared }: { here: LevelHere; prepared: Prepar
   const world = useMemo(() => makeBoutLevelWorld(prepared), [prepared]);
   const named = useMemo(() => namedWorld(here, prepared), [here, prepared]);
   const [round, setRound] = useState(0);
+  const watched = useWatchedAttempt(here.project);
+  const shown = useMemo(
+    () => (watched ? { seed: watched.seed, given: recordedChoices(prepared, watched.pacer, watched.seed) } : undefined),
+    [watched, prepared],
+  );
   const leave = useCallback(() => void navigate(addressOf(projectId, 'level', slotId)), [navigate, projectId, slotId]);
   const shortcuts = useMemo(
     (): Shortcut[] => [
@@ -52,10 +59,17 @@ export function PlayBout({ here, prepared }: { here: LevelHere; prepared: Prepar
         told={<span className="truncate text-[12px] text-bar-ink-2">{level.brief}</span>}
       />
       <main className="min-h-0 grow overflow-y-auto bg-sheet px-[22px] py-3">
+        {shown && round === 0 ? (
+          <p role="note" className="text-ink-2">
+            As {watched?.pacer.name} played it. <kbd>Backspace</kbd> goes back choice by choice, and from there it can
+            be played on; <b>R</b> plays anew.
+          </p>
+        ) : null}
         <BoutByHand
           key={round}
           world={named}
           play={play}
+          {...(shown && round === 0 ? { shown } : {})}
           said={{
             end: (by, again) => (
               <HowItEnded

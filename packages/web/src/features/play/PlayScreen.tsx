@@ -1,39 +1,59 @@
-import { SORTS, type AttemptState, type PreparedLevel, type Recording, type StartFrom } from '@stadion/core/attempt';
+import { SORTS, type AttemptState, type Recording, type StartFrom } from '@stadion/core/attempt';
+import type { PreparedMeetings } from '@stadion/core/bouts';
 import { sectionsOf } from '@stadion/core/ground';
 import { groundKindOf } from '@stadion/core/grounds';
-import type { EndingSide } from '@stadion/core/model';
-import { everyPacer } from '@stadion/core/pacers';
+import type { EndingSide, Project } from '@stadion/core/model';
 import { READINGS, resolveAmount, secondsToTicks, ticksToSeconds } from '@stadion/core/rules';
 import { happeningInWords, looksOf, sceneOfAttempt, seenStretch } from '@stadion/core/scene';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addressOf, useProject, useSelection } from '../../project/hooks.ts';
-import { isBout, prepareGame, recordedAttempt, seedOf, type PreparedGame } from '@stadion/core/trials';
-import { useNavigate, useSearchParams } from 'react-router';
+import {
+  hasBouts,
+  isBout,
+  LOST_FIGHT,
+  meetingsAt,
+  prepareGame,
+  recordedAttempt,
+  type PreparedGame,
+  type PreparedGround,
+} from '@stadion/core/trials';
+import { useNavigate } from 'react-router';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts.ts';
 import { Button, formatNumber, paint, readPalette, type Palette } from '../../ui/index.ts';
 import { attemptOf, bestAttempts, keepAttempt, levelMark } from './bestAttempts.ts';
 import { BestAttempts } from './BestAttempts.tsx';
 import { CONTROL_KEYS } from './controlKeys.ts';
-import { End } from './End.tsx';
+import { End, type Ended } from './End.tsx';
 import { JudgePanel } from './JudgePanel.tsx';
+import { MetOnWay } from './MetOnWay.tsx';
 import { PlayBout } from './PlayBout.tsx';
 import { PlayHead } from './PlayHead.tsx';
 import { StartFromPanel } from './StartFromPanel.tsx';
 import { TimelinePanel } from './TimelinePanel.tsx';
 import { useAttempt } from './useAttempt.ts';
+import { useMeetings } from './useMeetings.ts';
+import { useWatchedAttempt } from './useWatchedAttempt.ts';
 
 /** Play one level with the keys, every rule's truth beside it. */
 export function PlayScreen() {
   const project = useProject();
   const { position } = useSelection();
   const here = useMemo(() => levelHere(project, position), [project, position]);
-  const key = useMemo(() => (position > 0 ? JSON.stringify(prepareGame(project, position)) : ''), [project, position]);
+  const key = useMemo(() => (position > 0 ? JSON.stringify(playedAt(project, position)) : ''), [project, position]);
   if (!here) return null;
-  const game = JSON.parse(key) as PreparedGame;
+  const { game, meetings } = JSON.parse(key) as ReturnType<typeof playedAt>;
   if (isBout(game)) return <PlayBout key={key} here={here} prepared={game} />;
   // An edit that comes from another tab and matters here starts the attempt anew, by the new rules.
-  return <Play key={key} here={here} prepared={game} />;
+  return <Play key={key} here={here} prepared={game} meetings={meetings} />;
+}
+
+/** All that is played at a position: the level, and the fights on its way, with names. */
+function playedAt(project: Project, position: number): { game: PreparedGame; meetings: PreparedMeetings | null } {
+  const game = prepareGame(project, position);
+  const level = project.levels[project.slots[position - 1]?.levelId ?? ''];
+  if (!level?.meetings || !hasBouts(project)) return { game, meetings: null };
+  return { game, meetings: meetingsAt(project, level, level.meetings, position) };
 }
 
 /** What moves on after an end, and when. */
@@ -42,7 +62,13 @@ const afterEnd = (here: LevelHere, side: EndingSide) => ({
   goesOn: side.goesOn,
 });
 
-function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) {
+interface PlayProps {
+  here: LevelHere;
+  prepared: PreparedGround;
+  meetings: PreparedMeetings | null;
+}
+
+function Play({ here, prepared, meetings }: PlayProps) {
   const { level, slotId } = here;
   const { projectId } = useSelection();
   const navigate = useNavigate();
@@ -68,19 +94,15 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
     },
     [projectId, level.id, mark],
   );
-  const attempt = useAttempt(prepared, after, draw, keep);
+  const met = useMeetings(meetings);
+  const attempt = useAttempt(prepared, after, draw, keep, met);
   const { state, before, between, recording, restart, paused, setPaused, stepOnce, lookAt, stepBack, lastTick } =
     attempt;
   const { watch, watching } = attempt;
-  const [query] = useSearchParams();
-  const asked = query.get('attempt');
-  const { pacers } = here.project;
+  const watched = useWatchedAttempt(here.project);
   useEffect(() => {
-    const [pacerId, number] = asked?.split('.') ?? [];
-    const pacer = everyPacer({ pacers }).find(({ id }) => id === pacerId);
-    if (pacer && number !== undefined && /^\d+$/.test(number))
-      watch(recordedAttempt(prepared, pacer, seedOf(Number(number))));
-  }, [asked, pacers, prepared, watch]);
+    if (watched) watch(recordedAttempt(prepared, watched.pacer, watched.seed));
+  }, [watched, prepared, watch]);
   const [from, setFrom] = useState<StartFrom>({});
   const [setting, setSetting] = useState(false);
 
@@ -179,10 +201,13 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
             </p>
           ) : null}
           <OnlySection here={here} section={recording.current.from.onlyPart} />
-          {now.phase === 'playing' || paused ? null : (
+          {meetings && met.fight ? (
+            <MetOnWay key={met.fight.seed} meetings={meetings} met={met.fight} onEnd={met.end} />
+          ) : null}
+          {(now.phase === 'playing' && !met.isLost) || paused ? null : (
             <End
               here={here}
-              state={now}
+              state={met.isLost ? lostByFight(now) : now}
               onRestart={() => restart()}
               onLeave={leave}
               onLookBack={() => lookAt(now.tick)}
@@ -231,6 +256,13 @@ function Play({ here, prepared }: { here: LevelHere; prepared: PreparedLevel }) 
     </div>
   );
 }
+
+/** An attempt that a lost fight has ended. */
+const lostByFight = (state: AttemptState): Ended => ({
+  ...state,
+  phase: 'lost',
+  verdicts: { ...state.verdicts, stars: 0, ending: { result: 'lost', rule: LOST_FIGHT } },
+});
 
 /** Says that one section of a run is forced: it is how one looks at it, and nothing of the level. */
 function OnlySection({ here, section }: { here: LevelHere; section: number | undefined }) {

@@ -21,6 +21,7 @@ import { TICK_SECONDS } from '@stadion/core/rules';
 import { placesOf, remember, type Places } from '@stadion/core/scene';
 import { CONTROL_OF } from './controlKeys.ts';
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import type { Meetings } from './useMeetings.ts';
 
 const SHOOT = 'KeyF';
 
@@ -93,6 +94,7 @@ export function useAttempt(
   after: Readonly<Record<'won' | 'lost', AfterEnd>>,
   draw: () => void,
   onEnd: (state: AttemptState, recording: Recording) => void,
+  { stands, onTick, onBegin, onLook }: Pick<Meetings, 'stands' | 'onTick' | 'onBegin' | 'onLook'>,
 ): PlayedAttempt {
   const [world] = useState(() => makeWorld(level));
   const [first] = useState(() => startAttemptFrom(world, 1, {}));
@@ -129,10 +131,11 @@ export function useAttempt(
       watching.current = false;
       // Another luck, but the same try at the level unless the designer says otherwise.
       recording.current = emptyRecording(tries.current, from);
+      onBegin();
       show(startAttemptFrom(world, tries.current, from));
       setPaused(false);
     },
-    [world, show],
+    [world, show, onBegin],
   );
 
   const tick = useCallback(() => {
@@ -146,6 +149,8 @@ export function useAttempt(
       const input = inputAfter(recording.current, now.tick);
       if (input !== undefined) {
         step(now, input);
+        // The fight that an attempt was lost by comes last: it is put in the player's hand.
+        onTick(now, now.tick < recordedTicks(recording.current));
         return;
       }
       watching.current = false;
@@ -156,26 +161,29 @@ export function useAttempt(
     const input = world.kind.inputOf(controlsOf(held.current)) + shoots;
     record(recording.current, input);
     step(now, input);
+    onTick(now, false);
     if (now.phase !== 'playing') onEnd(now, recording.current);
-  }, [held, world, onEnd]);
+  }, [held, world, onEnd, onTick]);
 
   const watch = useCallback(
     (shown: Recording) => {
       recording.current = { ...shown, runs: [...shown.runs] };
       watching.current = true;
+      onBegin();
       show(startAttemptFrom(world, shown.seed, shown.from));
       setPaused(false);
     },
-    [world, show],
+    [world, show, onBegin],
   );
 
   const lookAt = useCallback(
     (at: number) => {
       watching.current = false;
       setPaused(true);
+      onLook();
       show(replay(world, recording.current, at));
     },
-    [world, show],
+    [world, show, onLook],
   );
 
   useEffect(() => {
@@ -187,9 +195,9 @@ export function useAttempt(
     const onFrame = (now: number): void => {
       const passed = Math.min(LONGEST_CATCH_UP_SECONDS, (now - last) / 1000);
       last = now;
-      if (!pausedNow.current) {
+      if (!pausedNow.current && !stands.current) {
         owed += passed;
-        while (owed >= TICK_SECONDS) {
+        while (owed >= TICK_SECONDS && !stands.current) {
           tick();
           owed -= TICK_SECONDS;
         }
@@ -206,13 +214,14 @@ export function useAttempt(
     };
     frame = requestAnimationFrame(onFrame);
     return () => cancelAnimationFrame(frame);
-  }, [tick, draw, tell]);
+  }, [tick, draw, tell, stands]);
 
   const stepOnce = useCallback(() => {
+    if (stands.current) return;
     tick();
     between.current = 1;
     tell();
-  }, [tick, tell]);
+  }, [tick, tell, stands]);
 
   const stepBack = useCallback(() => lookAt(Math.max(0, state.current.tick - 1)), [lookAt]);
 

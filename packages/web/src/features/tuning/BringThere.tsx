@@ -32,7 +32,7 @@ export function BringThere() {
   const [share, setShare] = useState<number>();
   const [starShare, setStarShare] = useState(0.15);
   const [seconds, setSeconds] = useState(20);
-  const [key, setKey] = useState(project.parameters[0]?.key ?? TOGETHER);
+  const [picked, setPicked] = useState(project.parameters[0]?.key ?? TOGETHER);
   const movers = useMovers(project, position, pacer);
   const goal: Goal =
     is === 'clearRate'
@@ -42,6 +42,16 @@ export function BringThere() {
         : { is, seconds };
   const acting = useMemo(() => new Set(movers.answer?.keys), [movers.answer]);
   const sure = (movers.answer?.movers.movers ?? []).filter(({ interval }) => interval.low > 0 || interval.high < 0);
+  const choices = [
+    ...project.parameters
+      .filter((parameter) => parameter.ramp.axis === undefined && (acting.size === 0 || acting.has(parameter.key)))
+      .map((parameter) => ({ value: parameter.key, label: parameter.label })),
+    ...(sure.length > 1
+      ? [{ value: TOGETHER, label: `what moves it most (${Math.min(4, sure.length)} together)` }]
+      : []),
+  ];
+  // What does not act here is not offered: then it is the first one that does.
+  const key = choices.some(({ value }) => value === picked) ? picked : (choices[0]?.value ?? picked);
   const by = key === TOGETHER ? sure.slice(0, 4) : key;
   const request = { project: onlyLevelAt(project, position), position, pacer, goal, by };
   const question = JSON.stringify([
@@ -57,14 +67,6 @@ export function BringThere() {
   ]);
   const { asked, answer, ask, stop } = useBring();
   const isThis = asked?.key === question;
-  const choices = [
-    ...project.parameters
-      .filter((parameter) => parameter.ramp.axis === undefined && (acting.size === 0 || acting.has(parameter.key)))
-      .map((parameter) => ({ value: parameter.key, label: parameter.label })),
-    ...(sure.length > 1
-      ? [{ value: TOGETHER, label: `what moves it most (${Math.min(4, sure.length)} together)` }]
-      : []),
-  ];
   return (
     <div>
       <p className="say">
@@ -108,7 +110,7 @@ export function BringThere() {
             onCommit={setSeconds}
           />
         )}{' '}
-        for {pacer.name} by <ChoiceChip label="By which parameter" value={key} choices={choices} onChoose={setKey} />
+        for {pacer.name} by <ChoiceChip label="By which parameter" value={key} choices={choices} onChoose={setPicked} />
       </p>
       <div className="mt-1.5 flex gap-2">
         <Button disabled={choices.length === 0} onClick={() => ask({ key: question, request })}>
