@@ -6,6 +6,7 @@ import { readyGame, seedOf } from '../trials/index.ts';
 import {
   bringThere,
   fitPlayer,
+  partsOf,
   fitRamps,
   moversLine,
   parameterLine,
@@ -93,6 +94,20 @@ describe('bringing a level there', () => {
 });
 
 describe('turning ramps to what is wanted', () => {
+  it('may play a batch in parts', () => {
+    const project = againstTheClock();
+    const play = fitPlayer(project, steady(project));
+    const batch = { position: 1, values: { clock: 12 }, from: 7, count: 45 };
+    const parts = partsOf(batch, 20);
+    expect(parts.map(({ from, count }) => [from, count])).toEqual([
+      [7, 20],
+      [27, 20],
+      [47, 5],
+    ]);
+    expect(parts.map(play).reduce((sum, won) => sum + won, 0)).toBe(play(batch));
+    expect(partsOf({ ...batch, count: 0 }, 20)).toEqual([]);
+  });
+
   const project = againstTheClock(3);
   const wanted = [0.9, 0.75, 0.6];
 

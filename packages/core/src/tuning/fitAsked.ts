@@ -69,6 +69,14 @@ export const fitPlayer =
     return won;
   };
 
+/** A batch in parts of so many attempts at most, for several hands: what is cleared in them adds up to what is cleared in it. */
+export function partsOf(batch: FitBatch, most: number): FitBatch[] {
+  const parts: FitBatch[] = [];
+  for (let done = 0; done < batch.count; done += most)
+    parts.push({ ...batch, from: batch.from + done, count: Math.min(most, batch.count - done) });
+  return parts;
+}
+
 /** The value of a ramp's point at a position; undefined where it has none. */
 export const pointAt = (shape: Shape, position: number): number | undefined =>
   shape.type === 'points' ? shape.points.find((point) => point.position === position)?.value : undefined;

@@ -5,6 +5,7 @@ export { moversLine, parameterLine, type TuningLine } from './line.ts';
 export { parFrom, shareMeeting, thresholdFor, type ProposedStar } from './starShares.ts';
 export {
   fitPlayer,
+  partsOf,
   type FitAsked,
   type FitBatch,
   type FitSlot,

@@ -1,5 +1,5 @@
 import type { Pacer, Project } from '@stadion/core/model';
-import { fitPlayer, fitRamps, type FitAsked, type FitBatch, type RampFit } from '@stadion/core/tuning';
+import { fitPlayer, fitRamps, partsOf, type FitAsked, type FitBatch, type RampFit } from '@stadion/core/tuning';
 import { answering, pause } from './answering.ts';
 import type { FitBatches, FitBatchesWon } from './fitBatches.worker.ts';
 import { handOf, handsHere, shared } from './shared.ts';
@@ -18,8 +18,9 @@ export interface FitAnswer {
   done: boolean;
 }
 
-/** Batches that are handed over together hold about so many attempts. */
+/** Batches that are handed over together hold about so many attempts; one of many is handed over in parts. */
 const TOGETHER = 40;
+const MOST_IN_PART = 20;
 
 /** Batches in bundles that take about as long. */
 function bundled(batches: readonly FitBatch[]): FitBatch[][] {
@@ -65,9 +66,11 @@ answering(({ project, pacer, asked }: FitRequest, isAwaited) => {
   }
   return {
     async step() {
-      const won = await shared(bundled(fitting.due()), hands, isAwaited);
+      const parts = fitting.due().map((batch) => partsOf(batch, MOST_IN_PART));
+      const won = (await shared(bundled(parts.flat()), hands, isAwaited)).flat();
       if (!isAwaited()) return false;
-      fitting.take(won.flat());
+      let at = 0;
+      fitting.take(parts.map(({ length }) => won.slice(at, (at += length)).reduce((sum, each) => sum + each, 0)));
       return fitting.due().length > 0;
     },
     read: (): Omit<FitAnswer, 'id' | 'done'> => ({ fit: fitting.read() }),
