@@ -29,6 +29,13 @@ async function show(address: string, ready: string | RegExp, use: Page = page): 
   await use.seeText(ready);
 }
 
+/** Waits until nothing that is shown is still being worked out. */
+const allIsDone = (): Promise<unknown> =>
+  page.driver.wait(
+    async () => page.driver.executeScript<boolean>('return document.querySelector("[aria-busy=true]") === null'),
+    300_000,
+  );
+
 async function trackIsDone(of = id): Promise<void> {
   await page.driver.wait(async () => {
     const answer = await fetch(`${projectsAddress}/${of}/forecasts/steady`);
@@ -90,12 +97,10 @@ async function showBuilding(): Promise<void> {
   await take('kinds');
   await show(`/projects/${own}/level/slot-14?view=ground`, 'What comes of it');
   await page.seeText(/attempts in [\d.]+ s ·/);
-  await page.waitFor(
-    'what comes of it',
-    async () => !(await page.textOf('[aria-label="What comes of it"]')).includes('…'),
-  );
+  await allIsDone();
   await take('bouts');
   await show(`/projects/${own}/bouts/slot-9`, 'Who meets whom');
+  await allIsDone();
   await page.driver.executeScript(
     `document.querySelector('section[aria-label="Meetings and pacing"]').scrollIntoView()`,
   );
@@ -164,6 +169,7 @@ async function takeAll(): Promise<void> {
       text.includes('All 72 forecasts known') && text.includes('go through all 24') && !text.includes('runs so far')
     );
   }, 600_000);
+  await allIsDone();
   await take('trials');
   await showTuning();
   await showBuilding();

@@ -12,10 +12,11 @@ const useAnswer = workerHook<MoversRequest, MoversAnswer>(
   { kept: 40, settleMs: SETTLE_MS },
 );
 
-/** The project with one level only: all that the question is about. */
+/** The project with one level only: all that the question is about. With all levels where fights on the way can lose it: their party is what the levels before have made of it. */
 export function onlyLevelAt(project: Project, position: number): Project {
   const levelId = project.slots[position - 1]?.levelId ?? '';
   const level = project.levels[levelId];
+  if (level?.meetings?.whenLost === 'lost') return { ...project, expectations: [] };
   return { ...project, levels: level ? { [levelId]: level } : {}, expectations: [] };
 }
 
