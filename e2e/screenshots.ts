@@ -36,6 +36,14 @@ const allIsDone = (): Promise<unknown> =>
     300_000,
   );
 
+/** Waits until the canvas that is played says so; fights on the way are taken as won. */
+const playedUntil = (what: string, check: string): Promise<void> =>
+  page.waitFor(what, async () => {
+    const fight = 'return document.querySelector(`[aria-label="A fight on the way"]`) !== null';
+    if (await page.driver.executeScript<boolean>(fight)) await page.keys('n');
+    return page.driver.executeScript<boolean>(`const { dataset } = document.querySelector('canvas'); return ${check};`);
+  });
+
 async function trackIsDone(of = id): Promise<void> {
   await page.driver.wait(async () => {
     const answer = await fetch(`${projectsAddress}/${of}/forecasts/steady`);
@@ -130,9 +138,7 @@ async function showBuilding(): Promise<void> {
 async function showPlay(slot: number, name: string, keys: readonly string[], ticks: number): Promise<void> {
   await show(`/projects/${id}/play/slot-${slot}`, 'Judge');
   for (const key of keys) await page.driver.actions().keyDown(key).perform();
-  await page.waitFor('some ticks', async () =>
-    page.driver.executeScript<boolean>(`return Number(document.querySelector('canvas').dataset.tick) > ${ticks};`),
-  );
+  await playedUntil('some ticks', `Number(dataset.tick) > ${ticks}`);
   await page.keys(' ');
   for (const key of keys) await page.driver.actions().keyUp(key).perform();
   await page.seeText('Go on');
@@ -177,13 +183,9 @@ async function takeAll(): Promise<void> {
   await take('hand-off');
   await show(`/projects/${id}/play/slot-7`, 'Judge');
   await page.driver.actions().keyDown(Key.ARROW_DOWN).perform();
-  await page.waitFor('some way flown', async () =>
-    page.driver.executeScript<boolean>(`return Number(document.querySelector('canvas').dataset.y) > 7;`),
-  );
+  await playedUntil('some way flown', 'Number(dataset.y) > 7');
   await page.driver.actions().keyUp(Key.ARROW_DOWN).keyDown(Key.ARROW_RIGHT).perform();
-  await page.waitFor('a hornet awake', async () =>
-    page.driver.executeScript<boolean>(`return Number(document.querySelector('canvas').dataset.x) > 5.5;`),
-  );
+  await playedUntil('a hornet awake', 'Number(dataset.x) > 5.5');
   await page.keys(' ');
   await page.driver.actions().keyUp(Key.ARROW_RIGHT).perform();
   await page.seeText('Go on');
@@ -199,9 +201,7 @@ async function takeAll(): Promise<void> {
   );
   await page.clickName('button', 'Start from this');
   await page.driver.actions().keyDown(Key.ARROW_RIGHT).perform();
-  await page.waitFor('a win', async () =>
-    page.driver.executeScript<boolean>(`return document.querySelector('canvas').dataset.phase === 'won';`),
-  );
+  await playedUntil('a win', 'dataset.phase === "won"');
   await page.driver.actions().keyUp(Key.ARROW_RIGHT).perform();
   await page.clickName('button', 'Look back');
   await page.keys('b');

@@ -34,12 +34,14 @@ const TABS: readonly { screen: Screen; label: string }[] = [
 /** Those who fight by turns are kinds as well. */
 const isShown = (tab: Screen, screen: Screen): boolean => tab === screen || (tab === 'kinds' && screen === 'bouts');
 
+const SAVED = 'All edits saved';
+
 /** Where the edits made here are, in words. */
 function savedWords({ connection, open, clash, astray, kept }: DocumentState): string {
   const waiting = open?.pending.length ?? 0;
   if (astray) return 'Another history: see below';
   if (clash) return 'Conflict: see below';
-  if (connection !== 'offline') return waiting > 0 ? 'Saving…' : 'All edits saved';
+  if (connection !== 'offline') return waiting > 0 ? 'Saving…' : SAVED;
   if (waiting === 0) return 'Offline: the server does not answer';
   // A browser may refuse to keep anything, or be full.
   return `Offline: ${waiting} edit${waiting === 1 ? '' : 's'} ${kept ? 'kept here' : 'in this page only, do not close it'}`;
@@ -48,12 +50,19 @@ function savedWords({ connection, open, clash, astray, kept }: DocumentState): s
 function Saved() {
   const state = useDocument();
   const { astray, clash, connection } = state;
+  const words = savedWords(state);
+  const isSaved = words === SAVED;
   return (
     <span
       role="status"
-      className={`truncate text-[12px] ${astray || clash || connection === 'offline' ? 'font-semibold text-mark' : 'text-bar-ink-2'}`}
+      className={`text-[12px] ${isSaved ? 'shrink-0' : 'truncate'} ${astray || clash || connection === 'offline' ? 'font-semibold text-mark' : 'text-bar-ink-2'}`}
     >
-      {savedWords(state)}
+      <span className={isSaved ? 'max-[1100px]:sr-only' : ''}>{words}</span>
+      {isSaved ? (
+        <span aria-hidden className="min-[1101px]:hidden">
+          Saved
+        </span>
+      ) : null}
     </span>
   );
 }
@@ -96,7 +105,7 @@ export function Header({ onListShortcuts, onFind }: Props) {
   const count = useAreFindingsKnown() ? String(found) : '…';
   const [renaming, setRenaming] = useState(false);
   return (
-    <header className="flex h-[46px] shrink-0 items-center gap-3 bg-bar px-3.5 text-bar-ink">
+    <header className="flex h-[46px] shrink-0 items-center gap-3 bg-bar px-3.5 max-[1100px]:gap-2 text-bar-ink">
       <Link
         to="/projects"
         className="flex w-[146px] shrink-0 items-center gap-2 text-[15px] font-bold tracking-[.01em] [font-stretch:112%] max-[1320px]:w-auto"
@@ -189,7 +198,7 @@ export function Header({ onListShortcuts, onFind }: Props) {
       </Button>
       <Button look="main" disabled={slotId === undefined} onClick={() => goto({ screen: 'play' })}>
         <Play size={13} fill="currentColor" />
-        Play {position === 0 ? '' : `level ${position}`} <kbd>P</kbd>
+        Play {position === 0 ? '' : `level ${position}`} <kbd className="max-[1100px]:hidden">P</kbd>
       </Button>
     </header>
   );

@@ -3,7 +3,7 @@ import { useMemo, type ReactNode } from 'react';
 import { useColumns } from '../../project/columns.ts';
 import { useGoto } from '../../project/hooks.ts';
 import { SelectedColumn, SlotRow } from '../../project/SlotRow.tsx';
-import { formatNumber, formatPercent } from '../../ui/index.ts';
+import { formatNumber } from '../../ui/index.ts';
 import { MeetingsHere } from './MeetingsHere.tsx';
 import { Part, type BoutsHere } from './shared.tsx';
 import { TravelTable, useTravel } from './Travel.tsx';
@@ -71,11 +71,11 @@ function PacingTable({ here, bouts }: BoutsHere) {
         {row('Coins by then', (index) => formatNumber(Math.round(pacing[index]?.coins ?? 0)))}
         {things.map((thing) => (
           <div key={thing} role="presentation">
-            {row(thing, (index) => {
+            {row(`${thing}, %`, (index) => {
               const chance = pacing[index]?.things.get(thing);
               if (chance === undefined) return '';
               const isRare = index === pacing.length - 1 && chance < LEAST_SEEN;
-              return <span className={isRare ? 'text-loss' : ''}>{formatPercent(chance)}</span>;
+              return <span className={isRare ? 'text-loss' : ''}>{Math.round(chance * 100)}</span>;
             })}
           </div>
         ))}
