@@ -86,8 +86,9 @@ export function prepareMeetings(
   { position, values, partyLevel }: { position: number; values: Values; partyLevel: number },
 ): PreparedMeetings {
   const { bouts, slots } = project;
-  const groups = bouts.groups.filter(({ id }) => (meetings.groups[id] ?? 0) > 0);
   const party = partyOnWay(bouts, partyLevel);
+  // Where nobody goes along, nobody is met.
+  const groups = party.length === 0 ? [] : bouts.groups.filter(({ id }) => (meetings.groups[id] ?? 0) > 0);
   const { mayWithdraw } = meetings;
   const { zone: zoneOf } = subjectsOf(project, level);
   return {

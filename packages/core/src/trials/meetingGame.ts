@@ -15,6 +15,9 @@ import type { Player } from '../pacers/index.ts';
 import { attempts } from './attempts.ts';
 import { LOST_FIGHT, type Game } from './game.ts';
 
+/** Turns in all fights of one attempt, about a tenth of a second: with more it is given up, so that no level keeps the others waiting for long. */
+const MOST_TURNS = 4000;
+
 /** A level that is played on its ground, with fights on the way. */
 export type PreparedWay = PreparedLevel & { meetings: PreparedMeetings };
 
@@ -32,6 +35,8 @@ export interface WayState {
   way: OnWay;
   /** Has a fight been lost that loses the level? */
   isLost: boolean;
+  /** That all fights so far have taken. */
+  turns: number;
 }
 
 /** Who plays on the ground and in the fights. */
@@ -49,7 +54,10 @@ function meet(state: WayState, { who, note, noteTurn }: WayPlayer): void {
   const met = meetNow(world.meetings.on, way, ground.observed);
   const against = met && world.fights[met.group];
   if (!met || !against) return;
-  const fight = playMet(against, who, met.seed, noteTurn);
+  const fight = playMet(against, who, met.seed, (turn) => {
+    state.turns++;
+    noteTurn?.(turn);
+  });
   note?.(fight, met.group);
   if (fight.phase === 'lost' && world.meetings.loses) state.isLost = true;
 }
@@ -63,14 +71,14 @@ export const meetingGame: Game<PreparedWay, WayWorld, WayState, WayPlayer> = {
   }),
   start: (world, seed, carry) => ({
     ...{ world, ground: attempts.start(world.ground, seed, carry) },
-    ...{ way: startOnWay(seed), isLost: false },
+    ...{ way: startOnWay(seed), isLost: false, turns: 0 },
   }),
   mind: ({ ground }, who, seed) => ({ player: attempts.mind(ground, who, seed), who }),
   turn(state, mind) {
     attempts.turn(state.ground, mind.player);
     if (state.ground.phase === 'playing') meet(state, mind);
   },
-  isOver: ({ ground, isLost }) => isLost || attempts.isOver(ground),
+  isOver: ({ ground, isLost, turns }) => isLost || turns > MOST_TURNS || attempts.isOver(ground),
   result({ ground, isLost }) {
     const result = attempts.result(ground);
     return isLost ? { ...result, won: false, stars: 0, endingRule: LOST_FIGHT } : result;

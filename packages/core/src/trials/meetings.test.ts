@@ -16,6 +16,7 @@ import {
   recordedAttempt,
   recordedGame,
   seedOf,
+  TOO_COSTLY,
   travel,
   trialQuestion,
   type GameResult,
@@ -65,6 +66,16 @@ describe('an attempt at a level with fights on the way', () => {
     const lostOf = (mayWithdraw: boolean): number =>
       played(met({ mayWithdraw })).filter(({ endingRule }) => endingRule === LOST_FIGHT).length;
     expect(lostOf(true)).toBeLessThan(lostOf(false));
+  });
+
+  it('is given up where fights without end cost too much, and meets nobody where nobody goes along', () => {
+    const endless = met({ many: literal(100), every: literal(0.1) }, ({ bouts }) => {
+      for (const { statistics } of bouts!.fighters) statistics['guard'] = statistics['ward'] = literal(1e8);
+      for (const action of bouts!.actions) action.formula = 'max(0, mine(strength) - theirs(guard))';
+    });
+    expect(new Set(played(endless).map(({ endingRule }) => endingRule))).toEqual(new Set([TOO_COSTLY]));
+    const alone = met({}, ({ bouts }) => bouts!.fighters.forEach((fighter) => (fighter.side = 'theirs')));
+    expect(played(alone)).toEqual(played(homeBeforeDusk()));
   });
 
   it('is asked anew only where something of the fights has changed, and never by a name', () => {
