@@ -24,6 +24,7 @@ export {
   makeBoutLevelWorld,
   prepareBoutLevel,
   startingBoutJudgeOf,
+  turnTicksOf,
   USUAL_TURN_SECONDS,
   withoutNames,
   type BoutLevelWorld,
@@ -57,7 +58,9 @@ export {
   type PacingAt,
 } from './pacing.ts';
 export {
+  groupsMet,
   meetingsExpected,
+  meetingsOf,
   meetNow,
   partyOnWay,
   prepareMeetings,

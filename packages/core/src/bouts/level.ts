@@ -20,6 +20,10 @@ import { meetingOf, prepareBout } from './statistics.ts';
 /** Seconds of the clock that one turn takes where the project does not say. */
 export const USUAL_TURN_SECONDS = 2;
 
+/** Ticks of the clock that one turn takes. */
+export const turnTicksOf = ({ turnSeconds }: Pick<Bouts, 'turnSeconds'>): number =>
+  Math.max(1, secondsToTicks(turnSeconds ?? USUAL_TURN_SECONDS));
+
 /** A level that is decided by a bout, at one slot, with every number resolved: plain data, as a level with a ground is. */
 export interface PreparedBoutLevel {
   kind: 'bout';
@@ -65,7 +69,7 @@ export function prepareBoutLevel(
     kind: 'bout',
     judging: judgingOf(project, level, resolving),
     bout: withoutNames(bout),
-    turnTicks: Math.max(1, secondsToTicks(bouts.turnSeconds ?? USUAL_TURN_SECONDS)),
+    turnTicks: turnTicksOf(bouts),
     places: all.map(({ id }) => subjects.fighter.get(id) ?? -1),
     sizes: {
       ...{ collectables: kinds.collectables.length, enemies: kinds.enemies.length, hazards: kinds.hazards.length },

@@ -28,7 +28,7 @@ const TURNS_AHEAD = 2;
 /** What falls this turn does no more harm at all: worth so much more than hurting two by half. */
 const FALLS = 2.5;
 
-/** How much sooner its members are healed than a party that may withdraw does so. */
+/** A party that may withdraw does so at this part of the share of health at which it heals. */
 const LEAVES_BELOW = 0.5;
 
 /** How a party chooses. */

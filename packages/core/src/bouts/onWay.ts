@@ -1,6 +1,6 @@
 import { subjectsOf } from '../attempt/index.ts';
 import { sectionsOf } from '../ground/index.ts';
-import type { Bouts, Ground, Level, Meetings } from '../model/index.ts';
+import type { Bouts, Ground, Group, Level, Meetings } from '../model/index.ts';
 import { drawAt, mix } from '../random/index.ts';
 import type { Observed } from '../rules/index.ts';
 import type { Values } from '../ramps/index.ts';
@@ -27,6 +27,14 @@ export interface MetOnWay {
   shares: readonly number[];
 }
 
+/** The meetings on the way through a level; none where a bout decides in place of its ground. */
+export const meetingsOf = ({ bout, meetings }: Pick<Level, 'bout' | 'meetings'>): Meetings | undefined =>
+  bout ? undefined : meetings;
+
+/** The groups that can be met, in the order in which fights with them are made ready. */
+export const groupsMet = ({ groups }: Pick<Bouts, 'groups'>, meetings: Meetings): Group[] =>
+  groups.filter(({ id }) => (meetings.groups[id] ?? 0) > 0);
+
 /** Who goes along on the way: the first of ours, all at one level. */
 export const partyOnWay = ({ fighters }: Pick<Bouts, 'fighters'>, level: number) =>
   fighters
@@ -46,14 +54,6 @@ export function wayAcross(ground: Ground): number {
 const within = (value: number, least: number, most: number): number =>
   Math.min(most, Math.max(least, Number.isFinite(value) ? value : least));
 
-/** How many meetings a level has, on average. */
-export function meetingsExpected(meetings: Meetings, { ground }: Pick<Level, 'ground'>, values: Values): number {
-  if (meetings.zones) return meetings.zones.length;
-  const many = within(boutAmount(meetings.many, values), 0, MOST_MEETINGS);
-  if (!meetings.every) return many;
-  return Math.min(many, wayAcross(ground) / Math.max(SHORTEST_WAY, boutAmount(meetings.every, values)));
-}
-
 /** How many meetings there are at most, and how far it is to one of them. */
 export function spreadOnWay(
   meetings: Meetings,
@@ -67,6 +67,12 @@ export function spreadOnWay(
     many,
     every: every ? within(boutAmount(every, values), SHORTEST_WAY, 1e6) : wayAcross(ground) / Math.max(1, many),
   };
+}
+
+/** How many meetings a level has, on average. */
+export function meetingsExpected(meetings: Meetings, level: Pick<Level, 'ground'>, values: Values): number {
+  const { many, every } = spreadOnWay(meetings, level, values);
+  return meetings.every && every !== null ? Math.min(many, wayAcross(level.ground) / every) : many;
 }
 
 /** Meetings on the way through a level at one slot, with every number resolved: plain data. */
@@ -88,7 +94,7 @@ export function prepareMeetings(
   const { bouts, slots } = project;
   const party = partyOnWay(bouts, partyLevel);
   // Where nobody goes along, nobody is met.
-  const groups = party.length === 0 ? [] : bouts.groups.filter(({ id }) => (meetings.groups[id] ?? 0) > 0);
+  const groups = party.length === 0 ? [] : groupsMet(bouts, meetings);
   const { mayWithdraw } = meetings;
   const { zone: zoneOf } = subjectsOf(project, level);
   return {

@@ -2,7 +2,7 @@ import { remembered } from '../memo/index.ts';
 import type { Bouts, Group, Project } from '../model/index.ts';
 import { PLAIN, rawValue, valuesAt, type Values } from '../ramps/index.ts';
 import type { WithBouts } from './level.ts';
-import { meetingsExpected } from './onWay.ts';
+import { meetingsExpected, meetingsOf } from './onWay.ts';
 import { boutAmount, membersOf, MOST_LEVEL } from './statistics.ts';
 
 /** More bouts to a level than this are felt as standing still. */
@@ -89,9 +89,10 @@ export function meetingsAlong(
     const position = index + 1;
     const level = levels[levelId];
     if (!bouts || !(level?.meetings ?? level?.bout)) return { position, meetings: 0, gain: meanGain([]) };
-    const { meetings, bout } = level;
+    const { bout } = level;
+    const meetings = meetingsOf(level);
     const values = valuesOf(position);
-    const many = meetings && !bout ? meetingsExpected(meetings, level, values) : 0;
+    const many = meetings ? meetingsExpected(meetings, level, values) : 0;
     const total = Object.values(meetings?.groups ?? {}).reduce((sum, share) => sum + share, 0) || 1;
     const parts = bouts.groups.flatMap((group) => {
       const share = bout ? Number(bout.group === group.id) : (many * (meetings?.groups[group.id] ?? 0)) / total;
@@ -122,9 +123,8 @@ export function pacingOf(bouts: Bouts, places: readonly MeetingsAt[], startLevel
   let [level, towards, coins] = [startLevel, 0, 0];
   const without = new Map<string, number>();
   return places.map(({ position, meetings, gain }) => {
-    towards += meetings * gain.experience;
+    ({ level, towards } = grownBy(bouts, { level, towards }, meetings * gain.experience));
     coins += meetings * gain.coins;
-    ({ level, towards } = grownBy(bouts, { level, towards }, 0));
     for (const [name, chance] of gain.things) without.set(name, (without.get(name) ?? 1) * noneIn(chance, meetings));
     const needed = experienceNeeded(bouts, level) - towards;
     return {

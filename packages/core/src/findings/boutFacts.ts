@@ -1,8 +1,10 @@
 import {
+  groupsMet,
   harmTable,
   makeBoutWorld,
   meetingOf,
   meetingsAlong,
+  meetingsOf,
   pacingOf,
   partyOnWay,
   prepareBout,
@@ -50,20 +52,15 @@ function fightsAt(project: WithBouts, level: Level, pacing: PacingAt, values: Va
   const { bouts, slots } = project;
   const { position } = pacing;
   const party = partyOnWay(bouts, pacing.level);
-  // Where a bout decides, nobody is met on the way.
-  const { groups = {}, mayWithdraw = true } = (level.bout ? undefined : level.meetings) ?? {};
+  const meetings = meetingsOf(level);
   const own = level.bout && meetingOf(project, level.bout, position, values);
   const path = ['levels', level.id];
   return [
     ...(own ? [fightOf(bouts, [...path, 'bout'], own)] : []),
-    ...bouts.groups.flatMap((group) =>
-      (groups[group.id] ?? 0) > 0
-        ? [
-            fightOf(bouts, [...path, 'meetings', 'groups', group.id], {
-              ...{ party, group, mayWithdraw, values, position, positions: slots.length },
-            }),
-          ]
-        : [],
+    ...(meetings ? groupsMet(bouts, meetings) : []).map((group) =>
+      fightOf(bouts, [...path, 'meetings', 'groups', group.id], {
+        ...{ party, group, mayWithdraw: meetings?.mayWithdraw ?? true, values, position, positions: slots.length },
+      }),
     ),
   ];
 }

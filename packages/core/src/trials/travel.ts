@@ -1,18 +1,19 @@
 import {
   gainOf,
+  groupsMet,
   grownBy,
   meetingOf,
-  USUAL_TURN_SECONDS,
+  prepareMeetings,
+  turnTicksOf,
   type Gain,
   type Grown,
   type PreparedMeetings,
   type WithBouts,
-  prepareMeetings,
 } from '../bouts/index.ts';
 import type { Level, Pacer } from '../model/index.ts';
 import { drawPlayer } from '../pacers/index.ts';
-import { valuesAt, type Values } from '../ramps/index.ts';
-import { secondsToTicks, ticksToSeconds } from '../rules/index.ts';
+import { valuesAt } from '../ramps/index.ts';
+import { ticksToSeconds } from '../rules/index.ts';
 import { seedOf } from './batch.ts';
 import { meetingGame, type PreparedWay } from './meetingGame.ts';
 import { isBout, prepareGame } from './preparedGame.ts';
@@ -58,10 +59,6 @@ function addFight(sum: Sum, won: boolean, gain: Gain | undefined): void {
   for (const [name, many] of gain.dropped) sum.dropped.set(name, (sum.dropped.get(name) ?? 0) + many);
 }
 
-/** The groups that can be met on the way, in the order of the prepared fights, by what beating them brings. */
-const gainsOf = ({ bouts }: WithBouts, level: Level, values: Values): Gain[] =>
-  bouts.groups.filter(({ id }) => (level.meetings?.groups[id] ?? 0) > 0).map((group) => gainOf(bouts, group, values));
-
 function playOnGround(sum: Sum, level: PreparedWay, gains: readonly Gain[], turnTicks: number, pacer: Pacer): void {
   const world = meetingGame.make(level);
   for (let i = 0; i < ATTEMPTS; i++) {
@@ -85,7 +82,7 @@ function playLevel(project: WithBouts, level: Level, position: number, partyLeve
   const sum: Sum = { cleared: 0, ticks: 0, fought: 0, won: 0, experience: 0, coins: 0, dropped: new Map() };
   const values = valuesAt(project, position);
   const game = prepareGame(project, position);
-  const turnTicks = Math.max(1, secondsToTicks(project.bouts.turnSeconds ?? USUAL_TURN_SECONDS));
+  const turnTicks = turnTicksOf(project.bouts);
   if (isBout(game)) {
     const ready = readyGame(game);
     const gain = level.bout && gainOf(project.bouts, meetingOf(project, level.bout, position, values).group, values);
@@ -97,10 +94,10 @@ function playLevel(project: WithBouts, level: Level, position: number, partyLeve
     }
     return sum;
   }
-  const meetings = level.meetings
-    ? prepareMeetings(project, level, level.meetings, { position, values, partyLevel })
-    : NO_MEETINGS;
-  playOnGround(sum, { ...game, meetings }, gainsOf(project, level, values), turnTicks, pacer);
+  const { meetings } = level;
+  const prepared = meetings ? prepareMeetings(project, level, meetings, { position, values, partyLevel }) : NO_MEETINGS;
+  const gains = meetings ? groupsMet(project.bouts, meetings).map((group) => gainOf(project.bouts, group, values)) : [];
+  playOnGround(sum, { ...game, meetings: prepared }, gains, turnTicks, pacer);
   return sum;
 }
 

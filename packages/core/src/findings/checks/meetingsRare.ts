@@ -1,5 +1,5 @@
 import { pointerOf, type Amount } from '../../model/index.ts';
-import { boutAmount, meetingsExpected, wayAcross } from '../../bouts/index.ts';
+import { boutAmount, meetingsExpected, meetingsOf, wayAcross } from '../../bouts/index.ts';
 import { say, type Check } from '../finding.ts';
 
 /** Meetings so rare that most who pass the level have none. */
@@ -7,8 +7,8 @@ export const meetingsRare: Check<'bout'> = {
   code: 'meetings-rare',
   scope: 'bout',
   find({ slot, level, values }) {
-    const { meetings } = level;
-    if (!meetings || level.bout) return [];
+    const meetings = meetingsOf(level);
+    if (!meetings) return [];
     const expected = meetingsExpected(meetings, level, values);
     if (expected >= 1) return [];
     const way = wayAcross(level.ground);

@@ -3,6 +3,7 @@ import {
   boutAmount,
   experienceNeeded,
   meetingOf,
+  meetingsOf,
   MOST_LEVEL,
   NOBODY,
   prepareBout,
@@ -216,14 +217,15 @@ export function handedFights(
 ): { bout?: z.infer<typeof HandedFight>; meetings?: z.infer<typeof HandedMeetings> } {
   const { bouts, slots } = project;
   if (!bouts) return {};
-  const { bout, meetings } = level;
+  const { bout } = level;
+  const meetings = meetingsOf(level);
   const own = bout && prepareBout(bouts, meetingOf({ ...project, bouts }, bout, position, values));
   const side = (of: PreparedBout, list: readonly PreparedFighter[]): HandedFighter[] =>
     list.map((fighter) => handedFighter(fighter, of, bouts, values));
   const { many = 0, every = null } = meetings ? spreadOnWay(meetings, level, values) : {};
   return {
     ...(own ? { bout: { ours: side(own, own.ours), theirs: side(own, own.theirs) } } : {}),
-    ...(meetings && !bout
+    ...(meetings
       ? {
           meetings: {
             ...{ many, ...(every === null ? {} : { every }), ...(meetings.zones && { zones: meetings.zones }) },

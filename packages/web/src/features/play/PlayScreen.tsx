@@ -1,5 +1,5 @@
 import { SORTS, type AttemptState, type Recording, type StartFrom } from '@stadion/core/attempt';
-import type { PreparedMeetings } from '@stadion/core/bouts';
+import { meetingsOf, type PreparedMeetings } from '@stadion/core/bouts';
 import { sectionsOf } from '@stadion/core/ground';
 import { groundKindOf } from '@stadion/core/grounds';
 import type { EndingSide, Project } from '@stadion/core/model';
@@ -52,8 +52,9 @@ export function PlayScreen() {
 function playedAt(project: Project, position: number): { game: PreparedGame; meetings: PreparedMeetings | null } {
   const game = prepareGame(project, position);
   const level = project.levels[project.slots[position - 1]?.levelId ?? ''];
-  if (!level?.meetings || !hasBouts(project)) return { game, meetings: null };
-  return { game, meetings: meetingsAt(project, level, level.meetings, position) };
+  const meetings = level && meetingsOf(level);
+  if (!meetings || !hasBouts(project)) return { game, meetings: null };
+  return { game, meetings: meetingsAt(project, level, meetings, position) };
 }
 
 /** What moves on after an end, and when. */
