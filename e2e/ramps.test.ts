@@ -91,7 +91,7 @@ describe('the lanes', () => {
     await at.page.typeOver('Wind');
     await at.page.keys(Key.ENTER);
     await at.saved('Wind', (p) => p.parameters.at(-1)!.key === 'wind');
-    await at.page.clickName('button', 'Lane of Clock');
+    await at.open('ramps/slot-7?lane=clock');
     await at.page.clickName('button', /^More/);
     await at.page.clickName('menuitem', 'Remove Clock');
     await at.page.seeText('Clock is used in 15 places');

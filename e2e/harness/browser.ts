@@ -146,8 +146,21 @@ export async function pageOf({ address, session, downloads }: Omit<Launched, 'qu
     source: `try { localStorage.getItem('stadion-all-acts') ?? localStorage.setItem('stadion-all-acts', 'yes'); } catch {}`,
   });
 
+  /** Where the window is, and what is focused and told there: what one would look at first after a failure. */
+  const seen = (): Promise<string> =>
+    driver.executeScript<string>(
+      `const told = [...document.querySelectorAll('[role=alert], [role=status], [role=dialog]')];
+       const focused = document.activeElement;
+       return [location.pathname + location.search,
+         'focus: ' + (focused?.getAttribute('aria-label') ?? focused?.textContent ?? '').trim().slice(0, 80),
+         ...told.map((one) => one.innerText.trim().slice(0, 200)).filter((text) => text !== '')].join(' | ');`,
+    );
   const waitFor = async (what: string, check: () => Promise<boolean>): Promise<void> => {
-    await driver.wait(async () => check().catch(() => false), WAIT_MS, `Waited in vain for ${what}.`, LOOK_EVERY_MS);
+    try {
+      await driver.wait(async () => check().catch(() => false), WAIT_MS, '', LOOK_EVERY_MS);
+    } catch (error) {
+      throw new Error(`Waited in vain for ${what}, ${WAIT_MS / 1000} s. Seen: ${await seen()}`, { cause: error });
+    }
   };
   const find = async (css: string): Promise<WebElement> => {
     const element = await driver.wait(
@@ -165,8 +178,8 @@ export async function pageOf({ address, session, downloads }: Omit<Launched, 'qu
         `const [css, name, isPattern] = arguments;
          const said = (e) => (e.getAttribute('aria-label') ?? (e.labels?.[0]?.textContent) ?? e.textContent ?? '').trim();
          const fits = (e) => isPattern ? new RegExp(name).test(said(e)) : said(e) === name || said(e).startsWith(name + ':');
-         const seen = (e) => e.getClientRects().length > 0;
-         const all = [...document.querySelectorAll(css)].filter(seen);
+         const shown = (e) => e.getClientRects().length > 0;
+         const all = [...document.querySelectorAll(css)].filter(shown);
          const one = all.find(fits);
          window.__found = one;
          return one ? 1 : 0;`,
@@ -185,12 +198,25 @@ export async function pageOf({ address, session, downloads }: Omit<Launched, 'qu
     await element.click();
   };
 
+  /** @returns whether it was clicked: what moves between the press and the release is not */
+  const landed = async (element: WebElement): Promise<boolean> => {
+    await driver.executeScript(
+      `const [element] = arguments;
+       window.__clicked = element;
+       window.__landed = false;
+       element.addEventListener('click', () => { window.__landed = true; }, { capture: true, once: true });`,
+      element,
+    );
+    await click(element);
+    // A menu opens by the press alone; what is gone, or stood in a document that is gone, has done its work.
+    return driver.executeScript<boolean>(
+      `return window.__landed !== false || window.__clicked.ariaExpanded === 'true' || !window.__clicked.isConnected;`,
+    );
+  };
+
   const clickName = (role: string, name: string | RegExp): Promise<void> =>
-    // What is found may be drawn anew before the click lands: then it is looked for again.
-    waitFor(`a click on ${role} “${String(name)}”`, async () => {
-      await click(await byName(role, name));
-      return true;
-    });
+    // What is found may be drawn anew, or move, before the click lands: then it is looked for again.
+    waitFor(`a click on ${role} “${String(name)}”`, async () => landed(await byName(role, name)));
   const keys = (...pressed: string[]): Promise<void> =>
     driver
       .actions()

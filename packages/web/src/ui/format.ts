@@ -11,6 +11,13 @@ export const formatPercent = (share: number, digits = 0): string => `${formatNum
 /** Seconds. @example formatSeconds(33.123) // '33.1 s' */
 export const formatSeconds = (seconds: number): string => `${formatNumber(seconds, 1)} s`;
 
+/** What is left of something under way, to follow how far it has come; nothing where that is not known. @param seconds left */
+export function formatRemaining(seconds: number | undefined): string {
+  if (seconds === undefined) return '';
+  if (seconds < 90) return `, about ${Math.max(1, Math.round(seconds))} s left`;
+  return `, about ${Math.round(seconds / 60)} min left`;
+}
+
 /** A moment as people write it where they are. @param at ISO 8601 */
 export const formatMoment = (at: string): string =>
   new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });

@@ -4,6 +4,7 @@ import { useColumns } from '../../project/columns.ts';
 import { useAppSelector, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { useRamps } from '../../project/ramps.ts';
 import { useCompared } from '../../project/compared.ts';
+import { useStaysInPlace } from '../../ui/index.ts';
 import { heightOf, Lane } from './Lane.tsx';
 import { panelsFor } from './LaneFacts.tsx';
 
@@ -18,6 +19,8 @@ export function Lanes({ open }: { open: string | undefined }) {
   const stretch = useAppSelector((state) => state.view.stretch);
   const wanted = useAppSelector((state) => state.view.lanePanel);
   const box = useRef<HTMLDivElement>(null);
+  // Findings of the open lane come and go above.
+  useStaysInPlace(box);
   const openIndex = parameters.findIndex((parameter) => parameter.key === open);
   const opened = parameters[openIndex];
   const panel = (opened && panelsFor(opened).find((entry) => entry.panel === wanted)?.panel) ?? null;

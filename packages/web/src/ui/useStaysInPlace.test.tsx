@@ -1,0 +1,63 @@
+/** @jest-environment jsdom */
+import { beforeEach, describe, expect, it } from '@jest/globals';
+import { render, screen } from '@testing-library/react';
+import { useRef } from 'react';
+import { useStaysInPlace } from './useStaysInPlace.ts';
+
+let resized = (): void => undefined;
+let observed = 0;
+
+beforeEach(() => {
+  observed = 0;
+  globalThis.ResizeObserver = class {
+    constructor(told: () => void) {
+      resized = told;
+    }
+    observe(): void {
+      observed++;
+    }
+    unobserve(): void {}
+    disconnect(): void {
+      observed--;
+    }
+  } as unknown as typeof ResizeObserver;
+});
+
+function Box() {
+  const box = useRef<HTMLDivElement>(null);
+  useStaysInPlace(box);
+  return <div ref={box} role="list" />;
+}
+
+/** Puts the box so far from the top of the window, as if something stood above it. */
+function standsAt(box: HTMLElement, top: number): void {
+  box.getBoundingClientRect = () => ({ top }) as DOMRect;
+  resized();
+}
+
+describe('a scrolled box below something that comes and goes', () => {
+  it('scrolls by as much as it is moved, there and back', () => {
+    render(<Box />);
+    const box = screen.getByRole('list');
+    box.scrollTop = 100;
+    standsAt(box, 53);
+    expect(box.scrollTop).toBe(153);
+    standsAt(box, 0);
+    expect(box.scrollTop).toBe(100);
+  });
+
+  it('stays as it is when only its own size changes', () => {
+    render(<Box />);
+    const box = screen.getByRole('list');
+    box.scrollTop = 100;
+    standsAt(box, 0);
+    expect(box.scrollTop).toBe(100);
+  });
+
+  it('is watched for as long as it stands', () => {
+    const { unmount } = render(<Box />);
+    expect(observed).toBe(1);
+    unmount();
+    expect(observed).toBe(0);
+  });
+});
