@@ -9,7 +9,7 @@ import {
   runsOf,
   trialQuestion,
 } from '@stadion/core/trials';
-import { bringThere, fitPlayer, fitRamps, parameterLine } from '@stadion/core/tuning';
+import { answered, batchPlayer, bringThere, fitRamps, parameterLine } from '@stadion/core/tuning';
 
 /** What questions about the whole sequence, and searches, take on one core. */
 export function speedOfTuning(say: (what: string, value: string, bar?: string) => void): void {
@@ -41,9 +41,7 @@ export function speedOfTuning(say: (what: string, value: string, bar?: string) =
     wanted: demo.slots.map(({ wanted }) => wanted ?? undefined),
   });
   const fitStart = performance.now();
-  const play = fitPlayer(demo, steady);
-  for (let due = fitting.due(); due.length > 0; due = fitting.due()) fitting.take(due.map(play));
-  const { slots, attempts } = fitting.read();
+  const { slots, attempts } = answered(fitting, batchPlayer(demo, steady));
   const met = slots.filter(({ after, wanted }) => Math.abs(after!.share - wanted) <= 0.05).length;
   say(
     'ramps turned to 24 wanted rates, s on one core',
@@ -55,13 +53,9 @@ export function speedOfTuning(say: (what: string, value: string, bar?: string) =
     [9, 'hornetSpeed', 0.8],
   ] as const) {
     const parameter = demo.parameters.find((entry) => entry.key === key)!;
-    const search = bringThere(demo, position, steady, parameterLine(demo, position, parameter), {
-      is: 'clearRate',
-      share,
-    });
+    const search = bringThere(position, parameterLine(demo, position, parameter), { is: 'clearRate', share });
     const start = performance.now();
-    while (search.next());
-    const { attempts, answer } = search.read();
+    const { attempts, answer } = answered(search, batchPlayer(demo, steady));
     const seconds = (performance.now() - start) / 1000;
     say(
       `bring level ${position} to ${share * 100} %, s`,

@@ -93,6 +93,14 @@ describe('a sweep', () => {
     await at.page.typeInto(/^Clock from/, '5');
     await at.page.typeInto(/^Clock to/, '25');
     await at.page.clickName('button', 'Try them');
+    await seeInTime(/[1-9]\d* of 240 attempts at each value, about \d+ (s|min) left/);
+    // Loaded anew it goes on; stopped, it stays where it is until it is let go on.
+    await at.page.driver.navigate().refresh();
+    await seeInTime(/[1-9]\d* of 240 attempts at each value/);
+    await at.page.clickName('button', 'Stop');
+    await at.page.driver.navigate().refresh();
+    await seeInTime(/Clock at level 1 for Steady: [1-9]\d* of 240 attempts at each value$/m);
+    await at.page.clickName('button', 'Go on');
     await seeInTime(/240 attempts at each value. Click one to pin it\./);
     await at.page.clickName('button', /^Pin 13 seconds: \d+ % \(\d+ % to \d+ %\)$/);
     await at.saved('a pin', ({ parameters }) => parameters.find(({ key }) => key === 'clock')?.pins['slot-1'] === 13);
@@ -126,7 +134,7 @@ describe('what is wanted', () => {
     await at.page.clickName('menuitemradio', /a point of the ramp/);
     await at.page.typeInto('Clock, at least', '30');
     await at.page.clickName('button', 'Fit');
-    await seeInTime(/\d of 3 levels within 5 points of what is wanted; before: \d/);
+    await seeInTime(/\d of 3 levels within 5 points of what is wanted for Steady; before: \d/);
     await at.page.clickName('button', /^Take it: \d ramps in one edit/);
     await at.saved('turned ramps', ({ parameters }) => JSON.stringify(parameters) !== JSON.stringify(before));
     const turned = await at.document();

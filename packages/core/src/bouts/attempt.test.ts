@@ -22,7 +22,7 @@ import {
 import { judgeFrames, READINGS } from '../rules/index.ts';
 import { after, atLeast, atMost, clover, garden, hiveBouts, is, rule } from '../testing/index.ts';
 import { GAVE_UP, prepareGame, readyGame, seedOf, startingJudgeAt } from '../trials/index.ts';
-import { bringThere, parameterLine } from '../tuning/index.ts';
+import { answered, batchPlayer, bringThere, parameterLine } from '../tuning/index.ts';
 import { goOnAttempt, makeBoutLevelWorld, startBoutAttempt, type PreparedBoutLevel } from './index.ts';
 import { byWeight } from './minds.ts';
 
@@ -211,9 +211,8 @@ describe('a level that is decided by a bout', () => {
     });
     const parameter = project.parameters.at(-1)!;
     const line = parameterLine(project, 1, parameter);
-    const search = bringThere(project, 1, steady(project), line, { is: 'clearRate', share: 0.8 });
-    while (search.next());
-    const { answer } = search.read();
+    const search = bringThere(1, line, { is: 'clearRate', share: 0.8 });
+    const { answer } = answered(search, batchPlayer(project, steady(project)));
     expect(answer).not.toBeNull();
     const game = readyGame(prepareGame(project, 1, line.values(answer!.at)));
     let won = 0;

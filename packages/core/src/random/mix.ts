@@ -19,3 +19,10 @@ export function mixFloat(hash: number, value: number): number {
   view.setFloat64(0, value);
   return mix(mix(hash, view.getUint32(0)), view.getUint32(4));
 }
+
+/** Fold a text into a 32-bit hash: for telling one from another, where a mistake does no harm. */
+export function mixText(hash: number, text: string): number {
+  let folded = mix(hash, text.length);
+  for (let i = 0; i < text.length; i++) folded = mix(folded, text.charCodeAt(i));
+  return folded;
+}

@@ -4,9 +4,9 @@ import type { Pacer, Piece, Project } from '../model/index.ts';
 import { garden, is, rule } from '../testing/index.ts';
 import { readyGame, seedOf } from '../trials/index.ts';
 import {
+  answered,
+  batchPlayer,
   bringThere,
-  fitPlayer,
-  partsOf,
   fitRamps,
   moversLine,
   parameterLine,
@@ -42,16 +42,14 @@ const steady = (project: Project): Pacer => ({ ...project.pacers[1]!, spread: 0.
 
 function search(project: Project, key: string, goal: Goal): Brought {
   const parameter = project.parameters.find((entry) => entry.key === key)!;
-  const searching = bringThere(project, 1, steady(project), parameterLine(project, 1, parameter), goal);
-  while (searching.next());
-  return searching.read();
+  return answered(
+    bringThere(1, parameterLine(project, 1, parameter), goal),
+    batchPlayer(project, steady(project), goal),
+  );
 }
 
 function fitted(project: Project, asked: FitAsked): RampFit {
-  const fitting = fitRamps(project, asked);
-  const play = fitPlayer(project, steady(project));
-  for (let due = fitting.due(); due.length > 0; due = fitting.due()) fitting.take(due.map(play));
-  return fitting.read();
+  return answered(fitRamps(project, asked), batchPlayer(project, steady(project)));
 }
 
 function rateAt(project: Project, clock: number, attempts = 2000): number {
@@ -94,20 +92,6 @@ describe('bringing a level there', () => {
 });
 
 describe('turning ramps to what is wanted', () => {
-  it('may play a batch in parts', () => {
-    const project = againstTheClock();
-    const play = fitPlayer(project, steady(project));
-    const batch = { position: 1, values: { clock: 12 }, from: 7, count: 45 };
-    const parts = partsOf(batch, 20);
-    expect(parts.map(({ from, count }) => [from, count])).toEqual([
-      [7, 20],
-      [27, 20],
-      [47, 5],
-    ]);
-    expect(parts.map(play).reduce((sum, won) => sum + won, 0)).toBe(play(batch));
-    expect(partsOf({ ...batch, count: 0 }, 20)).toEqual([]);
-  });
-
   const project = againstTheClock(3);
   const wanted = [0.9, 0.75, 0.6];
 

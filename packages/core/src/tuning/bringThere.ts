@@ -1,9 +1,6 @@
-import { letGoOldest } from '../memo/index.ts';
-import type { Project } from '../model/index.ts';
-import type { Population } from '../pacers/index.ts';
 import { logisticFit, wilson, Z_95, type Interval } from '../stats/index.ts';
-import { prepareGame, readyGame, seedOf, type ReadyGame } from '../trials/index.ts';
-import { meets, wantedShare, type Goal } from './goal.ts';
+import { wantedShare, type Goal } from './goal.ts';
+import { inquiryOf, type Inquiry, type Pending } from './inquiry.ts';
 import type { TuningLine } from './line.ts';
 import { logOdds, odds } from './odds.ts';
 
@@ -36,17 +33,12 @@ export interface Brought {
   nearest: Tried | null;
 }
 
-/** A search under way. */
-export interface Search {
-  /** Plays the next batch. @returns false once it is done */
-  next(): boolean;
-  read(): Brought;
-}
+type Rounds = Generator<readonly Pending[], void>;
 
-/** Levels kept ready, each at a value. */
-const MOST_GAMES = 24;
 const SCANNED = 13;
 const SCAN_ATTEMPTS = 60;
+/** So many places of the first look are asked for together. */
+const SCANNED_TOGETHER = 4;
 const BATCH = 40;
 /** The wanted deviation of the share: within 2 points in nearly 99 of 100 tries, if the line is as straight as held. */
 const SURE = 0.008;
@@ -79,18 +71,12 @@ interface Local {
  *
  * @param position from 1; there must be a level
  */
-export function bringThere(
-  project: Project,
-  position: number,
-  population: Population,
-  line: TuningLine,
-  goal: Goal,
-): Search {
+export function bringThere(position: number, line: TuningLine, goal: Goal): Inquiry<Brought> {
   const wanted = wantedShare(goal);
   const wantedOdds = logOdds(Math.min(0.999, Math.max(0.001, wanted)));
   const tried = new Map<number, Tried>();
-  const games = new Map<number, ReadyGame>();
   let played = 0;
+  let asked = 0;
   let stage: Brought['stage'] = 'scanning';
   let answer: Brought['answer'] = null;
   let nearest: Tried | null = null;
@@ -102,31 +88,23 @@ export function bringThere(
   const scan = scanOf(line);
   const spacing = scan.length > 1 ? (scan.at(-1)! - scan[0]!) / (scan.length - 1) : 1;
 
-  function gameAt(at: number): ReadyGame {
-    let game = games.get(at);
-    if (!game) {
-      game = readyGame(prepareGame(project, position, line.values(at)));
-      games.set(at, game);
-      letGoOldest(games, MOST_GAMES);
-    }
-    return game;
+  /** Attempts at one place, that count for it. */
+  function attemptsAt(at: number, count: number, into: Tried, from = asked): Pending {
+    asked += count;
+    return {
+      batch: { position, values: line.values(at), from, count },
+      note({ successes, trials }) {
+        played += count;
+        into.attempts += trials;
+        into.met += successes;
+      },
+    };
   }
 
-  function playAt(at: number, count: number, into: Tried, from: number): void {
-    const game = gameAt(at);
-    for (let i = 0; i < count; i++) {
-      const met = meets(goal, game.play(population, seedOf(from + i)));
-      played++;
-      if (met === undefined) continue;
-      into.attempts++;
-      if (met) into.met++;
-    }
-  }
-
-  function tryAt(at: number, count: number): void {
+  function tryAt(at: number, count: number): Pending {
     const into = tried.get(at) ?? { at, attempts: 0, met: 0 };
     tried.set(at, into);
-    playAt(at, count, into, played);
+    return attemptsAt(at, count, into);
   }
 
   const onLine = (at: number): number => Math.min(line.max, Math.max(line.min, at));
@@ -203,9 +181,9 @@ export function bringThere(
     return local;
   }
 
-  function scanNext(): void {
-    const due = scan.find((at) => !tried.has(at));
-    if (due !== undefined) return tryAt(due, SCAN_ATTEMPTS);
+  function* scanNext(): Rounds {
+    const due = scan.filter((at) => !tried.has(at)).slice(0, SCANNED_TOGETHER);
+    if (due.length > 0) return yield due.map((at) => tryAt(at, SCAN_ATTEMPTS));
     if (brackets().length > 0) {
       stage = 'narrowing';
       return;
@@ -216,7 +194,7 @@ export function bringThere(
       return low <= wanted && wanted <= high;
     });
     const unsettled = nearestOf(unsure.filter(({ attempts }) => attempts < TOUCHES));
-    if (unsettled && played < MOST_ATTEMPTS) return tryAt(unsettled.at, BATCH * 2);
+    if (unsettled && played < MOST_ATTEMPTS) return yield [tryAt(unsettled.at, BATCH * 2)];
     // It is met, but not crossed: at an end, or where the share turns round.
     const touching = nearestOf(unsure);
     if (!touching) return endWithNone();
@@ -229,7 +207,7 @@ export function bringThere(
     stage = 'done';
   }
 
-  function narrowNext(): void {
+  function* narrowNext(): Rounds {
     const bracket = nearestBracket(brackets());
     if (!bracket) {
       stage = 'scanning';
@@ -240,8 +218,8 @@ export function bringThere(
     if (line.whole) {
       const due = [left, right].toSorted((one, other) => one.attempts - other.attempts)[0] as Tried;
       const isApart = Math.abs(right.at - left.at) > 1.5;
-      if (isApart) return tryAt(Math.round((left.at + right.at) / 2), SCAN_ATTEMPTS);
-      if (due.attempts < 900 && played < MOST_ATTEMPTS) return tryAt(due.at, BATCH * 2);
+      if (isApart) return yield [tryAt(Math.round((left.at + right.at) / 2), SCAN_ATTEMPTS)];
+      if (due.attempts < 900 && played < MOST_ATTEMPTS) return yield [tryAt(due.at, BATCH * 2)];
       stage = 'confirming';
       return;
     }
@@ -258,7 +236,7 @@ export function bringThere(
     const away = [0.7, -0.7, 0.35, -0.35][side] as number;
     // Places close to each other count as one, so that their levels are made ready once.
     const grid = reach / 5;
-    tryAt(onLine(Math.round((middle + away * reach) / grid) * grid), BATCH);
+    yield [tryAt(onLine(Math.round((middle + away * reach) / grid) * grid), BATCH)];
   }
 
   function best(): number | undefined {
@@ -269,11 +247,11 @@ export function bringThere(
     return at === undefined ? undefined : line.round(onLine(at));
   }
 
-  function confirmNext(): void {
+  function* confirmNext(): Rounds {
     const at = confirmed?.at ?? best();
     if (at === undefined) return endWithNone();
     confirmed ??= { at, attempts: 0, met: 0 };
-    playAt(at, BATCH * 2, confirmed, CONFIRMATION + played);
+    yield [attemptsAt(at, BATCH * 2, confirmed, CONFIRMATION + asked)];
     if (confirmed.attempts < CONFIRMED && played < MOST_ATTEMPTS + 2 * CONFIRMED) return;
     const { attempts, met } = confirmed;
     const share = attempts === 0 ? 0 : met / attempts;
@@ -284,7 +262,7 @@ export function bringThere(
       const into = tried.get(at) ?? { at, attempts: 0, met: 0 };
       tried.set(at, { at, attempts: into.attempts + attempts, met: into.met + met });
       confirmed = undefined;
-      for (let i = 0; i < 12; i++) narrowNext();
+      for (let i = 0; i < 12; i++) yield* narrowNext();
       if ((stage as Brought['stage']) !== 'done') stage = 'narrowing';
       return;
     }
@@ -293,32 +271,32 @@ export function bringThere(
     stage = 'done';
   }
 
-  return {
-    next() {
-      if (stage === 'scanning') scanNext();
-      else if (stage === 'narrowing') narrowNext();
-      else if (stage === 'confirming') confirmNext();
-      return stage !== 'done';
-    },
-    read() {
-      const all = stage === 'scanning' && !scan.every((at) => tried.has(at)) ? [] : brackets();
-      const first = nearestBracket(all);
-      const ordered = first ? [first, ...all.filter((each) => each !== first)] : [];
-      return {
-        stage,
-        attempts: played,
-        tried: inOrder(),
-        crossings: ordered.map((bracket) => {
-          const local = line.whole ? undefined : within(bracket);
-          const [low, high] = [bracket[0].at, bracket[1].at];
-          if (!local) return { at: (low + high) / 2, low, high };
-          return { at: local.at, low: local.at - Z_95 * local.spread, high: local.at + Z_95 * local.spread };
-        }),
-        answer,
-        nearest,
-      };
-    },
-  };
+  function* rounds(): Rounds {
+    while (stage !== 'done') {
+      if (stage === 'scanning') yield* scanNext();
+      else if (stage === 'narrowing') yield* narrowNext();
+      else yield* confirmNext();
+    }
+  }
+
+  return inquiryOf(rounds(), () => {
+    const all = stage === 'scanning' && !scan.every((at) => tried.has(at)) ? [] : brackets();
+    const first = nearestBracket(all);
+    const ordered = first ? [first, ...all.filter((each) => each !== first)] : [];
+    return {
+      stage,
+      attempts: played,
+      tried: inOrder(),
+      crossings: ordered.map((bracket) => {
+        const local = line.whole ? undefined : within(bracket);
+        const [low, high] = [bracket[0].at, bracket[1].at];
+        if (!local) return { at: (low + high) / 2, low, high };
+        return { at: local.at, low: local.at - Z_95 * local.spread, high: local.at + Z_95 * local.spread };
+      }),
+      answer,
+      nearest,
+    };
+  });
 }
 
 /** The values that are looked at first: evenly over the line, and where the level stands. */

@@ -1,8 +1,6 @@
 import type { Parameter, Project, Ramp, Shape } from '../model/index.ts';
-import type { Population } from '../pacers/index.ts';
-import { rampValue, sequenceContext, SHAPES, toSignificant, type Values } from '../ramps/index.ts';
+import { rampValue, sequenceContext, SHAPES, toSignificant } from '../ramps/index.ts';
 import type { Interval } from '../stats/index.ts';
-import { prepareGame, readyGame, seedOf } from '../trials/index.ts';
 
 /** What may be turned, and where to. */
 export interface FitAsked {
@@ -40,41 +38,6 @@ export interface RampFit {
   slots: FitSlot[];
   /** The turned ramps, by parameter. */
   ramps: Record<string, Ramp>;
-}
-
-/** Attempts at one level with one set of values; those of different batches may be played anywhere, in any order. */
-export interface FitBatch {
-  position: number;
-  values: Values;
-  /** Address of the first attempt. */
-  from: number;
-  count: number;
-}
-
-export interface RampFitting {
-  /** What is to be played next; nothing once it is done. */
-  due(): readonly FitBatch[];
-  /** Goes on. @param won attempts cleared, by batch, in the order of `due` */
-  take(won: readonly number[]): void;
-  read(): RampFit;
-}
-
-/** Plays batches of a fit. @returns attempts cleared */
-export const fitPlayer =
-  (project: Project, population: Population) =>
-  ({ position, values, from, count }: FitBatch): number => {
-    const game = readyGame(prepareGame(project, position, values));
-    let won = 0;
-    for (let i = 0; i < count; i++) if (game.play(population, seedOf(from + i)).won) won++;
-    return won;
-  };
-
-/** A batch in parts of so many attempts at most, for several hands: what is cleared in them adds up to what is cleared in it. */
-export function partsOf(batch: FitBatch, most: number): FitBatch[] {
-  const parts: FitBatch[] = [];
-  for (let done = 0; done < batch.count; done += most)
-    parts.push({ ...batch, from: batch.from + done, count: Math.min(most, batch.count - done) });
-  return parts;
 }
 
 /** The value of a ramp's point at a position; undefined where it has none. */

@@ -1,17 +1,11 @@
 import type { Counted } from '../stats/index.ts';
-import type { FitBatch, FitSlot } from './fitAsked.ts';
+import type { FitSlot } from './fitAsked.ts';
 import type { Lever } from './levers.ts';
 import type { LocalModel } from './turnedRamps.ts';
 
 /*
  * What a fit keeps of each level of its stretch, and how much it tries.
  */
-
-/** A batch, and what is done with what comes of it. */
-export interface Pending {
-  batch: FitBatch;
-  note: (won: number) => void;
-}
 
 /** Attempts at the present values, at each place along a lever, and how often levers are looked at. */
 export const PRESENT = 40;

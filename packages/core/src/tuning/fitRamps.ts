@@ -3,7 +3,7 @@ import { drawAt } from '../random/index.ts';
 import { valuesAt, type Values } from '../ramps/index.ts';
 import { logisticFit, wilson, type Counted } from '../stats/index.ts';
 import { actingAt } from './acting.ts';
-import { pointAt, shapedFor, type FitAsked, type RampFit, type RampFitting, type Unmet } from './fitAsked.ts';
+import { pointAt, shapedFor, type FitAsked, type RampFit, type Unmet } from './fitAsked.ts';
 import {
   PRESENT,
   PER_PLACE,
@@ -30,8 +30,8 @@ import {
   MISSED,
   SEED,
   type Level,
-  type Pending,
 } from './fitLevel.ts';
+import { inquiryOf, type Inquiry, type Pending } from './inquiry.ts';
 import { addToLever, changesSomething, crossingsOf, nextPlace, type Lever } from './levers.ts';
 import { logOdds, odds } from './odds.ts';
 import {
@@ -54,7 +54,7 @@ import {
  * ramps at once, with a price for every step that a value moves; then attempts at the turned values, and what they show to be
  * missed is turned once more. Pins are never moved.
  */
-export function fitRamps(project: Project, asked: FitAsked): RampFitting {
+export function fitRamps(project: Project, asked: FitAsked): Inquiry<RampFit> {
   const parameters = asked.keys.flatMap((key): Parameter[] => {
     const parameter = project.parameters.find((entry) => entry.key === key);
     return parameter && parameter.ramp.axis === undefined && parameter.ramp.shape.type !== 'formula' ? [parameter] : [];
@@ -92,10 +92,21 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
     return parameters[index]!.number === 'whole' ? Math.round(to) : to;
   }
 
-  function batchAt(level: Level, values: Values, count: number, note: Pending['note']): Pending {
+  /** @param note is told how many cleared it */
+  function batchOf(level: Level, values: Values, from: number, count: number, note: (won: number) => void): Pending {
+    return {
+      batch: { position: level.local.position, values, from, count },
+      note({ successes }) {
+        attempts += count;
+        note(successes);
+      },
+    };
+  }
+
+  function batchAt(level: Level, values: Values, count: number, note: (won: number) => void): Pending {
     const from = level.played;
     level.played += count;
-    return { batch: { position: level.local.position, values, from, count }, note };
+    return batchOf(level, values, from, count, note);
   }
 
   const isWhole = ({ acting }: LocalModel, j: number): boolean => parameters[acting[j] as number]!.number === 'whole';
@@ -232,21 +243,18 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
     const from = CONFIRMATION + level.confirmations;
     level.confirmations += count;
     const before = goesOn ? level.confirmed : { successes: 0, trials: 0 };
-    return {
-      batch: { position: local.position, values: valuesHere(local), from, count },
-      note: (won) => {
-        const [successes, trials] = [before.successes + won, before.trials + count];
-        level.confirmed = { successes, trials };
-        level.after = { share: successes / trials, interval: wilson(successes, trials) };
-        record(level, row, won, count);
-        const turned = row.flatMap((steps, j) => (Math.abs(steps) > 0.05 ? [j] : []));
-        const [only] = turned;
-        level.onOneLever = turned.length === 1;
-        if (only !== undefined && level.onOneLever)
-          addToLever(level.levers[only] as Lever, row[only] as number, won, count);
-        if (only === undefined) standsAt(level, won, count);
-      },
-    };
+    return batchOf(level, valuesHere(local), from, count, (won) => {
+      const [successes, trials] = [before.successes + won, before.trials + count];
+      level.confirmed = { successes, trials };
+      level.after = { share: successes / trials, interval: wilson(successes, trials) };
+      record(level, row, won, count);
+      const turned = row.flatMap((steps, j) => (Math.abs(steps) > 0.05 ? [j] : []));
+      const [only] = turned;
+      level.onOneLever = turned.length === 1;
+      if (only !== undefined && level.onOneLever)
+        addToLever(level.levers[only] as Lever, row[only] as number, won, count);
+      if (only === undefined) standsAt(level, won, count);
+    });
   }
 
   const isDoubtful = ({ isInReach, after, local }: Level): boolean =>
@@ -364,38 +372,16 @@ export function fitRamps(project: Project, asked: FitAsked): RampFitting {
     return isAtEnd ? 'at its end' : 'shape';
   }
 
-  const running = rounds();
-  let pending: readonly Pending[] = [];
-  function goOn(): void {
-    pending = [];
-    while (pending.length === 0) {
-      const { done, value } = running.next();
-      if (done) return;
-      pending = value;
-    }
-  }
-  goOn();
-
-  return {
-    due: () => pending.map(({ batch }) => batch),
-    take(won) {
-      pending.forEach(({ batch, note }, i) => {
-        attempts += batch.count;
-        note(won[i] ?? 0);
-      });
-      goOn();
-    },
-    read: () => ({
-      ...{ stage, attempts },
-      slots: levels.map((level) => {
-        const { local, before, after } = level;
-        const expected = shareNow(level);
-        return {
-          ...{ position: local.position, wanted: local.wanted, before, expected, after },
-          unmet: stage === 'looking' ? null : whyUnmet(level, after?.share ?? expected),
-        };
-      }),
-      ramps: Object.fromEntries(current.map(({ key, ramp }) => [key, ramp])),
+  return inquiryOf(rounds(), () => ({
+    ...{ stage, attempts },
+    slots: levels.map((level) => {
+      const { local, before, after } = level;
+      const expected = shareNow(level);
+      return {
+        ...{ position: local.position, wanted: local.wanted, before, expected, after },
+        unmet: stage === 'looking' ? null : whyUnmet(level, after?.share ?? expected),
+      };
     }),
-  };
+    ramps: Object.fromEntries(current.map(({ key, ramp }) => [key, ramp])),
+  }));
 }

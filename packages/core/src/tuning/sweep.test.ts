@@ -1,17 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import { smoothedRates, sweepOver, sweptValues } from './index.ts';
+import { batchPlayer, smoothedRates, sweepOver, sweptValues } from './index.ts';
 
 describe('a sweep', () => {
   const demo = homeBeforeDusk();
-  const steady = demo.pacers[1]!;
+  const play = batchPlayer(demo, demo.pacers[1]!);
 
   it('tries every value at every slot in turn, alike often', () => {
-    const sweep = sweepOver(demo, steady, {
+    const sweep = sweepOver(demo, {
       axes: [{ key: 'clock', values: [15, 20, 48] }],
       positions: [1, 4],
     });
-    for (let i = 0; i < 12; i++) sweep.next();
+    for (let i = 0; i < 2; i++) sweep.take(sweep.due().map(play));
     const { points, least } = sweep.read();
     expect(least).toBe(20);
     expect(points.map(({ position, at }) => [position, ...at])).toEqual([
@@ -24,14 +24,13 @@ describe('a sweep', () => {
 
   it('crosses two parameters', () => {
     const values = sweptValues(1, 3, 3, true);
-    const sweep = sweepOver(demo, steady, {
+    const sweep = sweepOver(demo, {
       axes: [
         { key: 'hornetSpeed', values: [1, 2] },
         { key: 'beetles', values },
       ],
       positions: [4],
     });
-    sweep.next();
     expect(sweep.read().points).toHaveLength(6);
     expect(sweep.read().least).toBe(0);
   });

@@ -1,8 +1,7 @@
 import type { Project } from '../model/index.ts';
-import type { Population } from '../pacers/index.ts';
-import { valuesAt } from '../ramps/index.ts';
+import { valuesAt, type Values } from '../ramps/index.ts';
 import { localShare, type Interval } from '../stats/index.ts';
-import { prepareGame, readyGame, seedOf, type ReadyGame } from '../trials/index.ts';
+import { inquiryOf, type Inquiry, type Pending } from './inquiry.ts';
 import { odds } from './odds.ts';
 
 /** One parameter over a range. */
@@ -34,14 +33,11 @@ export interface Sweep {
   least: number;
 }
 
-export interface Sweeping {
-  /** Plays the next batch, everywhere in turn. */
-  next(): void;
-  read(): Sweep;
-}
-
+/** Attempts at each point: about ±5 points at 80 %. */
+export const SWEEP_ATTEMPTS = 240;
 const BATCH = 10;
-const MOST_GAMES = 400;
+/** So many points are asked for together. */
+const TOGETHER = 8;
 
 /** Values evenly over a range; whole ones where only those are meant. */
 export function sweptValues(from: number, to: number, count: number, whole: boolean): number[] {
@@ -49,40 +45,37 @@ export function sweptValues(from: number, to: number, count: number, whole: bool
   return [...new Set(even.map((value) => (whole ? Math.round(value) : Number(value.toPrecision(4)))))];
 }
 
-/** Tries levels with one or two parameters set to values over a range. Slots share seeds, so that values differ by what they do. */
-export function sweepOver(project: Project, population: Population, { axes, positions }: SweepAsked): Sweeping {
+/** Tries levels with one or two parameters set to values over a range, everywhere in turn. Slots share seeds, so that values differ by what they do. */
+export function sweepOver(project: Project, { axes, positions }: SweepAsked): Inquiry<Sweep> {
   const [first, second] = axes;
   const places = (first?.values ?? []).flatMap((_, one) =>
     second ? second.values.map((__, other) => [one, other]) : [[one]],
   );
   const points = positions.flatMap((position) =>
     project.levels[project.slots[position - 1]?.levelId ?? '']
-      ? places.map((at) => ({ position, at, attempts: 0, cleared: 0 }))
+      ? places.map((at): SweepPoint => ({ position, at, attempts: 0, cleared: 0 }))
       : [],
   );
-  const games = new Map<number, ReadyGame>();
-  let next = 0;
-  function gameAt(index: number): ReadyGame {
-    const before = games.get(index);
-    if (before) return before;
-    const { position, at } = points[index] as SweepPoint;
+  const valuesOf = ({ position, at }: SweepPoint): Values => {
     const values = { ...valuesAt(project, position) };
     axes.forEach(({ key, values: along }, axis) => (values[key] = along[at[axis] as number] as number));
-    const game = readyGame(prepareGame(project, position, values));
-    if (games.size < MOST_GAMES) games.set(index, game);
-    return game;
-  }
-  return {
-    next() {
-      const point = points[next];
-      if (!point) return;
-      const game = gameAt(next);
-      for (let i = 0; i < BATCH; i++) if (game.play(population, seedOf(point.attempts + i)).won) point.cleared++;
-      point.attempts += BATCH;
-      next = (next + 1) % points.length;
-    },
-    read: () => ({ points, least: points.length === 0 ? 0 : Math.min(...points.map(({ attempts }) => attempts)) }),
+    return values;
   };
+  const batchAt = (point: SweepPoint): Pending => ({
+    batch: { position: point.position, values: valuesOf(point), from: point.attempts, count: BATCH },
+    note({ successes }) {
+      point.attempts += BATCH;
+      point.cleared += successes;
+    },
+  });
+  function* rounds(): Generator<readonly Pending[]> {
+    for (let each = 0; each < SWEEP_ATTEMPTS; each += BATCH)
+      for (let at = 0; at < points.length; at += TOGETHER) yield points.slice(at, at + TOGETHER).map(batchAt);
+  }
+  return inquiryOf(rounds(), () => ({
+    points: points.map((point) => ({ ...point })),
+    least: points.length === 0 ? 0 : Math.min(...points.map(({ attempts }) => attempts)),
+  }));
 }
 
 /** The clear rates of one level along one parameter, smoothed over near values, with bands; in the order of the values. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import { moversOf } from './index.ts';
+import { answered, batchPlayer, moversOf } from './index.ts';
 
 const steady = homeBeforeDusk().pacers[1]!;
 
@@ -8,16 +8,15 @@ describe('what moves a level', () => {
   it('asks only the parameters that act there', () => {
     const project = homeBeforeDusk();
     // No beetle stands at level 13: what a level does not have cannot move it.
-    expect(moversOf(project, 13, steady).keys).toContain('hornetSpeed');
+    expect(moversOf(project, 13).read().keys).toContain('hornetSpeed');
     const clock = project.levels[project.slots[12]!.levelId]!.clock;
     clock.limitSeconds = null;
-    expect(moversOf(project, 13, steady).keys).not.toContain('clock');
+    expect(moversOf(project, 13).read().keys).not.toContain('clock');
   });
 
   it('finds that faster hornets are harder, surely, and ranks them by size', () => {
-    const trials = moversOf(homeBeforeDusk(), 13, steady);
-    trials.play(300);
-    const { attempts, cleared, movers } = trials.read();
+    const demo = homeBeforeDusk();
+    const { attempts, cleared, movers } = answered(moversOf(demo, 13, 1800), batchPlayer(demo, steady));
     expect(attempts).toBe(1800);
     expect(cleared).toBeGreaterThan(240);
     expect(cleared).toBeLessThan(1700);
@@ -35,16 +34,12 @@ describe('what moves a level', () => {
     level.ground.pieces = level.ground.pieces.filter((piece) => piece.piece !== 'enemy' && piece.piece !== 'spawner');
     level.clock.limitSeconds = null;
     project.player.health = { from: 'number', value: 1e5 };
-    const trials = moversOf(project, 13, steady);
-    trials.play(1);
-    expect(trials.read().movers).toEqual([]);
+    expect(answered(moversOf(project, 13, 6), batchPlayer(project, steady)).movers).toEqual([]);
   }, 60_000);
 
   it('gives the same answer again', () => {
-    const [one, two] = [moversOf(homeBeforeDusk(), 9, steady), moversOf(homeBeforeDusk(), 9, steady)];
-    one!.play(4);
-    two!.play(2);
-    two!.play(2);
-    expect(two!.read()).toEqual(one!.read());
+    const demo = homeBeforeDusk();
+    const [one, two] = [1, 2].map(() => answered(moversOf(demo, 9, 24), batchPlayer(demo, steady)));
+    expect(two).toEqual(one);
   }, 60_000);
 });

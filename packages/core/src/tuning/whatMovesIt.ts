@@ -1,10 +1,9 @@
 import type { Parameter, Project } from '../model/index.ts';
-import type { Population } from '../pacers/index.ts';
 import { drawAt } from '../random/index.ts';
 import { valuesAt } from '../ramps/index.ts';
-import { logisticFit, Z_95, type Interval, type LogisticFit } from '../stats/index.ts';
-import { prepareGame, readyGame, seedOf } from '../trials/index.ts';
+import { logisticFit, Z_95, type Counted, type Interval, type LogisticFit } from '../stats/index.ts';
 import { actingAt } from './acting.ts';
+import { inquiryOf, type Inquiry, type Pending } from './inquiry.ts';
 import { odds } from './odds.ts';
 
 /** What one step of a parameter does to the clear rate at a level. */
@@ -20,25 +19,20 @@ export interface Mover {
 
 /** The parameters that act at a level, by how much they move its clear rate. */
 export interface Movers {
+  /** Keys of the parameters that change anything at this level. */
+  keys: readonly string[];
   attempts: number;
   cleared: number;
   /** Largest first; empty until enough attempts went both ways to tell. */
   movers: Mover[];
 }
 
-/** Attempts under way for the question what moves a level. */
-export interface MoverTrials {
-  /** Keys of the parameters that change anything at this level. */
-  keys: readonly string[];
-  /** Played so far. */
-  readonly attempts: number;
-  /** Play so many more levels drawn around the designer's own, some attempts at each. */
-  play(draws: number): void;
-  read(): Movers;
-}
-
+/** Enough to tell half a step of most parameters from nothing. */
+export const MOVER_ATTEMPTS = 2400;
 /** Every drawn level is played so often: preparing one costs about as much as an attempt. */
 const ATTEMPTS_PER_DRAW = 6;
+/** So many drawn levels are asked for together. */
+const DRAWN_TOGETHER = 10;
 /** Parameters are drawn up to so many steps to either side; whole ones one step, so that the fit has nothing to bridge. */
 const SPREAD = 1.5;
 const WHOLE_SPREAD = 1.499;
@@ -90,7 +84,7 @@ function oneStep(
  *
  * @param position from 1; there must be a level
  */
-export function moversOf(project: Project, position: number, population: Population): MoverTrials {
+export function moversOf(project: Project, position: number, most = MOVER_ATTEMPTS): Inquiry<Movers> {
   const values = valuesAt(project, position);
   const acts = actingAt(project, position, values);
   const acting = project.parameters.flatMap((parameter) => {
@@ -99,7 +93,7 @@ export function moversOf(project: Project, position: number, population: Populat
     return parameter.ramp.axis === undefined && acts(parameter.key, step) ? [{ parameter, value, step }] : [];
   });
   const rows: number[][] = [];
-  const outcomes: boolean[] = [];
+  const outcomes: Counted[] = [];
   let drawn = 0;
 
   /** Steps away from a parameter's own value: whole ones where only whole numbers make sense. Never below 0 where the value is not. */
@@ -110,42 +104,49 @@ export function moversOf(project: Project, position: number, population: Populat
     return value >= 0 ? Math.max(steps, -value / step) : steps;
   }
 
-  return {
-    keys: acting.map(({ parameter }) => parameter.key),
-    get attempts() {
-      return outcomes.length;
-    },
-    play(draws) {
-      for (let i = 0; i < draws; i++, drawn++) {
-        const away = acting.map((_, index) => stepsAway(index, drawn));
-        const at = { ...values };
-        acting.forEach(({ parameter, value, step }, index) => {
-          at[parameter.key] = value + (away[index] as number) * step;
-        });
-        const game = readyGame(prepareGame(project, position, at));
-        for (let attempt = 0; attempt < ATTEMPTS_PER_DRAW; attempt++) {
-          rows.push(away);
-          outcomes.push(game.play(population, seedOf(drawn * ATTEMPTS_PER_DRAW + attempt)).won);
-        }
-      }
-    },
-    read() {
-      const cleared = outcomes.filter((won) => won).length;
-      const none: Movers = { attempts: outcomes.length, cleared, movers: [] };
-      if (acting.length === 0 || cleared === 0 || cleared === outcomes.length) return none;
-      // A straight line over all that is drawn would tell the average slope; the square lets it tell the one here.
-      const curved = logisticFit(
-        rows.map((row) => [...row, ...row.map((away) => away * away)]),
-        outcomes,
-        odds,
-      );
-      const fit = curved.settled ? curved : logisticFit(rows, outcomes, odds);
-      if (!fit.settled) return none;
-      const movers = acting.map(({ parameter, step }, index): Mover => {
-        const moved = [index + 1, ...(fit === curved ? [index + 1 + acting.length] : [])];
-        return { key: parameter.key, step, ...oneStep(fit, moved) };
-      });
-      return { ...none, movers: movers.toSorted((a, b) => Math.abs(b.effect) - Math.abs(a.effect)) };
-    },
-  };
+  /** A level drawn around the designer's own. */
+  function draw(): Pending {
+    const from = drawn * ATTEMPTS_PER_DRAW;
+    const away = acting.map((_, index) => stepsAway(index, drawn));
+    drawn++;
+    const at = { ...values };
+    acting.forEach(({ parameter, value, step }, index) => {
+      at[parameter.key] = value + (away[index] as number) * step;
+    });
+    return {
+      batch: { position, values: at, from, count: ATTEMPTS_PER_DRAW },
+      note(came) {
+        rows.push(away);
+        outcomes.push(came);
+      },
+    };
+  }
+
+  function* rounds(): Generator<readonly Pending[]> {
+    while (acting.length > 0 && drawn * ATTEMPTS_PER_DRAW < most) {
+      const left = Math.ceil(most / ATTEMPTS_PER_DRAW) - drawn;
+      yield Array.from({ length: Math.min(DRAWN_TOGETHER, left) }, draw);
+    }
+  }
+
+  const keys = acting.map(({ parameter }) => parameter.key);
+  return inquiryOf(rounds(), () => {
+    const attempts = outcomes.reduce((sum, { trials }) => sum + trials, 0);
+    const cleared = outcomes.reduce((sum, { successes }) => sum + successes, 0);
+    const none: Movers = { keys, attempts, cleared, movers: [] };
+    if (cleared === 0 || cleared === attempts) return none;
+    // A straight line over all that is drawn would tell the average slope; the square lets it tell the one here.
+    const curved = logisticFit(
+      rows.map((row) => [...row, ...row.map((away) => away * away)]),
+      outcomes,
+      odds,
+    );
+    const fit = curved.settled ? curved : logisticFit(rows, outcomes, odds);
+    if (!fit.settled) return none;
+    const movers = acting.map(({ parameter, step }, index): Mover => {
+      const moved = [index + 1, ...(fit === curved ? [index + 1 + acting.length] : [])];
+      return { key: parameter.key, step, ...oneStep(fit, moved) };
+    });
+    return { ...none, movers: movers.toSorted((a, b) => Math.abs(b.effect) - Math.abs(a.effect)) };
+  });
 }

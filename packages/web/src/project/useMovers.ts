@@ -2,13 +2,13 @@ import type { Pacer, Project } from '@stadion/core/model';
 import { DEFAULT_PRECISION, trialQuestion } from '@stadion/core/trials';
 import { useMemo } from 'react';
 import { workerHook, type WorkerAnswer } from './useWorkerAnswer.ts';
-import type { MoversAnswer, MoversRequest } from '../workers/movers.worker.ts';
+import type { InquiryAnswer, InquiryRequest } from '../workers/inquiry.worker.ts';
 
 /** The forecast goes first: what moves a level is worked out once edits have settled. */
 const SETTLE_MS = 500;
 
-const useAnswer = workerHook<MoversRequest, MoversAnswer>(
-  () => new Worker(new URL('../workers/movers.worker.ts', import.meta.url), { type: 'module' }),
+const useAnswer = workerHook<InquiryRequest<'movers'>, InquiryAnswer<'movers'>>(
+  () => new Worker(new URL('../workers/inquiry.worker.ts', import.meta.url), { type: 'module' }),
   { kept: 40, settleMs: SETTLE_MS },
 );
 
@@ -28,7 +28,13 @@ const keyOf = (project: Project, position: number, pacer: Pacer): string =>
   ]);
 
 /** What moves the level at a position, computed in a web worker, and computed again after every edit that matters. @param position from 1 */
-export function useMovers(project: Project, position: number, pacer: Pacer): WorkerAnswer<MoversAnswer> {
+export function useMovers(project: Project, position: number, pacer: Pacer): WorkerAnswer<InquiryAnswer<'movers'>> {
   const key = useMemo(() => keyOf(project, position, pacer), [project, position, pacer]);
-  return useAnswer({ key, request: () => ({ project: onlyLevelAt(project, position), position, pacer }) });
+  return useAnswer({
+    key,
+    request: () => ({
+      ...{ project: onlyLevelAt(project, position), pacer },
+      ...{ name: 'movers', asked: { position }, goesOn: true },
+    }),
+  });
 }

@@ -1,6 +1,5 @@
 import { letGoOldest } from '@stadion/core/memo';
 import { useEffect, useMemo, useState } from 'react';
-import type { Stop } from '../workers/answering.ts';
 
 /** What every answer of a worker tells. */
 interface Answer {
@@ -44,16 +43,10 @@ interface Options {
  *
  * @param start makes the worker; called when the first question is asked
  */
-export const workerHook = <Request extends { id: number }, A extends Answer>(
-  start: () => Worker,
-  options: Options,
-): ((asking: Asking<Request> | null) => WorkerAnswer<A>) => asker<Request, A>(start, options).useAnswer;
-
-/** A worker, asked by a hook, and stopped where nobody waits for its answer any more. */
-function asker<Request extends { id: number }, A extends Answer>(
+export function workerHook<Request extends { id: number }, A extends Answer>(
   start: () => Worker,
   { kept, settleMs = 0 }: Options,
-): { useAnswer: (asking: Asking<Request> | null) => WorkerAnswer<A>; stop: () => void } {
+): (asking: Asking<Request> | null) => WorkerAnswer<A> {
   const answers = new Map<string, Answered<A>>();
   let worker: Worker | undefined;
   let lastId = 0;
@@ -72,9 +65,7 @@ function asker<Request extends { id: number }, A extends Answer>(
     letGoOldest(answers, kept);
   };
 
-  const stop = (): void => worker?.postMessage({ id: ++lastId, stop: true } satisfies Stop);
-
-  function useAnswer(asking: Asking<Request> | null): WorkerAnswer<A> {
+  return function useAnswer(asking: Asking<Request> | null): WorkerAnswer<A> {
     const key = asking?.key;
     const [latest, setLatest] = useState<Answered<A> | null>(null);
     useEffect(() => {
@@ -107,38 +98,5 @@ function asker<Request extends { id: number }, A extends Answer>(
       }),
       [shown, key],
     );
-  }
-
-  return { useAnswer, stop };
-}
-
-/** A question that is asked by hand: it stays what it was until another one is asked, or it is stopped. */
-export interface AskedByHand<Request, A> {
-  asked: { key: string; request: Omit<Request, 'id'> } | null;
-  answer: A | null;
-  ask(asked: { key: string; request: Omit<Request, 'id'> }): void;
-  stop(): void;
-}
-
-/** The same for questions that are asked by hand. See workerHook. */
-export function handHook<Request extends { id: number }, A extends Answer>(
-  start: () => Worker,
-  options: Options,
-): () => AskedByHand<Request, A> {
-  const { useAnswer, stop } = asker<Request, A>(start, options);
-  return function useAskedByHand() {
-    const [asked, setAsked] = useState<AskedByHand<Request, A>['asked']>(null);
-    const { answer } = useAnswer(asked && { key: asked.key, request: () => asked.request });
-    // What is searched for minutes is not searched for nobody.
-    useEffect(() => stop, []);
-    return {
-      asked,
-      answer,
-      ask: setAsked,
-      stop() {
-        stop();
-        setAsked(null);
-      },
-    };
   };
 }

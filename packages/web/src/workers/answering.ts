@@ -4,6 +4,8 @@ export interface Work<Part> {
   step(): boolean | Promise<boolean>;
   /** What it has come to; undefined while that says nothing yet. */
   read(): Part | undefined;
+  /** It is over: done, or not waited for any more. */
+  end?(): void;
 }
 
 /** In place of a question: nobody waits for the last one any more. */
@@ -28,28 +30,41 @@ export function answering<Request extends { id: number }, Part extends object>(
   everyMs: number,
   firstMs = everyMs,
 ): void {
+  async function workOn(
+    work: Work<Part>,
+    isAwaited: () => boolean,
+    tell: (part: Part, done: boolean) => void,
+  ): Promise<void> {
+    let told = performance.now() + firstMs - everyMs;
+    for (;;) {
+      const done = !(await work.step());
+      if (!isAwaited()) return;
+      const now = performance.now();
+      if (done || now - told > everyMs) {
+        const part = work.read();
+        if (part) {
+          told = now;
+          tell(part, done);
+        }
+      }
+      if (done) return;
+      await pause();
+      if (!isAwaited()) return;
+    }
+  }
+
   let current = 0;
   addEventListener('message', ({ data }: MessageEvent<Request | Stop>) => {
     const { id } = data;
     current = id;
     if ('stop' in data) return;
+    const isAwaited = (): boolean => current === id;
     void (async () => {
-      const work = begin(data, () => current === id);
-      let told = performance.now() + firstMs - everyMs;
-      for (;;) {
-        const done = !(await work.step());
-        if (current !== id) return;
-        const now = performance.now();
-        if (done || now - told > everyMs) {
-          const part = work.read();
-          if (part) {
-            told = now;
-            postMessage({ id, done, ...part });
-          }
-        }
-        if (done) return;
-        await pause();
-        if (current !== id) return;
+      const work = begin(data, isAwaited);
+      try {
+        await workOn(work, isAwaited, (part, done) => postMessage({ id, done, ...part }));
+      } finally {
+        work.end?.();
       }
     })();
   });

@@ -18,8 +18,8 @@ export function MoversList() {
         Levels a little to every side of this one are being played…
       </p>
     );
-  const { movers, attempts, cleared } = answer.movers;
-  if (answer.keys.length === 0) return <p className="text-ink-2">No parameter acts at this level.</p>;
+  const { movers, attempts, cleared, keys } = answer.found;
+  if (keys.length === 0) return <p className="text-ink-2">No parameter acts at this level.</p>;
   const most = Math.max(
     0.01,
     ...movers.map(({ interval }) => Math.max(Math.abs(interval.low), Math.abs(interval.high))),

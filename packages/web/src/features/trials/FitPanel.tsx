@@ -4,15 +4,11 @@ import type { FitAsked, FitSlot, RampFit, Unmet } from '@stadion/core/tuning';
 import { useState } from 'react';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, useGoto, usePacer, useProject } from '../../project/hooks.ts';
-import { handHook } from '../../project/useWorkerAnswer.ts';
+import { inquiryHook } from '../../project/useInquiry.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
-import type { FitAnswer, FitRequest } from '../../workers/fit.worker.ts';
 import { SlotRow } from '../../project/SlotRow.tsx';
 
-const useFit = handHook<FitRequest, FitAnswer>(
-  () => new Worker(new URL('../../workers/fit.worker.ts', import.meta.url), { type: 'module' }),
-  { kept: 4 },
-);
+const useFit = inquiryHook('fit', (project, pacer, asked) => ({ project, parts: [asked, pacer, project] }));
 
 const WHY: Readonly<Record<Unmet, string>> = {
   'nothing acts': 'none of the chosen parameters changes its clear rate',
@@ -27,18 +23,17 @@ export function FitPanel() {
   const pacer = usePacer();
   const count = project.slots.length;
   const turnable = project.parameters.filter(({ ramp }) => ramp.axis === undefined && ramp.shape.type !== 'formula');
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const [from, setFrom] = useState(1);
-  const [to, setTo] = useState(count);
-  const [by, setBy] = useState<FitAsked['by']>('own');
-  const [bounds, setBounds] = useState<NonNullable<FitAsked['bounds']>>({});
-  const { asked, answer, ask, stop } = useFit();
-  const keys = turnable.flatMap(({ key }) => (left.has(key) ? [] : [key]));
+  const { question, found, isRunning, isAll, ask, stop, goOn } = useFit();
+  // As it was asked last, until something else is chosen.
+  const last = question?.asked;
+  const [chosen, choose] = useState<Partial<Omit<FitAsked, 'wanted'>>>({});
+  const { from = 1, to = count, by = 'own', bounds = {} } = { ...last, ...chosen };
+  const turned = new Set(chosen.keys ?? last?.keys ?? turnable.map(({ key }) => key));
+  const keys = turnable.flatMap(({ key }) => (turned.has(key) ? [key] : []));
   const wanted = project.slots.map((_, index) => wantedAt(project, index + 1));
   const search = (): void => {
     const narrowed = Object.fromEntries(Object.entries(bounds).filter(([key]) => keys.includes(key)));
-    const fit: FitAsked = { keys, from: Math.min(from, to), to: Math.max(from, to), wanted, by, bounds: narrowed };
-    ask({ key: JSON.stringify([fit, pacer, project]), request: { project, pacer, asked: fit } });
+    ask({ keys, from: Math.min(from, to), to: Math.max(from, to), wanted, by, bounds: narrowed });
   };
   return (
     <section aria-label="Turn the ramps to what is wanted" className="border-t border-line-strong py-2.5">
@@ -46,7 +41,16 @@ export function FitPanel() {
         <h2 className="text-[14px]">Turn the ramps to what is wanted</h2>
         <p className="say">
           For {pacer.name}, from level{' '}
-          <NumberChip label="Turn from level" value={from} step={1} whole min={1} max={count} onCommit={setFrom} /> to{' '}
+          <NumberChip
+            label="Turn from level"
+            value={from}
+            step={1}
+            whole
+            min={1}
+            max={count}
+            onCommit={(next) => choose({ ...chosen, from: next })}
+          />{' '}
+          to{' '}
           <NumberChip
             label="Turn to level"
             value={Math.min(to, count)}
@@ -54,7 +58,7 @@ export function FitPanel() {
             whole
             min={1}
             max={count}
-            onCommit={setTo}
+            onCommit={(next) => choose({ ...chosen, to: next })}
           />
           , by{' '}
           <ChoiceChip
@@ -64,7 +68,7 @@ export function FitPanel() {
               { value: 'own', label: 'the ramps’ own numbers' },
               { value: 'points', label: 'a point of the ramp at every level' },
             ]}
-            onChoose={(value) => setBy(value as FitAsked['by'])}
+            onChoose={(next) => choose({ ...chosen, by: next as FitAsked['by'] })}
           />
           ; pins stay as they are.
         </p>
@@ -75,23 +79,23 @@ export function FitPanel() {
               <label className="flex items-center gap-1.5">
                 <input
                   type="checkbox"
-                  checked={!left.has(key)}
-                  onChange={({ target }) => {
-                    const next = new Set(left);
-                    if (target.checked) next.delete(key);
-                    else next.add(key);
-                    setLeft(next);
-                  }}
+                  checked={turned.has(key)}
+                  onChange={({ target }) =>
+                    choose({
+                      ...chosen,
+                      keys: target.checked ? [...keys, key] : keys.filter((each) => each !== key),
+                    })
+                  }
                 />
                 {label}
               </label>
-              {left.has(key) ? null : (
+              {!turned.has(key) ? null : (
                 <Between
                   label={label}
                   sane={sane}
                   isShare={number === 'share'}
                   value={bounds[key] ?? sane}
-                  onChange={(next) => setBounds({ ...bounds, [key]: next })}
+                  onChange={(next) => choose({ ...chosen, bounds: { ...bounds, [key]: next } })}
                 />
               )}
             </span>
@@ -99,19 +103,20 @@ export function FitPanel() {
         </fieldset>
         <div className="flex items-center gap-2">
           <Button disabled={keys.length === 0 || wanted.every((each) => each === undefined)} onClick={search}>
-            {asked ? 'Fit again' : 'Fit'}
+            {question ? 'Fit again' : 'Fit'}
           </Button>
-          {asked && !answer?.done ? <Button onClick={stop}>Stop</Button> : null}
+          {isRunning ? <Button onClick={stop}>Stop</Button> : null}
+          {question !== null && !isRunning && !isAll ? <Button onClick={goOn}>Go on</Button> : null}
           {wanted.every((each) => each === undefined) ? (
             <span className="text-ink-3">Nothing is wanted yet: say it above.</span>
           ) : null}
         </div>
       </div>
-      {asked && answer ? (
-        <Outcome fit={answer.fit} />
-      ) : asked ? (
+      {question && found ? (
+        <Outcome fit={found} isRunning={isRunning} of={question.pacer.name} />
+      ) : question ? (
         <p role="status" className="px-3.5 pt-2 text-ink-3">
-          The first level is being tried…
+          The levels are being tried as they stand…
         </p>
       ) : null}
     </section>
@@ -155,7 +160,7 @@ function Between({ label, sane, isShare, value, onChange }: BetweenProps) {
   );
 }
 
-function Outcome({ fit }: { fit: RampFit }) {
+function Outcome({ fit, isRunning, of: player }: { fit: RampFit; isRunning: boolean; of: string }) {
   const project = useProject();
   const columns = useColumns();
   const edit = useEdit();
@@ -190,9 +195,11 @@ function Outcome({ fit }: { fit: RampFit }) {
     />
   );
   return (
-    <div className="mt-2" aria-busy={stage !== 'done'}>
+    <div className="mt-2" aria-busy={isRunning}>
       <p role="status" className="px-3.5 text-[12.5px]">
-        {stage === 'looking' ? (
+        {stage !== 'done' && !isRunning ? (
+          'Stopped; what was played is kept.'
+        ) : stage === 'looking' ? (
           'Every parameter is tried over its range, at every level…'
         ) : stage === 'trying' ? (
           'The turned values are tried, and values around them…'
@@ -203,7 +210,7 @@ function Outcome({ fit }: { fit: RampFit }) {
             <b>
               {near} of {slots.length}
             </b>{' '}
-            levels within 5 points of what is wanted; before: {nearBefore}.
+            levels within 5 points of what is wanted for {player}; before: {nearBefore}.
           </>
         )}{' '}
         <span className="text-ink-3">{formatNumber(attempts)} attempts</span>

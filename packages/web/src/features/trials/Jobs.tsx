@@ -3,14 +3,8 @@ import { Progress } from 'radix-ui';
 import { useState } from 'react';
 import { stadionApi, useChangeTrialsMutation, useTrialsStateQuery } from '../../api/stadionApi.ts';
 import { useAppDispatch, useProject, useSelection } from '../../project/hooks.ts';
-import { Button, formatMoment, Tip } from '../../ui/index.ts';
+import { Button, formatMoment, formatRemaining, Tip } from '../../ui/index.ts';
 import { progressOf, useSecondsLeft, type PacerRow } from './useTrials.ts';
-
-const remaining = (seconds: number | undefined): string => {
-  if (seconds === undefined) return '';
-  if (seconds < 90) return `, about ${Math.max(1, Math.round(seconds))} s left`;
-  return `, about ${Math.round(seconds / 60)} min left`;
-};
 
 /** How far the trials of the sequence have come, and holding them. */
 export function Jobs({ rows }: { rows: readonly PacerRow[] }) {
@@ -42,7 +36,7 @@ export function Jobs({ rows }: { rows: readonly PacerRow[] }) {
     ? failed > 0
       ? `${done} of ${of} forecasts known; ${failed} could not be tried`
       : `All ${of} forecasts known`
-    : `${done} of ${of} forecasts known${cancelled ? ', cancelled' : paused ? ', paused' : remaining(seconds)}`;
+    : `${done} of ${of} forecasts known${cancelled ? ', cancelled' : paused ? ', paused' : formatRemaining(seconds)}`;
   const since = state?.asked.map(
     ({ pacer, at }) => `${everyPacer(project).find(({ id }) => id === pacer)?.name ?? pacer}: ${formatMoment(at)}`,
   );

@@ -1,19 +1,25 @@
 import { setPin } from '@stadion/core/edits';
+import type { Project } from '@stadion/core/model';
 import { wantedAt } from '@stadion/core/ramps';
-import { smoothedRates, sweptValues, type SweepAsked, type SweepAxis, type SweepPoint } from '@stadion/core/tuning';
+import {
+  smoothedRates,
+  SWEEP_ATTEMPTS,
+  sweptValues,
+  type Sweep,
+  type SweepAsked,
+  type SweepAxis,
+  type SweepPoint,
+} from '@stadion/core/tuning';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
-import { handHook } from '../../project/useWorkerAnswer.ts';
-import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
-import { SWEEP_ATTEMPTS, type SweepAnswer, type SweepRequest } from '../../workers/sweep.worker.ts';
+import { inquiryHook } from '../../project/useInquiry.ts';
+import type { Question } from '../../project/inquirer.ts';
+import { Button, ChoiceChip, formatNumber, formatPercent, formatRemaining, NumberChip } from '../../ui/index.ts';
 import { SlotRow } from '../../project/SlotRow.tsx';
 
-const useSweep = handHook<SweepRequest, SweepAnswer>(
-  () => new Worker(new URL('../../workers/sweep.worker.ts', import.meta.url), { type: 'module' }),
-  { kept: 6 },
-);
+const useSweep = inquiryHook('sweep', (project, pacer, asked) => ({ project, parts: [asked, pacer, project] }));
 
 const NONE = '';
 const VALUES = 11;
@@ -33,15 +39,25 @@ export function SweepView() {
   const pacer = usePacer();
   const { position } = useSelection();
   const usable = project.parameters.filter(({ ramp }) => ramp.axis === undefined);
-  const [key, setKey] = useState(usable[0]?.key ?? NONE);
-  const [besides, setBesides] = useState(NONE);
-  const [everywhere, setEverywhere] = useState(false);
+  const { question, found, isRunning, isAll, pace, ask, stop, goOn } = useSweep();
+  // As it was asked last, until something else is chosen.
+  const last = question?.asked;
+  const [chosen, choose] = useState<{ key?: string; besides?: string; everywhere?: boolean }>({});
   const [ranges, setRanges] = useState<Readonly<Record<string, Range>>>({});
-  const { asked, answer, ask, stop } = useSweep();
+  const {
+    key = last?.axes[0]?.key ?? usable[0]?.key ?? NONE,
+    besides = last?.axes[1]?.key ?? NONE,
+    everywhere = last !== undefined && last.positions.length > 1,
+  } = chosen;
   const find = (wanted: string) => usable.find((entry) => entry.key === wanted);
   const rangeOf = (wanted: string): Range => {
     const sane = find(wanted)?.sane ?? { min: 0, max: 1 };
-    return ranges[wanted] ?? { from: sane.min, to: sane.max };
+    const {
+      0: from = sane.min,
+      length,
+      [length - 1]: to = sane.max,
+    } = last?.axes.find((axis) => axis.key === wanted)?.values ?? [];
+    return ranges[wanted] ?? { from, to };
   };
   const second = everywhere || besides === key ? NONE : besides;
   const axisOf = (wanted: string, count: number): SweepAxis => {
@@ -52,8 +68,7 @@ export function SweepView() {
     const count = second !== NONE || everywhere ? FEWER : VALUES;
     const axes = [axisOf(key, count), ...(second === NONE ? [] : [axisOf(second, count)])];
     const positions = everywhere ? project.slots.map((_, index) => index + 1) : [position];
-    const sweep: SweepAsked = { axes, positions };
-    ask({ key: JSON.stringify([sweep, pacer, project]), request: { project, pacer, asked: sweep } });
+    ask({ axes, positions });
   };
   const range = (wanted: string) => {
     const parameter = find(wanted);
@@ -82,7 +97,14 @@ export function SweepView() {
     <div className="min-h-0 grow overflow-y-auto bg-sheet py-2.5">
       <div className="px-3.5">
         <p className="say">
-          Try <ChoiceChip label="Parameter to try" value={key} choices={choices} onChoose={setKey} /> {range(key)}{' '}
+          Try{' '}
+          <ChoiceChip
+            label="Parameter to try"
+            value={key}
+            choices={choices}
+            onChoose={(next) => choose({ ...chosen, key: next })}
+          />{' '}
+          {range(key)}{' '}
           {everywhere ? null : (
             <>
               {second === NONE ? 'and' : 'against'}{' '}
@@ -90,7 +112,7 @@ export function SweepView() {
                 label="Against another parameter"
                 value={second}
                 choices={[{ value: NONE, label: 'no other' }, ...choices.filter(({ value }) => value !== key)]}
-                onChoose={setBesides}
+                onChoose={(next) => choose({ ...chosen, besides: next })}
               />{' '}
               {second === NONE ? null : range(second)}{' '}
             </>
@@ -103,25 +125,40 @@ export function SweepView() {
               { value: 'one', label: `level ${position}` },
               { value: 'all', label: 'all levels' },
             ]}
-            onChoose={(value) => setEverywhere(value === 'all')}
+            onChoose={(next) => choose({ ...chosen, everywhere: next === 'all' })}
           />{' '}
           for {pacer.name}
         </p>
         <div className="mt-1 flex items-center gap-2">
-          <Button onClick={start}>{asked ? 'Try them again' : 'Try them'}</Button>
-          {asked && !answer?.done ? <Button onClick={stop}>Stop</Button> : null}
-          {asked ? (
+          <Button onClick={start}>{question ? 'Try them again' : 'Try them'}</Button>
+          {isRunning ? <Button onClick={stop}>Stop</Button> : null}
+          {question !== null && !isRunning && !isAll ? <Button onClick={goOn}>Go on</Button> : null}
+          {question ? (
             <span role="status" className="text-[12.5px] text-ink-3">
-              {answer?.done
-                ? `${SWEEP_ATTEMPTS} attempts at each value. Click one to pin it.`
-                : `${answer?.sweep.least ?? 0} of ${SWEEP_ATTEMPTS} attempts at each value…`}
+              {sweepInWords(project, question)}: {progressInWords(found, isRunning ? pace : null, isAll)}
             </span>
           ) : null}
         </div>
       </div>
-      {asked && answer ? <Outcome points={answer.sweep.points} asked={asked.request.asked} /> : null}
+      {question && found ? <Outcome points={found.points} asked={question.asked} /> : null}
     </div>
   );
+}
+
+/** What is swept, and for whom: the sentence above may say something else by now. */
+function sweepInWords({ parameters }: Project, { asked: { axes, positions }, pacer }: Question<'sweep'>): string {
+  const names = axes.map(({ key }) => parameters.find((each) => each.key === key)?.label ?? key).join(' and ');
+  const where = positions.length === 1 ? `at level ${positions[0]}` : 'at all levels';
+  return `${names} ${where} for ${pacer.name}`;
+}
+
+/** @param pace attempts a second; null while it is not known, or nothing is played */
+function progressInWords(found: Sweep | null, pace: number | null, isAll: boolean): string {
+  if (isAll) return `${SWEEP_ATTEMPTS} attempts at each value. Click one to pin it.`;
+  const { points = [], least = 0 } = found ?? {};
+  const left = points.reduce((sum, { attempts }) => sum + SWEEP_ATTEMPTS - attempts, 0);
+  const seconds = pace === null || left === 0 ? undefined : left / pace;
+  return `${least} of ${SWEEP_ATTEMPTS} attempts at each value${formatRemaining(seconds)}`;
 }
 
 function useTake(): (values: Readonly<Record<string, number>>, position: number) => void {

@@ -1,18 +1,19 @@
 import { setPin, setRampAndPins } from '@stadion/core/edits';
 import { applyRangeEdit, wantedAt } from '@stadion/core/ramps';
-import { moversLine, parameterLine, wantedShare, type Brought, type Goal } from '@stadion/core/tuning';
+import { lineOf, wantedShare, type BringAsked, type Brought, type Goal } from '@stadion/core/tuning';
 import { useMemo, useState } from 'react';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
-import { handHook } from '../../project/useWorkerAnswer.ts';
+import { inquiryHook } from '../../project/useInquiry.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
-import type { BringAnswer, BringRequest } from '../../workers/bring.worker.ts';
+import type { Question } from '../../project/inquirer.ts';
 import { onlyLevelAt, useMovers } from '../../project/useMovers.ts';
 import { ResponseChart } from './ResponseChart.tsx';
 
-const useBring = handHook<BringRequest, BringAnswer>(
-  () => new Worker(new URL('../../workers/bring.worker.ts', import.meta.url), { type: 'module' }),
-  { kept: 20 },
-);
+const useBring = inquiryHook('bring', (project, pacer, asked) => {
+  const { parameters, kinds, player, standing } = project;
+  const only = onlyLevelAt(project, asked.position);
+  return { project: only, parts: [only.levels, parameters, kinds, player, standing, pacer, asked] };
+});
 
 /** All parameters that surely move the level, together. */
 const TOGETHER = '';
@@ -22,26 +23,27 @@ const GOALS = [
   { value: 'time', label: 'a median time of' },
 ] as const;
 
+/** A goal of a kind as it stands at first. @param wanted clear rate of the level */
+function usualGoal(is: Goal['is'], wanted: number): Goal {
+  if (is === 'stars') return { is, stars: 3, share: 0.15 };
+  return is === 'time' ? { is, seconds: 20 } : { is, share: wanted };
+}
+
 /** Searches the value of a parameter, or of several, at which the level comes to what is wanted. */
 export function BringThere() {
   const project = useProject();
   const pacer = usePacer();
   const { position } = useSelection();
   const wanted = wantedAt(project, position) ?? 0.8;
-  const [is, setIs] = useState<Goal['is']>('clearRate');
-  const [share, setShare] = useState<number>();
-  const [starShare, setStarShare] = useState(0.15);
-  const [seconds, setSeconds] = useState(20);
-  const [picked, setPicked] = useState(project.parameters[0]?.key ?? TOGETHER);
+  const { question, found, isRunning, isAll, ask, stop, goOn, isSame } = useBring();
+  // As it was asked last of this level, until something else is chosen.
+  const last = question?.asked.position === position ? question.asked : undefined;
+  const [chosen, choose] = useState<{ goal?: Goal; key?: string }>({});
   const movers = useMovers(project, position, pacer);
-  const goal: Goal =
-    is === 'clearRate'
-      ? { is, share: share ?? wanted }
-      : is === 'stars'
-        ? { is, stars: 3, share: starShare }
-        : { is, seconds };
-  const acting = useMemo(() => new Set(movers.answer?.keys), [movers.answer]);
-  const sure = (movers.answer?.movers.movers ?? []).filter(({ interval }) => interval.low > 0 || interval.high < 0);
+  const goal = chosen.goal ?? last?.goal ?? usualGoal('clearRate', wanted);
+  const setGoal = (next: Goal): void => choose({ ...chosen, goal: next });
+  const acting = useMemo(() => new Set(movers.answer?.found.keys), [movers.answer]);
+  const sure = (movers.answer?.found.movers ?? []).filter(({ interval }) => interval.low > 0 || interval.high < 0);
   const choices = [
     ...project.parameters
       .filter((parameter) => parameter.ramp.axis === undefined && (acting.size === 0 || acting.has(parameter.key)))
@@ -51,76 +53,72 @@ export function BringThere() {
       : []),
   ];
   // What does not act here is not offered: then it is the first one that does.
+  const before = typeof last?.by === 'string' ? last.by : last && TOGETHER;
+  const picked = chosen.key ?? before ?? project.parameters[0]?.key ?? TOGETHER;
   const key = choices.some(({ value }) => value === picked) ? picked : (choices[0]?.value ?? picked);
   const by = key === TOGETHER ? sure.slice(0, 4) : key;
-  const request = { project: onlyLevelAt(project, position), position, pacer, goal, by };
-  const question = JSON.stringify([
-    request.project.levels,
-    project.parameters,
-    project.kinds,
-    project.player,
-    project.standing,
-    position,
-    pacer,
-    goal,
-    by,
-  ]);
-  const { asked, answer, ask, stop } = useBring();
-  const isThis = asked?.key === question;
+  const asking: BringAsked = { position, goal, by };
   return (
     <div>
       <p className="say">
         Bring level {position} to{' '}
         <ChoiceChip
           label="What to bring it to"
-          value={is}
+          value={goal.is}
           choices={GOALS}
-          onChoose={(next) => setIs(next as Goal['is'])}
+          onChoose={(is) => setGoal(usualGoal(is as Goal['is'], wanted))}
         />{' '}
-        {is === 'clearRate' ? (
+        {goal.is === 'clearRate' ? (
           <NumberChip
             label="Wanted clear rate"
-            value={share ?? wanted}
+            value={goal.share}
             step={0.01}
             scale={100}
             unit="%"
             min={0.01}
             max={0.99}
-            onCommit={setShare}
+            onCommit={(share) => setGoal({ ...goal, share })}
           />
-        ) : is === 'stars' ? (
+        ) : goal.is === 'stars' ? (
           <NumberChip
             label="Wanted share of three stars"
-            value={starShare}
+            value={goal.share}
             step={0.01}
             scale={100}
             unit="%"
             min={0.01}
             max={0.99}
-            onCommit={setStarShare}
+            onCommit={(share) => setGoal({ ...goal, share })}
           />
         ) : (
           <NumberChip
             label="Wanted median time"
-            value={seconds}
+            value={goal.seconds}
             step={1}
             unit="s"
             min={1}
             max={240}
-            onCommit={setSeconds}
+            onCommit={(seconds) => setGoal({ ...goal, seconds })}
           />
         )}{' '}
-        for {pacer.name} by <ChoiceChip label="By which parameter" value={key} choices={choices} onChoose={setPicked} />
+        for {pacer.name} by{' '}
+        <ChoiceChip
+          label="By which parameter"
+          value={key}
+          choices={choices}
+          onChoose={(next) => choose({ ...chosen, key: next })}
+        />
       </p>
       <div className="mt-1.5 flex gap-2">
-        <Button disabled={choices.length === 0} onClick={() => ask({ key: question, request })}>
-          {asked === null ? 'Search' : 'Search again'}
+        <Button disabled={choices.length === 0} onClick={() => ask(asking)}>
+          {question === null ? 'Search' : 'Search again'}
         </Button>
-        {answer && !answer.done ? <Button onClick={stop}>Stop</Button> : null}
+        {isRunning ? <Button onClick={stop}>Stop</Button> : null}
+        {question !== null && !isRunning && !isAll ? <Button onClick={goOn}>Go on</Button> : null}
       </div>
-      {asked && answer ? (
-        <Found brought={answer.brought} asked={asked.request} dimmed={!isThis && answer.done} />
-      ) : asked ? (
+      {question !== null && found ? (
+        <Found brought={found} question={question} isRunning={isRunning} isOther={!isSame(asking)} />
+      ) : question !== null ? (
         <p role="status" className="mt-2 text-ink-3">
           The first attempts are being played…
         </p>
@@ -129,15 +127,21 @@ export function BringThere() {
   );
 }
 
+interface FoundProps {
+  brought: Brought;
+  question: Question<'bring'>;
+  isRunning: boolean;
+  /** Another question than the one that stands above it now. */
+  isOther: boolean;
+}
+
 /** What has been found so far, and the ways to take it. */
-function Found({ brought, asked, dimmed }: { brought: Brought; asked: Omit<BringRequest, 'id'>; dimmed: boolean }) {
+function Found({ brought, question, isRunning, isOther }: FoundProps) {
   const project = useProject();
   const edit = useEdit();
-  const { goal, by, position } = asked;
+  const { goal, by, position } = question.asked;
   const parameter = typeof by === 'string' ? project.parameters.find(({ key }) => key === by) : undefined;
-  const line = parameter
-    ? parameterLine(asked.project, position, parameter)
-    : moversLine(asked.project, position, typeof by === 'string' ? [] : by);
+  const line = lineOf(question.project, question.asked);
   const slot = project.slots[position - 1];
   const { answer, nearest, stage, attempts, crossings } = brought;
   const say = (at: number): string => {
@@ -157,9 +161,10 @@ function Found({ brought, asked, dimmed }: { brought: Brought; asked: Omit<Bring
       ? applyRangeEdit(project, parameter, { from: position, to: position }, { edit: 'set', value: answer.at }, 'own')
       : undefined;
   return (
-    <div className={dimmed ? 'opacity-60' : ''} aria-busy={stage !== 'done'}>
+    <div className={isOther && stage === 'done' ? 'opacity-60' : ''} aria-busy={isRunning}>
       <ResponseChart brought={brought} line={line} wanted={wanted} say={say} />
       <p role="status" className="mt-1 text-[12.5px]">
+        {isOther ? `Level ${position}, ${question.pacer.name}: ` : ''}
         {answer ? (
           <>
             <b>{say(answer.at)}</b>: {formatPercent(answer.share)} ({formatPercent(answer.interval.low)} to{' '}
@@ -176,6 +181,8 @@ function Found({ brought, asked, dimmed }: { brought: Brought; asked: Omit<Bring
               ? ` ${say(nearest.at)} comes nearest: ${formatPercent(nearest.met / Math.max(1, nearest.attempts))}.`
               : ''}
           </>
+        ) : !isRunning ? (
+          'Stopped; what was played is kept.'
         ) : stage === 'scanning' ? (
           'Looking over the whole range…'
         ) : stage === 'narrowing' ? (
