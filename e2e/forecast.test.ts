@@ -25,6 +25,22 @@ describe('the forecast', () => {
     expect((await bars.getRect()).width).toBeGreaterThan(300);
   });
 
+  it('is the very same where more cores play it', async () => {
+    const inFull = async (): Promise<string> => (await panel()).replace(/attempts in [\d.]+ s/, 'attempts');
+    const before = await inFull();
+    const { driver } = at.page;
+    await driver.sendDevToolsCommand('Emulation.setHardwareConcurrencyOverride', { hardwareConcurrency: 4 });
+    await driver.navigate().refresh();
+    await settled();
+    expect(await inFull()).toBe(before);
+    // A core for the page, one for the worker that asks, two that help it.
+    const { targetInfos } = (await driver.sendAndGetDevToolsCommand('Target.getTargets', {})) as unknown as {
+      targetInfos: { targetId: string; parentId?: string; url: string }[];
+    };
+    const asking = targetInfos.find(({ url }) => url.includes('forecast.worker'))?.targetId;
+    expect(targetInfos.filter(({ parentId }) => parentId === asking)).toHaveLength(2);
+  });
+
   it('follows an edit by itself, old numbers dimmed until the new ones come', async () => {
     const before = await panel();
     // From here on the panel is watched: how often it was dimmed.

@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { Builder, Browser, By, Key, Origin, Session, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, Browser, By, Key, Origin, Session, until, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 import http from 'selenium-webdriver/http/index.js';
 
@@ -11,7 +11,7 @@ const LOOK_EVERY_MS = 40;
 
 /** A browser window with the few things that journeys do. */
 export interface Page {
-  driver: WebDriver;
+  driver: chrome.Driver;
   /** Waits for an element and that it can be seen. */
   find(css: string): Promise<WebElement>;
   /** An element by role and by what its accessible name begins with or holds. */

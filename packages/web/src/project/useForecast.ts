@@ -27,7 +27,10 @@ export function useForecast(project: Project, position: number, pacer: Pacer): L
   );
   const { answer, stale, milliseconds } = useAnswer({
     key,
-    request: () => ({ question: JSON.parse(key) as ForecastRequest['question'] }),
+    request: () => ({
+      question: JSON.parse(key) as ForecastRequest['question'],
+      cores: navigator.hardwareConcurrency || 1,
+    }),
   });
   return { forecast: answer?.forecast ?? null, stale, done: answer?.done ?? false, milliseconds };
 }

@@ -1,19 +1,25 @@
 import {
+  addTally,
   emptyTally,
   forecastOf,
   isPreciseEnough,
   playBatch,
-  recordedGame,
   type Forecast,
-  type RecordedGame,
+  type Tally,
   type TrialQuestion,
 } from '@stadion/core/trials';
 import { answering } from './answering.ts';
+import type { ForecastBatch, ForecastBatchCame } from './forecastBatches.worker.ts';
+import { helpersOn } from './hands.ts';
+import { InOrder } from './inOrder.ts';
+import { latestGame } from './latestGame.ts';
 
 /** Asks for a forecast; a later question takes the place of an earlier one. */
 export interface ForecastRequest {
   id: number;
   question: TrialQuestion;
+  /** Of this machine. */
+  cores: number;
 }
 
 export interface ForecastAnswer {
@@ -27,22 +33,55 @@ const BATCH = 10;
 const FIRST_ANSWER = 30;
 const ANSWER_EVERY_MS = 120;
 
-/** The level asked for last, with its attempts: an edit that leaves the motion alone is answered from them. */
-let before: { game: RecordedGame; population: string } | undefined;
+const gameOf = latestGame();
+let helpers: Worker[] | undefined;
+/** What is worked on now. */
+let current: { id: number; order: InOrder<Tally> } | undefined;
+
+function startHelpers(count: number): Worker[] {
+  return Array.from({ length: count }, () => {
+    const worker = new Worker(new URL('./forecastBatches.worker.ts', import.meta.url), { type: 'module' });
+    worker.addEventListener('message', ({ data: { id, at, tally } }: MessageEvent<ForecastBatchCame>) => {
+      if (id === current?.id) current.order.arrived(at, tally);
+    });
+    return worker;
+  });
+}
 
 answering(
-  ({ question }: ForecastRequest) => {
-    const population = JSON.stringify(question.population);
-    const game = recordedGame(question.level, before?.population === population ? before.game : undefined);
-    before = { game, population };
+  ({ id, question, cores }: ForecastRequest) => {
+    helpers ??= startHelpers(helpersOn(cores));
+    const { population } = question;
+    const told = new Set<Worker>();
+    const order = new InOrder<Tally>({
+      helpers: helpers.length,
+      here(at) {
+        const tally = emptyTally();
+        playBatch(gameOf(question), population, at * BATCH, BATCH, tally);
+        return tally;
+      },
+      ask(helper, at) {
+        const worker = helpers?.[helper];
+        if (!worker) return;
+        const isFirst = !told.has(worker);
+        told.add(worker);
+        const batch: ForecastBatch = { id, at, first: at * BATCH, count: BATCH, ...(isFirst && { question }) };
+        worker.postMessage(batch);
+      },
+    });
+    current?.order.end();
+    current = { id, order };
     const tally = emptyTally();
     return {
-      step() {
-        playBatch(game, question.population, tally.attempts, BATCH, tally);
+      async step() {
+        const part = await order.take();
+        if (!part) return false;
+        addTally(tally, part);
         return !isPreciseEnough(tally, question.precision);
       },
       read: (): Omit<ForecastAnswer, 'id' | 'done'> | undefined =>
         tally.attempts < FIRST_ANSWER ? undefined : { forecast: forecastOf(tally) },
+      end: () => order.end(),
     };
   },
   ANSWER_EVERY_MS,

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { handOf, helpersBy, shared } from './hands.ts';
+import { handOf, helpersBy, helpersOn, shared } from './hands.ts';
 
 /** A hand that takes so many turns of the loop for a job. */
 const hand =
@@ -80,6 +80,10 @@ describe('helpers', () => {
     withCores(count);
     expect(helpersBy(make).lend()).toHaveLength(helpers);
     expect(running).toBe(helpers);
+  });
+
+  it('are fewer by one beside somebody who edits', () => {
+    expect([1, 2, 3, 4, 8, 64].map(helpersOn)).toEqual([0, 0, 1, 2, 3, 3]);
   });
 
   it('are lent again while they are idle, and let go after a while', () => {

@@ -9,6 +9,9 @@ const IDLE_MS = 30_000;
 /** As many as there are cores, this thread among them. */
 export const handsHere = (): number => Math.min(MOST_HANDS, Math.max(1, navigator.hardwareConcurrency || 1));
 
+/** How many workers help one that goes on while one edits: the page itself needs a core, too. */
+export const helpersOn = (cores: number): number => Math.min(MOST_HANDS, Math.max(1, cores - 1)) - 1;
+
 /**
  * Does jobs with several hands: each takes the next one as soon as it is free.
  *
