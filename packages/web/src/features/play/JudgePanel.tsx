@@ -27,6 +27,9 @@ interface Props {
   here: LevelHere;
 }
 
+/** A unit stays on the line of its number. */
+const BESIDE = '\u00a0';
+
 /** Every condition with its live truth and numbers. */
 export function JudgePanel({ state, here }: Props) {
   const { judge } = state.world;
@@ -84,7 +87,7 @@ function Row({ condition, node, state, here, depth }: RowProps) {
     const { unit } = READINGS[condition.reading.reading];
     const length =
       unit === 'length' ? lengthLimits(here.project) : unit === 'share' ? SHARE_LIMITS : { scale: 1, unit: '' };
-    const after = length.unit === '' ? '' : ` ${length.unit}`;
+    const after = length.unit === '' ? '' : `${BESIDE}${length.unit}`;
     if (node.is === 'compare' && condition.is === 'compare') {
       words = `${reading} ${comparisonInWords(condition.reading, condition.comparison)} ${formatNumber((state.verdicts.amounts[node.index] ?? node.amount) * length.scale)}${after}`;
       figures = `${formatNumber(number * length.scale, unit === 'seconds' || unit === 'length' || unit === 'speed' ? 1 : 0)}${after}`;
@@ -93,7 +96,7 @@ function Row({ condition, node, state, here, depth }: RowProps) {
       figures = number === 0 ? 'no' : 'yes';
     }
     if ((node.is === 'compare' || node.is === 'onOff') && node.heldTicks > 0) {
-      words += ` for ${formatNumber(ticksToSeconds(node.heldTicks))} s`;
+      words += ` for ${formatNumber(ticksToSeconds(node.heldTicks))}${BESIDE}s`;
       figures += `, ${formatNumber(ticksToSeconds(Math.min(held, node.heldTicks)), 1)} s`;
     }
   }
