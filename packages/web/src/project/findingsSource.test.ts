@@ -19,8 +19,8 @@ class Asked {
     this.requests.push(request);
   }
 
-  answer(id: number): void {
-    this.#answer?.({ data: { id, done: true, findings: [], verdicts: [] } });
+  answer(id: number, findings: FindingsAnswer['findings'] = []): void {
+    this.#answer?.({ data: { id, done: true, findings, verdicts: [] } });
   }
 }
 
@@ -71,6 +71,24 @@ describe('the source of findings', () => {
     source.ask('a', document, new Map());
     worker.answer(3);
     expect(told).toBe(1);
+  });
+
+  it('tells nobody when all is found as before', () => {
+    const { worker, source } = made();
+    let told = 0;
+    source.subscribe(() => told++);
+    const found = [
+      { code: 'flat', slotId: 'slot-1', sentence: 'It is flat.' },
+    ] as unknown as FindingsAnswer['findings'];
+    source.ask('a', document, new Map());
+    worker.answer(1, found);
+    const before = source.known();
+    source.ask('a', renamed, new Map());
+    worker.answer(2, structuredClone(found));
+    expect([told, source.known()]).toEqual([1, before]);
+    expect(source.known()).toBe(before);
+    worker.answer(2, [...found, ...found]);
+    expect([told, source.known().findings.length]).toEqual([2, 2]);
   });
 
   it('tells of forecasts that come, and of those that hold no more', () => {

@@ -52,6 +52,13 @@ export class FindingsSource {
     this.#post({ id: ++this.#lastId, anew, patch, forecasts, slotId });
   }
 
+  /** What is found as before stays the same: nothing that shows it is drawn anew. */
+  #learn(known: FindingsKnown): void {
+    if (JSON.stringify(known) === JSON.stringify(this.#known)) return;
+    this.#known = known;
+    for (const listener of this.#listeners) listener();
+  }
+
   #newForecasts(before: SeenAttempts, seen: SeenAttempts): FindingsRequest['forecasts'] {
     const news: FindingsRequest['forecasts'] = [];
     for (const [pacer, slots] of before)
@@ -68,8 +75,8 @@ export class FindingsSource {
       this.#worker.addEventListener('message', ({ data }: MessageEvent<FindingsAnswer>) => {
         // Only the last word counts: what was asked before it is of an earlier state.
         if (data.id !== this.#lastId) return;
-        this.#known = { projectId: this.#projectId, findings: data.findings, verdicts: data.verdicts };
-        for (const listener of this.#listeners) listener();
+        const { findings, verdicts } = data;
+        this.#learn({ projectId: this.#projectId, findings, verdicts });
       });
     }
     this.#worker.postMessage(request);

@@ -84,6 +84,22 @@ function Playing() {
   );
 }
 
+/** How many findings there are; by itself, since forecasts that come may change that. */
+function FindingsButton() {
+  const dispatch = useAppDispatch();
+  const isOpen = useAppSelector((state) => state.view.drawer === 'findings');
+  // An expected clear rate that is not met counts as a finding; expected verdicts are among the findings themselves.
+  const unmet = useExpectations().filter(({ expectation, met }) => expectation.is === 'clearRate' && met === false);
+  const found = useFindings().length + unmet.length;
+  const count = useAreFindingsKnown() ? String(found) : '…';
+  return (
+    <Button look="bar" aria-expanded={isOpen} onClick={() => dispatch(drawerOpened(isOpen ? null : 'findings'))}>
+      <TriangleAlert size={14} />
+      {count} <span className="max-[1100px]:sr-only">finding{count === '1' ? '' : 's'}</span>
+    </Button>
+  );
+}
+
 interface Props {
   onListShortcuts: () => void;
   onFind: () => void;
@@ -96,13 +112,8 @@ export function Header({ onListShortcuts, onFind }: Props) {
   const navigate = useNavigate();
   const edit = useEdit();
   const dispatch = useAppDispatch();
-  const findingsOpen = useAppSelector((state) => state.view.drawer === 'findings');
   const historyOpen = useAppSelector((state) => state.view.drawer === 'history');
   const { undo, redo, undoLast, redoLast } = useHistory();
-  // An expected clear rate that is not met counts as a finding; expected verdicts are among the findings themselves.
-  const unmet = useExpectations().filter(({ expectation, met }) => expectation.is === 'clearRate' && met === false);
-  const found = useFindings().length + unmet.length;
-  const count = useAreFindingsKnown() ? String(found) : '…';
   const [renaming, setRenaming] = useState(false);
   return (
     <header className="flex h-[46px] shrink-0 items-center gap-3 bg-bar px-3.5 max-[1100px]:gap-2 text-bar-ink">
@@ -188,14 +199,7 @@ export function Header({ onListShortcuts, onFind }: Props) {
           <History size={15} />
         </Button>
       </Tip>
-      <Button
-        look="bar"
-        aria-expanded={findingsOpen}
-        onClick={() => dispatch(drawerOpened(findingsOpen ? null : 'findings'))}
-      >
-        <TriangleAlert size={14} />
-        {count} <span className="max-[1100px]:sr-only">finding{count === '1' ? '' : 's'}</span>
-      </Button>
+      <FindingsButton />
       <Button look="main" disabled={slotId === undefined} onClick={() => goto({ screen: 'play' })}>
         <Play size={13} fill="currentColor" />
         Play {position === 0 ? '' : `level ${position}`} <kbd className="max-[1100px]:hidden">P</kbd>

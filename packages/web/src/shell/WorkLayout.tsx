@@ -26,6 +26,12 @@ import { ShortcutList } from './ShortcutList.tsx';
 import { mintId } from '../project/mintId.ts';
 import { drawerOpened, renamingStarted } from '../project/viewSlice.ts';
 
+/** Keeps the findings; by itself, so that forecasts that come do not draw all the rest anew. */
+function KeepFindings() {
+  useKeepFindings();
+  return null;
+}
+
 /** Header, track, and one screen below them. */
 export function WorkLayout() {
   const project = useProject();
@@ -36,7 +42,6 @@ export function WorkLayout() {
   const drawer = useAppSelector((state) => state.view.drawer);
   const [finding, setFinding] = useState(false);
   const { undoLast, redoLast } = useHistory();
-  useKeepFindings();
   const [listing, setListing] = useState(false);
 
   const shortcuts = useMemo((): Shortcut[] => {
@@ -95,6 +100,7 @@ export function WorkLayout() {
       <Header onListShortcuts={() => setListing(true)} onFind={() => setFinding(true)} />
       <FindPalette open={finding} commands={shortcuts} onClose={() => setFinding(false)} />
       <Track />
+      <KeepFindings />
       <NewFindings />
       <AstrayNotice />
       <ConflictNotice />

@@ -1,5 +1,5 @@
 import { findingClass, type Finding } from '@stadion/core/findings';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { at, replaceAt } from '@stadion/core/edits';
 import { useAppDispatch, useAppSelector, useEdit } from '../../project/hooks.ts';
 import { preferAllActs } from '../../project/preferences.ts';
@@ -30,8 +30,8 @@ const TIES = [
 /** Is a finding about how the level is lost? */
 const isOfLosing = ({ code }: Finding): boolean => findingClass(code).group === 'loss';
 
-/** All that holds at the selected slot, as sentences. */
-export function LevelSheet({ here }: { here: LevelHere }) {
+/** All that holds at the selected slot, as sentences. Forecasts that come beside it leave it alone. */
+export const LevelSheet = memo(function LevelSheet({ here }: { here: LevelHere }) {
   const { level, slotId } = here;
   const edit = useEdit();
   const all = useFindings();
@@ -140,4 +140,4 @@ export function LevelSheet({ here }: { here: LevelHere }) {
       <FindingNotes findings={findings} at={(path) => path.startsWith('/slots/')} />
     </QuietSheet>
   );
-}
+});
