@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Project } from '@stadion/core/model';
 import { Key } from 'selenium-webdriver';
+import { TRIALS_WAIT_MS } from './harness/browser.ts';
 import { journey } from './harness/journey.ts';
 
 const at = journey();
@@ -42,8 +43,10 @@ describe('comparing', () => {
   });
 
   it('tells on the track how far the clear rate has moved, with its interval', async () => {
-    await at.page.waitFor('a difference at 13', async () =>
-      /; (easier|harder) by [\d.]+ ± [\d.]+ points than the \d+ % compared with/.test(await column(13)),
+    await at.page.waitFor(
+      'a difference at 13',
+      async () => /; (easier|harder) by [\d.]+ ± [\d.]+ points than the \d+ % compared with/.test(await column(13)),
+      TRIALS_WAIT_MS,
     );
     expect(await column(1)).toMatch(/; the same as the \d+ % compared with: nothing that bears on it has changed/);
   });

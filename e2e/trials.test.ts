@@ -2,6 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { valuesAt, wantedAt } from '@stadion/core/ramps';
 import { Key } from 'selenium-webdriver';
+import { TRIALS_WAIT_MS } from './harness/browser.ts';
 import { journey } from './harness/journey.ts';
 import { keepSlots } from './harness/shorten.ts';
 
@@ -31,13 +32,12 @@ beforeAll(() =>
 );
 
 /** Waits longer than for what is drawn: attempts are played meanwhile, those of others as well. */
-async function seeInTime(text: RegExp): Promise<void> {
-  await at.page.driver.wait(
+const seeInTime = (text: RegExp): Promise<void> =>
+  at.page.waitFor(
+    `the text ${String(text)}`,
     async () => text.test(await at.page.driver.executeScript<string>('return document.body.innerText;')),
-    110_000,
-    `Waited in vain for the text ${String(text)}.`,
+    TRIALS_WAIT_MS,
   );
-}
 
 const focus = (label: string): Promise<unknown> =>
   at.page.driver.executeScript(

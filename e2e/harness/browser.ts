@@ -6,6 +6,8 @@ import chrome from 'selenium-webdriver/chrome.js';
 import http from 'selenium-webdriver/http/index.js';
 
 const WAIT_MS = 60_000;
+/** What comes of trials on the shared server may take so long beside other journeys. */
+export const TRIALS_WAIT_MS = 110_000;
 /** How often something that is waited for is looked at. */
 const LOOK_EVERY_MS = 40;
 
@@ -21,7 +23,8 @@ export interface Page {
   clickName(role: string, name: string | RegExp): Promise<void>;
   /** Waits until the page shows a text. */
   seeText(text: string | RegExp): Promise<void>;
-  waitFor(what: string, check: () => Promise<boolean>): Promise<void>;
+  /** @param ms longer where it is played on the server, which lets all others have the cores first */
+  waitFor(what: string, check: () => Promise<boolean>, ms?: number): Promise<void>;
   keys(...keys: string[]): Promise<void>;
   /** Holds modifiers while pressing a key. */
   chord(key: string, ...modifiers: string[]): Promise<void>;
@@ -155,11 +158,11 @@ export async function pageOf({ address, session, downloads }: Omit<Launched, 'qu
          'focus: ' + (focused?.getAttribute('aria-label') ?? focused?.textContent ?? '').trim().slice(0, 80),
          ...told.map((one) => one.innerText.trim().slice(0, 200)).filter((text) => text !== '')].join(' | ');`,
     );
-  const waitFor = async (what: string, check: () => Promise<boolean>): Promise<void> => {
+  const waitFor = async (what: string, check: () => Promise<boolean>, ms = WAIT_MS): Promise<void> => {
     try {
-      await driver.wait(async () => check().catch(() => false), WAIT_MS, '', LOOK_EVERY_MS);
+      await driver.wait(async () => check().catch(() => false), ms, '', LOOK_EVERY_MS);
     } catch (error) {
-      throw new Error(`Waited in vain for ${what}, ${WAIT_MS / 1000} s. Seen: ${await seen()}`, { cause: error });
+      throw new Error(`Waited in vain for ${what}, ${ms / 1000} s. Seen: ${await seen()}`, { cause: error });
     }
   };
   const find = async (css: string): Promise<WebElement> => {

@@ -1,14 +1,16 @@
 /** @jest-environment jsdom */
-import { beforeEach, describe, expect, it } from '@jest/globals';
+import { beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { render, screen } from '@testing-library/react';
 import { useRef } from 'react';
 import { useStaysInPlace } from './useStaysInPlace.ts';
 
+const moved = jest.fn();
 let resized = (): void => undefined;
 let observed = 0;
 
 beforeEach(() => {
   observed = 0;
+  moved.mockClear();
   globalThis.ResizeObserver = class {
     constructor(told: () => void) {
       resized = told;
@@ -25,18 +27,19 @@ beforeEach(() => {
 
 function Box() {
   const box = useRef<HTMLDivElement>(null);
-  useStaysInPlace(box);
+  useStaysInPlace(box, moved);
   return <div ref={box} role="list" />;
 }
 
 /** Puts the box so far from the top of the window, as if something stood above it. */
-function standsAt(box: HTMLElement, top: number): void {
+function standsAt(box: HTMLElement, top: number, isHovered = true): void {
+  jest.spyOn(box, 'matches').mockReturnValue(isHovered);
   box.getBoundingClientRect = () => ({ top }) as DOMRect;
   resized();
 }
 
 describe('a scrolled box below something that comes and goes', () => {
-  it('scrolls by as much as it is moved, there and back', () => {
+  it('scrolls by as much as it is moved under the pointer, there and back', () => {
     render(<Box />);
     const box = screen.getByRole('list');
     box.scrollTop = 100;
@@ -44,6 +47,17 @@ describe('a scrolled box below something that comes and goes', () => {
     expect(box.scrollTop).toBe(153);
     standsAt(box, 0);
     expect(box.scrollTop).toBe(100);
+    expect(moved).not.toHaveBeenCalled();
+  });
+
+  it('tells by how much it is moved while the pointer is elsewhere', () => {
+    render(<Box />);
+    const box = screen.getByRole('list');
+    standsAt(box, 53, false);
+    standsAt(box, 20, false);
+    standsAt(box, 20, false);
+    expect(box.scrollTop).toBe(0);
+    expect(moved.mock.calls).toEqual([[53], [-33]]);
   });
 
   it('stays as it is when only its own size changes', () => {

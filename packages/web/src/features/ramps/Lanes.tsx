@@ -19,8 +19,6 @@ export function Lanes({ open }: { open: string | undefined }) {
   const stretch = useAppSelector((state) => state.view.stretch);
   const wanted = useAppSelector((state) => state.view.lanePanel);
   const box = useRef<HTMLDivElement>(null);
-  // Findings of the open lane come and go above.
-  useStaysInPlace(box);
   const openIndex = parameters.findIndex((parameter) => parameter.key === open);
   const opened = parameters[openIndex];
   const panel = (opened && panelsFor(opened).find((entry) => entry.panel === wanted)?.panel) ?? null;
@@ -40,6 +38,14 @@ export function Lanes({ open }: { open: string | undefined }) {
     lanes.measure();
     if (openIndex >= 0) lanes.scrollToIndex(openIndex);
   }, [lanes, openIndex, openHeight]);
+  // Findings of the open lane, and what it is compared with, come and go above: it stays in sight as far as it was.
+  useStaysInPlace(box, (by) => {
+    const element = box.current;
+    const lane = lanes.getVirtualItems().find(({ index }) => index === openIndex);
+    if (!element || !lane) return;
+    const hidden = lane.end - element.scrollTop - element.clientHeight;
+    element.scrollTop += Math.max(0, Math.min(by, hidden));
+  });
   // A ghost that lies under its line says nothing.
   const ghosts = useMemo(
     () =>
