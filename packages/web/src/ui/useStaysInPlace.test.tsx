@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
-import { beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { render, screen } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { useRef } from 'react';
 import { useStaysInPlace } from './useStaysInPlace.ts';
 
@@ -11,6 +11,7 @@ let observed = 0;
 beforeEach(() => {
   observed = 0;
   moved.mockClear();
+  jest.useFakeTimers();
   globalThis.ResizeObserver = class {
     constructor(told: () => void) {
       resized = told;
@@ -32,17 +33,21 @@ function Box() {
 }
 
 /** Puts the box so far from the top of the window, as if something stood above it. */
-function standsAt(box: HTMLElement, top: number, isHovered = true): void {
-  jest.spyOn(box, 'matches').mockReturnValue(isHovered);
+function standsAt(box: HTMLElement, top: number): void {
   box.getBoundingClientRect = () => ({ top }) as DOMRect;
   resized();
 }
+
+afterEach(() => {
+  jest.useRealTimers();
+});
 
 describe('a scrolled box below something that comes and goes', () => {
   it('scrolls by as much as it is moved under the pointer, there and back', () => {
     render(<Box />);
     const box = screen.getByRole('list');
     box.scrollTop = 100;
+    fireEvent.pointerMove(box);
     standsAt(box, 53);
     expect(box.scrollTop).toBe(153);
     standsAt(box, 0);
@@ -50,12 +55,14 @@ describe('a scrolled box below something that comes and goes', () => {
     expect(moved).not.toHaveBeenCalled();
   });
 
-  it('tells by how much it is moved while the pointer is elsewhere', () => {
+  it('tells by how much it is moved while nobody aims at it', () => {
     render(<Box />);
     const box = screen.getByRole('list');
-    standsAt(box, 53, false);
-    standsAt(box, 20, false);
-    standsAt(box, 20, false);
+    fireEvent.pointerMove(box);
+    jest.advanceTimersByTime(5000);
+    standsAt(box, 53);
+    standsAt(box, 20);
+    standsAt(box, 20);
     expect(box.scrollTop).toBe(0);
     expect(moved.mock.calls).toEqual([[53], [-33]]);
   });

@@ -1,26 +1,35 @@
 import { useEffect, useEffectEvent, type RefObject } from 'react';
 
+/** A pointer that has moved over the box so lately aims at something in it. */
+const AIMS_MS = 2000;
+
 /**
- * Keeps what a scrolled box shows where it stands in the window, when something comes or goes above the box while the pointer is
- * over it: what one is about to click does not move away.
+ * Keeps what a scrolled box shows where it stands in the window, when something comes or goes above the box while a
+ * pointer aims at something in it: what one is about to click does not move away.
  *
- * @param onMoved the box was moved down by so many px while the pointer was elsewhere
+ * @param onMoved the box was moved down by so many px while nobody aimed at it
  */
 export function useStaysInPlace(box: RefObject<HTMLElement | null>, onMoved: (by: number) => void): void {
   const moved = useEffectEvent(onMoved);
   useEffect(() => {
     const element = box.current;
     if (!element) return;
+    let aimedAt = Number.NEGATIVE_INFINITY;
+    const aim = (): void => void (aimedAt = performance.now());
+    element.addEventListener('pointermove', aim);
     let top = element.getBoundingClientRect().top;
     const observer = new ResizeObserver(() => {
       const now = element.getBoundingClientRect().top;
       const by = now - top;
       top = now;
       if (by === 0) return;
-      if (element.matches(':hover')) element.scrollTop += by;
+      if (performance.now() - aimedAt < AIMS_MS) element.scrollTop += by;
       else moved(by);
     });
     observer.observe(element);
-    return () => observer.disconnect();
+    return () => {
+      element.removeEventListener('pointermove', aim);
+      observer.disconnect();
+    };
   }, [box]);
 }
