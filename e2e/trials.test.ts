@@ -32,12 +32,7 @@ beforeAll(() =>
 );
 
 /** Waits longer than for what is drawn: attempts are played meanwhile, those of others as well. */
-const seeInTime = (text: RegExp): Promise<void> =>
-  at.page.waitFor(
-    `the text ${String(text)}`,
-    async () => text.test(await at.page.driver.executeScript<string>('return document.body.innerText;')),
-    TRIALS_WAIT_MS,
-  );
+const seeInTime = (text: RegExp): Promise<void> => at.page.seeText(text, TRIALS_WAIT_MS);
 
 const focus = (label: string): Promise<unknown> =>
   at.page.driver.executeScript(

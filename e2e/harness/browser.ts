@@ -22,7 +22,7 @@ export interface Page {
   click(element: WebElement): Promise<void>;
   clickName(role: string, name: string | RegExp): Promise<void>;
   /** Waits until the page shows a text. */
-  seeText(text: string | RegExp): Promise<void>;
+  seeText(text: string | RegExp, ms?: number): Promise<void>;
   /** @param ms longer where it is played on the server, which lets all others have the cores first */
   waitFor(what: string, check: () => Promise<boolean>, ms?: number): Promise<void>;
   keys(...keys: string[]): Promise<void>;
@@ -247,11 +247,15 @@ export async function pageOf({ address, session, downloads }: Omit<Launched, 'qu
     byName,
     click,
     clickName,
-    seeText: (text) =>
-      waitFor(`the text ${String(text)}`, async () => {
-        const all = await driver.executeScript<string>('return document.body.innerText;');
-        return typeof text === 'string' ? all.includes(text) : text.test(all);
-      }),
+    seeText: (text, ms) =>
+      waitFor(
+        `the text ${String(text)}`,
+        async () => {
+          const all = await driver.executeScript<string>('return document.body.innerText;');
+          return typeof text === 'string' ? all.includes(text) : text.test(all);
+        },
+        ms,
+      ),
     keys,
     chord: async (key, ...modifiers) => {
       const actions = driver.actions();

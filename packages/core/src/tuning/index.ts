@@ -1,4 +1,4 @@
-export { moversOf, MOVER_ATTEMPTS, type Mover, type Movers } from './whatMovesIt.ts';
+export { moversOf, type Mover, type Movers } from './whatMovesIt.ts';
 export { bringThere, type Brought, type Crossing, type Tried } from './bringThere.ts';
 export { answered, batchPlayer, partsOf, type Batch, type BatchPlayer, type Inquiry } from './inquiry.ts';
 export { meets, wantedShare, type Goal } from './goal.ts';

@@ -28,7 +28,7 @@ export interface Movers {
 }
 
 /** Enough to tell half a step of most parameters from nothing. */
-export const MOVER_ATTEMPTS = 2400;
+const MOVER_ATTEMPTS = 2400;
 /** Every drawn level is played so often: preparing one costs about as much as an attempt. */
 const ATTEMPTS_PER_DRAW = 6;
 /** So many drawn levels are asked for together. */

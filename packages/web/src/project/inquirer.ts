@@ -71,7 +71,9 @@ export class Inquirer<Name extends TuningName> {
   #key = 0;
   #rounds: Round[] = [];
   #isStopped = false;
-  #begun = { at: 0, trials: 0 };
+  /** Since when it goes on, and how many attempts came of that. */
+  #begunAt = 0;
+  #played = 0;
   #state: InquiryState<Name> = NOTHING;
 
   constructor(name: Name, start: () => Worker) {
@@ -111,15 +113,17 @@ export class Inquirer<Name extends TuningName> {
     this.#send();
   }
 
+  /** What is known is told once more. */
   stop(): void {
-    this.#isStopped = true;
-    // What is known is told once more.
-    this.#send();
-    this.#keep();
+    this.#hold(true);
   }
 
   goOn(): void {
-    this.#isStopped = false;
+    this.#hold(false);
+  }
+
+  #hold(isStopped: boolean): void {
+    this.#isStopped = isStopped;
     this.#send();
     this.#keep();
   }
@@ -141,7 +145,8 @@ export class Inquirer<Name extends TuningName> {
     const { question } = this.#state;
     if (!question) return;
     const { project, pacer, asked } = question;
-    this.#begun = { at: performance.now(), trials: trialsOf(this.#rounds) };
+    this.#begunAt = performance.now();
+    this.#played = 0;
     this.#tell({ isRunning: !this.#isStopped, pace: null });
     const id = ++this.#lastId;
     this.#post({ id, project, pacer, name: this.#name, asked, known: this.#rounds, goesOn: !this.#isStopped });
@@ -156,8 +161,8 @@ export class Inquirer<Name extends TuningName> {
   #take({ id, found, rounds, isAll, done }: InquiryAnswer<Name>): void {
     if (id !== this.#lastId) return;
     this.#rounds = [...this.#rounds, ...rounds];
-    const seconds = (performance.now() - this.#begun.at) / 1000;
-    const pace = (trialsOf(this.#rounds) - this.#begun.trials) / seconds;
+    this.#played += trialsOf(rounds);
+    const pace = this.#played / ((performance.now() - this.#begunAt) / 1000);
     this.#tell({ found, isAll, isRunning: !done, pace: pace > 0 ? pace : null });
     if (rounds.length > 0) this.#keep();
   }

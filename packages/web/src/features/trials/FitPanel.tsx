@@ -4,6 +4,7 @@ import type { FitAsked, FitSlot, RampFit, Unmet } from '@stadion/core/tuning';
 import { useState } from 'react';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, useGoto, usePacer, useProject } from '../../project/hooks.ts';
+import { StopAndGo } from '../../project/StopAndGo.tsx';
 import { inquiryHook } from '../../project/useInquiry.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 import { SlotRow } from '../../project/SlotRow.tsx';
@@ -23,7 +24,8 @@ export function FitPanel() {
   const pacer = usePacer();
   const count = project.slots.length;
   const turnable = project.parameters.filter(({ ramp }) => ramp.axis === undefined && ramp.shape.type !== 'formula');
-  const { question, found, isRunning, isAll, ask, stop, goOn } = useFit();
+  const inquiry = useFit();
+  const { question, found, isRunning, ask } = inquiry;
   // As it was asked last, until something else is chosen.
   const last = question?.asked;
   const [chosen, choose] = useState<Partial<Omit<FitAsked, 'wanted'>>>({});
@@ -89,7 +91,7 @@ export function FitPanel() {
                 />
                 {label}
               </label>
-              {!turned.has(key) ? null : (
+              {turned.has(key) ? (
                 <Between
                   label={label}
                   sane={sane}
@@ -97,7 +99,7 @@ export function FitPanel() {
                   value={bounds[key] ?? sane}
                   onChange={(next) => choose({ ...chosen, bounds: { ...bounds, [key]: next } })}
                 />
-              )}
+              ) : null}
             </span>
           ))}
         </fieldset>
@@ -105,8 +107,7 @@ export function FitPanel() {
           <Button disabled={keys.length === 0 || wanted.every((each) => each === undefined)} onClick={search}>
             {question ? 'Fit again' : 'Fit'}
           </Button>
-          {isRunning ? <Button onClick={stop}>Stop</Button> : null}
-          {question !== null && !isRunning && !isAll ? <Button onClick={goOn}>Go on</Button> : null}
+          <StopAndGo of={inquiry} />
           {wanted.every((each) => each === undefined) ? (
             <span className="text-ink-3">Nothing is wanted yet: say it above.</span>
           ) : null}

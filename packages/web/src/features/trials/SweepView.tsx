@@ -14,6 +14,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
+import { StopAndGo } from '../../project/StopAndGo.tsx';
 import { inquiryHook } from '../../project/useInquiry.ts';
 import type { Question } from '../../project/inquirer.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, formatRemaining, NumberChip } from '../../ui/index.ts';
@@ -39,7 +40,8 @@ export function SweepView() {
   const pacer = usePacer();
   const { position } = useSelection();
   const usable = project.parameters.filter(({ ramp }) => ramp.axis === undefined);
-  const { question, found, isRunning, isAll, pace, ask, stop, goOn } = useSweep();
+  const inquiry = useSweep();
+  const { question, found, isRunning, isAll, pace, ask } = inquiry;
   // As it was asked last, until something else is chosen.
   const last = question?.asked;
   const [chosen, choose] = useState<{ key?: string; besides?: string; everywhere?: boolean }>({});
@@ -131,8 +133,7 @@ export function SweepView() {
         </p>
         <div className="mt-1 flex items-center gap-2">
           <Button onClick={start}>{question ? 'Try them again' : 'Try them'}</Button>
-          {isRunning ? <Button onClick={stop}>Stop</Button> : null}
-          {question !== null && !isRunning && !isAll ? <Button onClick={goOn}>Go on</Button> : null}
+          <StopAndGo of={inquiry} />
           {question ? (
             <span role="status" className="text-[12.5px] text-ink-3">
               {sweepInWords(project, question)}: {progressInWords(found, isRunning ? pace : null, isAll)}

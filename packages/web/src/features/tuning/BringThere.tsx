@@ -3,6 +3,7 @@ import { applyRangeEdit, wantedAt } from '@stadion/core/ramps';
 import { lineOf, wantedShare, type BringAsked, type Brought, type Goal } from '@stadion/core/tuning';
 import { useMemo, useState } from 'react';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
+import { StopAndGo } from '../../project/StopAndGo.tsx';
 import { inquiryHook } from '../../project/useInquiry.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 import type { Question } from '../../project/inquirer.ts';
@@ -35,7 +36,8 @@ export function BringThere() {
   const pacer = usePacer();
   const { position } = useSelection();
   const wanted = wantedAt(project, position) ?? 0.8;
-  const { question, found, isRunning, isAll, ask, stop, goOn, isSame } = useBring();
+  const inquiry = useBring();
+  const { question, found, isRunning, ask, isSame } = inquiry;
   // As it was asked last of this level, until something else is chosen.
   const last = question?.asked.position === position ? question.asked : undefined;
   const [chosen, choose] = useState<{ goal?: Goal; key?: string }>({});
@@ -113,8 +115,7 @@ export function BringThere() {
         <Button disabled={choices.length === 0} onClick={() => ask(asking)}>
           {question === null ? 'Search' : 'Search again'}
         </Button>
-        {isRunning ? <Button onClick={stop}>Stop</Button> : null}
-        {question !== null && !isRunning && !isAll ? <Button onClick={goOn}>Go on</Button> : null}
+        <StopAndGo of={inquiry} />
       </div>
       {question !== null && found ? (
         <Found brought={found} question={question} isRunning={isRunning} isOther={!isSame(asking)} />
