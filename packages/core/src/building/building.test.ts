@@ -295,23 +295,27 @@ describe('putting', () => {
 });
 
 describe('taking away', () => {
-  it('is refused while rules name the piece, with their words', () => {
+  it('removes the sentences that name the piece with it, and never the start', () => {
     const goal = bank.ground.pieces.find(({ piece }) => piece === 'goal') as Piece;
-    const result = withoutPieces(bank, new Set([goal.id]), naming(bank));
-    expect('refused' in result && result.refused).toMatch(/^Nothing was removed. It is named by “.*hive/i);
-    expect(withoutPieces(bank, new Set(['start']), naming(bank))).toEqual({
+    const result = withoutPieces(demo, bank, new Set([goal.id]));
+    if ('refused' in result) throw new Error(result.refused);
+    expect(result.names.sentences.map(({ words }) => words)).toContain('the bee is inside Hive mouth for 0.5 s');
+    const { patch } = editGround(bank, result.ground, 'Remove');
+    const next = projectOf(applyPatch(documentOf(demo), [...result.names.patch, ...patch]));
+    expect(findReferenceProblems(next)).toEqual([]);
+    expect(withoutPieces(demo, bank, new Set(['start']))).toEqual({
       refused: 'A ground has one start: move it instead.',
     });
   });
 
-  it('is refused while a meeting is at the piece, and no meeting is at one that is not there', () => {
+  it('removes the meeting at the piece, and no meeting is at one that is not there', () => {
     const goal = bank.ground.pieces.find(({ piece }) => piece === 'goal') as Piece;
     const meetings: Meetings = {
       ...{ groups: {}, many: literal(1), mayWithdraw: true, whenLost: 'goOn', zones: [goal.id] },
     };
     const level = { ...bank, rules: [], meetings };
-    const result = withoutPieces(level, new Set([goal.id]), naming(level));
-    expect('refused' in result && result.refused).toMatch(/named by “a meeting at Hive mouth”/);
+    const result = withoutPieces(demo, level, new Set([goal.id]));
+    expect('names' in result && result.names.sentences.map(({ words }) => words)).toEqual(['a meeting at Hive mouth']);
     const whole = homeBeforeDusk();
     whole.levels[bank.id]!.meetings = { ...meetings, zones: ['nowhere'] };
     expect(findReferenceProblems(whole)).toEqual([
@@ -340,7 +344,7 @@ describe('taking away', () => {
       opens: ['gate-x'],
     };
     const one: Level = { ...bank, ground: { ...bank.ground, pieces: [...bank.ground.pieces, gate, latch] } };
-    const result = withoutPieces(one, new Set(['gate-x']), naming(bank));
+    const result = withoutPieces(demo, one, new Set(['gate-x']));
     const left = 'ground' in result ? result.ground.pieces.find(({ id }) => id === 'latch-x') : undefined;
     expect(left).toEqual({ ...latch, opens: [] });
   });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import type { Project } from '../model/index.ts';
+import { findReferenceProblems, usesOfParameter, type Project } from '../model/index.ts';
 import fc from 'fast-check';
 import { after as edited } from '../testing/index.ts';
 import {
@@ -114,11 +114,24 @@ describe('parameters', () => {
     expect(after(command).parameters.at(-1)).toMatchObject({ key, label });
   });
 
-  it('in use cannot go, others can', () => {
-    expect(removeParameter(demo, 'clock')).toEqual({ usedIn: 15 });
+  it('are removed, and the amounts that followed them keep their value', () => {
+    for (const { key, label } of demo.parameters) {
+      const command = removeParameter(demo, key, 1);
+      if ('formulas' in command) {
+        expect([label, command.formulas.length > 0]).toEqual([label, true]);
+        continue;
+      }
+      expect(command.numbers + command.sentences.length).toBe(usesOfParameter(demo, key).length);
+      const next = after(command);
+      expect(next.parameters.some((parameter) => parameter.key === key)).toBe(false);
+      expect(findReferenceProblems(next)).toEqual([]);
+    }
+    const limits = Object.values(after(removeParameter(demo, 'clock', 1) as NamedEdit).levels).map(
+      ({ clock }) => clock.limitSeconds,
+    );
+    expect(limits.some((limit) => limit?.from === 'parameter' && limit.parameter === 'clock')).toBe(false);
     const project = after(addParameter(demo, 'Wind'));
-    const command = removeParameter(project, 'wind');
-    expect('patch' in command && after(command, project).parameters).toHaveLength(demo.parameters.length);
+    expect(after(removeParameter(project, 'wind', 1) as NamedEdit, project)).toEqual(after(undefined));
   });
 
   it('are pinned and let go', () => {

@@ -11,6 +11,8 @@ import {
   type Item,
   type Level,
   type Piece,
+  type Project,
+  type Reading,
   type Section,
 } from '../model/index.ts';
 import type { PatchOperation } from '../patch/index.ts';
@@ -18,6 +20,7 @@ import { conditionInWords, eachCondition, effectInWords, type Names } from '../r
 import { at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
 import { namesOneOf } from './naming.ts';
 import { appendEntries } from './order.ts';
+import { withoutNames, type RemovalOfNames } from './removal.ts';
 
 const same = (one: unknown, other: unknown): boolean => JSON.stringify(one) === JSON.stringify(other);
 
@@ -120,29 +123,26 @@ export function sentencesNaming(level: Level, ids: ReadonlySet<Id>, naming: Name
   ];
 }
 
-/** What taking pieces away comes to: the ground without them, or why they stay. */
+/** The ground without pieces, and every sentence that names one of them; refused for the start. */
 export function withoutPieces(
+  project: Project,
   level: Level,
   ids: ReadonlySet<Id>,
-  naming: Names,
-): { ground: Ground } | { refused: string } {
+): { ground: Ground; names: RemovalOfNames } | { refused: string } {
   const { ground } = level;
   if (ground.pieces.some(({ id, piece }) => piece === 'start' && ids.has(id)))
     return { refused: 'A ground has one start: move it instead.' };
-  const sentences = [...new Set(sentencesNaming(level, ids, naming))];
-  if (sentences.length > 0)
-    return {
-      refused: `Nothing was removed. It is named by ${sentences.map((words) => `“${words}”`).join(', ')}. Change that first.`,
-    };
+  const isOne = (part: Reading | Effect): boolean => namesOneOf(part, ids);
+  const names = withoutNames(project, { reading: isOne, effect: isOne, zone: (id) => ids.has(id), level });
   const pieces = ground.pieces
     .filter(({ id }) => !ids.has(id))
     .map((piece) =>
-      // Latches let go of gates that are no more.
+      // A latch no longer opens gates that are gone.
       piece.piece === 'latch' && piece.opens.some((gate) => ids.has(gate))
         ? { ...piece, opens: piece.opens.filter((gate) => !ids.has(gate)) }
         : piece,
     );
-  return { ground: { ...ground, pieces } };
+  return { ground: { ...ground, pieces }, names };
 }
 
 /** What levels lose when they take another's ground, in words; nothing where they lose nothing. */

@@ -23,6 +23,7 @@ export {
   setRamp,
   setShape,
   type CellChange,
+  type ParameterRemoval,
 } from './parameters.ts';
 export { addSection, removeSection, setDrawnBy, setSection } from './sections.ts';
 export { addTier, moveTier, removeTier, renameTier, tierLimits, tiersOf } from './tiers.ts';
@@ -44,6 +45,7 @@ export { copyRules, slotsNamed, type CopiedRules, type LevelChange } from './cop
 export { addTally, removeTally, repeatSlot, setTallyPolicy, setStarGate } from './run.ts';
 export { dropExpectation, expectClearRate } from './expectations.ts';
 export { namesPieces } from './naming.ts';
+export { type NamedSentence, type Removal } from './removal.ts';
 export { copyGround, editGround, groundPatch, lostByCopying, sentencesNaming, withoutPieces } from './ground.ts';
 export {
   addKind,

@@ -30,7 +30,7 @@ const uses = (project: Project, role: KindRole, id: string) =>
 const find = (project: Project, id: string) => allKinds(project).find(({ kind }) => kind.id === id)!;
 const removal = (project: Project, id: string) => {
   const { role, kind } = find(project, id);
-  return removeKind(project, role, kind, uses(project, role, id), (level) => namesFor(project, level));
+  return removeKind(project, role, kind, uses(project, role, id));
 };
 
 describe('kinds', () => {
@@ -76,7 +76,6 @@ describe('kinds', () => {
         level.ground.pieces.push({ id: `t-${i}`, piece: 'collectable', kind: added.id, at: { x: 2.5, y: 2.5 } });
     const pieces = 5 * Object.keys(project.levels).length;
     const result = removal(project, added.id);
-    if ('refused' in result) throw new Error(result.refused);
     expect(result.label).toBe(`Remove Token and its ${pieces} pieces`);
     expect(result.patch.length).toBe(Object.keys(project.levels).length + 1);
     whole(after(project, result));
@@ -90,7 +89,6 @@ describe('kinds', () => {
       if ('sections' in ground)
         ground.sections[1]!.pieces.push({ id: 'more', piece: 'collectable', kind: added.id, at: { x: 3.5, y: 6.5 } });
     const result = removal(project, added.id);
-    if ('refused' in result) throw new Error(result.refused);
     expect(result.label).toBe('Remove Token and its 3 pieces');
     const next = after(project, result);
     whole(next);
@@ -98,9 +96,43 @@ describe('kinds', () => {
       if ('sections' in ground) expect(ground.sections[1]!.pieces.some(({ id }) => id === 'more')).toBe(false);
   });
 
-  it('stay while rules name them, with their words', () => {
-    const result = removal(demo, 'hornet');
-    expect('refused' in result && result.refused).toMatch(/^Hornet stays: it is named by .+Change these first\.$/);
+  it('are removed with the rules, stars and score parts that name them', () => {
+    for (const { role, kind } of allKinds(demo)) {
+      const { sentences, patch } = removal(demo, kind.id);
+      const { named } = uses(demo, role, kind.id);
+      expect([kind.id, sentences.length > 0]).toEqual([kind.id, named.length > 0]);
+      const next = after(demo, { patch });
+      whole(next);
+      expect(uses(next, role, kind.id)).toEqual({ levels: [], pieces: 0, named: [] });
+    }
+  });
+
+  it('name the sentences that are removed with them', () => {
+    const words = removal(demo, 'hornet').sentences.map((sentence) => sentence.words);
+    expect(words).toContain('a hornet touches the bee');
+  });
+
+  it('are removed with the standing touch rule that was added with them', () => {
+    const added = addKind(demo, 'fall', look);
+    const removed = removal(after(demo, added), added.id);
+    expect(removed.sentences.map(({ words }) => words)).toEqual(['a faller touches the bee']);
+    expect(documentOf(after(after(demo, added), removed))).toEqual(documentOf(demo));
+  });
+
+  it('are duplicated right after their original, with the standing rules on its touch', () => {
+    const edit = duplicateKind(demo, 'enemies', find(demo, 'hornet').kind, look);
+    const next = after(demo, edit);
+    whole(next);
+    const ids = next.kinds.enemies.map(({ id }) => id);
+    expect(ids[ids.indexOf('hornet') + 1]).toBe(edit.id);
+    const touched = (id: string) =>
+      next.standing.filter(({ when }) => when.is === 'onOff' && 'kind' in when.reading && when.reading.kind === id);
+    expect(touched('hornet').length).toBeGreaterThan(0);
+    expect(touched(edit.id).map(({ then, fires }) => ({ then, fires }))).toEqual(
+      touched('hornet').map(({ then, fires }) => ({ then, fires })),
+    );
+    const places = next.standing.map(({ id }) => id);
+    expect(places.indexOf(touched(edit.id)[0]!.id)).toBe(places.indexOf(touched('hornet').at(-1)!.id) + 1);
   });
 
   it('go with their pieces once nothing names them', () => {
@@ -112,7 +144,6 @@ describe('kinds', () => {
       patch: [{ op: 'add', path: `/levels/${level.id}/ground/pieces/token-1`, value: piece }],
     });
     const result = removal(standing, added.id);
-    if ('refused' in result) throw new Error(result.refused);
     expect(result.label).toBe('Remove Token and its piece');
     const next = after(standing, result);
     whole(next);

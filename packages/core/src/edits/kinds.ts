@@ -7,6 +7,8 @@ import {
   KINDS_OF_PIECE,
   literal,
   type CollectableKind,
+  type Condition,
+  type Effect,
   type EnemyKind,
   type Ground,
   type HazardKind,
@@ -21,11 +23,12 @@ import {
   type Rule,
 } from '../model/index.ts';
 import type { PatchOperation } from '../patch/index.ts';
-import { leaves, type Names } from '../rules/index.ts';
+import { leaves } from '../rules/index.ts';
 import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
-import { sentencesNaming } from './ground.ts';
+import { namesOneOf } from './naming.ts';
 import { appendEntries, insertEntry } from './order.ts';
-import { addStanding } from './rules.ts';
+import { withoutNames, type Removal } from './removal.ts';
+import { addStanding, freshRule, takenStandingConditions, takenStandingRules } from './rules.ts';
 
 export type KindRole = keyof Kinds;
 export type AnyKind = CollectableKind | EnemyKind | HazardKind;
@@ -108,16 +111,12 @@ function touchRule(project: Project, kind: Id): PatchOperation[] {
       rule.then.some(({ effect }) => effect === 'loseLife' || effect === 'lose' || effect === 'hurt'),
   );
   if (like?.when.is !== 'onOff') return [];
-  const rule: Rule = {
-    ...like,
-    id: `touch-${kind}`.slice(0, 48),
-    when: { ...like.when, id: `touches-${kind}`.slice(0, 48), reading: { reading: 'touching', kind } },
-  };
+  const rule: Rule = { ...like, id: `touch-${kind}`.slice(0, 48), when: touchOf(like.when, kind) };
   const { order: _order, note: _note, ...fresh } = rule;
   return addStanding(project, [fresh], '').patch;
 }
 
-/** A copy of a kind right after it, with a mark of its own. */
+/** A copy of a kind right after it, with a mark of its own. The standing rules on a touch of the kind are copied with it. */
 export function duplicateKind(
   project: Project,
   role: KindRole,
@@ -130,8 +129,40 @@ export function duplicateKind(
   const list = project.kinds[role] as AnyKind[];
   const { order: _order, ...copy } = { ...kind, id, name, look };
   const place = list.findIndex((other) => other.id === kind.id) + 1;
-  return { id, label: `Duplicate ${kind.name}`, patch: insertEntry(['kinds', role], list, copy as AnyKind, place) };
+  return {
+    id,
+    label: `Duplicate ${kind.name}`,
+    patch: [
+      ...insertEntry(['kinds', role], list, copy as AnyKind, place),
+      ...(role === 'collectables' ? [] : touchRulesCopied(project, kind.id, id)),
+    ],
+  };
 }
+
+/** Copies the standing rules whose condition is a touch of one kind, for another kind, each right after its original. */
+function touchRulesCopied(project: Project, from: Id, to: Id): PatchOperation[] {
+  const rules = takenStandingRules(project);
+  const conditions = takenStandingConditions(project);
+  // One list takes all copies, so that their order numbers differ.
+  let list: readonly Rule[] = project.standing;
+  return project.standing.flatMap((rule): PatchOperation[] => {
+    const { when } = rule;
+    if (when.is !== 'onOff' || when.reading.reading !== 'touching' || when.reading.kind !== from) return [];
+    const named: Rule = { ...rule, id: `touch-${to}`.slice(0, 48), when: touchOf(when, to) };
+    const { order: _order, note: _note, ...copy } = freshRule(named, rules, conditions);
+    const place = list.findIndex((other) => other.id === rule.id) + 1;
+    const patch = insertEntry(['standing'], list, copy, place);
+    list = list.toSpliced(place, 0, copy);
+    return patch;
+  });
+}
+
+/** The touch of another kind in place of the touch of one. */
+const touchOf = (when: Extract<Condition, { is: 'onOff' }>, kind: Id): Condition => ({
+  ...when,
+  id: `touches-${kind}`.slice(0, 48),
+  reading: { reading: 'touching', kind },
+});
 
 export const renameKind = (role: KindRole, kind: AnyKind, name: string): NamedEdit => ({
   label: `Rename ${kind.name} to ${name}`,
@@ -186,6 +217,12 @@ function roleNamed(reading: Reading): { id: Id; role: (role: KindRole) => boolea
   }
 }
 
+/** Does the reading name the kind? */
+function isNamed(reading: Reading, role: KindRole, id: Id): boolean {
+  const subject = roleNamed(reading);
+  return subject !== undefined && subject.id === id && subject.role(role);
+}
+
 /** Is the piece one of this kind? */
 const isOfKind = (piece: Piece, role: KindRole, id: Id): boolean =>
   'kind' in piece && piece.kind === id && KINDS_OF_PIECE[piece.piece] === role;
@@ -201,13 +238,9 @@ export function usesOfKind(
     const pieces = allPiecesOf(level.ground).filter((piece) => isOfKind(piece, role, id)).length;
     return pieces > 0 ? [{ level, pieces }] : [];
   });
-  const isNamed = (reading: Reading): boolean => {
-    const subject = roleNamed(reading);
-    return subject !== undefined && subject.id === id && subject.role(role);
-  };
   const takesShare = (part: unknown): boolean => role === 'collectables' && kindsInAmounts(part).has(id);
   const namesIt = (rule: Pick<Rule, 'when'>): boolean =>
-    leaves(rule.when).some(({ leaf }) => isNamed(leaf.reading)) || takesShare(rule);
+    leaves(rule.when).some(({ leaf }) => isNamed(leaf.reading, role, id)) || takesShare(rule);
   const rules = (list: readonly Rule[], level?: Level): KindUses['named'] =>
     list
       .filter(namesIt)
@@ -224,7 +257,7 @@ export function usesOfKind(
       ...(others ? [{ level, words: 'its clock or stars', what: 'amount' as const }] : []),
     ];
   };
-  const scored = project.score.some((part) => isNamed(part.reading));
+  const scored = project.score.some((part) => isNamed(part.reading, role, id));
   return {
     levels,
     pieces: levels.reduce((sum, { pieces }) => sum + pieces, 0),
@@ -267,34 +300,31 @@ function withoutKind(level: Level, role: KindRole, id: Id, singly: boolean): Pat
   ];
 }
 
-/** Takes a kind out with its pieces; refused where rules name it or one of its pieces. */
-export function removeKind(
-  project: Project,
-  role: KindRole,
-  kind: AnyKind,
-  uses: KindUses,
-  namesOf: (level: Level) => Names,
-): NamedEdit | { refused: string } {
-  const inWords = (list: readonly string[]): string => {
-    const shown = [...new Set(list)];
-    return shown.length > 4 ? `${shown.slice(0, 4).join('; ')}; and ${shown.length - 4} more` : shown.join('; ');
+/** Removes a kind with its pieces and with every sentence that names the kind or one of its pieces. */
+export function removeKind(project: Project, role: KindRole, kind: AnyKind, uses: KindUses): Removal {
+  const idsIn = new Map(
+    uses.levels.map(({ level }) => [
+      level,
+      new Set(allPiecesOf(level.ground).flatMap((piece) => (isOfKind(piece, role, kind.id) ? [piece.id] : []))),
+    ]),
+  );
+  const isPiece = (part: Reading | Effect, level?: Level): boolean => {
+    const ids = level && idsIn.get(level);
+    return ids !== undefined && namesOneOf(part, ids);
   };
-  if (uses.named.length > 0)
-    return {
-      refused: `${kind.name} stays: it is named by ${inWords(uses.named.map(({ level, words }) => (level ? `${words} (${level.name})` : words)))}. Change these first.`,
-    };
-  const naming = uses.levels.flatMap(({ level }) => {
-    const ids = new Set(level.ground.pieces.flatMap((piece) => (isOfKind(piece, role, kind.id) ? [piece.id] : [])));
-    return sentencesNaming(level, ids, namesOf(level)).map((words) => `${words} (${level.name})`);
+  const { patch, sentences } = withoutNames(project, {
+    reading: (reading, level) => isNamed(reading, role, kind.id) || isPiece(reading, level),
+    effect: isPiece,
+    ...(role === 'collectables' ? { kind: kind.id } : {}),
   });
-  if (naming.length > 0)
-    return { refused: `${kind.name} stays: a piece of it is named by ${inWords(naming)}. Change these first.` };
   return {
     label:
       uses.pieces === 0
         ? `Remove ${kind.name}`
         : `Remove ${kind.name} and its ${uses.pieces === 1 ? 'piece' : `${uses.pieces} pieces`}`,
+    sentences,
     patch: [
+      ...patch,
       ...uses.levels.flatMap(({ level }) => withoutKind(level, role, kind.id, uses.pieces <= MOST_REMOVED_SINGLY)),
       removeAt(at('kinds', role, kind.id)),
     ],

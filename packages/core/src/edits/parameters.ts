@@ -1,4 +1,7 @@
 import {
+  documentOf,
+  literal,
+  projectOf,
   usesOfParameter,
   type LiveAxis,
   type Parameter,
@@ -8,8 +11,10 @@ import {
   type ShapeType,
 } from '../model/index.ts';
 import { rampValue, rawValue, reshape, seriesOf, SHAPES, toSignificant } from '../ramps/index.ts';
+import { applyPatch, type PatchOperation } from '../patch/index.ts';
 import { at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
 import { insertEntry } from './order.ts';
+import { withoutNames, type Removal } from './removal.ts';
 
 const parameterOf = (project: Project, key: string): Parameter =>
   project.parameters.find((parameter) => parameter.key === key) as Parameter;
@@ -43,11 +48,56 @@ export function addParameter(project: Project, label: string): NamedEdit & { key
   return { key, label: `Add ${label}`, patch: insertEntry(['parameters'], project.parameters, parameter) };
 }
 
-/** Takes a parameter out, or says where it is still used. */
-export function removeParameter(project: Project, key: string): NamedEdit | { usedIn: number } {
-  const uses = usesOfParameter(project, key).length;
-  if (uses > 0) return { usedIn: uses };
-  return { label: `Remove ${parameterOf(project, key).label}`, patch: [removeAt(at('parameters', key))] };
+/** The removal of a parameter that numbers follow. */
+export interface ParameterRemoval extends Removal {
+  /** The number of amounts that keep the value they have now. */
+  numbers: number;
+}
+
+/**
+ * Removes a parameter. Every amount that follows it keeps its present value as a number: in a level, the value at the
+ * level's first slot; elsewhere, the value at `position`. Rules that change the parameter lose that effect.
+ *
+ * @returns the edit, or the names of the formulas that read the parameter: they must be changed by hand
+ */
+export function removeParameter(
+  project: Project,
+  key: string,
+  position: number,
+): ParameterRemoval | { formulas: string[] } {
+  const parameter = parameterOf(project, key);
+  const uses = usesOfParameter(project, key);
+  const formulas = [
+    ...uses.flatMap(({ path: [part, id] }) => (part === 'parameters' ? [parameterOf(project, String(id)).label] : [])),
+    ...(project.bouts?.actions ?? []).flatMap(({ id, name }) =>
+      uses.some(({ path }) => path[0] === 'bouts' && path[1] === 'actions' && path[2] === id && path[3] === 'formula')
+        ? [name]
+        : [],
+    ),
+  ];
+  if (formulas.length > 0) return { formulas };
+  const series = seriesOf(project);
+  const document = documentOf(project);
+  const numbers = uses.flatMap(({ path, levelId }): PatchOperation[] => {
+    const source = path.reduce<unknown>(
+      (value, part) => (value as Record<string, unknown> | undefined)?.[part],
+      document,
+    ) as { from?: string; times?: number; plus?: number } | undefined;
+    if (source?.from !== 'parameter') return [];
+    const first = project.slots.findIndex((slot) => slot.levelId === levelId) + 1;
+    const value = series.valueAt(parameter, first > 0 ? first : Math.max(1, position));
+    return [replaceAt(at(...path), literal(value * (source.times ?? 1) + (source.plus ?? 0)))];
+  });
+  const rest = projectOf(applyPatch(document, numbers));
+  const { patch, sentences } = withoutNames(rest, {
+    effect: (effect) => effect.effect === 'parameter' && effect.parameter === key,
+  });
+  return {
+    label: `Remove ${parameter.label}`,
+    numbers: numbers.length,
+    sentences,
+    patch: [...numbers, ...patch, removeAt(at('parameters', key))],
+  };
 }
 
 /** Sets a parameter's ramp to another. `what` says the change in words. */

@@ -152,14 +152,17 @@ describe('the sequence’s books', () => {
     expect(after(setTallyPolicy(bare, 'stings', 'retry', reset, 'x'), bare).run.keep['stings']!.retry).toEqual(reset);
   });
 
-  it('gain a tally and lose it, unless a rule uses it', () => {
+  it('gain a tally and lose it, with the rules that use it', () => {
     const command = addTally(demo, 'Score');
     const project = after(command);
     // The score is counted already: the new one has a name of its own.
     expect(command.id).toBe('score-2');
     const removed = removeTally(project, 'score-2');
-    expect('used' in removed ? removed : after(removed, project)).toEqual(after(undefined));
-    expect(removeTally(demo, 'stings')).toEqual({ used: true });
+    expect(removed.sentences).toEqual([]);
+    expect(after(removed, project)).toEqual(after(undefined));
+    const without = removeTally(demo, 'stings');
+    expect(without.sentences.length).toBeGreaterThan(0);
+    expect(JSON.stringify(after(without))).not.toContain('"stings"');
   });
 
   it('have star gates and repeated levels', () => {

@@ -52,6 +52,20 @@ export function addRules(
   };
 }
 
+/** Every id that a new standing rule must not have. No level may have a rule of the same id: it could be taken for the standing one. */
+export const takenStandingRules = (project: Project): Set<string> =>
+  new Set([
+    ...project.standing.map((rule) => rule.id),
+    ...Object.values(project.levels).flatMap((level) => level.rules.map((rule) => rule.id)),
+  ]);
+
+/** Every id of a condition in the standing rules. */
+export function takenStandingConditions(project: Project): Set<string> {
+  const ids = new Set<string>();
+  for (const rule of project.standing) eachCondition(rule.when, ({ id }) => void ids.add(id));
+  return ids;
+}
+
 /** Adds rules that hold in every level. */
 export function addStanding(
   project: Project,
@@ -59,13 +73,8 @@ export function addStanding(
   label: string,
   mint: MintId = freshId,
 ): NamedEdit {
-  // No level may have a rule of the same id: it could be taken for the standing one.
-  const ruleIds = new Set([
-    ...project.standing.map((rule) => rule.id),
-    ...Object.values(project.levels).flatMap((level) => level.rules.map((rule) => rule.id)),
-  ]);
-  const conditionIds = new Set<string>();
-  for (const rule of project.standing) eachCondition(rule.when, ({ id }) => void conditionIds.add(id));
+  const ruleIds = takenStandingRules(project);
+  const conditionIds = takenStandingConditions(project);
   const fresh = rules.map((rule) => freshRule(rule, ruleIds, conditionIds, mint));
   return { label, patch: appendEntries(['standing'], project.standing, fresh) };
 }

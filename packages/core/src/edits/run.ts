@@ -14,6 +14,7 @@ import {
 } from '../model/index.ts';
 import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
 import { insertEntry } from './order.ts';
+import { withoutNames, type Removal } from './removal.ts';
 import { shiftTiers, slotIdFor, type SequenceEdit } from './sequence.ts';
 
 /** What becomes of a tally at an event. */
@@ -46,13 +47,18 @@ export function addTally(project: Project, name: string): NamedEdit & { id: stri
   };
 }
 
-/** Takes a tally out, or says that it is still used. */
-export function removeTally(project: Project, id: string): NamedEdit | { used: true } {
-  const text = JSON.stringify([project.levels, project.standing, project.score]);
-  if (text.includes(`"tally":"${id}"`) || new RegExp(`"resets":\\[[^\\]]*"${id}"`).test(text)) return { used: true };
+/** Removes a tally with every sentence that counts or reads it. */
+export function removeTally(project: Project, id: string): Removal {
+  const { patch, sentences } = withoutNames(project, {
+    reading: (reading) => reading.reading === 'tally' && reading.tally === id,
+    effect: (effect) => effect.effect === 'tally' && effect.tally === id,
+    tally: id,
+  });
   return {
     label: `Remove the tally ${project.tallies.find((tally) => tally.id === id)?.name ?? id}`,
+    sentences,
     patch: [
+      ...patch,
       removeAt(at('tallies', id)),
       ...(Object.hasOwn(project.run.keep, id) ? [removeAt(at('run', 'keep', id))] : []),
     ],

@@ -25,3 +25,4 @@ export {
   type TuningFound,
   type TuningName,
 } from './question.ts';
+export { onlyLevelAt, partsOfQuestion } from './dependsOn.ts';

@@ -1,15 +1,11 @@
 import type { Pacer, Project } from '@stadion/core/model';
-import type { TuningAsked, TuningName } from '@stadion/core/tuning';
+import { partsOfQuestion, type TuningAsked, type TuningName } from '@stadion/core/tuning';
 import { useEffect, useEffectEvent, useSyncExternalStore } from 'react';
 import { usePacer, useProject, useSelection } from './hooks.ts';
 import { Inquirer, keyOf, type InquiryState, type Question } from './inquirer.ts';
 
-/** What a question needs of a project, and what its answer depends on. */
-type Needs<Name extends TuningName> = (
-  project: Project,
-  pacer: Pacer,
-  asked: TuningAsked[Name],
-) => Pick<Question<Name>, 'project' | 'parts'>;
+/** The part of a project that a question is sent with. */
+type NeededOf<Name extends TuningName> = (project: Project, asked: TuningAsked[Name]) => Project;
 
 export interface AskedByHand<Name extends TuningName> extends InquiryState<Name> {
   ask(asked: TuningAsked[Name]): void;
@@ -20,7 +16,7 @@ export interface AskedByHand<Name extends TuningName> extends InquiryState<Name>
 }
 
 /** A hook that asks one kind of question of tuning by hand. */
-export function inquiryHook<Name extends TuningName>(name: Name, needs: Needs<Name>): () => AskedByHand<Name> {
+export function inquiryHook<Name extends TuningName>(name: Name, needed: NeededOf<Name>): () => AskedByHand<Name> {
   const inquirer = new Inquirer(
     name,
     () => new Worker(new URL('../workers/inquiry.worker.ts', import.meta.url), { type: 'module' }),
@@ -33,7 +29,7 @@ export function inquiryHook<Name extends TuningName>(name: Name, needs: Needs<Na
     const state = useSyncExternalStore(inquirer.subscribe, inquirer.read);
     const questionOf = (asked: TuningAsked[Name], by: Pacer): Question<Name> => ({
       ...{ projectId, pacer: by, asked },
-      ...needs(project, by, asked),
+      ...{ project: needed(project, asked), parts: partsOfQuestion(project, by, asked) },
     });
     const again = useEffectEvent((asked: TuningAsked[Name], pacerId: string): Question<Name> | undefined => {
       const by = project.pacers.find(({ id }) => id === pacerId);

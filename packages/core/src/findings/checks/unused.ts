@@ -1,8 +1,9 @@
+import { removeAt, removeKind, removeTally, usesOfKind, type AnyKind, type KindRole } from '../../edits/index.ts';
 import { remembered } from '../../memo/index.ts';
 import { pointerOf, type Level, type Piece, type Project } from '../../model/index.ts';
 import { namesIn } from '../../ramps/index.ts';
 import { leaves } from '../../rules/index.ts';
-import type { Check, Found } from '../finding.ts';
+import type { Check, Found, Mend } from '../finding.ts';
 import { followedBy, kindsPlaced } from '../scopes.ts';
 
 interface Spare {
@@ -10,6 +11,8 @@ interface Spare {
   words: string;
   reason: string;
   slotId?: string;
+  /** The edit that removes it; its removal alone when absent, none when null. */
+  mend?: Mend | null;
 }
 
 type Zone = Extract<Piece, { piece: 'zone' }>;
@@ -64,10 +67,24 @@ function spareKinds(project: Project): Spare[] {
               path: ['kinds', of, id],
               words: `The kind “${name}”`,
               reason: 'No level has one, and no spawner, emitter or lane sends one.',
+              mend: mendOfKind(project, of, id),
             },
           ],
     ),
   );
+}
+
+/** Removes a kind with the standing rules on its touch. Where anything else names the kind, the designer decides. */
+function mendOfKind(project: Project, role: KindRole, id: string): Mend | null {
+  const kind = (project.kinds[role] as AnyKind[]).find((entry) => entry.id === id) as AnyKind;
+  const uses = usesOfKind(project, role, id, (rule) => rule.id);
+  const touches = project.standing.filter(
+    ({ when }) => when.is === 'onOff' && when.reading.reading === 'touching' && when.reading.kind === id,
+  );
+  if (uses.named.length > (role === 'collectables' ? 0 : touches.length)) return null;
+  const { patch } = removeKind(project, role, kind, uses);
+  const rules = touches.length === 1 ? 'its standing rule' : `its ${touches.length} standing rules`;
+  return { label: touches.length === 0 ? 'Remove it' : `Remove it and ${rules}`, patch };
 }
 
 function spareTallies(project: Project): Spare[] {
@@ -77,7 +94,14 @@ function spareTallies(project: Project): Spare[] {
   return tallies.flatMap(({ id, name }): Spare[] =>
     read.has(id) || inScore.has(id)
       ? []
-      : [{ path: ['tallies', id], words: `The tally “${name}”`, reason: 'No rule counts it or looks at it.' }],
+      : [
+          {
+            path: ['tallies', id],
+            words: `The tally “${name}”`,
+            reason: 'No rule counts it or looks at it.',
+            mend: { label: 'Remove it', patch: removeTally(project, id).patch },
+          },
+        ],
   );
 }
 
@@ -112,14 +136,15 @@ export const unused: Check<'project'> = {
       ...spareTallies(project),
       ...spareParameters(project),
     ];
-    return spare.map(({ path, words, reason, slotId }): Found => {
+    return spare.map(({ path, words, reason, slotId, mend }): Found => {
       const at = pointerOf(path);
+      const removal = mend === undefined ? { label: 'Remove it', patch: [removeAt(at)] } : mend;
       return {
         slotId: slotId ?? first.id,
         path: at,
         sentence: `${words} is not used.`,
         reason,
-        mend: { label: 'Remove it', patch: [{ op: 'remove', path: at }] },
+        ...(removal === null ? {} : { mend: removal }),
       };
     });
   },

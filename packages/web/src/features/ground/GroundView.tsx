@@ -2,7 +2,7 @@ import { at } from '@stadion/core/edits';
 import { useFindings } from '../../project/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { cleared, copiedText, pasted, withGroundAsSection, type Cell } from '@stadion/core/building';
-import { duplicateLevel, editGround, withoutPieces } from '@stadion/core/edits';
+import { duplicateLevel, editGround, withoutPieces, type Removal } from '@stadion/core/edits';
 import type { Id, Level } from '@stadion/core/model';
 import { sectionsOf } from '@stadion/core/ground';
 import { prepareLevel } from '@stadion/core/grounds';
@@ -27,6 +27,7 @@ import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { useEdit, useGoto, usePacer, useSequenceEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
+import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
 import { Confirm } from '../../ui/index.ts';
 import { AsText } from './AsText.tsx';
 import { choiceByKey, handChoices, keyOfHand } from './choices.ts';
@@ -99,6 +100,7 @@ export function GroundView({ here: whole, forecast, head }: Props) {
     [level.ground.pieces, heldIds],
   );
 
+  const [removing, setRemoving] = useState<{ what: string; removal: Removal }>();
   const take = (outcome: Outcome): void => {
     setTrouble(outcome.refused ?? '');
     const [one] = pieces;
@@ -114,12 +116,21 @@ export function GroundView({ here: whole, forecast, head }: Props) {
   };
   const remove = (ids: ReadonlySet<Id>, label: string): boolean => {
     if (ids.size === 0) return false;
-    const result = withoutPieces(level, ids, here.names);
+    const result = withoutPieces(project, level, ids);
     if ('refused' in result) {
       setTrouble(result.refused);
       return false;
     }
-    take({ ground: result.ground, label, held: [] });
+    const { names, ground } = result;
+    if (names.sentences.length > 0) {
+      // Only a level's own ground has pieces that sentences name.
+      const patch = [...names.patch, ...editGround(level, ground, label).patch];
+      const [one] = level.ground.pieces.filter(({ id }) => ids.has(id));
+      const what = one && ids.size === 1 ? nameOfPiece(here, one) : `${ids.size} pieces`;
+      setRemoving({ what, removal: { label: `${label}, ${level.name}`, sentences: names.sentences, patch } });
+      return false;
+    }
+    take({ ground, label, held: [] });
     return true;
   };
   const letGo = (): void => {
@@ -289,6 +300,16 @@ export function GroundView({ here: whole, forecast, head }: Props) {
           </div>
         </>
       )}
+      <RemovalConfirm
+        what={removing?.what}
+        removal={removing?.removal}
+        onClose={() => setRemoving(undefined)}
+        onRemove={(removal) => {
+          edit(removal);
+          setHeld(NOTHING);
+          setSaid(removal.label);
+        }}
+      />
       <Confirm
         open={clearing}
         title={`Clear the ground of ${level.name}?`}
@@ -296,9 +317,13 @@ export function GroundView({ here: whole, forecast, head }: Props) {
         onClose={() => setClearing(false)}
         onConfirm={() => {
           const ids = new Set(level.ground.pieces.flatMap(({ id, piece }) => (piece === 'start' ? [] : [id])));
-          const result = withoutPieces(level, ids, here.names);
-          if ('refused' in result) setTrouble(result.refused);
-          else take({ ground: cleared(level.ground), label: 'Clear the ground', held: [] });
+          const result = withoutPieces(project, level, ids);
+          if ('refused' in result) return setTrouble(result.refused);
+          const { sentences, patch } = result.names;
+          const ground = cleared(level.ground);
+          if (sentences.length === 0) return take({ ground, label: 'Clear the ground', held: [] });
+          const { label, patch: groundPatch } = editGround(level, ground, 'Clear the ground');
+          setRemoving({ what: 'all pieces', removal: { label, sentences, patch: [...patch, ...groundPatch] } });
         }}
       >
         All walls inside and all pieces but the start go:{' '}

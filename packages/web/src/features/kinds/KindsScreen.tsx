@@ -19,13 +19,14 @@ import { MoreHorizontal } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { KindsSwitch } from '../../project/KindsSwitch.tsx';
 import { FirstStep } from '../../project/FirstStep.tsx';
+import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { NoteOf, ruleInWords } from '../../sentences/index.ts';
-import { nameRefused, Confirm, Menu, TextInPlace } from '../../ui/index.ts';
+import { nameRefused, Menu, TextInPlace } from '../../ui/index.ts';
 import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { KindStage } from './KindStage.tsx';
 import { CollectableWords, EnemyWords, HazardWords } from './KindWords.tsx';
@@ -50,7 +51,6 @@ const ROLES: readonly { role: KindRole; title: string; none: string }[] = [
 function Cast({ here }: { here: LevelHere }) {
   const { project } = here;
   const edit = useEdit();
-  const [trouble, setTrouble] = useState('');
   const add = (deed: KindDeed): void => edit(addKind(project, deed, freeLook(project, KIND_DEEDS[deed].role), mintId));
   const speed = resolveAmount(project.player.moves.roam.speed, here.values, here.placed);
   const player = { speed, radius: project.player.radius };
@@ -76,14 +76,6 @@ function Cast({ here }: { here: LevelHere }) {
             }))}
           />
         </div>
-        {trouble === '' ? null : (
-          <p role="alert" className="mt-2 border-l-[3px] border-loss bg-loss-soft px-3 py-1.5">
-            {trouble}{' '}
-            <button type="button" className="link" onClick={() => setTrouble('')}>
-              Close
-            </button>
-          </p>
-        )}
         <h2 className="mt-4 border-b border-line pb-1 text-[13px]">The player</h2>
         <div className="act-row kind-row">
           <span className="p-1">
@@ -103,15 +95,7 @@ function Cast({ here }: { here: LevelHere }) {
             <h2 className="mt-4 border-b border-line pb-1 text-[13px]">{title}</h2>
             {project.kinds[role].length === 0 ? <p className="py-2 text-ink-3">{none}</p> : null}
             {project.kinds[role].map((kind, index) => (
-              <KindRow
-                key={kind.id}
-                here={here}
-                role={role}
-                kind={kind}
-                index={index}
-                player={player}
-                onTrouble={setTrouble}
-              />
+              <KindRow key={kind.id} here={here} role={role} kind={kind} index={index} player={player} />
             ))}
           </section>
         ))}
@@ -126,7 +110,6 @@ interface RowProps {
   kind: AnyKind;
   index: number;
   player: { speed: number; radius: number };
-  onTrouble: (words: string) => void;
 }
 
 const isEnemy = (kind: AnyKind): kind is EnemyKind => 'movement' in kind;
@@ -137,7 +120,7 @@ const wayOf = (kind: EnemyKind): 'on' | 'back' | number =>
   kind.movement === 'circle' ? kind.distance : kind.movement === 'patrol' || kind.movement === 'walk' ? 'back' : 'on';
 
 /** One kind: how it looks, what it does, how it moves, where it stands. */
-function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
+function KindRow({ here, role, kind, index, player }: RowProps) {
   const { project } = here;
   const edit = useEdit();
   const [removing, setRemoving] = useState(false);
@@ -148,8 +131,10 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
     () => usesOfKind(project, role, kind.id, (rule, level) => ruleInWords(rule, namesFor(project, level))),
     [project, role, kind.id],
   );
-  const removal = (): ReturnType<typeof removeKind> =>
-    removeKind(project, role, kind, uses, (level) => namesFor(project, level));
+  const removal = useMemo(
+    () => (removing ? removeKind(project, role, kind, uses) : undefined),
+    [removing, project, role, kind, uses],
+  );
   const speed = isEnemy(kind) && kind.movement !== 'still' ? resolveAmount(kind.speed, here.values, here.placed) : 0;
   return (
     <div className="act-row kind-row" role="group" aria-label={kind.name}>
@@ -188,10 +173,8 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
             {
               label: 'Remove…',
               onSelect: () => {
-                const result = removal();
-                if ('refused' in result) onTrouble(result.refused);
-                else if (uses.pieces > 0) setRemoving(true);
-                else edit(result);
+                if (uses.pieces > 0 || uses.named.length > 0) setRemoving(true);
+                else edit(removeKind(project, role, kind, uses));
               },
             },
           ]}
@@ -207,20 +190,14 @@ function KindRow({ here, role, kind, index, player, onTrouble }: RowProps) {
       />
       <UsesOf uses={uses} />
       <FindingNotes findings={findings} at={(path) => path === at('kinds', role, kind.id)} />
-      <Confirm
-        open={removing}
-        title={`Remove ${kind.name}?`}
-        does="Remove it"
-        onClose={() => setRemoving(false)}
-        onConfirm={() => {
-          const result = removal();
-          if ('refused' in result) onTrouble(result.refused);
-          else edit(result);
-        }}
-      >
-        Its {uses.pieces} piece{uses.pieces === 1 ? '' : 's'} in {uses.levels.length} levels go with it. Undo brings all
-        back.
-      </Confirm>
+      <RemovalConfirm what={removing ? kind.name : undefined} removal={removal} onClose={() => setRemoving(false)}>
+        {uses.pieces === 0 ? null : (
+          <p>
+            Its {uses.pieces} piece{uses.pieces === 1 ? '' : 's'} in {uses.levels.length} level
+            {uses.levels.length === 1 ? '' : 's'} {uses.pieces === 1 ? 'is' : 'are'} removed with it.
+          </p>
+        )}
+      </RemovalConfirm>
     </div>
   );
 }

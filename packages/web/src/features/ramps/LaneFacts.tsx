@@ -1,9 +1,10 @@
 import { type Parameter } from '@stadion/core/model';
 import { withoutNumber, type RampRow } from '@stadion/core/ramps';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { at, removeParameter, setParameterFact, setSane } from '@stadion/core/edits';
-import { useAppDispatch, useEdit, useProject } from '../../project/hooks.ts';
+import { at, removeParameter, setParameterFact, setSane, type ParameterRemoval } from '@stadion/core/edits';
+import { useAppDispatch, useEdit, useProject, useSelection } from '../../project/hooks.ts';
+import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
 import { lanePanelOpened, type LanePanel } from '../../project/viewSlice.ts';
 import { NoteOf } from '../../sentences/index.ts';
 import { Menu, NumberChip, TextInPlace } from '../../ui/index.ts';
@@ -53,13 +54,16 @@ export function LaneFacts({ parameter, row, panel }: { parameter: Parameter; row
   const live = parameter.ramp.axis !== undefined;
   const pinned = project.slots.flatMap((slot, index) => (Object.hasOwn(parameter.pins, slot.id) ? [index + 1] : []));
   const broken = useMemo(() => withoutNumber(project, parameter), [project, parameter]);
+  const position = useSelection().position;
+  const [removal, setRemoval] = useState<ParameterRemoval>();
   const remove = (): void => {
-    const command = removeParameter(project, parameter.key);
-    if ('usedIn' in command) {
+    const command = removeParameter(project, parameter.key, position);
+    if ('formulas' in command)
       toast(
-        `${parameter.label} is used in ${command.usedIn} place${command.usedIn === 1 ? '' : 's'}: give those numbers of their own first. Nothing was changed.`,
+        `${parameter.label} is read by the formula${command.formulas.length === 1 ? '' : 's'} of ${command.formulas.join(', ')}. Change ${command.formulas.length === 1 ? 'that formula' : 'those formulas'} first. Nothing was changed.`,
       );
-    } else edit(command);
+    else if (command.numbers > 0 || command.sentences.length > 0) setRemoval(command);
+    else edit(command);
   };
   return (
     <div className="mt-1 flex flex-col items-start gap-0.5 text-[12px]">
@@ -110,6 +114,15 @@ export function LaneFacts({ parameter, row, panel }: { parameter: Parameter; row
           }
           entries={[{ label: `Remove ${parameter.label}`, onSelect: remove }]}
         />
+        <RemovalConfirm what={removal && parameter.label} removal={removal} onClose={() => setRemoval(undefined)}>
+          {removal && removal.numbers > 0 ? (
+            <p>
+              {removal.numbers === 1
+                ? 'The number that follows it keeps its present value.'
+                : `The ${removal.numbers} numbers that follow it keep their present values.`}
+            </p>
+          ) : null}
+        </RemovalConfirm>
       </span>
     </div>
   );

@@ -1,14 +1,15 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { addTally, at, removeTally, replaceAt } from '@stadion/core/edits';
+import { addTally, at, removeTally, replaceAt, type Removal } from '@stadion/core/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
+import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
 import { nameRefused, NumberChip, TextInPlace } from '../../ui/index.ts';
 
 /** Counters of the designer's own. */
 export function Tallies() {
   const project = useProject();
   const edit = useEdit();
-  const [refused, setRefused] = useState<string>();
+  const [removing, setRemoving] = useState<{ what: string; removal: Removal }>();
   return (
     <div>
       {project.tallies.map((tally) => (
@@ -42,21 +43,16 @@ export function Tallies() {
             className="rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
             aria-label={`Remove the tally ${tally.name}`}
             onClick={() => {
-              const command = removeTally(project, tally.id);
-              if ('used' in command)
-                setRefused(`“${tally.name}” is still read or counted by a rule: change that first.`);
-              else edit(command);
+              const removal = removeTally(project, tally.id);
+              if (removal.sentences.length > 0) setRemoving({ what: tally.name, removal });
+              else edit(removal);
             }}
           >
             <X size={13} />
           </button>
         </div>
       ))}
-      {refused === undefined ? null : (
-        <p role="alert" className="text-[12px] text-loss">
-          {refused}
-        </p>
-      )}
+      <RemovalConfirm what={removing?.what} removal={removing?.removal} onClose={() => setRemoving(undefined)} />
       <div className="say">
         {project.tallies.length === 0 ? <span className="text-ink-3">none of your own</span> : null}
         <button

@@ -9,7 +9,7 @@ import { inquiryHook } from '../../project/useInquiry.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 import { SlotRow } from '../../project/SlotRow.tsx';
 
-const useFit = inquiryHook('fit', (project, pacer, asked) => ({ project, parts: [asked, pacer, project] }));
+const useFit = inquiryHook('fit', (project) => project);
 
 const WHY: Readonly<Record<Unmet, string>> = {
   'nothing acts': 'none of the chosen parameters changes its clear rate',

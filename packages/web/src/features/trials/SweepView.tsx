@@ -20,7 +20,7 @@ import type { Question } from '../../project/inquirer.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, formatRemaining, NumberChip } from '../../ui/index.ts';
 import { SlotRow } from '../../project/SlotRow.tsx';
 
-const useSweep = inquiryHook('sweep', (project, pacer, asked) => ({ project, parts: [asked, pacer, project] }));
+const useSweep = inquiryHook('sweep', (project) => project);
 
 const NONE = '';
 const VALUES = 11;

@@ -1,20 +1,16 @@
 import { setPin, setRampAndPins } from '@stadion/core/edits';
 import { applyRangeEdit, wantedAt } from '@stadion/core/ramps';
-import { lineOf, wantedShare, type BringAsked, type Brought, type Goal } from '@stadion/core/tuning';
+import { lineOf, onlyLevelAt, wantedShare, type BringAsked, type Brought, type Goal } from '@stadion/core/tuning';
 import { useMemo, useState } from 'react';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { StopAndGo } from '../../project/StopAndGo.tsx';
 import { inquiryHook } from '../../project/useInquiry.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 import type { Question } from '../../project/inquirer.ts';
-import { onlyLevelAt, useMovers } from '../../project/useMovers.ts';
+import { useMovers } from '../../project/useMovers.ts';
 import { ResponseChart } from './ResponseChart.tsx';
 
-const useBring = inquiryHook('bring', (project, pacer, asked) => {
-  const { parameters, kinds, player, standing } = project;
-  const only = onlyLevelAt(project, asked.position);
-  return { project: only, parts: [only.levels, parameters, kinds, player, standing, pacer, asked] };
-});
+const useBring = inquiryHook('bring', (project, { position }) => onlyLevelAt(project, position));
 
 /** All parameters that surely move the level, together. */
 const TOGETHER = '';
