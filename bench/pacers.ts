@@ -1,32 +1,53 @@
-// npm run check:pacers: are better players better, on every kind of ground?
+// npm run check:pacers: are better players better, on every kind of ground and in fights?
+import { boutTrials, type PreparedBout } from '@stadion/core/bouts';
 import { START_KITS, startGoals, startProject, type StartMoves } from '@stadion/core/building';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { prepareLevel } from '@stadion/core/grounds';
 import type { Project } from '@stadion/core/model';
 import { PERFECT } from '@stadion/core/pacers';
 import { wilson } from '@stadion/core/stats';
-import { readyGame, seedOf } from '@stadion/core/trials';
+import { randomBout } from '@stadion/core/testing';
+import { isBout, prepareGame, readyGame, seedOf } from '@stadion/core/trials';
 
 const ATTEMPTS = Number(process.argv[2] ?? 200);
 /** The three pacers of a new project, and one without faults, worst first. */
 const NAMES = ['Novice', 'Steady', 'Sharp', 'perfect'];
+const PLANNING = [0, 0.4, 0.8, 1];
+const FIGHTS = 60;
 
 let troubles = 0;
 
-/** One line: clear rates of all pacers at one level, with what is out of order. */
+/** Clear rates of all pacers at one level. */
 function check(name: string, project: Project, position: number): void {
+  const prepared = prepareGame(project, position);
+  if (isBout(prepared)) return checkBout(name, prepared.bout);
   const game = readyGame(prepareLevel(project, position));
   const pacers = [...project.pacers.slice(0, 3), { abilities: PERFECT, spread: 0 }];
   const won = pacers.map(
     (pacer) =>
       Array.from({ length: ATTEMPTS }, (_, index) => game.play(pacer, seedOf(index)).won).filter(Boolean).length,
   );
+  report(name, won, true);
+}
+
+/** Win rates of all pacers in one fight. Also the best player may have no chance there. */
+function checkBout(name: string, bout: PreparedBout): void {
+  const won = PLANNING.map((planning) => {
+    const trials = boutTrials(bout, () => ({ planning }));
+    trials.play(ATTEMPTS);
+    return trials.read().ends.won;
+  });
+  report(name, won, false);
+}
+
+/** One line: the rates, with what is out of order. @param clearable a player without faults should clear it */
+function report(name: string, won: readonly number[], clearable: boolean): void {
   const bounds = won.map((count) => wilson(count, ATTEMPTS));
   const wrong = NAMES.slice(1).flatMap((better, index) =>
     bounds[index]!.low > bounds[index + 1]!.high ? [`${better} below ${NAMES[index]}`] : [],
   );
   const best = won.at(-1)! / ATTEMPTS;
-  if (best > 0 && best < 0.9) wrong.push('perfect under 90 %');
+  if (clearable && best > 0 && best < 0.9) wrong.push('perfect under 90 %');
   troubles += wrong.length;
   const rates = won.map((count) => `${Math.round((count / ATTEMPTS) * 100)} %`.padStart(6)).join(' ');
   console.log(`${name.padEnd(28)} ${rates}   ${wrong.join('; ')}`);
@@ -39,6 +60,7 @@ for (const moves of Object.keys(START_KITS) as StartMoves[]) {
     for (const position of [1, 6, 12]) check(`${moves}, ${goal}, ${position} of 12`, project, position);
   }
 }
+for (let seed = 0; seed < FIGHTS; seed++) checkBout(`random fight ${seed}`, randomBout(seed));
 const demo = homeBeforeDusk();
 demo.slots.forEach((_slot, index) => check(`Home Before Dusk, ${index + 1}`, demo, index + 1));
 console.log(troubles === 0 ? 'All in order.' : `${troubles} out of order.`);

@@ -309,7 +309,8 @@ function giveUp(state: BoutState): void {
 /** What a fighter chooses when asked; null for nothing. */
 export type Choosing = (state: BoutState, fighter: number) => Choice | null;
 
-const swiftness = ({ world: { first }, now }: BoutState, fighter: number): number =>
+/** What decides how soon a fighter acts; 1 for all where no statistic does. */
+export const swiftness = ({ world: { first }, now }: BoutState, fighter: number): number =>
   first === -1 ? 1 : Math.max(0, (now[fighter] as number[])[first] as number);
 
 /** Those who stand, the swiftest first; of equally swift ones by a draw. */
@@ -362,7 +363,9 @@ function playAct(state: BoutState, choose: Choosing, note: ((turn: Turn) => void
     if (stands(state, i)) state.gauges[i] = Math.min(1, (state.gauges[i] as number) + soonest * swiftness(state, i));
   state.gauges[actor] = 0;
   state.round = Math.max(state.round, (state.turns[actor] as number) + 1);
-  note?.(act(state, actor, choose(state, actor)));
+  // Not inside the call: an absent note would leave its argument out, and nobody would ever act.
+  const turn = act(state, actor, choose(state, actor));
+  note?.(turn);
   settle(state);
   giveUp(state);
 }

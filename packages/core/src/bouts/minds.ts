@@ -7,6 +7,8 @@ import {
   isOurs,
   leftOf,
   standing,
+  stands,
+  swiftness,
   targetsOf,
   usable,
   type BoutState,
@@ -78,7 +80,7 @@ export const byWeight: Choosing = (state, fighter) => {
 const mostHurt = (state: BoutState, of: readonly number[]): number =>
   of.reduce((worst, each) => (healthShare(state, each) < healthShare(state, worst) ? each : worst), of[0] as number);
 
-/** What an enemy does a turn, on average over what it can do and whom it strikes. */
+/** The harm of an enemy per round, on average over its actions and targets. Where gauges decide whose turn it is, swift ones act more often. */
 function threatOf(state: BoutState, enemy: number): number {
   const uses = usable(state, enemy);
   const ours = standing(state, enemy, 'other');
@@ -93,7 +95,17 @@ function threatOf(state: BoutState, enemy: number): number {
     for (const target of ours) harm += Math.min(leftOf(state, target), expectedNow(state, action, enemy, target));
     sum += weight * (strikes === 'all' ? harm : strikes === 'one' ? harm / ours.length : 0);
   }
-  return total > 0 ? sum / total : 0;
+  if (total <= 0) return 0;
+  return (sum / total) * turnsPerRound(state, enemy);
+}
+
+/** The number of turns that a fighter has in a round: one, or by its swiftness where a round is a turn of the swiftest. */
+function turnsPerRound(state: BoutState, fighter: number): number {
+  if (state.world.bout.order === 'rounds') return 1;
+  let most = 0;
+  for (let i = 0; i < state.world.fighters.length; i++)
+    if (stands(state, i)) most = Math.max(most, swiftness(state, i));
+  return most > 0 ? swiftness(state, fighter) / most : 0;
 }
 
 /** Something that somebody can do now. */
@@ -134,6 +146,22 @@ function healed(state: BoutState, fighter: number, { index, struck }: Pick<Optio
   }, 0);
 }
 
+/**
+ * The harm of an option, no more than remains, and more for targets that are nearer to their fall: whoever has fallen
+ * strikes no more. Without that, a planning player would spare those who are nearly beaten, since little remains to
+ * harm, and would win less often than somebody who strikes by chance.
+ */
+function harmToEnd(state: BoutState, fighter: number, { index, struck }: Option, planned: PlannedHarm): number {
+  let sum = 0;
+  for (const target of struck) {
+    const has = leftOf(state, target) - planned.on(target);
+    if (has <= 0) continue;
+    const amount = expectedNow(state, index, fighter, target);
+    sum += Math.min(has, amount) + amount * Math.min(1, amount / has);
+  }
+  return sum;
+}
+
 /** What an option harms, no more than is left. */
 function harmed(state: BoutState, fighter: number, { index, struck }: Option): number {
   let sum = 0;
@@ -148,11 +176,17 @@ const best = (state: BoutState, fighter: number): number =>
     0,
   );
 
-/** By weight of harm a turn; heals first who is worn beyond what the player bears. */
-function byHarm(state: BoutState, fighter: number, options: readonly Option[], { healsBelow }: BoutMind): Option {
+/** By weight of harm a turn; heals first whoever is worn below what the player bears. */
+function byHarm(
+  state: BoutState,
+  fighter: number,
+  options: readonly Option[],
+  { healsBelow }: BoutMind,
+  planned: PlannedHarm,
+): Option {
   const worn = standing(state, fighter, 'own').some((ally) => healthShare(state, ally) < healsBelow);
   const value = (option: Option): number => {
-    if (option.action.does === 'harm') return harmed(state, fighter, option);
+    if (option.action.does === 'harm') return harmToEnd(state, fighter, option, planned);
     const helps = worn && option.struck.some((target) => healthShare(state, target) < healsBelow);
     return helps ? 1e6 + healed(state, fighter, option) : -1;
   };
@@ -168,6 +202,7 @@ function byThreat(
   fighter: number,
   options: readonly Option[],
   threats: ReadonlyMap<number, number>,
+  planned: PlannedHarm,
 ): Option {
   const ours = standing(state, fighter, 'own');
   const theirs = standing(state, fighter, 'other');
@@ -178,10 +213,11 @@ function byThreat(
     const { action, struck, index } = option;
     let worth = 0;
     for (const target of struck) {
-      const has = leftOf(state, target);
+      const has = leftOf(state, target) - (action.does === 'harm' ? planned.on(target) : 0);
       const amount = expectedNow(state, index, fighter, target);
       if (action.does === 'harm') {
-        const part = Math.min(1, amount / Math.max(1, has));
+        if (has <= 0) continue;
+        const part = Math.min(1, amount / has);
         const threat = (threats.get(target) ?? 0) / ourHealth;
         // A turn of healing that buys less than a turn is not worth the turn of harm that it costs.
         worth += threat * (part >= 1 ? FALLS : part) + Math.min(amount, has) / theirHealth;
@@ -209,7 +245,7 @@ function highest(options: readonly Option[], value: (option: Option) => number):
 function threatsKeeper(): (state: BoutState, fighter: number) => ReadonlyMap<number, number> {
   let known: { state: BoutState; acts: number; threats: ReadonlyMap<number, number> } | undefined;
   return (state, fighter) => {
-    const acts = state.turns.reduce((sum, turns) => sum + turns, 0);
+    const acts = actsOf(state);
     if (known?.state !== state || known.acts !== acts) {
       const theirs = standing(state, fighter, 'other');
       known = { state, acts, threats: new Map(theirs.map((enemy) => [enemy, threatOf(state, enemy)])) };
@@ -218,20 +254,55 @@ function threatsKeeper(): (state: BoutState, fighter: number) => ReadonlyMap<num
   };
 }
 
+/** The harm that allies have already chosen to do in this round: whoever plays the party knows all its choices. */
+interface PlannedHarm {
+  on(target: number): number;
+}
+
+/** Keeps the planned harm of one round; once anybody has acted, it begins again. */
+function plannedKeeper(): {
+  now(state: BoutState): PlannedHarm;
+  note(state: BoutState, fighter: number, option: Option): void;
+} {
+  let known: { state: BoutState; acts: number } | undefined;
+  const harm = new Map<number, number>();
+  const planned: PlannedHarm = { on: (target) => harm.get(target) ?? 0 };
+  return {
+    now(state) {
+      const acts = actsOf(state);
+      if (known?.state !== state || known.acts !== acts) {
+        known = { state, acts };
+        harm.clear();
+      }
+      return planned;
+    },
+    note(state, fighter, { action, index, struck }) {
+      if (action.does !== 'harm') return;
+      for (const target of struck) harm.set(target, planned.on(target) + expectedNow(state, index, fighter, target));
+    },
+  };
+}
+
+/** The number of turns that all fighters have had. */
+const actsOf = ({ turns }: BoutState): number => turns.reduce((sum, each) => sum + each, 0);
+
 /** What a party of one player chooses; enemies choose by weight. */
 export function choosing(mind: BoutMind): Choosing {
   const threatsNow = threatsKeeper();
+  const planned = plannedKeeper();
   return (state, fighter) => {
     if (!isOurs(state.world, fighter)) return byWeight(state, fighter);
     const options = optionsOf(state, fighter);
     if (options.length === 0) return null;
-    const { use, target } =
+    const known = planned.now(state);
+    const option =
       mind.byChance > 0 && mind.stream.next() < mind.byChance
         ? (options[Math.floor(mind.stream.next() * options.length)] as Option)
         : mind.thinksAhead
-          ? byThreat(state, fighter, options, threatsNow(state, fighter))
-          : byHarm(state, fighter, options, mind);
-    return { use, target };
+          ? byThreat(state, fighter, options, threatsNow(state, fighter), known)
+          : byHarm(state, fighter, options, mind, known);
+    planned.note(state, fighter, option);
+    return { use: option.use, target: option.target };
   };
 }
 

@@ -9,3 +9,4 @@ export { withStandingHazards } from './standingHazards.ts';
 export { cornersOf } from './corners.ts';
 export { Dice, mistakenProject, PLANTS, soundProject } from './randomProjects.ts';
 export { groupOf, hiveBout, hiveBouts } from './hiveBouts.ts';
+export { randomBout } from './randomBouts.ts';
