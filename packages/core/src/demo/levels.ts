@@ -338,6 +338,7 @@ export const SKETCHES: readonly Sketch[] = [
     wanted: 0.72,
     rules: [
       won(nectarAtLeast(needed), home(0.5)),
+      costsALife('into-the-pit', on('falls-in', { reading: 'offGround' })),
       once('told', on('latch-on', { reading: 'latch', latch: 'latch' }), shows('The gate is open.')),
     ],
     starGate: 20,

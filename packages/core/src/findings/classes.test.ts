@@ -73,6 +73,17 @@ const line = (from: number, to: number) => ({
   ],
 });
 
+/** The garden as a walking and leaping level. */
+function onLedge(level: Level): void {
+  level.ground = { ...level.ground, kind: 'leap' } as Level['ground'];
+}
+/** The garden as a shaft to rise in, won at a height. Its ceiling is 11 units above the lower edge. */
+function onShaft(project: Project, level: Level, height: number): void {
+  level.ground = { ...level.ground, kind: 'lift' } as Level['ground'];
+  project.player.radius = 0.3;
+  level.rules = [rule('won', atLeast('high', { reading: 'height' }, height + 1), [{ effect: 'win' }])];
+}
+
 /** By class: what brings it, and what comes near and does not. */
 const CASES: Partial<Record<FindingCode, { brings: Change; beside: Change }>> = {
   'hurt-untouched': {
@@ -117,6 +128,21 @@ const CASES: Partial<Record<FindingCode, { brings: Change; beside: Change }>> = 
     beside: (_p, level) => {
       level.rules = [];
       level.clock.atExpiry = 'win';
+    },
+  },
+  'target-beyond-ground': {
+    brings: (project, level) => onShaft(project, level, 9.9),
+    beside: (project, level) => onShaft(project, level, 9.5),
+  },
+  'pit-without-end': {
+    brings: (_p, level) => {
+      onLedge(level);
+      level.ground.rows = [...level.ground.rows.slice(0, -1), '#######..###########'];
+    },
+    beside: (_p, level) => {
+      onLedge(level);
+      level.ground.rows = [...level.ground.rows.slice(0, -1), '#######..###########'];
+      level.rules.push(rule('fell', is('falls', { reading: 'offGround' }), [{ effect: 'lose', cause: 'Fell' }]));
     },
   },
   'goal-unreachable': {

@@ -33,7 +33,7 @@ interface FindingClass {
 /** Every class of findings. What a class looks at and how it is mended: its file in `checks`, or `evidence`. */
 export const FINDING_CLASSES = {
   'already-true': { group: 'start', severity: 'stops play', source: 'judge', title: 'Ends before anybody acts' },
-  'hurt-untouched': { group: 'start', severity: 'surely wrong', source: 'judge', title: 'Hurts who has not moved' },
+  'hurt-untouched': { group: 'start', severity: 'surely wrong', source: 'judge', title: 'Hurts an idle player' },
   'start-in-danger': {
     group: 'start',
     severity: 'surely wrong',
@@ -49,6 +49,12 @@ export const FINDING_CLASSES = {
     severity: 'stops play',
     source: 'judge',
     title: 'Target beyond what is placed',
+  },
+  'target-beyond-ground': {
+    group: 'win',
+    severity: 'stops play',
+    source: 'judge',
+    title: 'Target beyond body and ground',
   },
   'goal-unreachable': { group: 'win', severity: 'stops play', source: 'judge', title: 'Goal out of reach' },
   'piece-unreachable': { group: 'win', severity: 'doubtful', source: 'judge', title: 'Piece out of reach' },
@@ -86,6 +92,12 @@ export const FINDING_CLASSES = {
 
   'no-way-to-lose': { group: 'loss', severity: 'doubtful', source: 'document', title: 'No way to lose' },
   'life-without-end': { group: 'loss', severity: 'doubtful', source: 'document', title: 'Lives that never run out' },
+  'pit-without-end': {
+    group: 'loss',
+    severity: 'surely wrong',
+    source: 'judge',
+    title: 'Pit that nothing follows from',
+  },
   'no-ending': { group: 'loss', severity: 'surely wrong', source: 'attempts', title: 'Attempts without an end' },
   'clock-never-starts': {
     group: 'loss',
@@ -117,7 +129,7 @@ export const FINDING_CLASSES = {
     source: 'document',
     title: 'Message gone before it is read',
   },
-  'held-too-long': { group: 'rules', severity: 'doubtful', source: 'document', title: 'Held longer than is waited' },
+  'held-too-long': { group: 'rules', severity: 'doubtful', source: 'document', title: 'Hold time above the limit' },
   'standing-off-everywhere': {
     group: 'rules',
     severity: 'doubtful',

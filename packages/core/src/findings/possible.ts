@@ -2,6 +2,7 @@ import { sectionsOf } from '../ground/index.ts';
 import type { Condition, Reading } from '../model/index.ts';
 import { liveAmount, resolveAmount, type Leaf } from '../rules/index.ts';
 import { clockMayWin, winning } from './conditions.ts';
+import { furthestWay, heightRange, rowRange } from './bodyLimits.ts';
 import type { SlotFacts } from './scopes.ts';
 
 /** Between which values a reading can come to lie during an attempt, in its unit. */
@@ -76,6 +77,17 @@ export function rangeOf(reading: Reading, here: SlotFacts): Range {
       if (limitSeconds === null || liveAmount(limitSeconds, resolving)) return { least: 0, most: ANY.most };
       return { least: 0, most: number(limitSeconds) };
     }
+    case 'height':
+      return heightRange(here);
+    case 'row':
+      return rowRange(here);
+    case 'distance':
+      return { least: 0, most: furthestWay(here) };
+    case 'crossings':
+    case 'sectionsPassed':
+    case 'enemiesLeft':
+    case 'enemiesBeaten':
+      return { least: 0, most: ANY.most };
     case 'latch':
     case 'gate':
     case 'inside':

@@ -200,7 +200,7 @@ export const kindsPlaced = remembered(
 const kindsAsSaid = remembered((kinds: Project['kinds']): string =>
   JSON.stringify([
     kinds.collectables.map(({ id, name }) => [id, name]),
-    kinds.enemies.map(({ id, name, movement }) => [id, name, movement]),
+    kinds.enemies.map(({ id, name, movement, fromAbove }) => [id, name, movement, fromAbove]),
     kinds.hazards.map(({ id, name }) => [id, name]),
   ]),
 );

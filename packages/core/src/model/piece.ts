@@ -96,7 +96,7 @@ export const PieceEntry = z
       kind: Id.describe('What drives there.'),
       towards: z.enum(['right', 'down', 'left', 'up']).describe('It is the row, or the column, of its place.'),
       length: z.number().min(0.5).max(12).describe('Units of the lane that one takes.'),
-      speed: Amount.describe('Units per second.'),
+      speed: Amount.describe('Units per second. Below 0 it drives the other way; at 0 it stands.'),
       spacing: z
         .enum(['seconds', 'units'])
         .describe('What “every” counts: seconds between two that come, or units of gap.'),

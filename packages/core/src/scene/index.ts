@@ -14,12 +14,11 @@ export {
   patrolMarks,
   wayFromMarks,
   reachMarks,
-  reachOf,
   safeDistanceMarks,
   sightMarks,
   findingMarks,
   tieMarks,
   unreachableMarks,
   wayMarks,
-  type Reach,
 } from './overlays.ts';
+export { reachOf, waysOf, type Reach, type Ways } from './reach.ts';

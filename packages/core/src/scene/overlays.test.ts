@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
 import type { Level, Piece, Project } from '../model/index.ts';
 import { valuesAt } from '../ramps/index.ts';
+import { atLeast, rule } from '../testing/index.ts';
 import {
   lossMarks,
   patrolMarks,
@@ -11,6 +12,7 @@ import {
   sightMarks,
   tieMarks,
   unreachableMarks,
+  waysOf,
 } from './index.ts';
 
 const demo = homeBeforeDusk();
@@ -60,6 +62,37 @@ describe('reach', () => {
     const dark = (cell: number) => reachMarks(reach).find(({ key }) => key === `reach-${cell}`)?.opacity ?? 0;
     expect(dark(8 + 4)).toBeGreaterThan(dark(8 + 2));
     expect(unreachableMarks(reach)[0]?.figures).toHaveLength(5);
+  });
+});
+
+describe('reach with the rules in force', () => {
+  const rows = ['########', '#......#', '########'];
+  const gate: Piece = {
+    ...{ id: 'gate', piece: 'gate', name: 'Gate', at: { x: 4, y: 1 } },
+    ...{ width: 1, height: 1, open: false },
+  };
+  const here = level(rows, [start, gate, clover('behind', 6.5, 1.5)]);
+  const opens = [
+    {
+      rule: rule('opens', atLeast('time', { reading: 'timeElapsed' }, 1), [
+        { effect: 'gate', gate: 'gate', open: true },
+      ]),
+      path: [],
+      standing: false,
+    },
+  ];
+
+  it('does not lead through a gate that nothing opens', () => {
+    const reach = reachOf(here, waysOf(here.ground, { rules: [] }));
+    expect(reach.unreachable).toEqual(['behind']);
+    expect(reach.units[8 + 6]).toBe(-1);
+    expect(unreachableMarks(reach)[0]?.figures.length).toBeGreaterThan(0);
+    // A ground by itself has no rules: its gates count as open.
+    expect(reachOf(here).unreachable).toEqual([]);
+  });
+
+  it('leads through a gate that a rule opens', () => {
+    expect(reachOf(here, waysOf(here.ground, { rules: opens })).unreachable).toEqual([]);
   });
 });
 

@@ -21,9 +21,8 @@ import {
 import type { Level, Piece, Place, Project } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
 import { resolveAmount } from '../rules/index.ts';
+import type { Reach } from './reach.ts';
 
-/** Distances are kept in fifths of a unit. */
-const PER_UNIT = 5;
 /** Opacity of what is spread over cells, at most. */
 const DARKEST = 0.55;
 const SPOT = 0.3;
@@ -51,70 +50,6 @@ export function lossMarks(lostAt: readonly number[]): Mark[] {
     });
   }
   return spots;
-}
-
-/** What of a ground can be walked to from its start, gates open. */
-export interface Reach {
-  /** By cell: units from the start, -1 where nothing leads there, undefined for walls. */
-  units: readonly (number | undefined)[];
-  width: number;
-  /** The longest way there is, units. */
-  furthest: number;
-  /** Pieces to be gathered or come to that nothing leads to, by id. */
-  unreachable: readonly string[];
-  /** Pieces to be gathered or come to in all. */
-  wanted: number;
-}
-
-const isWanted = (piece: Piece): boolean =>
-  piece.piece === 'collectable' || piece.piece === 'goal' || piece.piece === 'latch' || piece.piece === 'checkpoint';
-
-/** Cells over which lanes carry whoever stands there. */
-const riddenCells = ({ pieces }: Level['ground'], { width, height }: Grid): ReadonlySet<number> =>
-  new Set(
-    pieces.flatMap((piece) => {
-      if (piece.piece !== 'lane' || !piece.carries) return [];
-      return runsAlongRow(piece)
-        ? Array.from({ length: width }, (_, x) => Math.floor(piece.at.y) * width + x)
-        : Array.from({ length: height }, (_, y) => y * width + Math.floor(piece.at.x));
-    }),
-  );
-
-/** How far everything is from the start, over ground that holds. */
-export function reachOf({ ground }: Pick<Level, 'ground'>): Reach {
-  const solid = makeGrid(ground.rows);
-  const ridden = riddenCells(ground, solid);
-  const grid = withWalls(
-    solid,
-    holesIn(ground.rows).filter((cell) => !ridden.has(cell)),
-  );
-  const start = ground.pieces.find(({ piece }) => piece === 'start');
-  // A stretch without a start is come to from its left.
-  const entered = Array.from({ length: grid.height }, (_, row) => row * grid.width).find(
-    (cell) => grid.walls[cell] !== 1,
-  );
-  const from = start ? cellAt(grid, start.at.x, start.at.y) : entered;
-  const ways = from === undefined ? undefined : new DistanceMaps(grid).to(from);
-  const units = Array.from(solid.walls, (wall, cell) => {
-    if (wall === 1) return undefined;
-    const way = ways?.[cell] ?? UNREACHABLE;
-    return way === UNREACHABLE ? -1 : way / PER_UNIT;
-  });
-  const wanted = ground.pieces.filter(isWanted);
-  const isReached = (piece: Piece): boolean => {
-    const [wide, high] = 'width' in piece ? [piece.width, piece.height] : [0, 0];
-    for (let y = Math.floor(piece.at.y); y < Math.max(piece.at.y + high, piece.at.y + 0.001); y++)
-      for (let x = Math.floor(piece.at.x); x < Math.max(piece.at.x + wide, piece.at.x + 0.001); x++)
-        if ((units[y * grid.width + x] ?? -1) >= 0) return true;
-    return false;
-  };
-  return {
-    units,
-    width: grid.width,
-    furthest: units.reduce<number>((most, way) => Math.max(most, way ?? 0), 0),
-    unreachable: wanted.filter((piece) => !isReached(piece)).map(({ id }) => id),
-    wanted: wanted.length,
-  };
 }
 
 /** The darker, the further from the start. */

@@ -80,9 +80,9 @@ export const lengthOf = ({ alongRow }: PreparedLane, grid: Pick<Grid, 'width' | 
 const shareDrawn = (jitter: number, seed: number, index: number, n: number): number =>
   jitter === 0 ? 1 : 1 + jitter * (2 * drawAt(seed, LANE_DRAWS + index, n) - 1);
 
-/** Units between the tail of one and the front of the next, as usual. */
+/** The usual gap between the tail of one and the front of the next, units. Standing traffic keeps the gap of 1 unit a second. */
 export const usualGap = (lane: PreparedLane, { speed, every }: Pick<Traffic, 'speed' | 'every'>): number =>
-  lane.bySeconds ? Math.max(0, every * speed - lane.length) : every;
+  lane.bySeconds && speed > 0 ? Math.max(0, every * speed - lane.length) : every;
 
 /** What the next one waits for: ticks, or units of gap. */
 const nextWait = (lane: PreparedLane, traffic: Traffic, seed: number, index: number): number =>
@@ -99,7 +99,8 @@ function warm(lane: PreparedLane, index: number, seed: number, extent: number): 
     traffic.count++;
     traffic.entered++;
     const share = shareDrawn(lane.jitter, seed, index, traffic.entered);
-    const pitch = lane.bySeconds ? Math.max(lane.length, every * speed * share) : lane.length + every * share;
+    const isTimed = lane.bySeconds && speed > 0;
+    const pitch = isTimed ? Math.max(lane.length, every * speed * share) : lane.length + every * share;
     front -= pitch;
   }
   traffic.wait = nextWait(lane, traffic, seed, index);
@@ -260,15 +261,21 @@ export const lane: PieceSort<Extract<Piece, { piece: 'lane' }>, PreparedLane, Tr
     const definition = project.kinds.enemies[kind] as EnemyKind;
     const alongRow = runsAlongRow(piece);
     const bySeconds = piece.spacing === 'seconds';
+    const speed = number(piece.speed);
+    // Below 0 it drives the other way. A speed that changes its sign during the attempt stands instead.
+    const sign = speed < 0 ? -1 : 1;
+    const { liveSpeed } = following('liveSpeed', piece.speed, preparing);
     return {
       kind,
       movement: definition.movement,
       alongRow,
       line: Math.floor(alongRow ? piece.at.y : piece.at.x),
-      forward: piece.towards === 'right' || piece.towards === 'down' ? 1 : -1,
+      forward: (piece.towards === 'right' || piece.towards === 'down') === speed >= 0 ? 1 : -1,
       length: piece.length,
-      speed: within(number(piece.speed), 0, FASTEST),
-      ...following('liveSpeed', piece.speed, preparing),
+      speed: within(sign * speed, 0, FASTEST),
+      ...(liveSpeed
+        ? { liveSpeed: { ...liveSpeed, times: sign * liveSpeed.times, plus: sign * liveSpeed.plus } }
+        : {}),
       bySeconds,
       every: within(number(piece.every), bySeconds ? SHORTEST_SECONDS : 0, FURTHEST),
       ...following('liveEvery', piece.every, preparing),

@@ -62,6 +62,8 @@ import { starOutOfOrder } from './starOutOfOrder.ts';
 import { starUnreachable } from './starUnreachable.ts';
 import { startInDanger } from './startInDanger.ts';
 import { tallyNeverReset } from './tallyNeverReset.ts';
+import { pitWithoutEnd } from './pitWithoutEnd.ts';
+import { targetBeyondGround } from './targetBeyondGround.ts';
 import { targetBeyondPlaced } from './targetBeyondPlaced.ts';
 import { tierChangesNothing } from './tierChangesNothing.ts';
 import { tierWithoutLevel } from './tierWithoutLevel.ts';
@@ -78,6 +80,7 @@ export const CHECKS = [
   spawnNearStart,
   noWayToWin,
   targetBeyondPlaced,
+  targetBeyondGround,
   goalUnreachable,
   pieceUnreachable,
   gateLocksOnlyWay,
@@ -87,6 +90,7 @@ export const CHECKS = [
   exactJumpedOver,
   noWayToLose,
   lifeWithoutEnd,
+  pitWithoutEnd,
   clockNeverStarts,
   clockAbsent,
   ruleShadowed,

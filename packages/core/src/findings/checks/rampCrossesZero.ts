@@ -1,4 +1,4 @@
-import { pointerOf, usesOfParameter } from '../../model/index.ts';
+import { pointerOf, usesOfParameter, type Project } from '../../model/index.ts';
 import { say, type Check } from '../finding.ts';
 import { rowOf, withUnit } from '../rampFacts.ts';
 
@@ -15,6 +15,13 @@ const NEVER_BELOW = new Set([
   'reach',
 ]);
 
+/** A lane at a speed below zero drives the other way. */
+function isLaneSpeed(project: Project, path: readonly (string | number)[]): boolean {
+  const [part, level, , , piece] = path;
+  if (part !== 'levels' || path.at(-1) !== 'speed') return false;
+  return project.levels[String(level)]?.ground.pieces.some((one) => one.id === piece && one.piece === 'lane') ?? false;
+}
+
 /** A parameter that falls below zero where its number is a speed, a count or a time. */
 export const rampCrossesZero: Check<'parameter'> = {
   code: 'ramp-crosses-zero',
@@ -28,7 +35,10 @@ export const rampCrossesZero: Check<'parameter'> = {
     const index = row.values.findIndex((value) => value < -1e-9 && value >= sane.min);
     if (index < 0) return [];
     const isMeasure =
-      number === 'seconds' || usesOfParameter(project, key).some(({ path }) => NEVER_BELOW.has(String(path.at(-1))));
+      number === 'seconds' ||
+      usesOfParameter(project, key).some(
+        ({ path }) => NEVER_BELOW.has(String(path.at(-1))) && !isLaneSpeed(project, path),
+      );
     if (!isMeasure) return [];
     const path = pointerOf(['parameters', key, 'ramp', 'atLeast']);
     return [

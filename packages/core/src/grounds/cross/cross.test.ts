@@ -41,6 +41,29 @@ function onCross(pieces: Piece[], { rows = OPEN, rules = [] as Rule[], seed = 1,
   return startAttemptFrom(world, seed, { at: { x: 7.5, y: 5.5 } });
 }
 
+describe('the speed of a lane', () => {
+  it('below 0 drives the other way, as a lane in the other direction does', () => {
+    const [back, other] = [
+      onCross([lane(2, { speed: literal(-1.3) })]),
+      onCross([lane(2, { towards: 'left', speed: literal(1.3) })]),
+    ];
+    for (const state of [back, other]) run(state, 0, 200);
+    expect(trafficOf(back)).toEqual(trafficOf(other));
+    expect(lanesOf(back.world.level)).toEqual(lanesOf(other.world.level));
+    expect(trafficOf(back)[0]!.speed).toBeCloseTo(1.3, 12);
+  });
+
+  it.each(['seconds', 'units'] as const)('of 0 stands, with gaps between the vehicles, counted in %s', (spacing) => {
+    const state = onCross([lane(2, { speed: literal(0), spacing, every: literal(3) })]);
+    const [before] = structuredClone(trafficOf(state));
+    run(state, 0, 100);
+    const [now] = trafficOf(state);
+    expect(now!.fronts).toEqual(before!.fronts);
+    expect(now!.count).toBeLessThanOrEqual(4);
+    expect(now!.fronts[0]! - now!.fronts[1]!).toBeCloseTo(4, 9);
+  });
+});
+
 describe('steps', () => {
   it.each([
     [RIGHT, 8.5, 5.5],

@@ -23,11 +23,13 @@ export function FactsOfGround({ here, reach, gaps }: { here: LevelHere; reach: R
       {away.length === 0 ? (
         <>
           {reach.wanted === 0
-            ? 'Nothing stands there to be come to.'
-            : `${reach.wanted === 1 ? 'The one thing' : `All ${reach.wanted} things`} to come to can be reached.`}
+            ? 'Nothing stands there to gather or to reach.'
+            : reach.wanted === 1
+            ? 'The one thing to gather or reach can be reached.'
+            : `All ${reach.wanted} things to gather or reach can be reached.`}
         </>
       ) : (
-        <b className="text-loss">Cannot be reached, even with all gates open: {away.join(', ')}.</b>
+        <b className="text-loss">Cannot be reached, whatever gates open: {away.join(', ')}.</b>
       )}
       <TightestGap gaps={gaps} />
     </p>

@@ -1,8 +1,8 @@
-import { at } from '@stadion/core/edits';
 import { useFindings } from '../../project/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { cleared, copiedText, pasted, withGroundAsSection, type Cell } from '@stadion/core/building';
-import { duplicateLevel, editGround, withoutPieces, type Removal } from '@stadion/core/edits';
+import { at, duplicateLevel, editGround, withoutPieces, type Removal } from '@stadion/core/edits';
+import { farthestOf } from '@stadion/core/findings';
 import type { Id, Level } from '@stadion/core/model';
 import { sectionsOf } from '@stadion/core/ground';
 import { prepareLevel } from '@stadion/core/grounds';
@@ -20,8 +20,10 @@ import {
   tieMarks,
   unreachableMarks,
   wayMarks,
+  waysOf,
   type Mark,
 } from '@stadion/core/scene';
+import { rulesOf } from '@stadion/core/rules';
 import type { Forecast } from '@stadion/core/trials';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { useEdit, useGoto, usePacer, useSequenceEdit } from '../../project/hooks.ts';
@@ -162,8 +164,12 @@ export function GroundView({ here: whole, forecast, head }: Props) {
   };
   const removeHeld = (): void => void remove(held, `Remove ${held.size} piece${held.size === 1 ? '' : 's'}`);
 
-  const reach = useMemo(() => reachOf(level), [level]);
   const prepared = useMemo(() => prepareLevel(project, here.position), [project, here.position]);
+  const rules = useMemo(() => rulesOf(project, level), [project, level]);
+  const reach = useMemo(
+    () => reachOf(level, waysOf(level.ground, { rules, farthest: farthestOf(prepared) })),
+    [level, rules, prepared],
+  );
   const gaps = useMemo(() => gapsOf(prepared), [prepared]);
   const drawn = useCallback(
     (changed: Level): { below: Mark[]; above: Mark[] } => ({

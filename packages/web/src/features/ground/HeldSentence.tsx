@@ -1,6 +1,7 @@
 import { at, replaceAt, setOptional } from '@stadion/core/edits';
 import { HEADED_MOVEMENTS } from '@stadion/core/attempt';
 import type { Id, Piece } from '@stadion/core/model';
+import { resolveAmount } from '@stadion/core/rules';
 import type { ReactNode } from 'react';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
@@ -380,7 +381,14 @@ function One({ here, piece, onHand, onKinds }: OneProps) {
           <b>{name}</b>
           <span className="join">: along it</span>
           {ofKind(enemies)}
-          <LaneWords piece={piece} name={name} amount={amount} number={number} set={set} />
+          <LaneWords
+            piece={piece}
+            name={name}
+            speed={resolveAmount(piece.speed, here.values, here.placed)}
+            amount={amount}
+            number={number}
+            set={set}
+          />
           {place}
         </>
       );

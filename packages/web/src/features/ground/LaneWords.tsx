@@ -7,6 +7,8 @@ type Lane = Extract<Piece, { piece: 'lane' }>;
 interface Props {
   piece: Lane;
   name: string;
+  /** Units per second, at this level. */
+  speed: number;
   /** Chips for one of its fields, and an edit of one. */
   amount: (label: string, field: string, value: Amount, limits: object) => ReactNode;
   number: (
@@ -25,8 +27,19 @@ const DIRECTIONS: Readonly<Record<Lane['towards'], string>> = {
   up: 'upwards',
 };
 
-/** What drives along a lane: how long, which way, how fast, how far apart, and what it does to who is there. */
-export function LaneWords({ piece, name, amount, number, set }: Props) {
+const OTHER_WAY: Readonly<Record<Lane['towards'], Lane['towards']>> = {
+  right: 'left',
+  left: 'right',
+  up: 'down',
+  down: 'up',
+};
+
+/** What a speed of 0 or below means, in words; nothing for a usual one. */
+const speedInWords = (towards: Lane['towards'], speed: number): string =>
+  speed > 0 ? '' : speed === 0 ? ' (it stands)' : ` (below 0: it drives ${DIRECTIONS[OTHER_WAY[towards]]})`;
+
+/** What drives along a lane: how long, which way, how fast, how far apart, and what it does to the player there. */
+export function LaneWords({ piece, name, speed, amount, number, set }: Props) {
   const bySeconds = piece.spacing === 'seconds';
   return (
     <>
@@ -42,8 +55,8 @@ export function LaneWords({ piece, name, amount, number, set }: Props) {
         }
       />
       <span className="join">at</span>
-      {amount('Speed', 'speed', piece.speed, { max: 25, step: 0.1 })}
-      <span className="join">units a second,</span>
+      {amount('Speed', 'speed', piece.speed, { min: -25, max: 25, step: 0.1 })}
+      <span className="join">units a second{speedInWords(piece.towards, speed)},</span>
       <ChoiceChip
         label={`What stands between two: ${name}`}
         value={piece.spacing}
@@ -60,7 +73,7 @@ export function LaneWords({ piece, name, amount, number, set }: Props) {
       })}
       <span className="join">{bySeconds ? ', more or less by' : 'units, more or less by'}</span>
       {number('More or less by', 'jitter', piece.jitter, { step: 0.05, max: 0.9, scale: 100, unit: '%' })}
-      <span className="join">; who is in its way</span>
+      <span className="join">; a player in its way</span>
       <ChoiceChip
         label={`What it does: ${name}`}
         value={piece.carries ? 'carries' : 'meets'}
