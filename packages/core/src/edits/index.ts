@@ -41,6 +41,7 @@ export {
   takenConditions,
   takenRules,
 } from './rules.ts';
+export { joinCondition, type Join, type Within } from './conditions.ts';
 export { copyRules, slotsNamed, type CopiedRules, type LevelChange } from './copyRules.ts';
 export { addTally, removeTally, repeatSlot, setTallyPolicy, setStarGate } from './run.ts';
 export { dropExpectation, expectClearRate } from './expectations.ts';

@@ -1,11 +1,16 @@
 import { isWall } from '../ground/index.ts';
 import { liveAmount } from '../rules/index.ts';
 import { gridOf } from './parts.ts';
-import type { Range } from './possible.ts';
 import type { SlotFacts } from './scopes.ts';
 
 /** Heights and ways are sums of many ticks: so much more than computed still counts as possible. Units. */
 const SLACK = 0.02;
+
+/** Between which values a reading can lie during an attempt, in its unit. */
+export interface Range {
+  least: number;
+  most: number;
+}
 
 type Here = Pick<SlotFacts, 'level' | 'prepared' | 'reach' | 'project' | 'resolving' | 'rules'>;
 

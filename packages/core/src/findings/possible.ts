@@ -2,14 +2,8 @@ import { sectionsOf } from '../ground/index.ts';
 import type { Condition, Reading } from '../model/index.ts';
 import { liveAmount, resolveAmount, type Leaf } from '../rules/index.ts';
 import { clockMayWin, winning } from './conditions.ts';
-import { furthestWay, heightRange, rowRange } from './bodyLimits.ts';
+import { furthestWay, heightRange, rowRange, type Range } from './bodyLimits.ts';
 import type { SlotFacts } from './scopes.ts';
-
-/** Between which values a reading can come to lie during an attempt, in its unit. */
-export interface Range {
-  least: number;
-  most: number;
-}
 
 const ANY: Range = { least: Number.NEGATIVE_INFINITY, most: Number.POSITIVE_INFINITY };
 

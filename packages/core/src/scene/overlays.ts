@@ -1,23 +1,6 @@
-import {
-  HEADED_MOVEMENTS,
-  runsAlongRow,
-  type Figure,
-  type Gap,
-  type Mark,
-  type PreparedLevel,
-} from '../attempt/index.ts';
+import { HEADED_MOVEMENTS, type Figure, type Gap, type Mark, type PreparedLevel } from '../attempt/index.ts';
 import { groundKindOf, makeWorld } from '../grounds/index.ts';
-import {
-  cellAt,
-  DistanceMaps,
-  HEADING_VECTORS,
-  holesIn,
-  makeGrid,
-  nearestHeadingOf,
-  UNREACHABLE,
-  withWalls,
-  type Grid,
-} from '../ground/index.ts';
+import { HEADING_VECTORS, nearestHeadingOf } from '../ground/index.ts';
 import type { Level, Piece, Place, Project } from '../model/index.ts';
 import type { Values } from '../ramps/index.ts';
 import { resolveAmount } from '../rules/index.ts';

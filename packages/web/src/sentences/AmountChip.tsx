@@ -1,9 +1,10 @@
-import type { Amount, ParameterAmount } from '@stadion/core/model';
+import { literal, type Amount, type ParameterAmount } from '@stadion/core/model';
 import { amountInWords, resolveAmount } from '@stadion/core/rules';
 import { replaceAt } from '@stadion/core/edits';
 import { useEdit, useGoto } from '../project/hooks.ts';
 import { formatNumber, formatPercent, NumberChip, type NumberLimits } from '../ui/index.ts';
 import type { LevelHere } from '../project/levelHere.ts';
+import { SHARE_LIMITS } from './lengths.ts';
 
 interface Props extends NumberLimits {
   here: LevelHere;
@@ -47,6 +48,15 @@ export function AmountChip({ here, label, amount, path, shareOf, onClear, quiet 
         onCommit={(next) =>
           edit({ label: `${what} to ${formatNumber(next)}`, patch: [replaceAt(path, { from: 'number', value: next })] })
         }
+        {...(shareOf
+          ? {
+              onShare: (share: number) =>
+                edit({
+                  label: `${what} to ${formatNumber(share * 100, 1)} % of what is placed`,
+                  patch: [replaceAt(path, { from: 'share', share: literal(share), ...shareOf })],
+                }),
+            }
+          : {})}
         {...(onClear ? { onClear } : {})}
         binding={{
           options: here.project.parameters.map(({ key, label: name, number }) => {
@@ -61,7 +71,9 @@ export function AmountChip({ here, label, amount, path, shareOf, onClear, quiet 
           onOpen: (key) => goto({ screen: 'ramps', lane: key }),
         }}
       />
-      {amount.from === 'number' || quiet ? null : <Source here={here} amount={amount} />}
+      {amount.from === 'number' || quiet ? null : (
+        <Source here={here} label={label} amount={amount} path={path} what={what} />
+      )}
       {amount.from === 'parameter' && !quiet ? (
         <Transform label={label} amount={amount} path={path} what={what} />
       ) : null}
@@ -100,7 +112,7 @@ function Transform({
     return (
       <button
         type="button"
-        className="act link text-[12px]"
+        className="rest link text-[12px]"
         aria-label={`× and + on what ${label} follows`}
         onClick={() => set({ times: 1.1 })}
       >
@@ -118,7 +130,7 @@ function Transform({
         digits={4}
         onCommit={(value) => set({ times: value })}
       />
-      <span className={plus === undefined ? 'act say' : 'contents'}>
+      <span className={plus === undefined ? 'rest say' : 'contents'}>
         <span className="join">+</span>
         <NumberChip
           label={`${label}: plus`}
@@ -132,7 +144,17 @@ function Transform({
   );
 }
 
-function Source({ here, amount }: { here: LevelHere; amount: Amount }) {
+interface SourceProps {
+  here: LevelHere;
+  label: string;
+  amount: Amount;
+  path: string;
+  what: string;
+}
+
+/** Where the value comes from. The share of what is placed is a chip of its own. */
+function Source({ here, label, amount, path, what }: SourceProps) {
+  const edit = useEdit();
   if (amount.from === 'placed') return <span className="text-ink-3">= all that is placed</span>;
   if (amount.from === 'parameter')
     return (
@@ -142,12 +164,30 @@ function Source({ here, amount }: { here: LevelHere; amount: Amount }) {
     );
   if (amount.from !== 'share') return null;
   const share = resolveAmount(amount.share, here.values, here.placed);
-  const placed = here.placed[amount.measure][amount.of] ?? 0;
-  const name = amount.share.from === 'parameter' ? `${amountInWords(amount.share, here.names)}, ` : '';
+  const placed = formatNumber(here.placed[amount.measure][amount.of] ?? 0);
+  if (amount.share.from === 'parameter')
+    return (
+      <span className="text-ink-3">
+        = {amountInWords(amount.share, here.names)}, {formatNumber(share * 100, 1)} % of {placed} placed
+      </span>
+    );
   return (
-    <span className="text-ink-3">
-      = {name}
-      {formatNumber(share * 100, 1)} % of {formatNumber(placed)} placed
+    <span className="say inline-flex text-ink-3">
+      <span>=</span>
+      <NumberChip
+        label={`${label}: share of what is placed`}
+        value={share}
+        {...SHARE_LIMITS}
+        min={0}
+        digits={1}
+        onCommit={(next) =>
+          edit({
+            label: `${what} to ${formatNumber(next * 100, 1)} % of what is placed`,
+            patch: [replaceAt(`${path}/share`, literal(next))],
+          })
+        }
+      />
+      <span>of {placed} placed</span>
     </span>
   );
 }

@@ -90,7 +90,7 @@ function WhoMeetsWhom({ here, bout }: { here: LevelHere; bout: LevelBout }) {
       ))}
       {party.length < MOST_PARTY ? (
         <ChoiceChip
-          act
+          link
           label="Another of the party"
           value=""
           shown="+ one"

@@ -1,4 +1,5 @@
 import {
+  freshId,
   literal,
   MAX_CONDITION_DEPTH,
   type Comparison,
@@ -10,7 +11,16 @@ import { COMPARISON_WORDS, comparisonInWords, READINGS, readingInWords } from '@
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Finding } from '@stadion/core/findings';
-import { addAt, removeAt, replaceAt, setOptional } from '@stadion/core/edits';
+import {
+  addAt,
+  joinCondition,
+  removeAt,
+  replaceAt,
+  setOptional,
+  takenConditions,
+  type Join,
+  type Within,
+} from '@stadion/core/edits';
 import { FindingNotes } from './FindingNote.tsx';
 import { useEdit } from '../project/hooks.ts';
 import { ChoiceChip, Menu } from '../ui/index.ts';
@@ -28,6 +38,10 @@ interface Props {
   topic: string;
   findings: readonly Finding[];
   depth?: number;
+  /** The group in which it stands, if it stands in one. */
+  within?: Within;
+  /** What follows from a single condition, on its line. */
+  follows?: ReactNode;
   /** Absent where the condition cannot be taken away. */
   onRemove?: () => void;
 }
@@ -57,7 +71,7 @@ function RemoveButton({ what, onRemove }: { what: string; onRemove: (() => void)
   return (
     <button
       type="button"
-      className="act rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
+      className="rest rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
       aria-label={`Remove: ${what}`}
       onClick={onRemove}
     >
@@ -65,6 +79,41 @@ function RemoveButton({ what, onRemove }: { what: string; onRemove: (() => void)
     </button>
   );
 }
+
+/** “and…” and “or…” after a condition: another one that joins it. */
+function Joins({ here, condition, path, topic, depth = 0, within }: Props) {
+  const edit = useEdit();
+  const { choices, readingOf } = readingChoices(here);
+  const join = (how: Join, value: string): void => {
+    const added = conditionOn(readingOf(value), here);
+    const groupId = freshId('group', new Set([...takenConditions(here.level), added.id]));
+    edit({
+      label: `${topic}: ${how} ${readingInWords(readingOf(value), here.names)}`,
+      patch: joinCondition({ condition, path, within, depth }, how, added, groupId),
+    });
+  };
+  return (['and', 'or'] as const).map((how) =>
+    depth >= MAX_CONDITION_DEPTH && within?.is !== (how === 'and' ? 'all' : 'any') ? null : (
+      <Menu
+        key={how}
+        trigger={
+          <button
+            type="button"
+            className="act link text-[12px]"
+            aria-label={`${how}… after: ${wordsOf(condition, here)}`}
+          >
+            {how}…
+          </button>
+        }
+        entries={choices.map(({ value, label }) => ({ label, onSelect: () => join(how, value) }))}
+      />
+    ),
+  );
+}
+
+/** What a condition is called beside its acts. */
+const wordsOf = (condition: Condition, here: LevelHere): string =>
+  'of' in condition ? `${GROUP_WORDS[condition.is]} …` : readingInWords(condition.reading, here.names);
 
 /** Adding starts from what is to be read. */
 function AddCondition({ here, path, topic, depth }: { here: LevelHere; path: string; topic: string; depth: number }) {
@@ -155,6 +204,7 @@ function Group({ here, condition, path, topic, findings, depth = 0, onRemove }: 
                 topic={topic}
                 findings={findings}
                 depth={depth + 1}
+                within={{ is, path, index }}
                 onRemove={() =>
                   edit({ label: `${topic}: remove a condition`, patch: [removeAt(`${path}/of/${index}`)] })
                 }
@@ -178,7 +228,7 @@ function Group({ here, condition, path, topic, findings, depth = 0, onRemove }: 
   );
 }
 
-function Leaf({ here, condition, path, topic, findings, onRemove }: Props) {
+function Leaf({ here, condition, path, topic, findings, depth = 0, within, follows, onRemove }: Props) {
   const edit = useEdit();
   if ('of' in condition) return null;
   const { choices, readingOf } = readingChoices(here);
@@ -272,7 +322,7 @@ function Leaf({ here, condition, path, topic, findings, onRemove }: Props) {
         ) : (
           <button
             type="button"
-            className="act link text-[12px]"
+            className="rest link text-[12px]"
             aria-label={`${words}: hold for a time`}
             onClick={() =>
               edit({
@@ -287,6 +337,8 @@ function Leaf({ here, condition, path, topic, findings, onRemove }: Props) {
         {condition.is === 'compare' && condition.amount.from === 'number' && shareOf ? (
           <span className="text-ink-3">of {here.placed[shareOf.measure][shareOf.of] ?? 0} placed</span>
         ) : null}
+        {follows}
+        <Joins {...{ here, condition, path, topic, findings, depth, within }} />
         <RemoveButton what={words} onRemove={onRemove} />
       </div>
       <FindingNotes findings={findings} at={(place) => place === path || place.startsWith(`${path}/`)} />

@@ -1,5 +1,5 @@
 import type { Effect, Rule } from '@stadion/core/model';
-import { leaves, readingInWords } from '@stadion/core/rules';
+import { effectInWords, leaves, readingInWords } from '@stadion/core/rules';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { removeAt, replaceAt } from '@stadion/core/edits';
@@ -7,7 +7,7 @@ import { useEdit } from '../project/hooks.ts';
 import type { LevelHere } from '../project/levelHere.ts';
 import { ChoiceChip, Menu, TextInPlace } from '../ui/index.ts';
 import { AmountChip } from './AmountChip.tsx';
-import { hiddenChoices, losable, pieceChoices, waveChoices } from './effects.ts';
+import { EFFECT_LABELS, hiddenChoices, losable, newEffects, pieceChoices, waveChoices } from './effects.ts';
 
 interface Props {
   here: LevelHere;
@@ -28,15 +28,15 @@ const BACK = [
 /** What follows from a rule, as chips. */
 export function EffectSentence(props: Props) {
   const edit = useEdit();
-  const { path, effect, removable } = props;
+  const { here, path, effect, removable } = props;
   return (
     <span className="contents">
       {partsOf(props)}
       {removable ? (
         <button
           type="button"
-          className="act rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
-          aria-label={`Remove what follows: ${effect.effect}`}
+          className="rest rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
+          aria-label={`Remove: ${effectInWords(effect, here.names)}`}
           onClick={() => edit({ label: 'Remove what follows from a rule', patch: [removeAt(path)] })}
         >
           <X size={13} />
@@ -48,13 +48,15 @@ export function EffectSentence(props: Props) {
 
 function partsOf({ here, rule, effect, path }: Props): ReactNode {
   const word = (text: string): ReactNode => <span className="join">{text}</span>;
+  /** The word that says what follows: another one can be chosen in its place. */
+  const verb = (text: string): ReactNode => <Verb here={here} effect={effect} path={path} shown={text} />;
   switch (effect.effect) {
     case 'win':
-      return word('it is won');
+      return verb('it is won');
     case 'lose':
       return (
         <>
-          {word('it is lost:')}
+          {verb('it is lost:')}
           <Words label="Cause told to the player" value={effect.cause} path={`${path}/cause`} most={80} />
         </>
       );
@@ -63,7 +65,7 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
       const what = first ? readingInWords(first, here.names) : 'this';
       return (
         <>
-          {word('costs')}
+          {verb('costs')}
           <AmountChip
             here={here}
             label={`Lives it costs when ${what}`}
@@ -83,7 +85,7 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
     case 'back':
       return (
         <>
-          {word(`puts the ${here.project.words.player} back to`)}
+          {verb(`puts the ${here.project.words.player} back to`)}
           <Choice
             label="Where the player is put"
             value={effect.to}
@@ -98,6 +100,8 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
     case 'gate':
       return (
         <>
+          {verb('the gate')}
+          <Choice label="Gate" value={effect.gate} choices={pieceChoices(here, 'gate')} path={`${path}/gate`} />
           <Choice
             label="Opens or closes"
             value={effect.open ? 'opens' : 'closes'}
@@ -108,26 +112,26 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
             path={`${path}/open`}
             toValue={(value) => value === 'opens'}
           />
-          <Choice label="Gate" value={effect.gate} choices={pieceChoices(here, 'gate')} path={`${path}/gate`} />
         </>
       );
     case 'wave':
       return (
         <>
-          {word('sends the wave of')}
+          {verb('sends the wave of')}
           <Choice label="Wave" value={effect.spawner} choices={waveChoices(here)} path={`${path}/spawner`} />
         </>
       );
     case 'reveal':
       return (
         <>
-          {word('reveals')}
+          {verb('reveals')}
           <Choice label="Hidden piece" value={effect.piece} choices={hiddenChoices(here)} path={`${path}/piece`} />
         </>
       );
     case 'parameter':
       return (
         <>
+          {verb('changes')}
           <Choice
             label="Parameter that changes"
             value={effect.parameter}
@@ -151,7 +155,7 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
     case 'message':
       return (
         <>
-          {word('says')}
+          {verb('says')}
           <Words label="Message" value={effect.text} path={`${path}/text`} most={400} />
           {word('for')}
           <AmountChip
@@ -169,7 +173,7 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
     case 'cue':
       return (
         <>
-          {word('cues')}
+          {verb('cues')}
           <Words label="Name of the cue" value={effect.name} path={`${path}/name`} most={80} />
           <CuePlace here={here} at={effect.at} path={path} />
         </>
@@ -177,7 +181,7 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
     case 'score':
       return (
         <>
-          {word('adds')}
+          {verb('adds')}
           <AmountChip here={here} label="Points added" amount={effect.add} path={`${path}/add`} step={5} />
           {word('to the score')}
         </>
@@ -185,9 +189,9 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
     case 'tally':
       return (
         <>
-          {word('adds')}
+          {verb('counts')}
           <AmountChip here={here} label="Added to the tally" amount={effect.add} path={`${path}/add`} step={1} />
-          {word('to')}
+          {word('more in')}
           <Choice
             label="Tally"
             value={effect.tally}
@@ -200,11 +204,35 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
     case 'hurt':
       return (
         <>
-          {word(effect.effect === 'heal' ? 'heals' : 'hurts by')}
+          {verb(effect.effect === 'heal' ? 'heals' : 'hurts by')}
           <AmountChip here={here} label="Health" amount={effect.by} path={`${path}/by`} step={5} min={0} />
         </>
       );
   }
+}
+
+/** What follows, as a word to choose from. */
+function Verb({ here, effect, path, shown }: { here: LevelHere; effect: Effect; path: string; shown: string }) {
+  const edit = useEdit();
+  const others = newEffects(here);
+  const choices = [
+    ...(others.some((other) => other.effect.effect === effect.effect)
+      ? []
+      : [{ value: effect.effect, label: EFFECT_LABELS[effect.effect] }]),
+    ...others.map((other) => ({ value: other.effect.effect, label: other.label })),
+  ];
+  return (
+    <ChoiceChip
+      label="What follows"
+      value={effect.effect}
+      shown={shown}
+      choices={choices}
+      onChoose={(value) => {
+        const chosen = others.find((other) => other.effect.effect === value);
+        if (chosen) edit({ label: `What follows: ${chosen.label}`, patch: [replaceAt(path, chosen.effect)] });
+      }}
+    />
+  );
 }
 
 function Words({ label, value, path, most }: { label: string; value: string; path: string; most: number }) {
@@ -264,7 +292,7 @@ function Losses({
       trigger={
         <button
           type="button"
-          className={names.length === 0 ? 'act link text-[12px]' : 'chip'}
+          className={names.length === 0 ? 'rest link text-[12px]' : 'chip'}
           aria-label={`With the life: ${names.length === 0 ? 'keeping all' : `undoing ${names.join(', ')}`}`}
         >
           {names.length === 0 ? 'keeping all' : `undoing ${names.join(', ')}`}

@@ -23,7 +23,7 @@ export function NoteOf({ what, path, note, stays = false }: Props) {
     <span className="inline-flex min-w-0 items-start gap-1">
       <button
         type="button"
-        className={`inline-flex items-center gap-1 rounded-r px-1 text-[12px] leading-6 whitespace-nowrap ${has ? 'text-mark-ink' : 'act text-edit-ink'}`}
+        className={`inline-flex items-center gap-1 rounded-r px-1 text-[12px] leading-6 whitespace-nowrap ${has ? 'text-mark-ink' : 'rest text-edit-ink'}`}
         aria-expanded={open}
         aria-label={has ? `Note on ${what}` : `Add a note on ${what}`}
         title={has ? note : 'Add a note'}

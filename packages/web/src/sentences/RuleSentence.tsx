@@ -63,6 +63,29 @@ export function RuleSentence({ here, shown, list, findings, everywhere = false }
     event.stopPropagation();
     move(index + (event.key === 'ArrowUp' ? -1 : 1));
   };
+  // Under “Won when” it need not be said.
+  const onlyWins = rule.then.length === 1 && rule.then[0]?.effect === 'win';
+  const follows = (
+    <>
+      {onlyWins ? null : (
+        <>
+          <span className="join">→</span>
+          {rule.then.map((effect, at) => (
+            <EffectSentence
+              key={at}
+              here={here}
+              rule={rule}
+              effect={effect}
+              path={`${pointer}/then/${at}`}
+              removable={rule.then.length > 1}
+            />
+          ))}
+          <Fires here={here} shown={shown} pointer={pointer} />
+        </>
+      )}
+      <AlsoFollows here={here} topic={topic} pointer={pointer} />
+    </>
+  );
   const isOff = state !== 'in force';
   const note = <NoteOf what={what} path={`${pointer}/note`} note={rule.note} />;
   return (
@@ -74,38 +97,24 @@ export function RuleSentence({ here, shown, list, findings, everywhere = false }
     >
       <div className="flex items-start gap-1.5">
         {/* What follows from a single condition stands on its line; after a group it begins a line of its own. */}
-        <div className={`min-w-0 grow ${'of' in rule.when ? '' : 'say'}`}>
+        <div className="min-w-0 grow">
           <ConditionSentence
             here={here}
             condition={rule.when}
             path={`${pointer}/when`}
             topic={topic}
             findings={findings}
+            {...('of' in rule.when ? {} : { follows })}
           />
-          {rule.then.length === 1 && rule.then[0]?.effect === 'win' ? null : (
-            <div className={'of' in rule.when ? 'say pl-3' : 'contents'}>
-              <span className="join">→</span>
-              {rule.then.map((effect, at) => (
-                <EffectSentence
-                  key={at}
-                  here={here}
-                  rule={rule}
-                  effect={effect}
-                  path={`${pointer}/then/${at}`}
-                  removable={rule.then.length > 1}
-                />
-              ))}
-              <Fires here={here} shown={shown} pointer={pointer} />
-            </div>
-          )}
+          {'of' in rule.when ? <div className="say pl-3">{follows}</div> : null}
         </div>
         {rule.note === undefined ? null : note}
         <Marks shown={shown} everywhere={everywhere} />
-        <div className="act act-end">
+        <div className="act-end">
           {rule.note === undefined ? note : null}
           <button
             type="button"
-            className="rounded-r p-1 text-ink-3 hover:bg-edit-soft hover:text-edit-ink"
+            className="rest rounded-r p-1 text-ink-3 hover:bg-edit-soft hover:text-edit-ink"
             aria-expanded={table}
             aria-label={`Edge cases: ${what}`}
             title="Edge cases"
@@ -124,12 +133,6 @@ export function RuleSentence({ here, shown, list, findings, everywhere = false }
               </button>
             }
             entries={[
-              ...newEffects(here).map(({ label, effect }): MenuEntry => ({
-                label: `Let follow: ${label}`,
-                onSelect: () =>
-                  edit({ label: `${topic}: ${label} follows`, patch: [addAt(`${pointer}/then/-`, effect)] }),
-              })),
-              'line',
               { label: 'Move up', keys: 'Alt ↑', disabled: index === 0, onSelect: () => move(index - 1) },
               {
                 label: 'Move down',
@@ -157,6 +160,24 @@ export function RuleSentence({ here, shown, list, findings, everywhere = false }
   );
 }
 
+/** Something more that follows from a rule. */
+function AlsoFollows({ here, topic, pointer }: { here: LevelHere; topic: string; pointer: string }) {
+  const edit = useEdit();
+  return (
+    <Menu
+      trigger={
+        <button type="button" className="act link text-[12px]" aria-label={`+ also, ${topic}`}>
+          + also
+        </button>
+      }
+      entries={newEffects(here).map(({ label, effect }) => ({
+        label,
+        onSelect: () => edit({ label: `${topic}: ${label}, too`, patch: [addAt(`${pointer}/then/-`, effect)] }),
+      }))}
+    />
+  );
+}
+
 function Marks({ shown, everywhere }: { shown: ShownRule; everywhere: boolean }) {
   const { standing, state, insteadOf } = shown;
   const words = [
@@ -180,7 +201,7 @@ function Fires({ here, shown, pointer }: { here: LevelHere; shown: ShownRule; po
     <>
       <ChoiceChip
         label="How often it fires"
-        act={rule.fires === usualFires(rule)}
+        rest={rule.fires === usualFires(rule)}
         value={rule.fires}
         choices={FIRES}
         onChoose={(fires) =>

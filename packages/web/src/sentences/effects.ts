@@ -75,6 +75,11 @@ const NEW_EFFECTS: { readonly [N in EffectName]: { label: string; make: (here: L
   hurt: { label: 'it hurts', make: () => ({ effect: 'hurt', by: literal(20) }) },
 };
 
+/** What each sort of effect is called in a list. */
+export const EFFECT_LABELS = Object.fromEntries(
+  Object.entries(NEW_EFFECTS).map(([name, { label }]) => [name, label]),
+) as Readonly<Record<EffectName, string>>;
+
 /** What can follow from a rule at this level, as commands. */
 export function newEffects(here: LevelHere): { label: string; effect: Effect }[] {
   return Object.values(NEW_EFFECTS).flatMap(({ label, make }) => {

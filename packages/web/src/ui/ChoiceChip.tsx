@@ -17,17 +17,33 @@ interface Props {
   shown?: string;
   /** Fills its box and shows that it opens. */
   wide?: boolean;
-  /** Comes only when its row is hovered or has the focus: it says what is usual. */
-  act?: boolean;
+  /** Seen only while its row is hovered or has the focus: it says what is usual. */
+  rest?: boolean;
+  /** Adds something: a quiet link in place of a chip. */
+  link?: boolean;
 }
 
 /** A word in a sentence that can be another word. */
-export function ChoiceChip({ label, value, choices, onChoose, extra = [], shown, wide = false, act = false }: Props) {
+export function ChoiceChip({
+  label,
+  value,
+  choices,
+  onChoose,
+  extra = [],
+  shown,
+  wide = false,
+  rest = false,
+  link = false,
+}: Props) {
   const text = shown ?? choices.find((choice) => choice.value === value)?.label ?? value;
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
-        className={`${act ? 'act ' : ''}chip ${wide ? 'w-full justify-between text-[12px]' : ''}`}
+        className={
+          link
+            ? 'act link text-[12px]'
+            : `${rest ? 'rest ' : ''}chip ${wide ? 'w-full justify-between text-[12px]' : ''}`
+        }
         aria-label={`${label}: ${text}`}
       >
         {text}

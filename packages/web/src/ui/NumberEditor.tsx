@@ -15,15 +15,24 @@ interface Props extends NumberChipProps {
 
 /** The small editor of a number: type it, or choose what it follows. */
 export function NumberEditor({ focusOn, typed, onDone, clear, ...props }: Props) {
-  const { label, value, onCommit, binding, scale = 1, digits = 2, unit = '', units } = props;
+  const { label, value, onCommit, onShare, binding, scale = 1, digits = 2, unit = '', units } = props;
   const [text, setText] = useState(
     typed ?? (value === null ? '' : formatNumber(value * scale, Math.max(digits, 4)).replace('−', '-')),
   );
   const [reason, setReason] = useState<string>();
   const commit = (): void => {
-    const parsed = parseNumber(text, units);
+    const parsed = parseNumber(text, units, unit === '%');
+    const isShare = parsed.ok && parsed.percent && unit !== '%';
+    if (isShare && onShare && parsed.value >= 0 && parsed.value <= 100) {
+      onShare(toSignificant(parsed.value / 100));
+      return onDone();
+    }
     const next = parsed.ok ? toSignificant(parsed.value / scale) : 0;
-    const why = parsed.ok ? refusal(next, props) : parsed.reason;
+    const why = isShare
+      ? shareRefused(parsed.value, onShare !== undefined, unit)
+      : parsed.ok
+        ? refusal(next, props)
+        : parsed.reason;
     if (why !== undefined)
       return setReason(`${why} Kept: ${value === null ? 'none' : formatNumber(value * scale, digits)}.`);
     if (next !== value || binding?.bound !== undefined) onCommit(next);
@@ -77,6 +86,13 @@ export function NumberEditor({ focusOn, typed, onDone, clear, ...props }: Props)
       {binding ? <Follow binding={binding} focus={focusOn === 'binding'} onDone={onDone} /> : null}
     </div>
   );
+}
+
+/** Why a percentage cannot be taken, with the remedy. */
+function shareRefused(percent: number, takesShares: boolean, unit: string): string {
+  if (takesShares) return 'A share of what is placed is from 0 to 100 %.';
+  const what = unit === '' ? 'a number' : `a number of ${unit}`;
+  return `${formatNumber(percent)} % of what? There is nothing here to be a share of. Enter ${what}.`;
 }
 
 function Follow({ binding, focus, onDone }: { binding: Binding; focus: boolean; onDone: () => void }) {

@@ -31,6 +31,8 @@ export interface NumberChipProps extends NumberLimits {
   /** Null where there may be no number. */
   value: number | null;
   onCommit: (value: number) => void;
+  /** Takes a percentage that was typed, 0–1, where there is something to be a share of. */
+  onShare?: (share: number) => void;
   /** Makes “none” possible. */
   onClear?: () => void;
   binding?: Binding;

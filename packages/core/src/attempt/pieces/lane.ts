@@ -273,9 +273,7 @@ export const lane: PieceSort<Extract<Piece, { piece: 'lane' }>, PreparedLane, Tr
       forward: (piece.towards === 'right' || piece.towards === 'down') === speed >= 0 ? 1 : -1,
       length: piece.length,
       speed: within(sign * speed, 0, FASTEST),
-      ...(liveSpeed
-        ? { liveSpeed: { ...liveSpeed, times: sign * liveSpeed.times, plus: sign * liveSpeed.plus } }
-        : {}),
+      ...(liveSpeed ? { liveSpeed: { ...liveSpeed, times: sign * liveSpeed.times, plus: sign * liveSpeed.plus } } : {}),
       bySeconds,
       every: within(number(piece.every), bySeconds ? SHORTEST_SECONDS : 0, FURTHEST),
       ...following('liveEvery', piece.every, preparing),

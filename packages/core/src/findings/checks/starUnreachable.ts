@@ -1,7 +1,8 @@
 import { pointerOf, type Level, type Reading } from '../../model/index.ts';
 import { leaves, liveAmount, resolveAmount, TICK_SECONDS } from '../../rules/index.ts';
 import { say, type Check, type Found } from '../finding.ts';
-import { rangeOf, type Range } from '../possible.ts';
+import type { Range } from '../bodyLimits.ts';
+import { rangeOf } from '../possible.ts';
 import type { SlotFacts } from '../scopes.ts';
 
 type Ladder = Extract<Level['stars'], { is: 'ladder' }>;

@@ -153,7 +153,7 @@ function Costs({ action, bouts }: BoutsHere & { action: Action }) {
       ))}
       {others.length > 0 ? (
         <ChoiceChip
-          act
+          link
           label={`What ${action.name} costs besides`}
           value=""
           shown="+ cost"

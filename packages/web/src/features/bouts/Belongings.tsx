@@ -63,7 +63,7 @@ export function Worn({ bouts, fighter }: BoutsHere & { fighter: Fighter }) {
             )}
             {others.length > 0 ? (
               <ChoiceChip
-                act
+                link
                 label={`What ${thing.name} of ${fighter.name} adds besides`}
                 value=""
                 shown="+ number"

@@ -163,7 +163,7 @@ function WhereMet({ here, meetings }: Pick<BoutsHere, 'here'> & { meetings: Meet
       )}
       {spread === 'zones' && spare.length > 0 ? (
         <ChoiceChip
-          act
+          link
           label="Another place of a meeting"
           value=""
           shown="+ place"
@@ -212,7 +212,7 @@ function GroupShares({ here: { level }, bouts, meetings, path }: BoutsHere & { m
       })}
       {others.length > 0 ? (
         <ChoiceChip
-          act
+          link
           label="Group that is met besides"
           value=""
           shown="+ group"

@@ -95,7 +95,7 @@ export function Uses({ bouts, fighter }: BoutsHere & { fighter: Fighter }) {
                   </>
                 )}
                 <ChoiceChip
-                  act
+                  link
                   label={`When ${fighter.name} can use ${action.name}`}
                   value=""
                   shown="+ when"
@@ -132,7 +132,7 @@ export function Uses({ bouts, fighter }: BoutsHere & { fighter: Fighter }) {
       })}
       {cannot.length > 0 ? (
         <ChoiceChip
-          act
+          link
           label={`What ${fighter.name} can do besides`}
           value=""
           shown="+ action"

@@ -25,8 +25,8 @@ export function FactsOfGround({ here, reach, gaps }: { here: LevelHere; reach: R
           {reach.wanted === 0
             ? 'Nothing stands there to gather or to reach.'
             : reach.wanted === 1
-            ? 'The one thing to gather or reach can be reached.'
-            : `All ${reach.wanted} things to gather or reach can be reached.`}
+              ? 'The one thing to gather or reach can be reached.'
+              : `All ${reach.wanted} things to gather or reach can be reached.`}
         </>
       ) : (
         <b className="text-loss">Cannot be reached, whatever gates open: {away.join(', ')}.</b>

@@ -159,7 +159,7 @@ function KindRow({ here, role, kind, index, player }: RowProps) {
           trigger={
             <button
               type="button"
-              className="act rounded-r p-1 text-ink-3 hover:bg-edit-soft"
+              className="rounded-r p-1 text-ink-3 hover:bg-edit-soft"
               aria-label={`What to do with ${kind.name}`}
             >
               <MoreHorizontal size={15} />

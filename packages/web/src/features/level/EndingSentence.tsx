@@ -80,12 +80,12 @@ function Side({ here, side }: { here: LevelHere; side: 'won' | 'lost' }) {
               ),
           }))}
         />
-        <span className={ending.message === '' ? 'act join' : 'join'}>, message</span>
+        {ending.message === '' ? null : <span className="join">, message</span>}
         <TextInPlace
           label={`Message after ${word}`}
-          className={ending.message === '' ? 'act chip' : 'chip'}
+          className={ending.message === '' ? 'act link text-[12px]' : 'chip'}
           value={ending.message}
-          placeholder="none"
+          placeholder="+ message"
           refuse={(text) => (text.length > 400 ? 'At most 400 characters.' : undefined)}
           onCommit={(text) => set('message', text, `says ${text}`)}
         />
@@ -131,7 +131,7 @@ function Bar({ here, ending, word }: { here: LevelHere; ending: EndingSide; word
   return (
     <svg
       viewBox={`0 0 ${WIDTH} 18`}
-      className="act mt-0.5 block w-full"
+      className="mt-0.5 block w-full"
       style={{ maxWidth: WIDTH }}
       role="img"
       aria-label={`After ${word}: ${formatNumber(freeze)} s frozen, ${formatNumber(hold)} s held, ${formatNumber(whole)} s in all`}

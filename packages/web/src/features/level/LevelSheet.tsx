@@ -66,7 +66,7 @@ export const LevelSheet = memo(function LevelSheet({ here }: { here: LevelHere }
             dispatch(allActsShown(!allActs));
           }}
         >
-          {allActs ? 'Show acts on hover' : 'Show all acts'}
+          {allActs ? 'Show the rest on hover' : 'Show all acts'}
         </button>
         <button
           type="button"

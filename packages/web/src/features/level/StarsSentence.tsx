@@ -103,7 +103,7 @@ function Remove({ count, level, path }: { count: number; level: string; path: st
   return (
     <button
       type="button"
-      className="act rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
+      className="rest rounded-r p-1 text-ink-3 hover:bg-loss-soft hover:text-loss"
       aria-label={`Remove the star ${count}`}
       onClick={() => edit({ label: `${level}: ${count - 1} stars`, patch: [removeAt(path)] })}
     >
