@@ -1,3 +1,5 @@
+import { namesFor } from '../attempt/index.ts';
+import { ruleInWords } from '../rules/index.ts';
 import { alike, type PatchOperation } from '../patch/index.ts';
 import { findReferenceProblems, levelEntryOf, type Level, type Project } from '../model/index.ts';
 import { at, replaceAt, type NamedEdit } from './edit.ts';
@@ -23,8 +25,8 @@ export interface LevelChange {
   replaced: number;
   removed: number;
   parts: string[];
-  /** Rules that name something this level does not have, with what that is. */
-  leftOut: { id: string; why: string }[];
+  /** Rules and parts that name something this level does not have, in words, with what that is. */
+  leftOut: { what: string; why: string }[];
 }
 
 const PARTS = ['clock', 'stars', 'ending', 'tie', 'standingRulesOff'] as const;
@@ -48,6 +50,7 @@ function problemWith(project: Project, level: Level): string | undefined {
 function changeOf(project: Project, from: Level, target: Level, what: CopiedRules) {
   const chosen = from.rules.filter((rule) => what.rules.includes(rule.id));
   const kept = what.instead ? [] : target.rules.filter((rule) => !what.rules.includes(rule.id));
+  const names = namesFor(project, from);
   const change: LevelChange = { level: target, added: 0, replaced: 0, removed: 0, parts: [], leftOut: [] };
   let next: Level = { ...target, rules: kept };
   for (const rule of chosen) {
@@ -58,7 +61,7 @@ function changeOf(project: Project, from: Level, target: Level, what: CopiedRule
     const why = problemWith(project, trial);
     const before = target.rules.find((other) => other.id === rule.id);
     if (why !== undefined) {
-      change.leftOut.push({ id: rule.id, why });
+      change.leftOut.push({ what: ruleInWords(rule, names), why });
       if (before && !what.instead) next = { ...next, rules: [...next.rules, before] };
       continue;
     }
@@ -76,7 +79,7 @@ function changeOf(project: Project, from: Level, target: Level, what: CopiedRule
     if (why === undefined) {
       next = trial;
       change.parts.push(PART_WORDS[part]);
-    } else change.leftOut.push({ id: PART_WORDS[part], why });
+    } else change.leftOut.push({ what: PART_WORDS[part], why });
   }
   return { change, next };
 }

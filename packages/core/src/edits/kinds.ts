@@ -66,7 +66,7 @@ function usualKind(deed: KindDeed, id: Id, name: string, look: Look): AnyKind {
   const named = { id, name, look };
   switch (deed) {
     case 'gathered':
-      return { ...named, worth: literal(5) };
+      return { ...named, worth: literal(1) };
     case 'chase':
       return { ...named, movement: 'chase', speed: literal(2.5), radius: 0.35, ...OWN_NUMBERS.chase };
     case 'patrol':

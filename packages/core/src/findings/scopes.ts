@@ -136,6 +136,18 @@ const rulesBeside = remembered((standing: Project['standing']) =>
   remembered((level: Level): readonly RuleInForce[] => rulesOf({ standing }, level)),
 );
 
+/** Does any parameter that a level follows have another value at the position before it? */
+export const numbersDiffer = ({
+  project,
+  table,
+  level,
+  position,
+}: Pick<NeighbourFacts, 'project' | 'table' | 'level' | 'position'>): boolean =>
+  [...parametersIn([level, project.kinds, project.standing, project.player, project.score])].some((key) => {
+    const values = table.rows.get(key)?.values;
+    return values !== undefined && values[position - 1] !== values[position - 2];
+  });
+
 /** A field on which nothing lies. */
 const BARE: Level['ground'] = {
   kind: 'roam',
@@ -301,10 +313,10 @@ function judgedSubjects(checked: Checked): Subjects<'judged'> {
 }
 
 function parameterSubjects({ project, table }: Checked): Subjects<'parameter'> {
-  const { parameters, slots, tiers, liveTiers } = project;
+  const { parameters, slots, tiers, liveTiers, run } = project;
   const keys = parameters.map(({ key }) => key).join();
   return {
-    shared: [slots, tiers, liveTiers, keys],
+    shared: [slots, tiers, liveTiers, keys, run],
     all: parameters.map((parameter) => {
       const { shape } = parameter.ramp;
       // Where it may fall below zero it counts what follows it.
@@ -314,7 +326,9 @@ function parameterSubjects({ project, table }: Checked): Subjects<'parameter'> {
         of: [parameter, counted, table],
         reads: () => {
           const named = shape.type === 'formula' ? namesIn(shape.text) : [];
-          return [parameter, counted, ...[parameter.key, ...named].map((key) => table.rows.get(key))];
+          // Past the end of the sequence the ramps themselves say more than their rows.
+          const ramps = named.map((key) => parameters.find((other) => other.key === key));
+          return [parameter, counted, ...ramps, ...[parameter.key, ...named].map((key) => table.rows.get(key))];
         },
         facts: () => ({ project, parameter, table }),
       };

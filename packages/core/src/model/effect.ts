@@ -17,6 +17,14 @@ export const Effect = z
     z.strictObject({
       effect: z.literal('loseLife'),
       lives: Amount.describe('How many lives it costs.'),
+      cause: z
+        .string()
+        .regex(/\S/, 'A cause needs a name.')
+        .max(Limits.nameLength)
+        .optional()
+        .describe(
+          'What took the life, told to the player and counted in forecasts; named after the condition when absent.',
+        ),
       back: z.enum(['start', 'checkpoint', 'stay']).describe('Where the player goes on.'),
       resets: z
         .array(Id)

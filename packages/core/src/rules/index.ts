@@ -56,6 +56,7 @@ export {
   effectInWords,
   groupInWords,
   readingInWords,
+  ruleInWords,
   type Names,
 } from './words.ts';
 export { eachCondition, endingOfRule, leaves, type Leaf } from './walk.ts';

@@ -164,12 +164,28 @@ export function conditionInWords(condition: Condition, names: Names): string {
   return `${reading} ${comparisonInWords(condition.reading, comparison)} ${said}${held}`;
 }
 
+/** What takes a life by these readings, in a word or two. */
+const USUAL_CAUSES: Readonly<Partial<Record<Reading['reading'], string>>> = {
+  offGround: 'a fall',
+  health: 'no health left',
+  touchingWall: 'a wall',
+  blocked: 'a wall',
+  height: 'the height',
+  timeElapsed: 'too much time',
+  sideBeaten: 'a lost fight',
+};
+
 /** What a rule did to the player, in the two or three words a bar's legend has room for. @example 'hornet' */
 export function causeInWords(rule: Rule, names: Names): string {
-  const lose = rule.then.find((effect) => effect.effect === 'lose');
-  if (lose) return lose.cause;
-  const touching = leaves(rule.when).find(({ leaf }) => leaf.reading.reading === 'touching')?.leaf.reading;
-  return touching && 'kind' in touching ? toucher(names, touching.kind) : conditionInWords(rule.when, names);
+  for (const effect of rule.then) {
+    if (effect.effect === 'lose') return effect.cause;
+    if (effect.effect === 'loseLife' && effect.cause !== undefined) return effect.cause;
+  }
+  const readings = leaves(rule.when).map(({ leaf }) => leaf.reading);
+  const touching = readings.find((reading) => reading.reading === 'touching');
+  if (touching && 'kind' in touching) return toucher(names, touching.kind);
+  const named = readings.flatMap(({ reading }) => USUAL_CAUSES[reading] ?? [])[0];
+  return named ?? conditionInWords(rule.when, names);
 }
 
 /** What follows from a rule, in a few words. @example 'opens Garden gate' */
@@ -211,4 +227,13 @@ export function effectInWords(effect: Effect, names: Names): string {
     case 'cue':
       return `cues “${effect.name}”${effect.at === undefined ? '' : ` at ${pieceName(names, effect.at)}`}`;
   }
+}
+
+/** A rule in a label is no longer than this, in characters. */
+const MOST_IN_LABEL = 70;
+
+/** A rule in one short line, for labels. @example 'a hornet touches the bee → costs a life' */
+export function ruleInWords(rule: Rule, names: Names): string {
+  const words = `${conditionInWords(rule.when, names)} → ${rule.then.map((effect) => effectInWords(effect, names)).join(', ')}`;
+  return words.length > MOST_IN_LABEL ? `${words.slice(0, MOST_IN_LABEL)}…` : words;
 }

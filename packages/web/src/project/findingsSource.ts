@@ -8,6 +8,8 @@ export interface FindingsKnown {
   /** The project that it is about; undefined before the first answer. */
   projectId: string | undefined;
   findings: readonly Finding[];
+  /** The document that it is about: while another one is open, checks are under way. */
+  document: ProjectDocument | undefined;
   /** Expected verdicts, held to the judge. */
   verdicts: readonly ExpectationCheck[];
 }
@@ -15,7 +17,7 @@ export interface FindingsKnown {
 /** Forecasts of the project as it is, by pacer and slot. */
 export type SeenAttempts = ReadonlyMap<string, ReadonlyMap<string, AttemptsSeen>>;
 
-const NOTHING: FindingsKnown = { projectId: undefined, findings: [], verdicts: [] };
+const NOTHING: FindingsKnown = { projectId: undefined, document: undefined, findings: [], verdicts: [] };
 
 /** Asks a worker for everything found in a project, and tells it after each edit only what has changed. */
 export class FindingsSource {
@@ -54,8 +56,11 @@ export class FindingsSource {
 
   /** What is found as before stays the same: nothing that shows it is drawn anew. */
   #learn(known: FindingsKnown): void {
-    if (JSON.stringify(known) === JSON.stringify(this.#known)) return;
-    this.#known = known;
+    const { findings, verdicts } = this.#known;
+    const isSame = JSON.stringify([known.findings, known.verdicts]) === JSON.stringify([findings, verdicts]);
+    if (isSame && known.projectId === this.#known.projectId && known.document === this.#known.document) return;
+    // The same lists stay the same objects, so that only what shows the progress of checks is drawn again.
+    this.#known = isSame ? { ...known, findings, verdicts } : known;
     for (const listener of this.#listeners) listener();
   }
 
@@ -76,7 +81,7 @@ export class FindingsSource {
         // Only the last word counts: what was asked before it is of an earlier state.
         if (data.id !== this.#lastId) return;
         const { findings, verdicts } = data;
-        this.#learn({ projectId: this.#projectId, findings, verdicts });
+        this.#learn({ projectId: this.#projectId, document: this.#document, findings, verdicts });
       });
     }
     this.#worker.postMessage(request);

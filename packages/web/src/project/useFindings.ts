@@ -48,7 +48,7 @@ export function useKnownFindings(): FindingsKnown {
   const { projectId } = useSelection();
   const known = useSyncExternalStore(source.subscribe, source.known);
   return useMemo(
-    () => (known.projectId === projectId ? known : { projectId, findings: [], verdicts: [] }),
+    () => (known.projectId === projectId ? known : { projectId, document: undefined, findings: [], verdicts: [] }),
     [known, projectId],
   );
 }
@@ -64,9 +64,17 @@ export function useAllFindings(): { open: readonly Finding[]; left: readonly Fin
 }
 
 /** Has the open project been looked through once? Before that nothing is known, not that nothing is wrong. */
-export function useAreFindingsKnown(): boolean {
+export function useHaveFindingsCome(): boolean {
   const { projectId } = useSelection();
   return useSyncExternalStore(source.subscribe, source.known).projectId === projectId;
+}
+
+/** Has the open project been looked through as it is now? */
+export function useAreFindingsKnown(): boolean {
+  const { projectId } = useSelection();
+  const document = useProjectDocument();
+  const known = useSyncExternalStore(source.subscribe, source.known);
+  return known.projectId === projectId && known.document === document;
 }
 
 /** Everything found in the project that counts, in the order of the sequence; it comes shortly after an edit is drawn. */

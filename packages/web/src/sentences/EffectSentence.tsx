@@ -1,8 +1,8 @@
 import type { Effect, Rule } from '@stadion/core/model';
-import { effectInWords, leaves, readingInWords } from '@stadion/core/rules';
+import { causeInWords, effectInWords, leaves, readingInWords } from '@stadion/core/rules';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { removeAt, replaceAt } from '@stadion/core/edits';
+import { removeAt, replaceAt, setOptional } from '@stadion/core/edits';
 import { useEdit } from '../project/hooks.ts';
 import type { LevelHere } from '../project/levelHere.ts';
 import { ChoiceChip, Menu, TextInPlace } from '../ui/index.ts';
@@ -79,6 +79,7 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
           {word(effect.lives.from === 'number' && effect.lives.value === 1 ? 'life,' : 'lives,')}
           <Choice label="Where the player goes on" value={effect.back} choices={BACK} path={`${path}/back`} />
           <Losses here={here} effect={effect} path={path} />
+          <LifeCause here={here} rule={rule} cause={effect.cause} path={`${path}/cause`} />
         </>
       );
     }
@@ -272,6 +273,40 @@ function Choice({ label, value, choices, path, toValue = (chosen) => chosen }: C
         })
       }
     />
+  );
+}
+
+/** What the loss of a life is called, in endings and forecasts. */
+function LifeCause({
+  here,
+  rule,
+  cause,
+  path,
+}: {
+  here: LevelHere;
+  rule: Rule;
+  cause: string | undefined;
+  path: string;
+}) {
+  const edit = useEdit();
+  const has = cause !== undefined;
+  return (
+    <>
+      {has ? <span className="join">called</span> : null}
+      <TextInPlace
+        label="Cause of the lost life"
+        className={has ? 'chip' : 'rest link text-[12px]'}
+        value={cause ?? ''}
+        placeholder={`called “${causeInWords(rule, here.names)}”`}
+        refuse={(text) => (text.length > 80 ? 'At most 80 characters.' : undefined)}
+        onCommit={(text) =>
+          edit({
+            label: text === '' ? 'No name of its own for the lost life' : `A lost life is called ${text}`,
+            patch: setOptional(path, cause, text === '' ? undefined : text),
+          })
+        }
+      />
+    </>
   );
 }
 

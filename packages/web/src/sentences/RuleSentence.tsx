@@ -1,5 +1,6 @@
 import type { Finding } from '@stadion/core/findings';
 import { literal, type Rule } from '@stadion/core/model';
+import { ruleInWords } from '@stadion/core/rules';
 import { MoreHorizontal, Rows3 } from 'lucide-react';
 import { useState, type KeyboardEvent } from 'react';
 import {
@@ -26,7 +27,7 @@ import { newEffects } from './effects.ts';
 import { FindingNotes } from './FindingNote.tsx';
 import { NoteOf } from './NoteOf.tsx';
 import { EffectSentence } from './EffectSentence.tsx';
-import { ruleInWords, topicOf, type ShownRule } from './ruleTopics.ts';
+import { topicOf, type ShownRule } from './ruleTopics.ts';
 
 interface Props {
   here: LevelHere;

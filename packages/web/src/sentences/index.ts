@@ -6,4 +6,4 @@ export { CaseTable } from './EdgeTable.tsx';
 export { verdictInWords, valueInWords, type EdgeRow } from './edgeWords.ts';
 export { NoteOf } from './NoteOf.tsx';
 export { RuleSentence } from './RuleSentence.tsx';
-export { ruleInWords, shownRules, topicOf, type ShownRule, type Topic } from './ruleTopics.ts';
+export { shownRules, topicOf, type ShownRule, type Topic } from './ruleTopics.ts';

@@ -1,5 +1,4 @@
 import type { Level, Project, Rule } from '@stadion/core/model';
-import { conditionInWords, effectInWords, type Names } from '@stadion/core/rules';
 
 /** Under which heading a rule stands. */
 export type Topic = 'won' | 'lost' | 'milestone';
@@ -41,12 +40,4 @@ export function shownRules(project: Pick<Project, 'standing'>, level: Level): Sh
     }),
     ...own.filter((entry) => !entry.insteadOf),
   ];
-}
-
-const SHORT = 70;
-
-/** A rule in one short line, for labels. @example 'a hornet touches the bee → costs 1 lives' */
-export function ruleInWords(rule: Rule, names: Names): string {
-  const words = `${conditionInWords(rule.when, names)} → ${rule.then.map((effect) => effectInWords(effect, names)).join(', ')}`;
-  return words.length > SHORT ? `${words.slice(0, SHORT)}…` : words;
 }

@@ -17,7 +17,7 @@ import {
 } from '../project/hooks.ts';
 import type { DocumentState } from '../project/documentSlice.ts';
 import { useExpectations } from '../project/useExpectations.ts';
-import { useAreFindingsKnown, useFindings } from '../project/useFindings.ts';
+import { useHaveFindingsCome, useFindings } from '../project/useFindings.ts';
 import { drawerOpened } from '../project/viewSlice.ts';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -91,7 +91,7 @@ function FindingsButton() {
   // An expected clear rate that is not met counts as a finding; expected verdicts are among the findings themselves.
   const unmet = useExpectations().filter(({ expectation, met }) => expectation.is === 'clearRate' && met === false);
   const found = useFindings().length + unmet.length;
-  const count = useAreFindingsKnown() ? String(found) : '…';
+  const count = useHaveFindingsCome() ? String(found) : '…';
   return (
     <Button look="bar" aria-expanded={isOpen} onClick={() => dispatch(drawerOpened(isOpen ? null : 'findings'))}>
       <TriangleAlert size={14} />

@@ -64,7 +64,16 @@ export function WorkLayout() {
       { keys: 'P', does: 'Play the level', run: () => slotId && goto({ screen: 'play' }) },
       { keys: 'N', does: 'Add a level after this one', run: () => change(addLevel(project, position, mintId)) },
       { keys: 'D', does: 'Duplicate the level', run: () => slotId && change(duplicateLevel(project, slotId, mintId)) },
-      { keys: 'F2', does: 'Rename the level', run: () => slotId && dispatch(renamingStarted(slotId)) },
+      {
+        keys: 'F2',
+        does: 'Rename the level',
+        run: () => {
+          if (!slotId) return;
+          // The name is written where it stands: over the level.
+          if (screen !== 'level') goto({ screen: 'level' });
+          dispatch(renamingStarted(slotId));
+        },
+      },
       { keys: '1', does: 'Sequence screen', run: () => goto({ screen: 'sequence' }) },
       { keys: '2', does: 'Level screen', run: () => goto({ screen: 'level' }) },
       { keys: '3', does: 'Kinds screen', run: () => goto({ screen: 'kinds' }) },
@@ -75,7 +84,12 @@ export function WorkLayout() {
       {
         keys: 'G',
         does: 'Ground or rules of the level',
-        run: () => goto({ screen: 'level', view: screen === 'level' && view === 'ground' ? 'rules' : 'ground' }),
+        run: () => {
+          // While the side that was asked for is being made ready, another press asks for the same.
+          const asked = new URLSearchParams(window.location.search).get('view') === 'ground' ? 'ground' : 'rules';
+          if (screen === 'level' && asked !== view) return;
+          goto({ screen: 'level', view: screen === 'level' && view === 'ground' ? 'rules' : 'ground' });
+        },
       },
       {
         keys: 'F',

@@ -1,5 +1,6 @@
-import { parametersIn, pointerOf } from '../../model/index.ts';
+import { pointerOf } from '../../model/index.ts';
 import { plain } from '../conditions.ts';
+import { numbersDiffer } from '../scopes.ts';
 import type { Check } from '../finding.ts';
 
 /** Two slots in a row of levels that are alike in ground, rules and every number. */
@@ -12,12 +13,7 @@ export const identicalNeighbours: Check<'neighbours'> = {
     const { name: _name, brief: _brief, ...here } = level;
     const { name: _otherName, brief: _otherBrief, ...there } = before.level;
     if (plain(here.ground.rows) !== plain(there.ground.rows) || plain(here) !== plain(there)) return [];
-    const followed = parametersIn([level, project.kinds, project.standing, project.player, project.score]);
-    const differs = [...followed].some((key) => {
-      const values = table.rows.get(key)?.values;
-      return values && values[position - 1] !== values[position - 2];
-    });
-    if (differs) return [];
+    if (numbersDiffer({ project, table, level, position })) return [];
     return [
       {
         slotId: slot.id,

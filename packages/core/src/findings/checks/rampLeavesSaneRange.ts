@@ -1,9 +1,13 @@
 import { pointerOf } from '../../model/index.ts';
-import { say, type Check, type Mend } from '../finding.ts';
+import { seriesOf } from '../../ramps/index.ts';
+import { isGoingOn } from '../../run/index.ts';
+import { say, type Check, type Found, type Mend } from '../finding.ts';
 import { rowOf, withUnit } from '../rampFacts.ts';
 import type { ParameterFacts } from '../scopes.ts';
 
 const NOISE = 1e-9;
+/** So many levels past the end are looked at, at least. */
+const LEVELS_PAST_END = 24;
 
 /** Caps the ramp at the ends that it leaves by, or brings a pin back. */
 function mendOf({ parameter }: ParameterFacts, slotId: string, value: number, ramp: number): Mend {
@@ -15,6 +19,29 @@ function mendOf({ parameter }: ParameterFacts, slotId: string, value: number, ra
   const path = pointerOf(['parameters', key, 'ramp', limit]);
   const op = parameter.ramp[limit] === undefined ? 'add' : 'replace';
   return { label: `At ${limit === 'atMost' ? 'most' : 'least'} ${say(end)}`, patch: [{ op, path, value: end }] };
+}
+
+/** The first position past the end of the sequence at which the value leaves its sane range. A run goes there where the ramps go on. */
+function pastTheEnd({ parameter, project }: ParameterFacts): Found[] {
+  const count = project.slots.length;
+  const last = project.slots.at(-1);
+  if (!isGoingOn(project.run) || !last || parameter.ramp.axis !== undefined) return [];
+  const { sane, label, key, unit } = parameter;
+  const series = seriesOf(project);
+  for (let position = count + 1; position <= count + Math.max(count, LEVELS_PAST_END); position++) {
+    const value = series.valueAt(parameter, position);
+    if (value >= sane.min - NOISE && value <= sane.max + NOISE) continue;
+    return [
+      {
+        slotId: last.id,
+        path: pointerOf(['parameters', key, 'ramp']),
+        sentence: `${label} leaves its sane range past the end, at level ${position}.`,
+        reason: `The ramps go on after the last slot. It is ${withUnit(say(value), unit)} there, and ${say(sane.min)} to ${say(sane.max)} is sane.`,
+        mend: mendOf({ parameter, project } as ParameterFacts, '', value, value),
+      },
+    ];
+  }
+  return [];
 }
 
 /** A parameter that leaves the range that its designer calls sane. */
@@ -29,7 +56,7 @@ export const rampLeavesSaneRange: Check<'parameter'> = {
     const isOutside = (value: number): boolean => value < sane.min - NOISE || value > sane.max + NOISE;
     const positions = row.values.flatMap((value, index) => (isOutside(value) ? [index + 1] : []));
     const [first] = positions;
-    if (first === undefined) return [];
+    if (first === undefined) return pastTheEnd(facts);
     const value = row.values[first - 1] as number;
     const slotId = row.slotId(first);
     const more = positions.length === 1 ? '' : `, and it is outside at ${positions.length} levels in all`;

@@ -35,7 +35,10 @@ function everyWin({ reading, direction }: Ladder, here: SlotFacts): number {
     case 'worth':
     case 'collected':
       if (clockMayWin(here)) return 0;
-      return Math.min(...winning(here).map(({ rule }) => leastAsked(rule.when, reading, here)));
+      // Without a rule that wins nothing is sure, not everything.
+      return winning(here).length === 0
+        ? ENDLESS
+        : Math.min(...winning(here).map(({ rule }) => leastAsked(rule.when, reading, here)));
     case 'lives':
       return losing(here).some(({ rule }) =>
         neededIn(rule.when).some(

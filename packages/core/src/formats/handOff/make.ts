@@ -80,6 +80,7 @@ function handedEffect(
         lives: 'lives' in resolved ? resolved.lives : 0,
         back: effect.back,
         resets: effect.resets,
+        ...(effect.cause === undefined ? {} : { cause: effect.cause }),
       };
     case 'heal':
     case 'hurt':

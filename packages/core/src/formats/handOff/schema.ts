@@ -46,6 +46,7 @@ const Effect = z.discriminatedUnion('effect', [
     lives: z.number(),
     back: z.enum(['start', 'checkpoint', 'stay']),
     resets: z.array(z.string()).describe('gathered, score, health, clock, latches, or a tally by id.'),
+    cause: z.string().optional().describe('What took the life, as the designer calls it.'),
   }),
   z.strictObject({ effect: z.literal('back'), to: z.enum(['start', 'checkpoint']) }),
   z.strictObject({ effect: z.literal('gate'), gate: z.string(), open: z.boolean() }),

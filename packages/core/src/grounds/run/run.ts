@@ -1,5 +1,5 @@
 import { FASTEST, noteOffGround, putAtRest, type GroundKind, type View } from '../../attempt/index.ts';
-import { isWall, moveBody, sectionsOf } from '../../ground/index.ts';
+import { isWall, moveBody, sectionsOf, type Grid } from '../../ground/index.ts';
 import type { Ground, Project } from '../../model/index.ts';
 import { mix, mixFloat } from '../../random/index.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
@@ -73,6 +73,15 @@ const INPUTS = { none: RUN_ON, jump: JUMP, slide: SLIDE } as const;
 
 const movesOf = ({ player }: Pick<Project, 'player'>): Moves => player.moves.run ?? USUAL_RUN;
 
+/** Is there any floor below the body, at whatever depth? */
+function hasFloorBelow(grid: Grid, body: { x: number; y: number; radius: number }, halfTall: number): boolean {
+  const left = Math.floor(body.x - body.radius);
+  const right = Math.floor(body.x + body.radius);
+  for (let row = Math.floor(body.y + halfTall); row < grid.height; row++)
+    for (let column = left; column <= right; column++) if (isWall(grid, column, row)) return true;
+  return false;
+}
+
 /** Carried forward; jump and slide. */
 export const run: GroundKind<RunMotion, RunOwn> = {
   moves: movesOf,
@@ -140,7 +149,8 @@ export const run: GroundKind<RunMotion, RunOwn> = {
     body.vx = own.speed;
     const { x, y, vy } = body;
     moveBody(view.grid, body, TICK_SECONDS, own.halfTall);
-    own.blocked = own.speed > 0 && body.vx === 0;
+    // Whoever hits the far side of a pit falls: that is no wall in the way.
+    own.blocked = own.speed > 0 && body.vx === 0 && hasFloorBelow(view.grid, body, own.halfTall);
     // Below the lower edge there is nothing: who comes to it has fallen.
     own.fell = body.y + own.halfTall > view.grid.height - GAP * 4;
     noteFloor(own, !own.fell && vy > 0 && body.vy === 0);

@@ -4,7 +4,7 @@ import type { Finding } from '@stadion/core/findings';
 import { placeOfFinding } from '../../project/placeOfFinding.ts';
 import type { Level, Project } from '@stadion/core/model';
 import type { Goto } from '../../project/hooks.ts';
-import { ruleInWords } from '../../sentences/index.ts';
+import { ruleInWords } from '@stadion/core/rules';
 
 /** Something that can be found, and where it is. */
 export interface FindEntry {

@@ -1,7 +1,7 @@
 import { SEVERITIES, type Severity, type Source } from '@stadion/core/findings';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useAppDispatch, useProject } from '../../project/hooks.ts';
-import { useAllFindings, useAreFindingsKnown } from '../../project/useFindings.ts';
+import { useAllFindings, useHaveFindingsCome } from '../../project/useFindings.ts';
 import { drawerOpened } from '../../project/viewSlice.ts';
 import { ChoiceChip, Drawer, Segmented } from '../../ui/index.ts';
 import { Expectations } from './Expectations.tsx';
@@ -23,7 +23,7 @@ function step(list: HTMLElement, by: 1 | -1): void {
 export function FindingsDrawer() {
   const project = useProject();
   const { open, left } = useAllFindings();
-  const known = useAreFindingsKnown();
+  const known = useHaveFindingsCome();
   const dispatch = useAppDispatch();
   const [by, setBy] = useState<GroupedBy>('severity');
   const [filter, setFilter] = useState<Filter>({});

@@ -16,7 +16,7 @@ export function FactsOfGround({ here, reach, gaps }: { here: LevelHere; reach: R
     .filter(({ id }) => reach.unreachable.includes(id))
     .map((piece) => nameOfPiece(here, piece));
   return (
-    <p className="text-ink-2">
+    <p className="h-[38px] shrink-0 overflow-y-auto text-ink-2">
       {widthOf(level.ground)} × {heightOf(level.ground)} cells, {level.ground.pieces.length}{' '}
       {level.ground.pieces.length === 1 ? 'piece' : 'pieces'}. The furthest cell is{' '}
       <b>{formatNumber(reach.furthest, 1)}</b> units from the start.{' '}

@@ -1,7 +1,16 @@
 import { useFindings } from '../../project/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { cleared, copiedText, pasted, withGroundAsSection, type Cell } from '@stadion/core/building';
-import { at, duplicateLevel, editGround, withoutPieces, type Removal } from '@stadion/core/edits';
+import {
+  addKind,
+  at,
+  duplicateLevel,
+  editGround,
+  KIND_DEEDS,
+  withoutPieces,
+  type KindDeed,
+  type Removal,
+} from '@stadion/core/edits';
 import { farthestOf } from '@stadion/core/findings';
 import type { Id, Level } from '@stadion/core/model';
 import { sectionsOf } from '@stadion/core/ground';
@@ -30,6 +39,7 @@ import { useEdit, useGoto, usePacer, useSequenceEdit } from '../../project/hooks
 import type { LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
 import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
+import { freeLook } from '../../project/looks.ts';
 import { Confirm } from '../../ui/index.ts';
 import { AsText } from './AsText.tsx';
 import { choiceByKey, handChoices, keyOfHand } from './choices.ts';
@@ -80,6 +90,16 @@ export function GroundView({ here: whole, forecast, head }: Props) {
   );
   const [hand, setHand] = useState<Hand | null>(null);
   const [heldIds, setHeld] = useState<ReadonlySet<Id>>(NOTHING);
+  // A kind that was added here comes in hand as soon as it can be put.
+  const [comingKind, setComingKind] = useState<Id>();
+  const coming = choices.find(
+    ({ hand: { is, ...of } }) => is === 'thing' && 'thing' in of && of.thing.kind === comingKind,
+  );
+  if (comingKind !== undefined && coming) {
+    setComingKind(undefined);
+    setHand(coming.hand);
+    setHeld(NOTHING);
+  }
   const [said, setSaid] = useState('');
   const [trouble, setTrouble] = useState('');
   const findings = useFindings();
@@ -103,6 +123,12 @@ export function GroundView({ here: whole, forecast, head }: Props) {
   );
 
   const [removing, setRemoving] = useState<{ what: string; removal: Removal }>();
+  const addKindInHand = (deed: KindDeed): void => {
+    const command = addKind(project, deed, freeLook(project, KIND_DEEDS[deed].role), mintId);
+    edit(command);
+    setComingKind(command.id);
+    setSaid(`${command.label}: in hand`);
+  };
   const take = (outcome: Outcome): void => {
     setTrouble(outcome.refused ?? '');
     const [one] = pieces;
@@ -192,7 +218,7 @@ export function GroundView({ here: whole, forecast, head }: Props) {
     [shown, gaps, reach, ways, lostAt, project, values, found],
   );
   return (
-    <div className="flex w-0 min-w-0 grow flex-col overflow-y-auto px-[22px] pt-3.5 pb-4">
+    <div className="flex w-0 min-w-0 grow flex-col overflow-y-auto px-[22px] pt-3.5 pb-4 [scrollbar-gutter:stable]">
       {head(
         <>
           <WholeGround
@@ -238,7 +264,7 @@ export function GroundView({ here: whole, forecast, head }: Props) {
               setHand(choice?.hand ?? null);
               if (choice) setHeld(NOTHING);
             }}
-            onAddKind={() => goto({ screen: 'kinds' })}
+            onAddKind={addKindInHand}
           />
           {panel === 'size' ? (
             <SizePanel here={here} whole={whole.level.ground} onOutcome={take} onClose={() => setPanel(null)} />
@@ -282,7 +308,8 @@ export function GroundView({ here: whole, forecast, head }: Props) {
               setShown(next);
             }}
           />
-          <div className="min-h-[64px] border-t border-line py-2">
+          {/* Always of the same height, so that the picture keeps its size and place while pieces are held. */}
+          <div className="h-[88px] shrink-0 overflow-y-auto border-t border-line py-2 [scrollbar-gutter:stable]">
             {trouble === '' ? null : (
               <p role="alert" className="text-loss">
                 {trouble}

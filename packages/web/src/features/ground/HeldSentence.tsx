@@ -1,6 +1,6 @@
 import { at, replaceAt, setOptional } from '@stadion/core/edits';
 import { HEADED_MOVEMENTS } from '@stadion/core/attempt';
-import type { Id, Piece } from '@stadion/core/model';
+import { KINDS_OF_PIECE, type Id, type Piece } from '@stadion/core/model';
 import { resolveAmount } from '@stadion/core/rules';
 import type { ReactNode } from 'react';
 import { useEdit } from '../../project/hooks.ts';
@@ -32,6 +32,7 @@ export function HeldSentence(props: Props) {
       <div className="say" role="group" aria-label="What is held">
         <b>{pieces.length} pieces</b>
         <span className="join">held: {shown.join(', ')}.</span>
+        <KindOfAll here={here} pieces={pieces} />
         <button type="button" className="link" onClick={onRemove}>
           Remove them
         </button>
@@ -52,6 +53,37 @@ export function HeldSentence(props: Props) {
         </button>
       )}
     </div>
+  );
+}
+
+/** The kind of several held pieces: all of them change together. */
+function KindOfAll({ here, pieces }: Pick<Props, 'here' | 'pieces'>) {
+  const edit = useEdit();
+  const { level, project } = here;
+  const roles = new Set(pieces.map(({ piece }) => KINDS_OF_PIECE[piece]));
+  const [role] = roles;
+  if (roles.size !== 1 || role === undefined) return null;
+  const kinds = new Set(pieces.flatMap((piece) => ('kind' in piece ? [piece.kind] : [])));
+  const [kind = ''] = kinds;
+  const part = here.section === undefined ? [] : ['sections', here.section];
+  return (
+    <>
+      <span className="join">They are</span>
+      <ChoiceChip
+        label="Kind of all that is held"
+        value={kinds.size === 1 ? kind : ''}
+        {...(kinds.size === 1 ? {} : { shown: `of ${kinds.size} kinds` })}
+        choices={project.kinds[role].map(({ id, name }) => ({ value: id, label: name }))}
+        onChoose={(next) =>
+          edit({
+            label: `Kind of ${pieces.length} pieces, ${level.name}`,
+            patch: pieces.map(({ id }) =>
+              replaceAt(at('levels', level.id, 'ground', ...part, 'pieces', id, 'kind'), next),
+            ),
+          })
+        }
+      />
+    </>
   );
 }
 

@@ -1,7 +1,8 @@
 import { keyOf } from '@stadion/core/building';
+import { KIND_DEEDS, type KindDeed } from '@stadion/core/edits';
 import type { Ground } from '@stadion/core/model';
 import { useMemo, useState } from 'react';
-import { FigureMark } from '../../ui/index.ts';
+import { FigureMark, Menu } from '../../ui/index.ts';
 import type { HandChoice } from './choices.ts';
 
 interface Props {
@@ -10,7 +11,8 @@ interface Props {
   /** Key of what is in hand. */
   now: string | undefined;
   onChoose: (choice: HandChoice | null) => void;
-  onAddKind: () => void;
+  /** Adds a kind and takes it in hand. */
+  onAddKind: (deed: KindDeed) => void;
 }
 
 /** So many choices and more can be searched. */
@@ -54,15 +56,25 @@ export function Palette({ choices, ground, now, onChoose, onAddKind }: Props) {
             </span>
             {choice.label}{' '}
             {choice.counts === undefined ? null : (
-              <span className={isNow ? 'text-bar-ink-2' : 'text-ink-3'}>{counts.get(choice.counts) ?? 0}</span>
+              <span className={`min-w-[2ch] text-right ${isNow ? 'text-bar-ink-2' : 'text-ink-3'}`}>
+                {counts.get(choice.counts) ?? 0}
+              </span>
             )}
           </button>
         );
       })}
-      {shown.length === 0 ? <span className="text-ink-3">Nothing is called so.</span> : null}
-      <button type="button" className="link text-[12px]" onClick={onAddKind}>
-        + kind
-      </button>
+      {shown.length === 0 ? <span className="text-ink-3">No match. Try other words.</span> : null}
+      <Menu
+        trigger={
+          <button type="button" className="link text-[12px]">
+            + kind
+          </button>
+        }
+        entries={(Object.keys(KIND_DEEDS) as KindDeed[]).map((deed) => ({
+          label: `One that ${KIND_DEEDS[deed].label}`,
+          onSelect: () => onAddKind(deed),
+        }))}
+      />
     </div>
   );
 }

@@ -144,7 +144,11 @@ function Over({ first }: { first: boolean }) {
             />
           </label>
         ) : null}
-        <Button look="main" type="submit" disabled={isLoading || unsent > 0 || label.trim() === '' || needsReason}>
+        <Button
+          look="main"
+          type="submit"
+          disabled={isLoading || !known || unsent > 0 || label.trim() === '' || needsReason}
+        >
           Hand over
         </Button>
       </div>
@@ -153,9 +157,11 @@ function Over({ first }: { first: boolean }) {
           ? 'A label says later which one it was.'
           : needsReason
             ? 'While a check fails, a reason is asked for. It is kept with the hand-off.'
-            : unsent > 0
-              ? 'The last edits are still on their way.'
-              : 'Keeps this state, so that the next hand-off can say what changed.'}
+            : !known
+              ? 'The checks are still under way.'
+              : unsent > 0
+                ? 'The last edits are still on their way.'
+                : 'Keeps this state, so that the next hand-off can say what changed.'}
       </p>
     </form>
   );

@@ -13,7 +13,7 @@ import {
   type KindUses,
 } from '@stadion/core/edits';
 import type { EnemyKind, HazardKind } from '@stadion/core/model';
-import { resolveAmount } from '@stadion/core/rules';
+import { resolveAmount, ruleInWords } from '@stadion/core/rules';
 import { kindFigures, looksOf } from '@stadion/core/scene';
 import { MoreHorizontal } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -25,13 +25,13 @@ import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
-import { NoteOf, ruleInWords } from '../../sentences/index.ts';
+import { NoteOf } from '../../sentences/index.ts';
 import { nameRefused, Menu, TextInPlace } from '../../ui/index.ts';
 import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { KindStage } from './KindStage.tsx';
 import { CollectableWords, EnemyWords, HazardWords } from './KindWords.tsx';
 import { LookChip } from './LookChip.tsx';
-import { freeLook } from './looks.ts';
+import { freeLook } from '../../project/looks.ts';
 import { PlayerFacts } from './PlayerFacts.tsx';
 
 /** The project's cast: who and what is in the game, in every level. */

@@ -4,7 +4,7 @@ import { COLOURS, markFigures, MARKS, type Figure } from '@stadion/core/scene';
 import { Popover } from 'radix-ui';
 import { useEdit, useProject } from '../../project/hooks.ts';
 import { colourOfTone, FigureMark } from '../../ui/index.ts';
-import { freeLook, takenMarks } from './looks.ts';
+import { freeLook, takenMarks } from '../../project/looks.ts';
 
 interface Props {
   role: KindRole;

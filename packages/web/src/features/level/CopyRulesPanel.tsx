@@ -1,8 +1,10 @@
 import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
 import { copyRules, slotsNamed, type CopiedRules, type LevelChange } from '@stadion/core/edits';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
-import { ruleInWords } from '../../sentences/index.ts';
+import { ruleInWords } from '@stadion/core/rules';
+import { topicOf } from '../../sentences/index.ts';
 import { Button, ChoiceChip } from '../../ui/index.ts';
 
 const PARTS = [
@@ -18,7 +20,8 @@ export function CopyRulesPanel({ here, onDone }: { here: LevelHere; onDone: () =
   const edit = useEdit();
   const { project, level, names } = here;
   const [what, setWhat] = useState<CopiedRules>({
-    rules: level.rules.map((rule) => rule.id),
+    // A level has a way to win already: a second one would stand beside it.
+    rules: level.rules.flatMap((rule) => (topicOf(rule) === 'won' ? [] : [rule.id])),
     instead: false,
     clock: false,
     stars: false,
@@ -69,11 +72,11 @@ export function CopyRulesPanel({ here, onDone }: { here: LevelHere; onDone: () =
           </div>
           <div className="say mt-1">
             <ChoiceChip
-              label="Besides or instead"
+              label="In addition or in place"
               value={what.instead ? 'instead' : 'besides'}
               choices={[
-                { value: 'besides', label: 'besides the rules they have' },
-                { value: 'instead', label: 'instead of the rules they have' },
+                { value: 'besides', label: 'in addition to the rules they have' },
+                { value: 'instead', label: 'in place of the rules they have' },
               ]}
               onChoose={(value) => setWhat({ ...what, instead: value === 'instead' })}
             />
@@ -115,6 +118,7 @@ export function CopyRulesPanel({ here, onDone }: { here: LevelHere; onDone: () =
           disabled={count === 0}
           onClick={() => {
             edit(command);
+            toast(`${level.name}: copied to ${count} level${count === 1 ? '' : 's'}. Undo takes it back.`);
             onDone();
           }}
         >
@@ -132,7 +136,7 @@ function changeInWords({ added, replaced, removed, parts, leftOut }: LevelChange
     replaced > 0 ? `replaces ${replaced}` : '',
     removed > 0 ? `removes ${removed}` : '',
     parts.length > 0 ? `sets ${parts.join(', ')}` : '',
-    ...leftOut.map(({ id, why }) => `leaves out ${id}: ${why}`),
+    ...leftOut.map(({ what, why }) => `leaves out “${what}”: ${why}`),
   ].filter(Boolean);
   return said.length === 0 ? 'nothing changes' : said.join('; ');
 }

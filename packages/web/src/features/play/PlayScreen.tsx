@@ -41,8 +41,10 @@ export function PlayScreen() {
   const { position } = useSelection();
   const here = useMemo(() => levelHere(project, position), [project, position]);
   const key = useMemo(() => (position > 0 ? JSON.stringify(playedAt(project, position)) : ''), [project, position]);
-  if (!here) return null;
-  const { game, meetings } = JSON.parse(key) as ReturnType<typeof playedAt>;
+  // The same text gives the same objects: an edit that does not matter here leaves an attempt that is watched alone.
+  const played = useMemo(() => (key === '' ? null : (JSON.parse(key) as ReturnType<typeof playedAt>)), [key]);
+  if (!here || !played) return null;
+  const { game, meetings } = played;
   if (isBout(game)) return <PlayBout key={key} here={here} prepared={game} />;
   // An edit that comes from another tab and matters here starts the attempt anew, by the new rules.
   return <Play key={key} here={here} prepared={game} meetings={meetings} />;

@@ -62,20 +62,38 @@ export interface PlayedAttempt {
 const controlsOf = (held: ReadonlySet<string>): Set<Control> =>
   new Set([...held].flatMap((code) => CONTROL_OF[code] ?? []));
 
-/** Which keys are held down right now. */
-function useHeldKeys(): RefObject<Set<string>> {
-  const held = useRef(new Set<string>());
+interface Keys {
+  /** Held down right now. */
+  held: Set<string>;
+  /** Pressed since the last tick, and perhaps let go already: a short press counts for one tick. */
+  pressed: Set<string>;
+}
+
+/** The keys for one tick. */
+function keysNow({ held, pressed }: Keys): Set<string> {
+  const keys = new Set([...held, ...pressed]);
+  pressed.clear();
+  return keys;
+}
+
+/** Which keys are held down, or were pressed since the last tick. */
+export function useHeldKeys(): RefObject<Keys> {
+  const keys = useRef<Keys>({ held: new Set(), pressed: new Set() });
   useEffect(() => {
-    const keys = held.current;
+    const { held, pressed } = keys.current;
     const down = (event: KeyboardEvent): void => {
       if (!(event.code in CONTROL_OF || event.code === SHOOT) || event.ctrlKey || event.metaKey || event.altKey) return;
       // Fields, sliders and menus keep their own keys.
       if (event.target instanceof Element && event.target.closest('input, [role=menu], [role=dialog]')) return;
       event.preventDefault();
-      keys.add(event.code);
+      held.add(event.code);
+      if (!event.repeat) pressed.add(event.code);
     };
-    const up = (event: KeyboardEvent): void => void keys.delete(event.code);
-    const letGo = (): void => keys.clear();
+    const up = (event: KeyboardEvent): void => void held.delete(event.code);
+    const letGo = (): void => {
+      held.clear();
+      pressed.clear();
+    };
     window.addEventListener('keydown', down);
     window.addEventListener('keyup', up);
     window.addEventListener('blur', letGo);
@@ -85,7 +103,7 @@ function useHeldKeys(): RefObject<Set<string>> {
       window.removeEventListener('blur', letGo);
     };
   }, []);
-  return held;
+  return keys;
 }
 
 /** Plays a level with the keys, at the fixed step that trials use. The level is taken once: mount anew for another. */
@@ -102,7 +120,7 @@ export function useAttempt(
   const recording = useRef<Recording>(emptyRecording(1));
   const before = useRef<Places>(placesOf(first));
   const between = useRef(0);
-  const held = useHeldKeys();
+  const keys = useHeldKeys();
   const watching = useRef(false);
   const tries = useRef(1);
   const [told, setTold] = useState(0);
@@ -157,13 +175,14 @@ export function useAttempt(
     }
     // Whoever plays on from an earlier tick drops what came after it.
     if (recordedTicks(recording.current) > now.tick) recording.current = cutAt(recording.current, now.tick);
-    const shoots = held.current.has(SHOOT) ? FIRE : 0;
-    const input = world.kind.inputOf(controlsOf(held.current)) + shoots;
+    const pressed = keysNow(keys.current);
+    const shoots = pressed.has(SHOOT) ? FIRE : 0;
+    const input = world.kind.inputOf(controlsOf(pressed)) + shoots;
     record(recording.current, input);
     step(now, input);
     onTick(now, false);
     if (now.phase !== 'playing') onEnd(now, recording.current);
-  }, [held, world, onEnd, onTick]);
+  }, [keys, world, onEnd, onTick]);
 
   const watch = useCallback(
     (shown: Recording) => {

@@ -26,8 +26,11 @@ export function rampInWords(parameter: Parameter): string {
 }
 
 /** What stands out along a lane, pins included. @param slots how many of the row's values belong to the sequence */
-export const marksOf = (parameter: Parameter, row: RampRow, slots: number): LaneMarks =>
-  laneMarks([...row.values.subarray(0, slots)], parameter.sane);
+export const marksOf = (parameter: Parameter, row: RampRow, slots: number): LaneMarks => ({
+  ...laneMarks([...row.values.subarray(0, slots)], parameter.sane),
+  // Also past the end, where it is shown.
+  outside: laneMarks([...row.values], parameter.sane).outside,
+});
 
 const MOST_NAMED = 5;
 

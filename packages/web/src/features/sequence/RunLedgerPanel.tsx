@@ -6,10 +6,18 @@ import { MOST_ENTRIES, SCRIPTS, SEED, usualEntry } from './script.ts';
 
 const EVENTS = { next: 'next', retry: 'retry', gameOver: 'game over', end: 'the end' } as const;
 
+const FIRST_SCRIPT: (typeof SCRIPTS)[number] = {
+  label: 'at first',
+  entries: (project) => SCRIPTS[1]?.entries(project).slice(0, 9) ?? [],
+};
+
 /** The ledger of one whole run, attempt by attempt: change what an attempt brings and see what is kept. */
 export function RunLedgerPanel() {
   const project = useProject();
-  const [entries, setEntries] = useState<AttemptEntry[]>(() => SCRIPTS[1]?.entries(project).slice(0, 9) ?? []);
+  /** A ready run follows every change of the sequence, until one of its attempts is changed by hand. */
+  const [written, setEntries] = useState<AttemptEntry[]>();
+  const [script, setScript] = useState(FIRST_SCRIPT);
+  const entries = useMemo(() => written ?? script.entries(project), [written, script, project]);
   const rows = useMemo(() => ledgerOf(runPlanOf(project), entries, SEED), [project, entries]);
   const start = useMemo(() => startRun(runPlanOf(project), SEED), [project]);
   const tallies = runTallies(project);
@@ -27,7 +35,13 @@ export function RunLedgerPanel() {
       </p>
       <div className="mb-2 flex flex-wrap gap-1.5">
         {SCRIPTS.map((script) => (
-          <Button key={script.label} onClick={() => setEntries(script.entries(project))}>
+          <Button
+            key={script.label}
+            onClick={() => {
+              setScript(script);
+              setEntries(undefined);
+            }}
+          >
             {script.label}
           </Button>
         ))}

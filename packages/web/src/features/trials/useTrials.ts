@@ -68,7 +68,7 @@ const SEEN_MS = 8000;
 /** Seconds until everything is known, about; undefined until that can be told. */
 export function useSecondsLeft({ attemptsLeft, played, done, of }: Progress): number | undefined {
   const seen = useRef<{ at: number; played: number }[]>([]);
-  const [rate, setRate] = useState<number>();
+  const [rates, setRates] = useState<readonly number[]>([]);
   useEffect(() => {
     const at = performance.now();
     // What was played before an edit is played no more.
@@ -78,9 +78,22 @@ export function useSecondsLeft({ attemptsLeft, played, done, of }: Progress): nu
     ];
     const first = seen.current[0];
     const isTold = first !== undefined && at - first.at > 1000 && played > first.played;
-    setRate(isTold ? ((played - first.played) / (at - first.at)) * 1000 : undefined);
+    if (isTold) setRates((before) => [...before, ((played - first.played) / (at - first.at)) * 1000].slice(-STEADY));
+    else setRates([]);
   }, [played]);
+  const rate = steadyRate(rates);
   return done === of || rate === undefined ? undefined : attemptsLeft / rate;
+}
+
+/** So many estimates in a row must agree. */
+const STEADY = 4;
+/** Estimates agree when the largest is no more than so many times the smallest. */
+const AGREES = 1.5;
+
+/** The rate, attempts a second, once the latest estimates agree; undefined while they jump. */
+export function steadyRate(rates: readonly number[]): number | undefined {
+  if (rates.length < STEADY || Math.max(...rates) > AGREES * Math.min(...rates)) return undefined;
+  return rates.reduce((sum, rate) => sum + rate, 0) / rates.length;
 }
 
 /** Shares of losses by what ended them: each pacer's own, and those of the mix. */

@@ -18,9 +18,13 @@ export function takenMarks(project: Project, except?: Id): Map<string, string> {
 
 const COLOUR_OF = { collectables: 'leaf', enemies: 'claret', hazards: 'claret' } as const;
 
+/** What is gathered gets no mark that looks like a cut stone. */
+const NOT_GATHERED: ReadonlySet<string> = new Set(['diamond']);
+
 /** A mark that no kind has yet. */
 export function freeLook(project: Project, role: keyof typeof COLOUR_OF, colour?: string): Look {
   const taken = takenMarks(project);
-  const mark = Object.keys(MARKS).find((name) => !taken.has(name)) ?? 'disc';
+  const isFree = (name: string): boolean => !taken.has(name) && !(role === 'collectables' && NOT_GATHERED.has(name));
+  const mark = Object.keys(MARKS).find(isFree) ?? 'disc';
   return { mark, colour: colour ?? COLOUR_OF[role] };
 }
