@@ -23,6 +23,7 @@ export {
   setRamp,
   setShape,
   type CellChange,
+  type FirstValue,
   type ParameterRemoval,
 } from './parameters.ts';
 export { addSection, removeSection, setDrawnBy, setSection } from './sections.ts';

@@ -33,17 +33,33 @@ function keyFor(project: Project, label: string): string {
   return key;
 }
 
-export function addParameter(project: Project, label: string): NamedEdit & { key: string } {
+/** What a new parameter begins with. */
+export interface FirstValue {
+  value: number;
+  unit: string;
+  number: Parameter['number'];
+}
+
+/** A range of plausible values around one: from 0, or from its negative, to twice as much. */
+function saneAround({ value, number }: FirstValue): Parameter['sane'] {
+  if (number === 'share' && value >= 0 && value <= 1) return { min: 0, max: 1 };
+  const size = Math.max(Math.abs(value) * 2, number === 'whole' ? 5 : 1);
+  const max = number === 'whole' ? Math.ceil(size) : Number(size.toPrecision(2));
+  return { min: value < 0 ? -max : 0, max };
+}
+
+/** Adds a parameter that holds one value at every level. */
+export function addParameter(
+  project: Project,
+  label: string,
+  first: FirstValue = { value: 1, unit: '', number: 'real' },
+): NamedEdit & { key: string } {
   const key = keyFor(project, label);
+  const { value, unit, number } = first;
   const parameter: Parameter = {
-    key,
-    label,
-    unit: '',
-    number: 'real',
-    sane: { min: 0, max: 10 },
-    ramp: { shape: { type: 'hold', value: 1 } },
-    pins: {},
-    note: '',
+    ...{ key, label, unit, number, pins: {}, note: '' },
+    sane: first.value === 1 && number === 'real' ? { min: 0, max: 10 } : saneAround(first),
+    ramp: { shape: { type: 'hold', value } },
   };
   return { key, label: `Add ${label}`, patch: insertEntry(['parameters'], project.parameters, parameter) };
 }

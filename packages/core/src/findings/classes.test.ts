@@ -134,6 +134,10 @@ const CASES: Partial<Record<FindingCode, { brings: Change; beside: Change }>> = 
     brings: (project, level) => onShaft(project, level, 9.9),
     beside: (project, level) => onShaft(project, level, 9.5),
   },
+  'brief-outdated': {
+    brings: (_p, level) => Object.assign(level, { brief: 'Find all.', briefFor: 'Gather 3 clover.' }),
+    beside: (_p, level) => Object.assign(level, { brief: 'Find the way out.', briefFor: 'Reach Exit.' }),
+  },
   'pit-without-end': {
     brings: (_p, level) => {
       onLedge(level);

@@ -90,6 +90,7 @@ export const FINDING_CLASSES = {
     title: 'Exact amount that no sum makes',
   },
 
+  'brief-outdated': { group: 'win', severity: 'doubtful', source: 'document', title: 'Brief that no longer fits' },
   'no-way-to-lose': { group: 'loss', severity: 'doubtful', source: 'document', title: 'No way to lose' },
   'life-without-end': { group: 'loss', severity: 'doubtful', source: 'document', title: 'Lives that never run out' },
   'pit-without-end': {

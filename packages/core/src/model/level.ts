@@ -13,7 +13,15 @@ import { Stars } from './stars.ts';
 export const LevelEntry = z
   .strictObject({
     name: z.string().regex(/\S/, 'A level needs a name.').max(Limits.nameLength, 'A name has at most 80 characters.'),
-    brief: z.string().max(Limits.textLength).describe('One line: what the player has to do.'),
+    brief: z
+      .string()
+      .max(Limits.textLength)
+      .describe('One line: what the player has to do. While it is empty, it follows the rules that win.'),
+    briefFor: z
+      .string()
+      .max(Limits.textLength)
+      .optional()
+      .describe('What the rules that win said when the brief was written by hand.'),
     ground: GroundEntry,
     rules: keyed(RuleEntry, Limits.rules, 'rules in a level'),
     standingRulesOff: z.record(Id, z.literal(true)).describe('Standing rules that are switched off here, by id.'),

@@ -48,6 +48,7 @@ export { changeDial, followed, followReadings, startFollowed, turnJudge, type Fo
 export type { Judging } from './judging.ts';
 export { liveParameters, liveRampAt, liveRampsOf, type LiveRamp } from './liveRamps.ts';
 export { starsFor } from './stars.ts';
+export { briefOf, objectiveInWords } from './objective.ts';
 export {
   amountInWords,
   causeInWords,

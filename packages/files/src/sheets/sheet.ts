@@ -4,6 +4,7 @@ import { prepareLevel } from '@stadion/core/grounds';
 import type { Level, Parameter, Project, Rule } from '@stadion/core/model';
 import { rampTable, wantedAt } from '@stadion/core/ramps';
 import {
+  briefOf,
   amountInWords,
   conditionInWords,
   effectInWords,
@@ -112,7 +113,7 @@ function sheetOf(project: Project, position: number, findings: string[], rate: K
     {
       position,
       name: level.name,
-      brief: level.brief,
+      brief: briefOf(project, level, namesFor(project, level)),
       tier: project.tiers.findLast(({ from }) => from <= position)?.name ?? '',
       note: level.note ?? '',
       rules: rulesOf(project, level).map(({ rule }) => ruleInWords(rule, names)),

@@ -1,6 +1,6 @@
 import { literal, type Amount, type ParameterAmount } from '@stadion/core/model';
 import { amountInWords, resolveAmount } from '@stadion/core/rules';
-import { replaceAt } from '@stadion/core/edits';
+import { addParameter, replaceAt } from '@stadion/core/edits';
 import { useEdit, useGoto } from '../project/hooks.ts';
 import { formatNumber, formatPercent, NumberChip, type NumberLimits } from '../ui/index.ts';
 import type { LevelHere } from '../project/levelHere.ts';
@@ -67,6 +67,17 @@ export function AmountChip({ here, label, amount, path, shareOf, onClear, quiet 
           onBind: (key) => {
             const name = here.project.parameters.find((parameter) => parameter.key === key)?.label ?? key;
             edit({ label: `${what} follows ${name}`, patch: [replaceAt(path, follow(key))] });
+          },
+          newName: label.split(':')[0]!.slice(0, 80),
+          onNew: (name) => {
+            const number =
+              limits.unit === '%' ? 'share' : limits.unit === 's' ? 'seconds' : limits.whole ? 'whole' : 'real';
+            const shown = limits.unit === '%' || limits.unit === 's' ? '' : (limits.unit ?? '');
+            const added = addParameter(here.project, name, { value, unit: shown, number });
+            edit({
+              label: `${what} follows the new ${name}`,
+              patch: [...added.patch, replaceAt(path, { from: 'parameter', parameter: added.key })],
+            });
           },
           onOpen: (key) => goto({ screen: 'ramps', lane: key }),
         }}

@@ -51,6 +51,21 @@ describe('a number chip', () => {
     expect(onCommit.mock.calls).toEqual([[value]]);
   });
 
+  it('takes a percentage as a share where there is something to be a share of', () => {
+    const onShare = jest.fn<(share: number) => void>();
+    show({ unit: '', onShare });
+    type('40 %');
+    expect(onShare.mock.calls).toEqual([[0.4]]);
+    expect(onCommit).not.toHaveBeenCalled();
+  });
+
+  it('refuses a percentage where there is nothing to be a share of, and says what to enter', () => {
+    show();
+    type('40 %');
+    expect(onCommit).not.toHaveBeenCalled();
+    expect(screen.getByRole('alert').textContent).toContain('Enter a number of s.');
+  });
+
   it.each([
     ['soon', '“soon” is not a number'],
     ['0', 'At least 1 s.'],

@@ -95,14 +95,56 @@ function shareRefused(percent: number, takesShares: boolean, unit: string): stri
   return `${formatNumber(percent)} % of what? There is nothing here to be a share of. Enter ${what}.`;
 }
 
+/** A new parameter that begins with the present value. */
+function NewParameter({ binding, onDone }: { binding: Binding; onDone: () => void }) {
+  const [name, setName] = useState<string>();
+  const add = (): void => {
+    const wanted = (name ?? '').trim();
+    if (wanted === '') return;
+    binding.onNew?.(wanted);
+    onDone();
+  };
+  if (name === undefined)
+    return (
+      <button type="button" className="link mt-1" onClick={() => setName(binding.newName ?? '')}>
+        + new, from the present value on
+      </button>
+    );
+  return (
+    <span className="mt-1 flex gap-1.5">
+      <input
+        autoFocus
+        className="field w-36"
+        aria-label="Name of the new parameter"
+        maxLength={80}
+        value={name}
+        onFocus={(event) => event.target.select()}
+        onChange={(event) => setName(event.target.value)}
+        onKeyDown={(event) => {
+          event.stopPropagation();
+          if (event.key === 'Enter') add();
+          if (event.key === 'Escape') setName(undefined);
+        }}
+      />
+      <Button disabled={name.trim() === ''} onClick={add}>
+        Add
+      </Button>
+    </span>
+  );
+}
+
 function Follow({ binding, focus, onDone }: { binding: Binding; focus: boolean; onDone: () => void }) {
   const first = useRef<HTMLButtonElement>(null);
   useEffect(() => {
     if (focus) first.current?.focus();
   }, [focus]);
+  const added = binding.onNew ? <NewParameter binding={binding} onDone={onDone} /> : null;
   if (binding.options.length === 0)
     return (
-      <p className="border-t border-line pt-2 text-ink-3">There are no parameters to follow yet: add one on Ramps.</p>
+      <div className="border-t border-line pt-2 text-ink-3">
+        <p>There is no parameter to follow yet.</p>
+        {added}
+      </div>
     );
   const chosen = binding.options.findIndex((option) => option.key === binding.bound);
   return (
@@ -140,6 +182,7 @@ function Follow({ binding, focus, onDone }: { binding: Binding; focus: boolean; 
           </li>
         ))}
       </ul>
+      {added}
       {binding.bound !== undefined && binding.onOpen ? (
         <button
           type="button"

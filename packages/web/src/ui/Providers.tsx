@@ -7,7 +7,12 @@ export function StadionProviders({ children }: { children: ReactNode }) {
   return (
     <Tooltip.Provider delayDuration={350}>
       {children}
-      <Toaster position="bottom-left" toastOptions={{ className: 'font-sans' }} />
+      {/* They take no clicks: what lies below them can be pressed. */}
+      <Toaster
+        position="bottom-center"
+        className="pointer-events-none"
+        toastOptions={{ className: 'pointer-events-none! font-sans' }}
+      />
     </Tooltip.Provider>
   );
 }

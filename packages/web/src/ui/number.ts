@@ -21,6 +21,10 @@ export interface Binding {
   /** The key followed now. */
   bound: string | undefined;
   onBind: (key: string) => void;
+  /** Adds a parameter that begins with the present value, and follows it. @param name of the new parameter */
+  onNew?: (name: string) => void;
+  /** What the new parameter is called unless another name is typed. */
+  newName?: string;
   /** Goes to where the parameter itself is edited. */
   onOpen?: (key: string) => void;
 }

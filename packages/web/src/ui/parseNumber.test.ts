@@ -14,7 +14,26 @@ describe('a number field', () => {
     ['75 %', 75],
     ['0.1+0.2', 0.3],
   ])('reads %j as %d', (text, value) => {
-    expect(parseNumber(text)).toEqual({ ok: true, value });
+    expect(parseNumber(text)).toMatchObject({ ok: true, value });
+  });
+
+  it.each([
+    ['1/8', 12.5],
+    ['1 in 8', 12.5],
+    ['3 / 4', 75],
+    ['100/3', 33.3333333333],
+    ['12.5', 12.5],
+    ['40 %', 40],
+  ])('in percent reads %j as %d percent', (text, value) => {
+    const parsed = parseNumber(text, {}, true);
+    expect(parsed.ok && parsed.value).toBeCloseTo(value, 6);
+  });
+
+  it('knows a percentage from a number, and refuses a chance where a number is expected', () => {
+    expect(parseNumber('40 %')).toMatchObject({ value: 40, percent: true });
+    expect(parseNumber('40')).toMatchObject({ value: 40, percent: false });
+    expect(parseNumber('1 in 8')).toMatchObject({ ok: false });
+    expect(parseNumber('1/8')).toMatchObject({ ok: true, value: 0.125 });
   });
 
   it.each([
@@ -52,7 +71,7 @@ describe('a number with a unit', () => {
     ['3 units', 1.5],
     ['2,5 m', 2.5],
   ])('%s is %d of the unit shown', (text, expected) => {
-    expect(parseNumber(text, units)).toEqual({ ok: true, value: expected });
+    expect(parseNumber(text, units)).toMatchObject({ ok: true, value: expected });
   });
 
   it('that is not known is refused', () => {

@@ -122,16 +122,10 @@ const winOf = (goal: Goal): Rule[] =>
       ? [crossing, ...winningRule(compare({ reading: 'crossings' }, fromParameter('crossings')))]
       : winningRule(shareAsked());
 
-const BRIEFS: Readonly<Record<Goal, string>> = {
-  reach: 'Reach the far side.',
-  often: 'Cross as often as asked.',
-  gather: 'Gather enough between the lanes.',
-};
-
 function levelAt(position: number, goal: Goal, levels: number): Level {
   const { width, height } = FIELD;
   return levelFrom(position, {
-    brief: BRIEFS[goal],
+    brief: '',
     ground: {
       kind: 'cross',
       rows: Array.from({ length: height }, () => '.'.repeat(width)),

@@ -125,17 +125,11 @@ function winOf(goal: Goal): Rule[] {
 
 const fallen = costsALife('fell', 'falls', { reading: 'offGround' });
 
-const BRIEFS: Readonly<Record<Goal, string>> = {
-  reach: 'Over the pits to the flag.',
-  gather: 'Gather enough from floors and ledges.',
-  beat: 'Fall onto every walker.',
-};
-
 function levelAt(position: number, goal: Goal, levels: number): Level {
   const passed = share(position, levels);
   const rows = rowsAt(position, passed);
   return levelFrom(position, {
-    brief: BRIEFS[goal],
+    brief: '',
     ground: {
       kind: 'leap',
       rows,

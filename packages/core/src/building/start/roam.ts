@@ -162,13 +162,6 @@ function piecesOf(goal: Goal, position: number): Piece[] {
   ];
 }
 
-const BRIEFS: Readonly<Record<Goal, string>> = {
-  reach: 'Reach the exit.',
-  gather: 'Gather enough before the clock runs out.',
-  beat: 'Beat them all.',
-  survive: 'Hold out until the clock is down.',
-};
-
 /** @param token what is thrown over its ground, if anything */
 function levelAt(position: number, goal: Goal, levels: number, token: Id | undefined): Level {
   const bare = fieldAt(position, share(position, levels), piecesOf(goal, position));
@@ -176,7 +169,7 @@ function levelAt(position: number, goal: Goal, levels: number, token: Id | undef
   return {
     id: `level-${position}`,
     name: `Level ${position}`,
-    brief: BRIEFS[goal],
+    brief: '',
     ground: token ? scattered(bare, { kind: token, count, fromStart: 3, apart: 2.5, seed: position }).ground : bare,
     rules: winOf(goal),
     standingRulesOff: [],

@@ -221,15 +221,9 @@ const ends = (id: string, when: string, reading: OnOff, cause: string): Rule => 
   fires: 'once',
 });
 
-const BRIEFS: Readonly<Record<Goal, string>> = {
-  pass: 'Run on, as many sections as asked.',
-  gather: 'Gather enough on the way.',
-  score: 'Gather and run on to the score.',
-};
-
 function levelAt(position: number, goal: Goal): Level {
   const level = levelFrom(position, {
-    brief: BRIEFS[goal],
+    brief: '',
     ground: {
       kind: 'run',
       rows: opening(position),

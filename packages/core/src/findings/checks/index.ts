@@ -62,6 +62,7 @@ import { starOutOfOrder } from './starOutOfOrder.ts';
 import { starUnreachable } from './starUnreachable.ts';
 import { startInDanger } from './startInDanger.ts';
 import { tallyNeverReset } from './tallyNeverReset.ts';
+import { briefOutdated } from './briefOutdated.ts';
 import { pitWithoutEnd } from './pitWithoutEnd.ts';
 import { targetBeyondGround } from './targetBeyondGround.ts';
 import { targetBeyondPlaced } from './targetBeyondPlaced.ts';
@@ -88,6 +89,7 @@ export const CHECKS = [
   neverReachable,
   contradiction,
   exactJumpedOver,
+  briefOutdated,
   noWayToLose,
   lifeWithoutEnd,
   pitWithoutEnd,

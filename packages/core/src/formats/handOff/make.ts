@@ -1,4 +1,4 @@
-import { resolvingAt } from '../../attempt/index.ts';
+import { namesFor, resolvingAt } from '../../attempt/index.ts';
 import { sectionsOf } from '../../ground/index.ts';
 import { groundKindOf } from '../../grounds/index.ts';
 import {
@@ -13,6 +13,7 @@ import {
 } from '../../model/index.ts';
 import { valuesAt } from '../../ramps/index.ts';
 import {
+  briefOf,
   eachCondition,
   readingName,
   resolveAmount,
@@ -314,7 +315,7 @@ function makeSlot(project: Project, position: number, slot: Slot, level: Level):
     id: slot.id,
     level: level.id,
     name: level.name,
-    brief: level.brief,
+    brief: briefOf(project, level, namesFor(project, level)),
     tier: tierAt(project, position),
     starsAsked,
     values: { ...resolving.values },

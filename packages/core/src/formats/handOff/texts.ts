@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { namesFor } from '../../attempt/index.ts';
 import type { Level, Project, Rule } from '../../model/index.ts';
+import { briefOf } from '../../rules/index.ts';
 
 export const STRINGS_FORMAT = 'stadion-strings';
 export const STRINGS_VERSION = 1;
@@ -41,7 +43,7 @@ const textsOfRule = (rule: Rule, level: Level | undefined): PlayerText[] =>
     return effect.effect === 'lose' ? [{ id, text: effect.cause, where: `${where}: why it is lost` }] : [];
   });
 
-function textsOfLevel(level: Level): PlayerText[] {
+function textsOfLevel(project: Project, level: Level): PlayerText[] {
   const named = level.ground.pieces.flatMap((piece) =>
     'name' in piece
       ? [{ id: `levels.${level.id}.pieces.${piece.id}`, text: piece.name, where: `${level.name}: ${piece.piece}` }]
@@ -49,7 +51,11 @@ function textsOfLevel(level: Level): PlayerText[] {
   );
   return [
     { id: nameId(level.id), text: level.name, where: 'Name of a level' },
-    { id: briefId(level.id), text: level.brief, where: `${level.name}: what to do` },
+    {
+      id: briefId(level.id),
+      text: briefOf(project, level, namesFor(project, level)),
+      where: `${level.name}: what to do`,
+    },
     ...level.rules.flatMap((rule) => textsOfRule(rule, level)),
     ...named,
     ...(['won', 'lost'] as const).map((side) => ({
@@ -78,7 +84,7 @@ export function playerTexts(project: Project): PlayerText[] {
     ...project.standing.flatMap((rule) => textsOfRule(rule, undefined)),
     ...inSequence.flatMap((id) => {
       const level = project.levels[id];
-      return level ? textsOfLevel(level) : [];
+      return level ? textsOfLevel(project, level) : [];
     }),
   ].filter(({ text }) => text !== '');
 }

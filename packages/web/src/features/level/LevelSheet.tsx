@@ -1,6 +1,7 @@
 import { findingClass, type Finding } from '@stadion/core/findings';
 import { memo, useState } from 'react';
-import { at, replaceAt } from '@stadion/core/edits';
+import { at, replaceAt, setOptional } from '@stadion/core/edits';
+import { objectiveInWords } from '@stadion/core/rules';
 import { useAppDispatch, useAppSelector, useEdit } from '../../project/hooks.ts';
 import { preferAllActs } from '../../project/preferences.ts';
 import { allActsShown } from '../../project/viewSlice.ts';
@@ -41,6 +42,7 @@ export const LevelSheet = memo(function LevelSheet({ here }: { here: LevelHere }
   const [copying, setCopying] = useState(false);
   const [table, setTable] = useState<TableOf | null>(null);
   const toggleTable = (of: TableOf): void => setTable(table === of ? null : of);
+  const objective = objectiveInWords(here.project, level, here.names);
   const allActs = useAppSelector((state) => state.view.allActs);
   const dispatch = useAppDispatch();
   const tie = (
@@ -81,12 +83,21 @@ export const LevelSheet = memo(function LevelSheet({ here }: { here: LevelHere }
         <TextInPlace
           label="What the player has to do"
           value={level.brief}
-          placeholder="What the player has to do, in a line"
+          placeholder={objective === '' ? 'What the player has to do, in a line' : `${objective} (follows the rules)`}
           refuse={(text) => (text.length > 400 ? 'At most 400 characters.' : undefined)}
-          onCommit={(brief) => edit({ label: `Brief of ${level.name}`, patch: [replaceAt(`${base}/brief`, brief)] })}
+          onCommit={(brief) =>
+            edit({
+              label: `Brief of ${level.name}`,
+              patch: [
+                replaceAt(`${base}/brief`, brief),
+                ...setOptional(`${base}/briefFor`, level.briefFor, brief === '' ? undefined : objective),
+              ],
+            })
+          }
         />
         <NoteOf what={level.name} path={`${base}/note`} note={level.note} />
       </div>
+      <FindingNotes findings={findings} at={(path) => path === `${base}/brief`} />
       {copying ? <CopyRulesPanel here={here} onDone={() => setCopying(false)} /> : null}
       {here.project.bouts ? (
         <Section title="Decided">

@@ -1,4 +1,5 @@
 import type { Finding } from '@stadion/core/findings';
+import type { Level } from '@stadion/core/model';
 import { RuleSentence, shownRules, topicOf, type Topic } from '../../sentences/index.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
 
@@ -8,10 +9,28 @@ const NOTHING: Readonly<Record<Topic, string>> = {
   milestone: 'nothing happens on the way',
 };
 
+/** What the end of the clock does, where it belongs under a heading; undefined where it does not. */
+function clockInWords({ clock }: Level, topic: Topic): string | undefined {
+  if (clock.limitSeconds === null || topic === 'milestone') return undefined;
+  const { atExpiry } = clock;
+  if (topic === 'won')
+    return atExpiry === 'win'
+      ? 'The clock runs out: whoever is still there has won.'
+      : atExpiry === 'grade'
+        ? 'The clock runs out, and the attempt has earned a star.'
+        : undefined;
+  return atExpiry === 'lose'
+    ? 'The clock runs out.'
+    : atExpiry === 'grade'
+      ? 'The clock runs out, and the attempt has earned no star.'
+      : undefined;
+}
+
 /** Every rule under one heading, standing ones in their place. */
 export function RuleList({ here, topic, findings }: { here: LevelHere; topic: Topic; findings: readonly Finding[] }) {
   const { project, level } = here;
   const rules = shownRules(project, level).filter(({ rule }) => topicOf(rule) === topic);
+  const byClock = clockInWords(level, topic);
   return (
     <div className="flex flex-col gap-1">
       {rules.map((shown) => (
@@ -23,7 +42,14 @@ export function RuleList({ here, topic, findings }: { here: LevelHere; topic: To
           findings={findings}
         />
       ))}
-      {rules.length === 0 ? <span className="leading-7 text-ink-3">{NOTHING[topic]}</span> : null}
+      {byClock === undefined ? null : (
+        <p className="leading-7">
+          {byClock} <span className="text-ink-3">(see Clock)</span>
+        </p>
+      )}
+      {rules.length === 0 && byClock === undefined ? (
+        <span className="leading-7 text-ink-3">{NOTHING[topic]}</span>
+      ) : null}
     </div>
   );
 }

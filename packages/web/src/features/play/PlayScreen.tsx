@@ -1,9 +1,19 @@
-import { SORTS, type AttemptState, type Recording, type StartFrom } from '@stadion/core/attempt';
+import { SORTS, subjectsOf, type AttemptState, type Recording, type StartFrom } from '@stadion/core/attempt';
 import { meetingsOf, type PreparedMeetings } from '@stadion/core/bouts';
 import { sectionsOf } from '@stadion/core/ground';
 import { groundKindOf } from '@stadion/core/grounds';
-import type { EndingSide, Project } from '@stadion/core/model';
-import { READINGS, resolveAmount, secondsToTicks, ticksToSeconds } from '@stadion/core/rules';
+import { remembered } from '@stadion/core/memo';
+import type { EndingSide, Level, Project } from '@stadion/core/model';
+import {
+  leaves,
+  READINGS,
+  readingInWords,
+  resolveAmount,
+  secondsToTicks,
+  subjectOf,
+  ticksToSeconds,
+  type Subjects,
+} from '@stadion/core/rules';
 import { happeningInWords, looksOf, sceneOfAttempt, seenStretch } from '@stadion/core/scene';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addressOf, useProject, useSelection } from '../../project/hooks.ts';
@@ -145,7 +155,7 @@ function Play({ here, prepared, meetings }: PlayProps) {
         does: 'One tick back, while paused',
         run: () => paused && stepBack(),
       },
-      { keys: 'B', does: 'Set the state to begin from', run: () => setSetting((now) => !now) },
+      { keys: 'O', does: 'Set the state to begin from', run: () => setSetting((now) => !now) },
     ],
     [restart, leave, paused, setPaused, stepOnce, stepBack],
   );
@@ -170,7 +180,7 @@ function Play({ here, prepared, meetings }: PlayProps) {
           {prepared.motion.player.shooting ? ' shoots' : ''}
         </span>
         <Button look="bar" aria-pressed={setting} onClick={() => setSetting(!setting)}>
-          Begin from… <kbd>B</kbd>
+          Begin from… <kbd>O</kbd>
         </Button>
         <Button look="bar" aria-pressed={paused} onClick={() => setPaused(!paused)}>
           {paused ? 'Go on' : 'Pause'} <kbd>Space</kbd>
@@ -273,7 +283,7 @@ function OnlySection({ here, section }: { here: LevelHere; section: number | und
   if (name === undefined) return null;
   return (
     <p role="note" className="pop absolute top-2 left-2 px-3 py-1 text-[12.5px]">
-      Only “{name}” comes, for this play alone. <b>B</b> changes it.
+      Only “{name}” comes, for this play alone. <b>O</b> changes it.
     </p>
   );
 }
@@ -290,6 +300,35 @@ function Said({ here, state }: { here: LevelHere; state: AttemptState }) {
   );
 }
 
+/** Readings with a place of their own among the counters. */
+const SHOWN_ALWAYS: ReadonlySet<string> = new Set([
+  ...(['worth', 'lives', 'health', 'score', 'timeLeft', 'timeElapsed', 'tries', 'phase'] as const),
+]);
+
+const subjectsHere = remembered((project: Project) => remembered((level: Level) => subjectsOf(project, level)));
+const subjectsAt = (project: Project, level: Level): Subjects => subjectsHere(project)(level);
+
+/** What else the level's rules count: own tallies, crossings, pieces, each with the number asked for. */
+function namedReadings(here: LevelHere, { observed }: AttemptState): [string, string][] {
+  const { rules, names, placed, values } = here;
+  const subjects = subjectsAt(here.project, here.level);
+  const shown = new Map<string, string>();
+  for (const { rule } of rules)
+    for (const { leaf } of leaves(rule.when)) {
+      const { reading } = leaf;
+      const definition = READINGS[reading.reading];
+      if (leaf.is !== 'compare' || SHOWN_ALWAYS.has(reading.reading)) continue;
+      const subject = subjectOf(reading, subjects);
+      const words = readingInWords(reading, names);
+      if (subject < 0 || shown.has(words)) continue;
+      const now = definition.read(observed, subject);
+      const asked = resolveAmount(leaf.amount, values, placed);
+      const isCounted = definition.unit === 'count' && definition.direction === 'up';
+      shown.set(words, isCounted ? `${formatNumber(now, 0)} of ${formatNumber(asked, 0)}` : formatNumber(now, 1));
+    }
+  return [...shown];
+}
+
 function Counters({ here, state }: { here: LevelHere; state: AttemptState }) {
   const { observed, clock, world } = state;
   const { motion } = world.level;
@@ -304,9 +343,7 @@ function Counters({ here, state }: { here: LevelHere; state: AttemptState }) {
     ...(hurts ? [['health', formatNumber(observed.health, 0)] as [string, string]] : []),
     ...(beatable > 0 ? [['beaten', `${observed.enemiesBeaten.at(-1) ?? 0} of ${beatable}`] as [string, string]] : []),
     ...(score === worth ? [] : [['score', formatNumber(score, 0)] as [string, string]]),
-    ...(sectionsOf(here.level.ground).length > 0
-      ? [['sections passed', String(observed.sectionsPassed)] as [string, string]]
-      : []),
+    ...namedReadings(here, state),
     ['time left', Number.isFinite(left) ? `${left.toFixed(1)} s${clock.runs ? '' : ' (waits)'}` : 'no limit'],
   ];
   return (

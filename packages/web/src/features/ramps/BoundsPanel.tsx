@@ -1,7 +1,7 @@
 import { rampValue, seriesOf } from '@stadion/core/ramps';
-import { READING_WORDS, removeTier, renameTier } from '@stadion/core/edits';
+import { moveTier, READING_WORDS, removeTier, renameTier, tierLimits } from '@stadion/core/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
-import { TextInPlace } from '../../ui/index.ts';
+import { NumberChip, TextInPlace } from '../../ui/index.ts';
 import { boundsOf, extentOf } from './liveAxis.ts';
 import type { PanelProps } from './preview.ts';
 import { sayValue } from './words.ts';
@@ -60,7 +60,19 @@ export function BoundsPanel({ parameter, position }: PanelProps) {
                 refuse={(text) => (text === '' ? 'A tier needs a name.' : undefined)}
                 onCommit={(name) => edit(renameTier(ramp.axis, tier.id, name))}
               />
-              <span className="text-ink-3">from {tier.from}</span>
+              <span className="join">from</span>
+              {tier.from === tierLimits(project, ramp.axis, tier.id).min && tier === tiers[0] ? (
+                <b>{tier.from}</b>
+              ) : (
+                <NumberChip
+                  label={`${tier.name} from`}
+                  value={tier.from}
+                  step={1}
+                  whole
+                  {...tierLimits(project, ramp.axis, tier.id)}
+                  onCommit={(from) => edit(moveTier(project, ramp.axis, tier.id, from))}
+                />
+              )}
               <button type="button" className="link" onClick={() => edit(removeTier(project, ramp.axis, tier.id))}>
                 Remove {tier.name}
               </button>
