@@ -1,5 +1,6 @@
 // Left may be imported by right, never the reverse. This line is the architecture of core.
 const coreLayers = [
+  'wording',
   'memo',
   'stats',
   'random',

@@ -5,6 +5,7 @@ import type { Level, Parameter, Project, Rule } from '@stadion/core/model';
 import { rampTable, wantedAt } from '@stadion/core/ramps';
 import {
   briefOf,
+  numbersIn,
   amountInWords,
   conditionInWords,
   effectInWords,
@@ -113,7 +114,7 @@ function sheetOf(project: Project, position: number, findings: string[], rate: K
     {
       position,
       name: level.name,
-      brief: briefOf(project, level, namesFor(project, level)),
+      brief: briefOf(project, level, namesFor(project, level), numbersIn(values, placed)),
       tier: project.tiers.findLast(({ from }) => from <= position)?.name ?? '',
       note: level.note ?? '',
       rules: rulesOf(project, level).map(({ rule }) => ruleInWords(rule, names)),

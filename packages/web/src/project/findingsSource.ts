@@ -8,8 +8,6 @@ export interface FindingsKnown {
   /** The project that it is about; undefined before the first answer. */
   projectId: string | undefined;
   findings: readonly Finding[];
-  /** The document that it is about: while another one is open, checks are under way. */
-  document: ProjectDocument | undefined;
   /** Expected verdicts, held to the judge. */
   verdicts: readonly ExpectationCheck[];
 }
@@ -17,13 +15,15 @@ export interface FindingsKnown {
 /** Forecasts of the project as it is, by pacer and slot. */
 export type SeenAttempts = ReadonlyMap<string, ReadonlyMap<string, AttemptsSeen>>;
 
-const NOTHING: FindingsKnown = { projectId: undefined, document: undefined, findings: [], verdicts: [] };
+const NOTHING: FindingsKnown = { projectId: undefined, findings: [], verdicts: [] };
 
 /** Asks a worker for everything found in a project, and tells it after each edit only what has changed. */
 export class FindingsSource {
   readonly #start: () => Worker;
   #worker: Worker | undefined;
   #listeners = new Set<() => void>();
+  #checkListeners = new Set<() => void>();
+  #checked: ProjectDocument | undefined;
   #known = NOTHING;
   #projectId: string | undefined;
   #document: ProjectDocument | undefined;
@@ -41,6 +41,14 @@ export class FindingsSource {
 
   readonly known = (): FindingsKnown => this.#known;
 
+  /** The document that was looked through last: while another one is open, its checks are under way. */
+  readonly checked = (): ProjectDocument | undefined => this.#checked;
+
+  readonly subscribeChecked = (listener: () => void): (() => void) => {
+    this.#checkListeners.add(listener);
+    return () => this.#checkListeners.delete(listener);
+  };
+
   /** Has everything found in a document looked for, unless that is under way. @param slotId of the slot that is looked at */
   ask(projectId: string, document: ProjectDocument, seen: SeenAttempts, slotId = ''): void {
     const anew = projectId !== this.#projectId;
@@ -56,11 +64,8 @@ export class FindingsSource {
 
   /** What is found as before stays the same: nothing that shows it is drawn anew. */
   #learn(known: FindingsKnown): void {
-    const { findings, verdicts } = this.#known;
-    const isSame = JSON.stringify([known.findings, known.verdicts]) === JSON.stringify([findings, verdicts]);
-    if (isSame && known.projectId === this.#known.projectId && known.document === this.#known.document) return;
-    // The same lists stay the same objects, so that only what shows the progress of checks is drawn again.
-    this.#known = isSame ? { ...known, findings, verdicts } : known;
+    if (JSON.stringify(known) === JSON.stringify(this.#known)) return;
+    this.#known = known;
     for (const listener of this.#listeners) listener();
   }
 
@@ -81,7 +86,9 @@ export class FindingsSource {
         // Only the last word counts: what was asked before it is of an earlier state.
         if (data.id !== this.#lastId) return;
         const { findings, verdicts } = data;
-        this.#learn({ projectId: this.#projectId, document: this.#document, findings, verdicts });
+        this.#learn({ projectId: this.#projectId, findings, verdicts });
+        this.#checked = this.#document;
+        for (const listener of this.#checkListeners) listener();
       });
     }
     this.#worker.postMessage(request);

@@ -48,7 +48,7 @@ export function useKnownFindings(): FindingsKnown {
   const { projectId } = useSelection();
   const known = useSyncExternalStore(source.subscribe, source.known);
   return useMemo(
-    () => (known.projectId === projectId ? known : { projectId, document: undefined, findings: [], verdicts: [] }),
+    () => (known.projectId === projectId ? known : { projectId, findings: [], verdicts: [] }),
     [known, projectId],
   );
 }
@@ -71,10 +71,8 @@ export function useHaveFindingsCome(): boolean {
 
 /** Has the open project been looked through as it is now? */
 export function useAreFindingsKnown(): boolean {
-  const { projectId } = useSelection();
   const document = useProjectDocument();
-  const known = useSyncExternalStore(source.subscribe, source.known);
-  return known.projectId === projectId && known.document === document;
+  return useSyncExternalStore(source.subscribeChecked, source.checked) === document;
 }
 
 /** Everything found in the project that counts, in the order of the sequence; it comes shortly after an edit is drawn. */

@@ -30,7 +30,7 @@ import {
 const GOALS = {
   reach: { label: 'reach the flag', says: 'Over pits and past walkers to the far end, before the clock runs out.' },
   gather: { label: 'gather a share', says: 'Tokens lie on floors and ledges; so many of them have to be gathered.' },
-  beat: { label: 'beat all walkers', says: 'Who is fallen onto is beaten; all of them have to be.' },
+  beat: { label: 'beat all walkers', says: 'Enemies are beaten by jumping on them: beat them all.' },
 } as const;
 type Goal = keyof typeof GOALS;
 

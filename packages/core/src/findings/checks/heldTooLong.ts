@@ -18,10 +18,10 @@ export const heldTooLong: Check<'judged'> = {
           {
             slotId: here.slot.id,
             path: at,
-            sentence: `A condition has to hold for longer than ${MOST_HELD_SECONDS} s: ${MOST_HELD_SECONDS} s are taken.`,
-            reason: `It says ${say(seconds)} s, and nothing is waited for so long.`,
+            sentence: `A condition must hold for longer than ${MOST_HELD_SECONDS} s, the longest time that Stadion waits.`,
+            reason: `It says ${say(seconds)} s. Stadion takes ${MOST_HELD_SECONDS} s instead.`,
             mend: {
-              label: `Say ${MOST_HELD_SECONDS} s`,
+              label: `Set to ${MOST_HELD_SECONDS} s`,
               patch: [{ op: 'replace', path: at, value: { from: 'number', value: MOST_HELD_SECONDS } }],
             },
           },

@@ -1,5 +1,5 @@
 import { pointerOf } from '../../model/index.ts';
-import { conditionInWords, endingOfRule, readingInWords } from '../../rules/index.ts';
+import { comparisonInWords, conditionInWords, endingOfRule, readingInWords } from '../../rules/index.ts';
 import { say, type Check, type Found } from '../finding.ts';
 import { blockingIn, isWonOtherwise, mayHold, rangeOf, type Blocking } from '../possible.ts';
 import type { SlotFacts } from '../scopes.ts';
@@ -17,8 +17,9 @@ function reasonOf({ leaf }: Blocking, here: SlotFacts): string {
   const { least, most } = rangeOf(leaf.reading, here);
   const asked = here.number(leaf.amount);
   const reading = readingInWords(leaf.reading, names);
-  const bound = asked > most || (asked === most && asked > least) ? `at most ${say(most)}` : `at least ${say(least)}`;
-  return `It takes that ${words}, and ${reading} is ${bound}.`;
+  const isTooMuch = asked > most || (asked === most && asked > least);
+  const bound = `${comparisonInWords(leaf.reading, isTooMuch ? 'atMost' : 'atLeast')} ${say(isTooMuch ? most : least)}`;
+  return `It takes that ${words}, and ${reading} ${bound}.`;
 }
 
 /** A rule of the level whose condition can never hold, by what its readings can come to. */

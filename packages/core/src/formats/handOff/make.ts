@@ -14,6 +14,7 @@ import {
 import { valuesAt } from '../../ramps/index.ts';
 import {
   briefOf,
+  numbersIn,
   eachCondition,
   readingName,
   resolveAmount,
@@ -315,7 +316,7 @@ function makeSlot(project: Project, position: number, slot: Slot, level: Level):
     id: slot.id,
     level: level.id,
     name: level.name,
-    brief: briefOf(project, level, namesFor(project, level)),
+    brief: briefOf(project, level, namesFor(project, level), numbersIn(resolving.values, resolving.placed)),
     tier: tierAt(project, position),
     starsAsked,
     values: { ...resolving.values },

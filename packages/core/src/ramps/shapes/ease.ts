@@ -1,3 +1,4 @@
+import { counted } from '../../wording/index.ts';
 import { exp2 } from '../exponential.ts';
 import { halfwayAfter } from './crossing.ts';
 import { FORMULA_DIGITS } from './stepwise.ts';
@@ -44,5 +45,5 @@ export const ease: ShapeDefinition<'ease'> = {
   asFormula: ({ from, to, halfway }, name, { first }) =>
     `${to} - ${toSignificant(to - from, FORMULA_DIGITS)} * 2 ^ ((${first} - ${name}) / ${halfway})`,
   inWords: (shape, say) =>
-    `from ${say(shape.from)} towards ${say(shape.to)}, half the way every ${Number(shape.halfway.toPrecision(4))} levels`,
+    `from ${say(shape.from)} towards ${say(shape.to)}, half the way every ${shape.halfway === 1 ? 'level' : counted(shape.halfway, 'level')}`,
 };

@@ -49,7 +49,7 @@ export function BoutOdds({ bouts, meeting }: { bouts: Bouts; meeting: Meeting })
               spent
             </th>
             <th scope="col" className="px-2 pb-1 font-normal">
-              won by 1 to {meeting.party.length}
+              {meeting.party.length === 1 ? 'won by one' : `won by a party of 1 to ${meeting.party.length}`}
             </th>
             <th scope="col" className="px-2 pb-1 font-normal">
               party level for {LEVEL_SHARES.map((share) => formatPercent(share)).join(', ')}

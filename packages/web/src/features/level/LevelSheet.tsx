@@ -1,7 +1,7 @@
 import { findingClass, type Finding } from '@stadion/core/findings';
 import { memo, useState } from 'react';
 import { at, replaceAt, setOptional } from '@stadion/core/edits';
-import { objectiveInWords } from '@stadion/core/rules';
+import { numbersIn, objectiveInWords } from '@stadion/core/rules';
 import { useAppDispatch, useAppSelector, useEdit } from '../../project/hooks.ts';
 import { preferAllActs } from '../../project/preferences.ts';
 import { allActsShown } from '../../project/viewSlice.ts';
@@ -43,6 +43,7 @@ export const LevelSheet = memo(function LevelSheet({ here }: { here: LevelHere }
   const [table, setTable] = useState<TableOf | null>(null);
   const toggleTable = (of: TableOf): void => setTable(table === of ? null : of);
   const objective = objectiveInWords(here.project, level, here.names);
+  const told = objectiveInWords(here.project, level, here.names, numbersIn(here.values, here.placed));
   const allActs = useAppSelector((state) => state.view.allActs);
   const dispatch = useAppDispatch();
   const tie = (
@@ -83,7 +84,7 @@ export const LevelSheet = memo(function LevelSheet({ here }: { here: LevelHere }
         <TextInPlace
           label="What the player has to do"
           value={level.brief}
-          placeholder={objective === '' ? 'What the player has to do, in a line' : `${objective} (follows the rules)`}
+          placeholder={objective === '' ? 'What the player has to do, in a line' : `${told} (follows the rules)`}
           refuse={(text) => (text.length > 400 ? 'At most 400 characters.' : undefined)}
           onCommit={(brief) =>
             edit({

@@ -9,7 +9,7 @@ import {
   type Choice,
   type PreparedBoutLevel,
 } from '@stadion/core/bouts';
-import { briefOf, effectInWords, READINGS } from '@stadion/core/rules';
+import { briefOf, effectInWords, numbersIn, READINGS } from '@stadion/core/rules';
 import { recordedChoices } from '@stadion/core/trials';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -56,7 +56,11 @@ export function PlayBout({ here, prepared }: { here: LevelHere; prepared: Prepar
         here={here}
         onRestart={() => setRound(round + 1)}
         onLeave={leave}
-        told={<span className="truncate text-[12px] text-bar-ink-2">{briefOf(here.project, level, here.names)}</span>}
+        told={
+          <span className="truncate text-[12px] text-bar-ink-2">
+            {briefOf(here.project, level, here.names, numbersIn(here.values, here.placed))}
+          </span>
+        }
       />
       <main className="min-h-0 grow overflow-y-auto bg-sheet px-[22px] py-3">
         {shown && round === 0 ? (

@@ -88,7 +88,7 @@ export function ShapeHandles({ parameter, context, axis, scale, height, onDrag }
               key={handle.name}
               role="slider"
               tabIndex={0}
-              aria-label={`${handle.label} of ${parameter.label}: up and down change the value, left and right the ${axis.word}${handle.remove ? ', Delete removes it' : ''}`}
+              aria-label={`${handle.label} of ${parameter.label}: up and down change the value, left and right change the ${axis.word.replace(/^the /, '')}${handle.remove ? ', Delete removes it' : ''}`}
               aria-valuenow={Number(at.value.toPrecision(6))}
               aria-valuetext={`${sayValue(parameter, at.value)} at ${axis.word} ${at.position}`}
               className="cursor-move touch-none"

@@ -1,5 +1,5 @@
 import { flatSection } from '@stadion/core/building';
-import { addSection, addTier, moveTier, READING_WORDS, setDrawnBy, tierLimits } from '@stadion/core/edits';
+import { addSection, addTier, moveTier, READING_WORDS, renameTier, setDrawnBy, tierLimits } from '@stadion/core/edits';
 import { groundKindOf, tierAt } from '@stadion/core/grounds';
 import { LiveAxis, type Id, type Section } from '@stadion/core/model';
 import { prepareLevel } from '@stadion/core/grounds';
@@ -8,7 +8,7 @@ import { useMemo, type ReactNode } from 'react';
 import { useEdit } from '../../../project/hooks.ts';
 import type { LevelHere } from '../../../project/levelHere.ts';
 import { mintId } from '../../../project/mintId.ts';
-import { ChoiceChip, GroundPicture, NumberChip } from '../../../ui/index.ts';
+import { ChoiceChip, GroundPicture, NumberChip, TextInPlace } from '../../../ui/index.ts';
 
 interface Props {
   /** The level with its whole run. */
@@ -77,7 +77,7 @@ export function SectionStrips({ here, now, onOpen }: Props) {
         {Array.from({ length: last }, (_, index) => index + 1).map((tier) => (
           <div key={tier} className="border-l border-line pl-3">
             <p className="flex items-baseline gap-2 text-[11.5px] whitespace-nowrap text-ink-3">
-              {tiers[tier - 1] ? `Tier ${tier} · ${tiers[tier - 1]?.name}` : `Tier ${tier}`}
+              <PoolName axis={ground.drawnBy} tier={tier} band={tiers[tier - 1]} />
               <button
                 type="button"
                 className="link"
@@ -104,6 +104,28 @@ export function SectionStrips({ here, now, onOpen }: Props) {
       </div>
       <Bounds here={here} />
     </section>
+  );
+}
+
+/** The name of a pool: that of its tier, renamed in place. */
+function PoolName({
+  axis,
+  tier,
+  band,
+}: {
+  axis: LiveAxis;
+  tier: number;
+  band: { id: string; name: string } | undefined;
+}) {
+  const edit = useEdit();
+  if (!band) return <span>Tier {tier}</span>;
+  return (
+    <TextInPlace
+      label={`Name of tier ${tier}`}
+      value={band.name}
+      refuse={(text) => (text === '' ? 'A tier needs a name.' : undefined)}
+      onCommit={(name) => edit(renameTier(axis, band.id, name))}
+    />
   );
 }
 
