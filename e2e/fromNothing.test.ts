@@ -64,11 +64,47 @@ describe('a game from nothing', () => {
     await at.page.seeText('drawn on it');
   });
 
-  it('keeps a kind that rules name, and says which they are', async () => {
+  it('asks before it removes a kind with what names it, and lists that', async () => {
     await at.page.clickName('link', 'Kinds');
     await at.page.clickName('button', 'What to do with Moth');
     await at.page.clickName('menuitem', 'Remove…');
-    await at.page.seeText(/Moth stays: it is named by/);
+    await at.page.seeText('a moth touches the player');
+    await at.page.clickName('answer', 'Keep');
+    expect((await document()).kinds.enemies.length).toBe(3);
+    await at.page.clickName('button', 'What to do with Moth');
+    await at.page.clickName('menuitem', 'Remove…');
+    await at.page.clickName('answer', 'Remove it and this one, too');
+    await saved('no moth and no rule on it', (p) => p.kinds.enemies.length === 2 && p.standing.length === 3);
+    await at.page.chord('z', Key.CONTROL);
+    await saved('both again', (p) => p.kinds.enemies.length === 3 && p.standing.length === 4);
+  });
+
+  it('gets a kind from the ground, and has it in hand at once', async () => {
+    await open('level/slot-3?view=ground');
+    await at.page.clickName('button', '+ kind');
+    await at.page.clickName('menuitem', 'One that stands');
+    await saved('a sentry', (p) => p.kinds.enemies.some(({ name }) => name === 'Sentry'));
+    await at.page.find('[role=toolbar] button[aria-pressed=true]');
+    await groundPointer(at, [22, 13]).click(12, 6);
+    await saved('a sentry stands', (p) =>
+      p.levels['level-3']!.ground.pieces.some((piece) => 'kind' in piece && piece.kind.startsWith('sentry')),
+    );
+  });
+
+  it('keeps the picture of a ground in its place whatever is held', async () => {
+    const rect = (): Promise<{ x: number; y: number; width: number; height: number }> =>
+      at.page.driver.executeScript(
+        `const { x, y, width, height } = document.querySelector('[role=application]').getBoundingClientRect(); return { x, y, width, height };`,
+      );
+    const before = await rect();
+    const { pieces } = (await document()).levels['level-3']!.ground;
+    const sorts = new Map(pieces.map((piece) => [piece.piece, piece]));
+    for (const piece of sorts.values()) {
+      await at.page.keys(Key.ESCAPE, Key.ESCAPE);
+      const [wide, high] = 'width' in piece ? [piece.width, piece.height] : [0, 0];
+      await groundPointer(at, [22, 13]).click(Math.floor(piece.at.x + wide / 2), Math.floor(piece.at.y + high / 2));
+      expect([piece.piece, await rect()]).toEqual([piece.piece, before]);
+    }
   });
 
   it('is tuned by a ramp, and played', async () => {
@@ -153,18 +189,23 @@ describe('find, history and notes', () => {
 });
 
 describe('a quiet sheet', () => {
-  it('shows acts where the pointer and the focus are, and moves nothing else', async () => {
+  it('always shows what can be added, and moves nothing while the rest comes and goes', async () => {
     await open('level/slot-1');
     await at.page.seeText('clear it');
-    await at.page.clickName('button', 'Show acts on hover');
+    await at.page.clickName('button', 'Show the rest on hover');
     const rect = (name: string): Promise<{ y: number; height: number }> =>
       at.page.driver.executeScript(
         `const { y, height } = document.querySelector('section[aria-label="${name}"]').getBoundingClientRect(); return { y, height };`,
       );
     const before = [await rect('Clock'), await rect('Ending')];
-    const title = await at.page.find('section[aria-label="Lost when"] h3');
-    await at.page.driver.actions().move({ origin: title }).perform();
-    await at.page.find('section[aria-label="Lost when"][data-near]');
+    const opacity = (): Promise<string> =>
+      at.page.driver.executeScript(
+        `return getComputedStyle(document.querySelector('section[aria-label="Lost when"] .rest')).opacity;`,
+      );
+    expect(await opacity()).toBe('0');
+    const row = await at.page.find('section[aria-label="Lost when"] [role=group] .chip');
+    await at.page.driver.actions().move({ origin: row }).perform();
+    await at.page.waitFor('the rest', async () => (await opacity()) === '1');
     expect([await rect('Clock'), await rect('Ending')]).toEqual(before);
     await at.page.clickName('button', '+ way to lose');
     await at.page.find('[role=combobox]');

@@ -131,12 +131,13 @@ describe('the ground view, by the pointer', () => {
     await at.page.seeText('This is no copy of pieces.');
   });
 
-  it('does not remove what rules name, and says which', async () => {
+  it('asks before it removes what rules name, and lists them', async () => {
     await at.open('level/slot-7?view=ground');
     await pointer.click(21, 2);
     await at.page.find('[aria-label="What is held: Hive mouth"]');
     await at.page.clickName('button', 'remove');
-    await at.page.seeText(/Nothing was removed. It is named by/);
+    await at.page.seeText('the bee is inside Hive mouth');
+    await at.page.clickName('answer', 'Keep');
   });
 
   it('draws what is known: reach, sight, where players pass; the fastest time can become par', async () => {

@@ -180,7 +180,7 @@ describe('sections that are run through', () => {
     await at.page.waitFor('the end', async () => (await readPlay(at)).phase === 'lost');
     await at.page.clickName('button', 'watch');
     await at.page.seeText('Watched again, as it was played.');
-    await at.page.keys('r', 'b');
+    await at.page.keys('r', 'o');
     await at.page.clickName('button', 'Which section comes');
     await at.page.clickName('menuitem', 'only Flat stretch');
     await at.page.clickName('button', 'Start from this');

@@ -74,14 +74,15 @@ describe('the sequence screen', () => {
     await at.saved('kept again', (p) => p.run.keep['lives']!.next.is === 'keep');
   });
 
-  it('has tallies of its own, which a rule in use keeps', async () => {
+  it('has tallies of its own, and asks before one that rules use is removed', async () => {
     await at.page.clickName('button', '+ tally');
     await at.saved('two tallies', (p) => p.tallies.length === 2);
     await at.page.seeText('Tally 2');
     await at.page.clickName('button', 'Remove the tally Tally 2');
     await at.saved('one tally', (p) => p.tallies.length === 1 && !('tally-2' in p.run.keep));
     await at.page.clickName('button', 'Remove the tally Stings');
-    await at.page.seeText('“Stings” is still read or counted by a rule: change that first.');
+    await at.page.seeText('These name it and are removed with it:');
+    await at.page.clickName('answer', 'Keep');
   });
 
   it('composes the score', async () => {

@@ -192,7 +192,7 @@ async function takeAll(): Promise<void> {
   await take('play');
   await showKinds();
   await show(`/projects/${id}/play/slot-13`, 'Judge');
-  await page.keys('b');
+  await page.keys('o');
   await page.typeInto('Clover gathered', '9');
   await page.typeInto('Lavender gathered', '7');
   await page.typeInto('Place across', '18');
@@ -204,7 +204,7 @@ async function takeAll(): Promise<void> {
   await playedUntil('a win', 'dataset.phase === "won"');
   await page.driver.actions().keyUp(Key.ARROW_RIGHT).perform();
   await page.clickName('button', 'Look back');
-  await page.keys('b');
+  await page.keys('o');
   await page.seeText('the deciding tick');
   await take('timeline');
   await show('/projects', 'Home Before Dusk');

@@ -44,7 +44,7 @@ describe('looking back', () => {
 
 describe('beginning from a state', () => {
   it('sets place, pieces, clock and latch, and the judge takes them', async () => {
-    await at.page.keys('b');
+    await at.page.keys('o');
     await at.page.find('section[aria-label="Start from a state"]');
     await at.page.typeInto('Place across', '22');
     await at.page.typeInto('Place down', '3');
@@ -81,7 +81,7 @@ describe('play at every sort of level', () => {
     await at.page.find('canvas[data-phase=playing]');
     await at.page.seeText(/beaten\s*0 of 3/);
     await at.page.seeText(/health\s*100/);
-    await at.page.keys('b');
+    await at.page.keys('o');
     await at.page.typeInto('Time gone', '20');
     await at.page.clickName('button', 'Start from this');
     await at.page.seeText(/time left\s*2\d\.\d s/);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
-import type { Level, Project, Rule } from '../model/index.ts';
+import type { Condition, Level, Project, Rule } from '../model/index.ts';
 import { after as edited } from '../testing/index.ts';
 import {
   addTally,
@@ -11,6 +11,7 @@ import {
   namesPieces,
   removeRule,
   removeSlot,
+  joinCondition,
   removeTally,
   repeatSlot,
   replaceStanding,
@@ -178,5 +179,30 @@ describe('the sequence’s books', () => {
     const gone = after(removeSlot(project, 'slot-4'), project);
     expect(gone.levels['clover-steps']!.ending.won.next).toEqual({ to: 'levelChoice' });
     expect(after(removeSlot(demo, 'slot-1')).expectations).toEqual([]);
+  });
+});
+
+describe('joining a condition with another one', () => {
+  const leaf: Condition = { id: 'a', is: 'onOff', reading: { reading: 'offGround' }, on: true };
+  const added: Condition = { id: 'b', is: 'onOff', reading: { reading: 'touchingWall' }, on: true };
+
+  it('makes a group of the two where it stands alone', () => {
+    expect(joinCondition({ condition: leaf, path: '/w', depth: 0 }, 'or', added, 'g')).toEqual([
+      { op: 'replace', path: '/w', value: { id: 'g', is: 'any', of: [leaf, added] } },
+    ]);
+  });
+
+  it('comes right after it in a group that joins in the same way', () => {
+    const within = { is: 'all' as const, path: '/w', index: 2 };
+    expect(joinCondition({ condition: leaf, path: '/w/of/2', within, depth: 1 }, 'and', added, 'g')).toEqual([
+      { op: 'add', path: '/w/of/3', value: added },
+    ]);
+    expect(joinCondition({ condition: leaf, path: '/w/of/2', within, depth: 1 }, 'or', added, 'g')[0]?.op).toBe(
+      'replace',
+    );
+  });
+
+  it('does nothing where groups would be too deep', () => {
+    expect(joinCondition({ condition: leaf, path: '/w', depth: 6 }, 'and', added, 'g')).toEqual([]);
   });
 });

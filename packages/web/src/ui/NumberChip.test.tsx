@@ -203,9 +203,15 @@ describe('following a parameter', () => {
     expect(onCommit.mock.calls).toEqual([[48]]);
   });
 
-  it('says what to do when there is none', () => {
-    show({ binding: { options: [], bound: undefined, onBind } });
+  it('offers a new one, from the present value on, also when there is none', () => {
+    const onNew = jest.fn<(name: string) => void>();
+    show({ binding: { options: [], bound: undefined, onBind, onNew, newName: 'Clock' } });
     fireEvent.keyDown(chip(), { key: '=' });
-    expect(screen.getByText(/There are no parameters to follow yet/)).toBeTruthy();
+    expect(screen.getByText('There is no parameter to follow yet.')).toBeTruthy();
+    fireEvent.click(screen.getByText('+ new, from the present value on'));
+    const name = screen.getByLabelText('Name of the new parameter');
+    fireEvent.change(name, { target: { value: 'Dusk' } });
+    fireEvent.keyDown(name, { key: 'Enter' });
+    expect(onNew.mock.calls).toEqual([['Dusk']]);
   });
 });

@@ -17,7 +17,7 @@ export const briefOutdated: Check<'judged'> = {
         slotId: slot.id,
         path: `${path}/brief`,
         sentence: 'What the player is told may no longer fit.',
-        reason: `When “${brief}” was written, the rules said: “${briefFor}” Now they say: “${now}”`,
+        reason: `When it was written, the rules said “${briefFor.replace(/\.$/, '')}”. Now they say “${now.replace(/\.$/, '')}”.`,
         mend: {
           label: 'Let it follow the rules',
           patch: [

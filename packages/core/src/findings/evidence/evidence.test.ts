@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../../demo/index.ts';
-import { demoOnGrounds } from '../../testing/index.ts';
-import { literal, type Project } from '../../model/index.ts';
+import { atLeast, demoOnGrounds, rule } from '../../testing/index.ts';
+import { literal, type Amount, type Condition, type Project } from '../../model/index.ts';
 import { PERFECT_PACER } from '../../pacers/index.ts';
 import { wilson } from '../../stats/index.ts';
 import { GAVE_UP, packWins } from '../../trials/index.ts';
@@ -69,6 +69,13 @@ const spawner = (firstAfter: number) => (project: Project) => {
   });
 };
 
+/** The level is won by gathering so many pieces. */
+const wins = (amount: Amount) => (project: Project) => {
+  const level = project.levels[project.slots[9]!.levelId]!;
+  const when = { ...atLeast('enough', { reading: 'collected', of: 'any' }, 0), amount } as Condition;
+  level.rules = [rule('won', when, [{ effect: 'win' }])];
+};
+
 /** By class: attempts that show it, and some beside them that do not. */
 const CASES: Partial<Record<FindingCode, { shows: Case; beside: Case }>> = {
   'no-ending': {
@@ -117,8 +124,12 @@ const CASES: Partial<Record<FindingCode, { shows: Case; beside: Case }>> = {
     beside: { attempts: seen(0.5, { crowd: { x: 5, y: 5, count: 90, of: 200 } }) },
   },
   'never-gathered': {
-    shows: { attempts: seen(0.9, { neverGathered: [2] }) },
-    beside: { attempts: seen(0.9, { neverGathered: [] }) },
+    shows: {
+      attempts: seen(0.9, { neverGathered: [2] }),
+      change: wins({ from: 'placed', of: 'any', measure: 'count' }),
+    },
+    // A piece that nobody needs is there to choose from.
+    beside: { attempts: seen(0.9, { neverGathered: [2] }), change: wins(literal(1)) },
   },
   'run-ends-early': {
     // Twelve lost tries in a row: about one of fourteen at a clear rate of 20 %.

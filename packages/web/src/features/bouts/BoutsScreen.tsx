@@ -8,6 +8,7 @@ import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { Button } from '../../ui/index.ts';
 import { ActionRows } from './ActionRows.tsx';
 import { FighterRows } from './FighterRows.tsx';
+import { GrowthRows } from './GrowthRows.tsx';
 import { HowItGoes } from './HowItGoes.tsx';
 import { ElementRows, GroupRows, StatisticRows } from './ListRows.tsx';
 import { PacingRows } from './Pacing.tsx';
@@ -48,6 +49,7 @@ export function BoutsScreen() {
         </div>
         <MeetingSheet {...shared} />
         <PacingRows {...shared} />
+        <GrowthRows {...shared} />
         <FighterRows {...shared} />
         <ActionRows {...shared} />
         <GroupRows {...shared} />

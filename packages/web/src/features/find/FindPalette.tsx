@@ -79,6 +79,7 @@ const WORDS: Readonly<Record<FindEntry['sort'], string>> = {
   snapshot: 'snapshot',
   project: 'project',
   command: 'do',
+  place: 'go to',
 };
 
 function List({ commands, onClose }: Omit<Props, 'open'>) {

@@ -1,6 +1,7 @@
 import { namesFor } from '@stadion/core/attempt';
 import { allKinds } from '@stadion/core/edits';
 import type { Finding } from '@stadion/core/findings';
+import { FIND_PLACES } from './places.ts';
 import { placeOfFinding } from '../../project/placeOfFinding.ts';
 import type { Level, Project } from '@stadion/core/model';
 import type { Goto } from '../../project/hooks.ts';
@@ -10,10 +11,12 @@ import { ruleInWords } from '@stadion/core/rules';
 export interface FindEntry {
   /** Names it among all, also the next time. */
   id: string;
-  sort: 'level' | 'parameter' | 'kind' | 'rule' | 'note' | 'finding' | 'snapshot' | 'project' | 'command';
+  sort: 'level' | 'parameter' | 'kind' | 'rule' | 'note' | 'finding' | 'snapshot' | 'project' | 'command' | 'place';
   label: string;
   /** Told beside the label. */
   where?: string;
+  /** Other words by which it is found. */
+  also?: string;
   /** A key that does the same. */
   keys?: string;
   to?: Goto;
@@ -68,6 +71,8 @@ export function findEntries(project: Project, findings: readonly Finding[]): Fin
     rules(level.rules, level.name, to, level);
     note(`level ${level.id}`, level.name, level.note, to, title);
   }
+  for (const { label, also, to, focus } of FIND_PLACES)
+    entries.push({ id: `place ${to.screen} ${label}`, sort: 'place', label, also, where: to.screen ?? '', to, focus });
   for (const finding of findings) {
     const position = project.slots.findIndex(({ id }) => id === finding.slotId) + 1;
     entries.push({
@@ -83,8 +88,8 @@ export function findEntries(project: Project, findings: readonly Finding[]): Fin
 }
 
 /** Does every word typed stand in what is searched? */
-const fits = ({ label, where = '' }: FindEntry, words: readonly string[]): boolean => {
-  const text = `${label} ${where}`.toLowerCase();
+const fits = ({ label, where = '', also = '' }: FindEntry, words: readonly string[]): boolean => {
+  const text = `${label} ${where} ${also}`.toLowerCase();
   return words.every((word) => text.includes(word));
 };
 

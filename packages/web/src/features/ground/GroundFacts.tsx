@@ -1,6 +1,7 @@
 import { heightOf, widthOf } from '@stadion/core/building';
 import { at, replaceAt } from '@stadion/core/edits';
-import { literal, type Pacer } from '@stadion/core/model';
+import { literal, type Amount, type Id, type Pacer } from '@stadion/core/model';
+import { resolveAmount } from '@stadion/core/rules';
 import type { Gap } from '@stadion/core/attempt';
 import type { Reach } from '@stadion/core/scene';
 import { useEdit } from '../../project/hooks.ts';
@@ -33,6 +34,50 @@ export function FactsOfGround({ here, reach, gaps }: { here: LevelHere; reach: R
       )}
       <TightestGap gaps={gaps} />
     </p>
+  );
+}
+
+/** The lanes of a ground side by side, so that their speeds and gaps can be compared. */
+export function LanesOfGround({ here, onHold }: { here: LevelHere; onHold: (id: Id) => void }) {
+  const lanes = here.level.ground.pieces.flatMap((piece) => (piece.piece === 'lane' ? [piece] : []));
+  if (lanes.length < 2) return null;
+  const number = (amount: Amount): string => formatNumber(resolveAmount(amount, here.values, here.placed), 2);
+  const line = ({ at: place, towards }: (typeof lanes)[number]): number =>
+    Math.floor(towards === 'left' || towards === 'right' ? place.y : place.x) + 1;
+  return (
+    <table aria-label="Lanes of the ground" className="mt-1 max-w-[640px] shrink-0 text-[12.5px]">
+      <thead className="text-left text-ink-3">
+        <tr>
+          {['lane', 'row or column', 'drives', 'units a second', 'spacing', 'a player there'].map((head) => (
+            <th key={head} scope="col" className="pr-4 font-normal">
+              {head}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {lanes
+          .toSorted((one, other) => line(one) - line(other))
+          .map((lane) => (
+            <tr key={lane.id} className="border-t border-line">
+              <td className="pr-4">
+                <button type="button" className="link" onClick={() => onHold(lane.id)}>
+                  {nameOfPiece(here, lane)}
+                </button>
+              </td>
+              <td className="pr-4">{line(lane)}</td>
+              <td className="pr-4">{lane.towards}</td>
+              <td className="pr-4 font-semibold">{number(lane.speed)}</td>
+              <td className="pr-4">
+                {lane.spacing === 'seconds'
+                  ? `one every ${number(lane.every)} s`
+                  : `gaps of ${number(lane.every)} units`}
+              </td>
+              <td>{lane.carries ? 'is carried' : 'is touched'}</td>
+            </tr>
+          ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -43,7 +43,7 @@ import { freeLook } from '../../project/looks.ts';
 import { Confirm } from '../../ui/index.ts';
 import { AsText } from './AsText.tsx';
 import { choiceByKey, handChoices, keyOfHand } from './choices.ts';
-import { FactsOfGround, FactsOfWays } from './GroundFacts.tsx';
+import { FactsOfGround, FactsOfWays, LanesOfGround } from './GroundFacts.tsx';
 import type { Hand, Outcome } from './gestures.ts';
 import { nameOfPiece } from './words.ts';
 import { HeldSentence } from './HeldSentence.tsx';
@@ -309,7 +309,7 @@ export function GroundView({ here: whole, forecast, head }: Props) {
             }}
           />
           {/* Always of the same height, so that the picture keeps its size and place while pieces are held. */}
-          <div className="h-[88px] shrink-0 overflow-y-auto border-t border-line py-2 [scrollbar-gutter:stable]">
+          <div className="h-[76px] shrink-0 overflow-y-auto border-t border-line py-2 [scrollbar-gutter:stable]">
             {trouble === '' ? null : (
               <p role="alert" className="text-loss">
                 {trouble}
@@ -325,6 +325,7 @@ export function GroundView({ here: whole, forecast, head }: Props) {
             />
           </div>
           <FactsOfGround here={here} reach={reach} gaps={gaps} />
+          <LanesOfGround here={here} onHold={(id) => setHeld(new Set([id]))} />
           <SectionTable here={whole} forecast={forecast} onOpen={setOpened} />
           {asksWays ? <FactsOfWays here={here} pacer={pacer} ways={ways} /> : null}
           {/* Notes that come while something is drawn do not move the ground under the pointer. */}

@@ -58,7 +58,14 @@ export function PlayerFacts({ here }: { here: LevelHere }) {
           max={10}
           onCommit={(value) => set(`Grace of ${value} s`, at('player', 'graceSeconds'), value)}
         />
-        <span className="join">after a lost life</span>
+        <span className="join">after a lost life. Points gathered are called</span>
+        <TextInPlace
+          label="What the points gathered are called"
+          value={words.worth}
+          className="chip"
+          refuse={(text) => nameRefused(text, 'This', 40)}
+          onCommit={(text) => set(`Points gathered are called ${text}`, at('words', 'worth'), text)}
+        />
       </div>
       {Object.entries(MOVES).map(([kind, Moves]) => (
         <Moves key={kind} here={here} />

@@ -1,4 +1,5 @@
-import type { LiveAxis, Parameter, Ramp, ShapeType } from '@stadion/core/model';
+import { placedOn } from '@stadion/core/attempt';
+import type { LiveAxis, Parameter, Project, Ramp, ShapeType } from '@stadion/core/model';
 import {
   numberOf,
   rawValue,
@@ -63,6 +64,14 @@ interface Props {
   onPreview: (preview: Preview | null) => void;
 }
 
+/** What is placed of a reading at a position: what its tiers can be bounded by. 0 where nothing is placed of it. */
+function placedAlong(project: Project, axis: LiveAxis | undefined, position: number): number {
+  const level = project.levels[project.slots[position - 1]?.levelId ?? ''];
+  if (!level || (axis !== 'score' && axis !== 'collected')) return 0;
+  const { count, worth } = placedOn(project, level, valuesAt(project, position));
+  return (axis === 'score' ? worth : count)['any'] ?? 0;
+}
+
 /** The open lane's ramp as a sentence of chips, and the pin at the selected slot. */
 export function LaneSentence({ parameter, position, bottom, onPreview }: Props) {
   const project = useProject();
@@ -72,6 +81,7 @@ export function LaneSentence({ parameter, position, bottom, onPreview }: Props) 
   const definition = shapeDefinition(shape);
   const context = useMemo(() => seriesOf(project).contextOf(parameter, position), [project, parameter, position]);
   const limits = valueLimits(parameter);
+  const placedHere = placedAlong(project, axis, position);
   const change = (next: Ramp, what: string): void => edit(setRamp(project, key, next, what));
   const modifier = (name: 'atMost' | 'atLeast' | 'roundTo', words: string, more: Partial<NumberLimits> = {}) => (
     <>
@@ -118,7 +128,7 @@ export function LaneSentence({ parameter, position, bottom, onPreview }: Props) 
             {...(axis === undefined
               ? FIELD_LIMITS[field.measure](limits)
               : alongReading(field, FIELD_LIMITS[field.measure](limits)))}
-            label={`${parameter.label} ${field.before}`}
+            label={`${parameter.label} ${field.before.replace(/:$/, '')}`}
             value={numberOf(ramp, field, context)}
             digits={4}
             onCommit={(next) => setNumber(field, next)}
@@ -159,7 +169,9 @@ export function LaneSentence({ parameter, position, bottom, onPreview }: Props) 
         <button
           type="button"
           className="link"
-          onClick={() => edit(addTier(project, axis, nextTierAt(context.bands, extentOf(ramp, context.bands)), mintId))}
+          onClick={() =>
+            edit(addTier(project, axis, nextTierAt(context.bands, extentOf(ramp, context.bands), placedHere), mintId))
+          }
         >
           + tier
         </button>
@@ -194,8 +206,15 @@ export function LaneSentence({ parameter, position, bottom, onPreview }: Props) 
   );
 }
 
-/** Where a further tier of a reading begins: half as far again as the last. */
-function nextTierAt(bands: readonly { from: number }[], extent: number): number {
+/**
+ * Where a new tier may begin along a reading: at half of what is placed, then at three quarters; where nothing is
+ * placed to count, half as far again as the last.
+ *
+ * @param placed what there is of the reading at this level; 0 where that is not known
+ */
+function nextTierAt(bands: readonly { from: number }[], extent: number, placed: number): number {
   const last = bands.at(-1)?.from ?? 0;
-  return last === 0 ? Math.round(extent / 2) : Math.max(last + 1, Math.round(last * 1.5));
+  const taken = new Set(bands.map(({ from }) => from));
+  const offered = [0.5, 0.75, 0.9].map((share) => Math.round(placed * share)).find((at) => at > last && !taken.has(at));
+  return offered ?? (last === 0 ? Math.round(extent / 2) : Math.max(last + 1, Math.round(last * 1.5)));
 }

@@ -17,6 +17,8 @@ interface Props {
   /** The gravest of them. */
   gravest: Severity | undefined;
   pinned: boolean;
+  /** Does the same level stand in another slot, too? */
+  repeats: boolean;
   forecast: ForecastEvent | undefined;
   /** How its clear rate differs from the one compared with. */
   change: RateChange | undefined;
@@ -43,6 +45,7 @@ export const Column = memo(function Column({
   findings,
   gravest,
   pinned,
+  repeats,
   forecast,
   change,
   name,
@@ -62,7 +65,8 @@ export const Column = memo(function Column({
   const found = findings === 0 ? '' : `, ${findings} finding${findings === 1 ? '' : 's'} (${gravest})`;
   const pins = pinned ? ', pinned values' : '';
   const differs = change ? `; ${rateChangeInWords(change)}` : '';
-  const said = `${position} ${name}: ${rate}${wanted}${found}${pins}${differs}`;
+  const again = repeats ? ', a level that stands in several slots' : '';
+  const said = `${position} ${name}: ${rate}${wanted}${found}${pins}${again}${differs}`;
   return (
     <div
       ref={setNodeRef}
@@ -97,6 +101,18 @@ export const Column = memo(function Column({
       >
         {position}
       </button>
+      {repeats ? (
+        <svg
+          width="14"
+          height="4"
+          viewBox="0 0 14 4"
+          className="pointer-events-none absolute"
+          style={{ top: BASE + 19, left: width / 2 - 7 }}
+          aria-hidden
+        >
+          <path d="M0 1h10M4 3.2h10" stroke="var(--edit)" strokeWidth="1.2" />
+        </svg>
+      ) : null}
       {findings > 0 ? (
         <svg
           width="12"

@@ -118,6 +118,10 @@ export function Track() {
   const select = useCallback((slotId: string) => goto({ slotId }), [goto]);
   const scrolls = columns.count > columns.fitting;
 
+  const repeated = useMemo(() => {
+    const ids = project.slots.map(({ levelId }) => levelId);
+    return new Set(ids.filter((id, index) => ids.indexOf(id) !== index));
+  }, [project.slots]);
   return (
     <section
       aria-label="Sequence"
@@ -166,6 +170,7 @@ export function Track() {
                   findings={bySlot.get(slot.id)?.count ?? 0}
                   gravest={bySlot.get(slot.id)?.gravest}
                   pinned={pinned.has(slot.id)}
+                  repeats={repeated.has(slot.levelId)}
                   name={project.levels[slot.levelId]?.name ?? slot.levelId}
                   forecast={forecasts.get(slot.id)}
                   change={changes.get(slot.id)}
