@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { Key } from 'selenium-webdriver';
+import { TRIALS_WAIT_MS } from './harness/browser.ts';
 import { editElsewhere } from './harness/editElsewhere.ts';
 import { journey } from './harness/journey.ts';
 
@@ -10,8 +11,8 @@ const listed = (): Promise<string> =>
   at.page.driver.executeScript<string>(`return document.querySelector('aside[aria-label=Findings]').innerText;`);
 const gone = (sentence: string): Promise<void> =>
   at.page.waitFor(`“${sentence}” to go`, async () => !(await listed()).includes(sentence));
-const there = (sentence: string): Promise<void> =>
-  at.page.waitFor(`“${sentence}”`, async () => (await listed()).includes(sentence));
+const there = (sentence: string, ms?: number): Promise<void> =>
+  at.page.waitFor(`“${sentence}”`, async () => (await listed()).includes(sentence), ms);
 /** Gives the focus to the finding that says this. */
 const focus = (sentence: string): Promise<unknown> =>
   at.page.driver.executeScript(
@@ -133,7 +134,7 @@ describe('a finding that attempts show', () => {
     await edit('Want much less', [{ op: 'add', path: '/slots/slot-2/wanted', value: 0.3 }], id);
     await at.page.driver.get(`${at.server.address}/projects/${id}/level/slot-2`);
     await at.page.clickName('button', /findings?$/);
-    await there('The level is easier than wanted.');
+    await there('The level is easier than wanted.', TRIALS_WAIT_MS);
     await there('seen in attempts (');
     await focus('The level is easier than wanted.');
     await at.page.keys('w');

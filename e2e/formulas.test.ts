@@ -126,7 +126,7 @@ describe('tiers', () => {
     await at.open('ramps/slot-9?lane=hornetSight');
     await at.page.clickName('button', 'Shape of Hornet sight');
     await at.page.clickName('menuitem', 'Tiers');
-    await at.page.typeInto('Hornet sight Midday:', '7');
+    await at.page.typeInto('Hornet sight Midday', '7');
     await at.saved('seven at midday', (p) => {
       const { shape } = p.parameters.find(({ key }) => key === 'hornetSight')!.ramp;
       return shape.type === 'tiers' && shape.values['midday'] === 7;

@@ -20,7 +20,7 @@ describe('the ground view, by the pointer', () => {
     await at.open('level/slot-7');
     await at.page.seeText('clear it');
     await at.page.keys('g');
-    await at.page.seeText('All 20 things to come to can be reached.');
+    await at.page.seeText('All 20 things to gather or reach can be reached.');
     expect(await at.page.driver.getCurrentUrl()).toContain('view=ground');
   });
 
@@ -51,20 +51,20 @@ describe('the ground view, by the pointer', () => {
   it('holds what is clicked, says it as a sentence, and moves it', async () => {
     await at.page.clickName('button', /^Pond/);
     await pointer.click(11, 10);
-    await at.page.find('[aria-label="What is held: Hornet nest 1"]');
+    await at.page.find('[aria-label="What is held: Hornet spawner 1"]');
     await pointer.drag([11, 10], [14, 5]);
     await at.saved('moved', (p) => piece(p, 'nest')?.at.x === 14.5 && piece(p, 'nest')?.at.y === 5.5);
   });
 
   it('changes the numbers of what is held: by hand, by a parameter, × and +', async () => {
-    await at.page.typeInto('First after: Hornet nest 1', '3.5');
+    await at.page.typeInto('First after: Hornet spawner 1', '3.5');
     await at.saved('3.5 s', (p) => JSON.stringify(piece(p, 'nest')).includes('3.5'));
-    const chip = await at.page.byName('button', 'How many: Hornet nest 1');
+    const chip = await at.page.byName('button', 'How many: Hornet spawner 1');
     await at.page.driver.executeScript('arguments[0].focus()', chip);
     await at.page.keys('=');
     await at.page.clickName('parameter', /^Beetles/);
     await at.saved('follows', (p) => JSON.stringify(piece(p, 'nest')).includes('"parameter":"beetles"'));
-    await at.page.clickName('button', '× and + on what How many: Hornet nest 1 follows');
+    await at.page.clickName('button', '× and + on what How many: Hornet spawner 1 follows');
     await at.saved('1.1 times', (p) => JSON.stringify(piece(p, 'nest')).includes('"times":1.1'));
   });
 

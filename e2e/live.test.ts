@@ -89,7 +89,7 @@ describe('a ramp along a reading', () => {
     const third = (await at.document()).liveTiers!.timeElapsed![2]!.from;
     await at.page.keys(Key.ARROW_RIGHT);
     await at.saved('a later border by key', (p) => p.liveTiers!.timeElapsed![2]!.from === third + 1);
-    await at.page.typeInto('Nectar needed Tier 3:', '90');
+    await at.page.typeInto('Nectar needed Tier 3', '90');
     await at.saved('its value', (p) => JSON.stringify(needed(p).ramp.shape).includes('0.9'));
     await at.page.clickName('button', 'At its bounds');
     await at.page.clickName('button', 'Remove Tier 2');

@@ -56,7 +56,7 @@ describe('saying a rule', () => {
       'slot-24',
       '+ milestone',
       'wave',
-      'At half of the nectar, send the wave of Hornet nest 2',
+      'At half of the nectar, send the wave of Hornet spawner 2',
       'home-before-dusk',
       '"spawner":"late-nest"',
     ],

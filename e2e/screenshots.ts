@@ -117,7 +117,7 @@ async function showBuilding(): Promise<void> {
   for (const name of ['where they are lost', 'safe distances']) await page.clickName('button', name);
   const pointer = groundPointer({ page }, [24, 14]);
   await pointer.click(11, 10);
-  await page.find('[aria-label="What is held: Hornet nest 1"]');
+  await page.find('[aria-label="What is held: Hornet spawner 1"]');
   await pointer.drag([11, 10], [13, 7]);
   await page.seeText(/attempts in [\d.]+ s ·/);
   await trackIsDone(own);

@@ -273,7 +273,7 @@ export async function pageOf({ address, session, downloads }: Omit<Launched, 'qu
       await keys(Key.ENTER);
     },
     tabTo: async (name) => {
-      for (let presses = 0; presses < 150; presses++) {
+      for (let presses = 0; presses < 240; presses++) {
         await keys(Key.TAB);
         const said = await driver.executeScript<string>(
           `return document.activeElement.getAttribute('aria-label') ?? document.activeElement.textContent;`,

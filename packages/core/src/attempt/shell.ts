@@ -234,7 +234,7 @@ export interface PieceSort<P extends Piece = Piece, Prepared = unknown, Own = un
   name: PieceName;
   /** The subject of readings and effects that these pieces are. */
   subject?: 'zone' | 'latch' | 'gate' | 'phase' | 'spawner' | 'piece';
-  /** Added to a kind's name where the piece has none of its own. @example 'nest', for “Hornet nest 1” */
+  /** Added to a kind's name where the piece has none of its own. @example 'spawner', for “Hornet spawner 1” */
   noun?: string;
   /** What an ending calls it when it says that it goes on. */
   goesOn?: GoesOn;

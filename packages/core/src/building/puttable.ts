@@ -7,7 +7,7 @@ import { CELLS, type CellName } from './cells.ts';
 export interface Puttable {
   /** Names it among all. @example 'spawner hornet' */
   key: string;
-  /** In words. @example 'Hornet nest' */
+  /** In words. @example 'Hornet spawner' */
   label: string;
   piece: PieceName;
   kind?: Id;
@@ -40,7 +40,7 @@ export function puttables({ kinds }: Pick<Project, 'kinds'>): Puttable[] {
     ...PLAIN,
     ...of('collectable', kinds.collectables, 'way'),
     ...of('enemy', kinds.enemies, 'one'),
-    ...of('spawner', kinds.enemies, 'one', ' nest'),
+    ...of('spawner', kinds.enemies, 'one', ' spawner'),
     ...of('hazard', kinds.hazards, 'area'),
     ...of('emitter', kinds.hazards, 'one', ' emitter'),
     ...of('lane', kinds.enemies, 'one', ' lane'),

@@ -1,9 +1,12 @@
+import { useEffect } from 'react';
 import { useGoto } from './hooks.ts';
+import { lastCast } from './useKept.ts';
 import { Segmented } from '../ui/index.ts';
 
 /** The two sides of the cast: what stands on grounds, and who fights by turns. */
 export function KindsSwitch({ shows }: { shows: 'kinds' | 'bouts' }) {
   const goto = useGoto();
+  useEffect(() => void (lastCast.screen = shows), [shows]);
   return (
     <Segmented
       label="Kinds shown"

@@ -18,6 +18,7 @@ import {
 import type { DocumentState } from '../project/documentSlice.ts';
 import { useExpectations } from '../project/useExpectations.ts';
 import { useHaveFindingsCome, useFindings } from '../project/useFindings.ts';
+import { lastCast } from '../project/useKept.ts';
 import { drawerOpened } from '../project/viewSlice.ts';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -152,7 +153,7 @@ export function Header({ onListShortcuts, onFind }: Props) {
         {TABS.map((tab) => (
           <Link
             key={tab.screen}
-            to={addressOf(projectId, tab.screen, slotId, { compared })}
+            to={addressOf(projectId, tab.screen === 'kinds' ? lastCast.screen : tab.screen, slotId, { compared })}
             aria-current={isShown(tab.screen, screen) ? 'page' : undefined}
             className={`flex items-center border-y-[3px] border-transparent px-3.5 font-medium whitespace-nowrap max-[1320px]:px-2.5 max-[1100px]:px-2 ${isShown(tab.screen, screen) ? 'border-b-mark bg-bar-2 text-white' : 'text-bar-ink-2 hover:text-white'}`}
           >

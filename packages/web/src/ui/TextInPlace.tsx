@@ -42,7 +42,7 @@ export function TextInPlace({
       <button
         type="button"
         className={`rounded-r text-left hover:bg-edit-soft ${className}`}
-        aria-label={`${label}: ${value === '' ? 'none' : value}. Edit`}
+        aria-label={`${label}: ${value || placeholder || 'none'}. Edit`}
         onClick={() => setDraft(value)}
       >
         {value === '' ? <span className="text-ink-3">{placeholder}</span> : value}

@@ -96,7 +96,7 @@ export function sendWave(state: AttemptState, index: number): void {
 export const spawner: PieceSort<Extract<Piece, { piece: 'spawner' }>, PreparedSpawner, Sending[]> = {
   name: 'spawner',
   subject: 'spawner',
-  noun: 'nest',
+  noun: 'spawner',
   prepare: (piece, preparing) => ({
     ...prepareEnemy(piece, [], preparing),
     howMany: Math.round(within(preparing.number(piece.howMany), 0, MOST_SENT)),

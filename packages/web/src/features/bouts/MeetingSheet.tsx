@@ -1,6 +1,8 @@
 import { makeBoutWorld, MOST_LEVEL, prepareBout, type Meeting } from '@stadion/core/bouts';
 import type { Fighter } from '@stadion/core/model';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { useSelection } from '../../project/hooks.ts';
+import { useKept } from '../../project/useKept.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 import { BothSides } from './BothSides.tsx';
 import { BoutOdds } from './BoutOdds.tsx';
@@ -20,8 +22,9 @@ const MOST_PARTY = 4;
 /** One meeting looked at from all sides: numbers, harm, what comes of it, and a try by hand. */
 export function MeetingSheet({ here, bouts }: BoutsHere) {
   const ours = bouts.fighters.filter(({ side }) => side === 'ours');
-  const [members, setMembers] = useState<readonly Member[] | null>(null);
-  const [groupId, setGroupId] = useState<string | null>(null);
+  const { projectId } = useSelection();
+  const [members, setMembers] = useKept<readonly Member[] | null>(`${projectId} party`, null);
+  const [groupId, setGroupId] = useKept<string | null>(`${projectId} group`, null);
   const group = bouts.groups.find(({ id }) => id === groupId) ?? bouts.groups[0];
   const party = useMemo(
     () =>

@@ -111,7 +111,7 @@ function Play({ here, prepared, meetings }: PlayProps) {
   const attempt = useAttempt(prepared, after, draw, keep, met);
   const { state, before, between, recording, restart, paused, setPaused, stepOnce, lookAt, stepBack, lastTick } =
     attempt;
-  const { watch, watching } = attempt;
+  const { watch, watching, waiting } = attempt;
   const watched = useWatchedAttempt(here.project);
   useEffect(() => {
     if (watched) watch(recordedAttempt(prepared, watched.pacer, watched.seed));
@@ -208,6 +208,11 @@ function Play({ here, prepared, meetings }: PlayProps) {
             className="absolute top-1/2 left-1/2 -translate-x-1/2 -translate-y-1/2"
           />
           <Said here={here} state={now} />
+          {waiting.current ? (
+            <p role="note" className="pop absolute top-2 right-2 px-3 py-1 text-[12.5px]">
+              It stands until the first key is pressed.
+            </p>
+          ) : null}
           {watching.current ? (
             <p role="note" className="pop absolute top-2 right-2 px-3 py-1 text-[12.5px]">
               Watched again, as it was played. <b>R</b> plays anew.
@@ -244,7 +249,7 @@ function Play({ here, prepared, meetings }: PlayProps) {
               prepared={prepared}
               from={from}
               onChange={setFrom}
-              onStart={() => restart(from)}
+              onStart={() => restart(from, true)}
               onReset={() => {
                 setFrom({});
                 restart({});

@@ -36,7 +36,9 @@ export function StartFromPanel({ here, prepared, from, onChange, onStart, onRese
   const row = 'flex items-center justify-between gap-2';
   return (
     <section aria-label="Start from a state" className="mb-2 border-b border-line pb-2">
-      <p className="mb-1 text-[12px] text-ink-3">Click the ground to set the place.</p>
+      <p className="mb-1 text-[12px] text-ink-3">
+        Click the ground to set the place. Nothing moves until the first key is pressed.
+      </p>
       <div className={row}>
         place, across and down
         <span className="say">
@@ -72,6 +74,10 @@ export function StartFromPanel({ here, prepared, from, onChange, onStart, onRese
           (health) => set({ health }),
           resolveAmount(project.player.health, values, placed),
         )}
+      </div>
+      <div className={row}>
+        points besides those gathered{' '}
+        {chip('Points besides those gathered', from.bonus ?? 0, (bonus) => set({ bonus }), 1_000_000)}
       </div>
       <div className={row}>tries {chip('Tries', from.tries ?? 1, (tries) => set({ tries }), 999)}</div>
       {project.kinds.collectables.map((kind) => {

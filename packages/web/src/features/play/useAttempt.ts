@@ -40,8 +40,10 @@ export interface PlayedAttempt {
   recording: RefObject<Recording>;
   /** Changes when there is something new to read. */
   told: number;
-  /** Begins anew, from where this attempt began or from another state. */
-  restart: (from?: StartFrom) => void;
+  /** Begins again, from where this attempt began or from another state. @param waits nothing moves until the first key is pressed */
+  restart: (from?: StartFrom, waits?: boolean) => void;
+  /** Does the attempt wait for the first key? */
+  waiting: RefObject<boolean>;
   paused: boolean;
   setPaused: (paused: boolean) => void;
   /** One tick, while paused. */
@@ -122,6 +124,7 @@ export function useAttempt(
   const between = useRef(0);
   const keys = useHeldKeys();
   const watching = useRef(false);
+  const waiting = useRef(false);
   const tries = useRef(1);
   const [told, setTold] = useState(0);
   const [paused, setPaused] = useState(false);
@@ -144,8 +147,10 @@ export function useAttempt(
   );
 
   const restart = useCallback(
-    (from: StartFrom = recording.current.from) => {
+    (from: StartFrom = recording.current.from, waits = false) => {
       tries.current++;
+      waiting.current = waits;
+      keys.current.pressed.clear();
       watching.current = false;
       // Another luck, but the same try at the level unless the designer says otherwise.
       recording.current = emptyRecording(tries.current, from);
@@ -153,7 +158,7 @@ export function useAttempt(
       show(startAttemptFrom(world, tries.current, from));
       setPaused(false);
     },
-    [world, show, onBegin],
+    [world, show, onBegin, keys],
   );
 
   const tick = useCallback(() => {
@@ -214,7 +219,9 @@ export function useAttempt(
     const onFrame = (now: number): void => {
       const passed = Math.min(LONGEST_CATCH_UP_SECONDS, (now - last) / 1000);
       last = now;
-      if (!pausedNow.current && !stands.current) {
+      const { held, pressed } = keys.current;
+      if (held.size > 0 || pressed.size > 0) waiting.current = false;
+      if (!pausedNow.current && !stands.current && !waiting.current) {
         owed += passed;
         while (owed >= TICK_SECONDS && !stands.current) {
           tick();
@@ -233,7 +240,7 @@ export function useAttempt(
     };
     frame = requestAnimationFrame(onFrame);
     return () => cancelAnimationFrame(frame);
-  }, [tick, draw, tell, stands]);
+  }, [tick, draw, tell, stands, keys]);
 
   const stepOnce = useCallback(() => {
     if (stands.current) return;
@@ -260,6 +267,7 @@ export function useAttempt(
     stepBack,
     watch,
     watching,
+    waiting,
     lastTick,
   };
 }
