@@ -265,3 +265,51 @@ describe('help', () => {
     },
   );
 });
+
+describe('what a command writes', () => {
+  const written = (): string => fs.readFileSync(at('dusk.json'), 'utf8').slice(0, 20);
+
+  it('goes through a link, which stays a link', async () => {
+    put('real.json', 'old');
+    fs.symlinkSync(at('real.json'), at('link.json'));
+    expect((await stadion('export', at('dusk.json'), '--to', 'hand-off', '-o', at('link.json'))).code).toBe(0);
+    expect(fs.lstatSync(at('link.json')).isSymbolicLink()).toBe(true);
+    expect(fs.readFileSync(at('real.json'), 'utf8')).toContain('stadion');
+  });
+
+  it('goes into a device, which stays a device', async () => {
+    const { rdev } = fs.statSync('/dev/null');
+    expect((await stadion('check', at('dusk.json'), '--junit', '/dev/null')).code).toBe(1);
+    const after = fs.statSync('/dev/null');
+    expect([after.isCharacterDevice(), after.rdev]).toEqual([true, rdev]);
+  });
+
+  it('keeps the rights of the file that it replaces', async () => {
+    fs.chmodSync(put('private.json', 'old'), 0o600);
+    await stadion('export', at('dusk.json'), '--to', 'hand-off', '-o', at('private.json'));
+    expect(fs.statSync(at('private.json')).mode & 0o777).toBe(0o600);
+    expect(written()).toContain('{');
+  });
+});
+
+describe('what a command reads', () => {
+  it('may begin with a byte order mark', async () => {
+    const file = put('mark.json', `\uFEFF${fs.readFileSync(at('dusk.json'), 'utf8')}`);
+    expect((await stadion('diff', file, at('dusk.json'))).code).toBe(0);
+  });
+
+  it('is refused with the place of the first byte that is no UTF-8', async () => {
+    fs.writeFileSync(at('latin.json'), Buffer.concat([Buffer.from('{"näme": "'), Buffer.from([0xe4, 0x22, 0x7d])]));
+    expect(await stadion('check', at('latin.json'))).toMatchObject({
+      code: 2,
+      said: expect.stringContaining('is not UTF-8: see byte 12.'),
+    });
+  });
+
+  it('ends at a limit where the input is endless', async () => {
+    expect(await stadion('check', '/dev/zero')).toMatchObject({
+      code: 2,
+      said: expect.stringContaining('is larger than 64 MiB'),
+    });
+  });
+});

@@ -1,10 +1,12 @@
 import { runCommand } from './program.ts';
+import { EXIT } from './reading.ts';
 import { output } from './writing.ts';
 
 // Who reads only the first lines of what is piped on has had enough.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => {
-  if (error.code === 'EPIPE') process.exit(0);
-  throw error;
+  if (error.code === 'EPIPE') process.exit(EXIT.fine);
+  output.say(`The output cannot be written: ${error.message}`);
+  process.exit(EXIT.unusable);
 });
 
 process.exitCode = await runCommand(process.argv.slice(2), output);

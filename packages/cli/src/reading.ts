@@ -3,7 +3,6 @@ import type { FaultyPlace } from '@stadion/core/contract';
 import { readFile, readFolder, type FileReading, type FolderReading } from '@stadion/files';
 import fs from 'node:fs';
 import path from 'node:path';
-import { text } from 'node:stream/consumers';
 
 /** What went wrong is told on stderr, and the command ends with this code. */
 export class Failure extends Error {
@@ -17,12 +16,44 @@ export class Failure extends Error {
 /** Codes with which commands end. */
 export const EXIT = { fine: 0, failed: 1, unusable: 2 } as const;
 
+/** A file that is read is no larger than this. Bytes; more than twice what the server takes. */
+const MOST_BYTES = 64 * 1024 * 1024;
+
+/** All bytes of a stream. @throws Failure beyond the limit, so that an endless input ends */
+async function bytesOf(stream: AsyncIterable<Buffer>, name: string): Promise<Buffer> {
+  const chunks: Buffer[] = [];
+  let bytes = 0;
+  for await (const chunk of stream) {
+    bytes += chunk.length;
+    if (bytes > MOST_BYTES)
+      throw new Failure(`${name} is larger than ${MOST_BYTES / 1024 / 1024} MiB: that is no project of Stadion.`);
+    chunks.push(chunk);
+  }
+  return Buffer.concat(chunks);
+}
+
+const REPLACEMENT = '\uFFFD';
+
+/** The text of UTF-8 bytes, without a byte order mark. @throws Failure with the place of the first byte that is no UTF-8 */
+export function decoded(bytes: Buffer, name: string): string {
+  const text = bytes.toString('utf8');
+  for (let at = text.indexOf(REPLACEMENT); at >= 0; at = text.indexOf(REPLACEMENT, at + 1)) {
+    const place = Buffer.byteLength(text.slice(0, at));
+    // The sign itself may stand in a text.
+    if (bytes.subarray(place, place + 3).equals(Buffer.from(REPLACEMENT))) continue;
+    throw new Failure(`${name} is not UTF-8: see byte ${place + 1}. Save it as UTF-8.`);
+  }
+  return text.startsWith('\uFEFF') ? text.slice(1) : text;
+}
+
 /** The text of a file, or of what comes in by the pipe for “-”. @throws Failure with why it cannot be read */
 export async function textOf(file: string): Promise<string> {
-  if (file === '-') return text(process.stdin);
+  if (file === '-') return decoded(await bytesOf(process.stdin, 'stdin'), 'stdin');
   try {
-    return fs.readFileSync(file, 'utf8');
+    if (isFolder(file)) throw new Failure(`${file} is a folder.`);
+    return decoded(await bytesOf(fs.createReadStream(file), file), file);
   } catch (error) {
+    if (error instanceof Failure) throw error;
     const { code } = error as NodeJS.ErrnoException;
     throw new Failure(
       code === 'ENOENT'
@@ -53,7 +84,9 @@ function filesIn(folder: string): Record<string, string> {
       (name) => `levels/${name}`,
     ),
   ];
-  return Object.fromEntries(names.map((name) => [name, fs.readFileSync(path.join(folder, name), 'utf8')]));
+  return Object.fromEntries(
+    names.map((name) => [name, decoded(fs.readFileSync(path.join(folder, name)), path.join(folder, name))]),
+  );
 }
 
 /** How commands name the project that they read. */

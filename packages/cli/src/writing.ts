@@ -32,14 +32,32 @@ export interface Output {
   say(text: string): void;
 }
 
-/** Writes beside the file and renames, so that whatever ends the process leaves the old file or the new one. */
+/** The file that a name leads to: links are followed, also one whose target does not exist yet. */
+function targetOf(file: string): string {
+  const isLink = fs.lstatSync(file, { throwIfNoEntry: false })?.isSymbolicLink() === true;
+  if (!isLink) return path.resolve(file);
+  return fs.existsSync(file)
+    ? fs.realpathSync(file)
+    : path.resolve(path.dirname(path.resolve(file)), fs.readlinkSync(file));
+}
+
+/**
+ * Writes beside the file and renames, so that whatever ends the process leaves the old file or the new one. A link
+ * stays a link, a file keeps its mode, and a device or a pipe is written to and never replaced.
+ */
 function writeWhole(file: string, text: string): void {
-  const draft = path.join(path.dirname(path.resolve(file)), `.${path.basename(file)}.${process.pid}`);
+  let draft: string | undefined;
   try {
-    fs.writeFileSync(draft, text);
-    fs.renameSync(draft, file);
+    const target = targetOf(file);
+    const before = fs.statSync(target, { throwIfNoEntry: false });
+    if (before && !before.isFile()) return fs.writeFileSync(target, text);
+    draft = path.join(path.dirname(target), `.${path.basename(target)}.${process.pid}`);
+    fs.writeFileSync(draft, text, before ? { mode: before.mode & 0o777 } : {});
+    // The process may create files with fewer rights than the file has.
+    if (before) fs.chmodSync(draft, before.mode & 0o7777);
+    fs.renameSync(draft, target);
   } catch (error) {
-    fs.rmSync(draft, { force: true });
+    if (draft !== undefined) fs.rmSync(draft, { force: true });
     throw new Failure(`${file} cannot be written: ${(error as Error).message}`);
   }
 }
