@@ -6,6 +6,7 @@ import { nanoid } from 'nanoid';
 import type { Logger } from 'pino';
 import { localBlobs, players } from './players.ts';
 import type { BatchTask, Place, WorkQueue } from './queue.ts';
+import { checkedTally } from './tallyCheck.ts';
 
 /** Only workers that play by the same rules take the batches of a server. */
 const QUEUE = `stadion-trials-${ENGINE}`;
@@ -41,6 +42,17 @@ function connect(url: string, log: Logger): Redis {
     away = false;
   });
   return connection;
+}
+
+/** Closing takes no longer than this, whether Redis answers or not. */
+const CLOSING_MS = 3000;
+
+/** Waits for something, for so long at most. It may go on, and fail, unheard. */
+async function within(ms: number, work: () => Promise<unknown>): Promise<void> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const limit = new Promise<void>((resolve) => (timer = setTimeout(resolve, ms)));
+  await Promise.race([work().catch(() => undefined), limit]);
+  clearTimeout(timer);
 }
 
 /** Said by the connection. */
@@ -101,7 +113,19 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
       failed(error);
     });
   // Its type says text; it is read already.
-  events.on('completed', ({ jobId: id, returnvalue }) => end(id, ({ done }) => done(returnvalue as unknown as Tally)));
+  /** Takes a result only once it is checked: another machine may have sent anything. */
+  const take = (id: string, result: unknown): void => {
+    const found = waiting.get(id);
+    if (!found) return;
+    try {
+      const tally = checkedTally(result, found.task.count);
+      end(id, ({ done }) => done(tally));
+    } catch (error) {
+      log.warn({ err: error }, 'the result of a batch is not taken');
+      fail(id, error as Error);
+    }
+  };
+  events.on('completed', ({ jobId: id, returnvalue }) => take(id, returnvalue));
   events.on('failed', ({ jobId: id, failedReason }) => fail(id, new Error(failedReason)));
 
   /** What was missed while Redis was away, or was lost with it. */
@@ -111,7 +135,7 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
       uploaded.delete(entry.task.question);
       return ask(id, entry);
     }
-    if (await job.isCompleted()) end(id, ({ done }) => done(job.returnvalue));
+    if (await job.isCompleted()) take(id, job.returnvalue);
     else if (await job.isFailed()) fail(id, new Error(job.failedReason));
   };
   const look = async (): Promise<void> => {
@@ -155,8 +179,11 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
     async close() {
       clearInterval(timer);
       for (const id of [...waiting.keys()]) fail(id, new Error('The server ends.'));
-      await own?.close();
-      await Promise.all([queue.close(), events.close()]);
+      // Redis may be away, and then nothing that asks it ever ends.
+      await within(CLOSING_MS, async () => {
+        await own?.close();
+        await Promise.all([queue.close(), events.close()]);
+      });
       for (const each of [connection, listening]) each.disconnect();
     },
   };
@@ -200,7 +227,7 @@ export function redisWorker(url: string, log: Logger, width?: number): { close()
   worker.on('error', isSaid);
   return {
     async close() {
-      await worker.close();
+      await within(CLOSING_MS, () => worker.close());
       for (const each of [connection, taking]) each.disconnect();
       await playing.close();
     },
