@@ -309,7 +309,7 @@ function giveUp(state: BoutState): void {
 /** What a fighter chooses when asked; null for nothing. */
 export type Choosing = (state: BoutState, fighter: number) => Choice | null;
 
-/** What decides how soon a fighter acts; 1 for all where no statistic does. */
+/** The statistic by which a fighter acts sooner than others; 1 for all where there is none. */
 export const swiftness = ({ world: { first }, now }: BoutState, fighter: number): number =>
   first === -1 ? 1 : Math.max(0, (now[fighter] as number[])[first] as number);
 

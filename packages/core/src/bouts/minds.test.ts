@@ -13,7 +13,7 @@ const sharesOf = (bout: PreparedBout, bouts: number): number[] =>
     return trials.read().won.share;
   });
 
-/** Pairs of players of which the better one wins less, beyond the noise of so many bouts. */
+/** Pairs of players in which the better one wins less often than noise explains. */
 function outOfOrder(bout: PreparedBout, bouts: number): string[] {
   const shares = sharesOf(bout, bouts);
   const noise = (share: number): number => (share * (1 - share)) / bouts;
@@ -45,7 +45,7 @@ describe('players who plan more', () => {
     expect(outOfOrder(randomBout(seed), 250)).toEqual([]);
   });
 
-  it('end a fight by gauges also where nobody is told of its turns', () => {
+  it('end a fight by gauges also when its turns are not reported', () => {
     const bout = { ...hiveBout('two-ants'), order: 'gauges' as const };
     const trials = boutTrials(bout, () => ({ planning: 1 }));
     trials.play(20);

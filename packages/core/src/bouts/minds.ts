@@ -176,7 +176,7 @@ const best = (state: BoutState, fighter: number): number =>
     0,
   );
 
-/** By weight of harm a turn; heals first whoever is worn below what the player bears. */
+/** Chooses the most harm per turn. Heals first when an ally falls below the player's limit. */
 function byHarm(
   state: BoutState,
   fighter: number,

@@ -33,7 +33,7 @@ function keyFor(project: Project, label: string): string {
   return key;
 }
 
-/** What a new parameter begins with. */
+/** The first value of a new parameter. */
 export interface FirstValue {
   value: number;
   unit: string;

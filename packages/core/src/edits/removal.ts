@@ -42,7 +42,7 @@ export interface Removal extends NamedEdit {
 
 export interface RemovalOfNames {
   patch: PatchOperation[];
-  /** What the patch removes, in words. Each sentence occurs once per level. */
+  /** The removed sentences. Each occurs once per level. */
   sentences: NamedSentence[];
 }
 

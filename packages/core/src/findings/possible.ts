@@ -179,6 +179,30 @@ export function blockingIn(condition: Condition, here: SlotFacts, path: (string 
   return condition.is === 'any' ? (parts[0] ?? []) : parts.flat();
 }
 
+/** A comparison that keeps a way to win from ever holding. */
+export interface BeyondReach {
+  leaf: Extract<Leaf, { is: 'compare' }>;
+  /** Where it stands in the document. */
+  path: (string | number)[];
+  asked: number;
+  /** The most that its reading can come to. */
+  most: number;
+}
+
+/** The comparisons that ask for more than their reading can come to, in a level that nobody can win. */
+export function beyondReach(here: SlotFacts): BeyondReach[] {
+  if (isWonOtherwise(here)) return [];
+  return winning(here).flatMap(({ rule, path: rulePath }) =>
+    blockingIn(rule.when, here).flatMap(({ leaf, path }): BeyondReach[] => {
+      if (leaf.is !== 'compare') return [];
+      const asked = here.number(leaf.amount);
+      const { most } = rangeOf(leaf.reading, here);
+      // Where too little is asked for, the target is not what is wrong.
+      return asked < most ? [] : [{ leaf, path: [...rulePath, 'when', ...path], asked, most }];
+    }),
+  );
+}
+
 /** Can a level be won: by its clock that runs out, or by a rule that may fire? */
 export const isWonOtherwise = (here: SlotFacts): boolean =>
   clockMayWin(here) || winning(here).some(({ rule }) => mayHold(rule.when, here));

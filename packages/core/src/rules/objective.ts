@@ -34,7 +34,7 @@ function lengthInWords(amount: Amount, { lengths }: Names, say: SayAmount): stri
 const isPlace = (condition: Condition): boolean =>
   condition.is === 'onOff' && condition.on && condition.reading.reading === 'inside';
 
-/** What a condition asks of the player. @example 'gather 12 clover' */
+/** Returns the task that a condition gives the player. @example 'gather 12 clover' */
 function taskInWords(condition: Condition, names: Names, say: SayAmount): string {
   if ('of' in condition) {
     const tasks = (list: readonly Condition[]): string[] =>
@@ -96,7 +96,7 @@ function taskInWords(condition: Condition, names: Names, say: SayAmount): string
 }
 
 /**
- * What the player has to do, read off the rules that win and the clock. Empty where nothing wins.
+ * Returns what the player has to do, read from the rules that win and the clock. Empty where nothing wins.
  *
  * @param say how amounts are said; by their source when absent, so that it is the same at every slot
  */

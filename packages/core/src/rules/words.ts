@@ -164,7 +164,7 @@ export function conditionInWords(condition: Condition, names: Names): string {
   return `${reading} ${comparisonInWords(condition.reading, comparison)} ${said}${held}`;
 }
 
-/** What takes a life by these readings, in a word or two. */
+/** Short names of causes by reading, for lives lost without a named cause. */
 const USUAL_CAUSES: Readonly<Partial<Record<Reading['reading'], string>>> = {
   offGround: 'a fall',
   health: 'no health left',

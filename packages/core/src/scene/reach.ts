@@ -28,7 +28,7 @@ interface Area {
 /** Where a player can come from the start, in any state of the gates that can occur. */
 export interface Ways {
   grid: Grid;
-  /** By cell: the way from the start in fifths of a unit; UNREACHABLE where nothing leads. */
+  /** The way from the start to each cell, in fifths of a unit; UNREACHABLE where nothing leads. */
   cells: Int32Array;
   /** Ids of the gates that can be open at some time. */
   opens: ReadonlySet<Id>;
@@ -144,9 +144,9 @@ export function waysOf(
   return from(new Set([...openAtFirst, ...byRules]));
 }
 
-/** What of a ground can be reached from its start, in numbers. */
+/** The reachable part of a ground, in numbers. */
 export interface Reach {
-  /** By cell: units from the start, -1 where nothing leads there, undefined for walls. */
+  /** Units from the start to each cell; -1 where nothing leads there, undefined for walls. */
   units: readonly (number | undefined)[];
   width: number;
   /** The longest way there is, units. */

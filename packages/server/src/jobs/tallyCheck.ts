@@ -4,7 +4,7 @@ import { z } from 'zod';
 const Count = z.int().min(0);
 const Finite = z.number();
 
-/** What a worker sends back of a batch: as much of its shape as adding it up relies on. */
+/** The result of a batch, as far as adding it up relies on its shape. */
 const BatchTally = z.looseObject({
   attempts: z.int().min(1),
   cleared: Count,

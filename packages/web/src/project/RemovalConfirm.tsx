@@ -4,10 +4,10 @@ import { useEdit } from './hooks.ts';
 import { Confirm } from '../ui/index.ts';
 
 interface Props {
-  /** What is removed, by name; undefined while nothing is asked. */
+  /** The name of the removed thing; undefined while nothing is asked. */
   what: string | undefined;
   removal: Removal | undefined;
-  /** What goes besides the sentences. */
+  /** Other things that are removed with it. */
   children?: ReactNode;
   onClose: () => void;
   /** Makes the edit; by default the removal as it is. */

@@ -18,7 +18,7 @@ export function takenMarks(project: Project, except?: Id): Map<string, string> {
 
 const COLOUR_OF = { collectables: 'leaf', enemies: 'claret', hazards: 'claret' } as const;
 
-/** What is gathered gets no mark that looks like a cut stone. */
+/** Marks that new collectables do not get: they look like a cut stone. */
 const NOT_GATHERED: ReadonlySet<string> = new Set(['diamond']);
 
 /** A mark that no kind has yet. */

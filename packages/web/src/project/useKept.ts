@@ -1,6 +1,6 @@
 import { useState } from 'react';
 
-/** What screens keep while the page lives, by project and name. */
+/** States that screens keep while the page lives, by project and name. */
 const kept = new Map<string, unknown>();
 
 /** A state that is still there when the screen is left and opened again. @param name the project and what is kept */

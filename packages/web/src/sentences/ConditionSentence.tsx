@@ -40,7 +40,7 @@ interface Props {
   depth?: number;
   /** The group in which it stands, if it stands in one. */
   within?: Within;
-  /** What follows from a single condition, on its line. */
+  /** The consequences of a single condition, shown on its line. */
   follows?: ReactNode;
   /** Absent where the condition cannot be taken away. */
   onRemove?: () => void;
@@ -111,7 +111,7 @@ function Joins({ here, condition, path, topic, depth = 0, within }: Props) {
   );
 }
 
-/** What a condition is called beside its acts. */
+/** The name of a condition in the labels of its acts. */
 const wordsOf = (condition: Condition, here: LevelHere): string =>
   'of' in condition ? `${GROUP_WORDS[condition.is]} …` : readingInWords(condition.reading, here.names);
 

@@ -212,7 +212,7 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
   }
 }
 
-/** What follows, as a word to choose from. */
+/** The verb of a consequence: another one can be chosen in its place. */
 function Verb({ here, effect, path, shown }: { here: LevelHere; effect: Effect; path: string; shown: string }) {
   const edit = useEdit();
   const others = newEffects(here);
@@ -276,7 +276,7 @@ function Choice({ label, value, choices, path, toValue = (chosen) => chosen }: C
   );
 }
 
-/** What the loss of a life is called, in endings and forecasts. */
+/** The name of a lost life in endings and forecasts. */
 function LifeCause({
   here,
   rule,

@@ -75,7 +75,7 @@ const NEW_EFFECTS: { readonly [N in EffectName]: { label: string; make: (here: L
   hurt: { label: 'it hurts', make: () => ({ effect: 'hurt', by: literal(20) }) },
 };
 
-/** What each sort of effect is called in a list. */
+/** The name of each sort of effect in a list. */
 export const EFFECT_LABELS = Object.fromEntries(
   Object.entries(NEW_EFFECTS).map(([name, { label }]) => [name, label]),
 ) as Readonly<Record<EffectName, string>>;

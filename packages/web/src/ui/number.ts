@@ -23,7 +23,7 @@ export interface Binding {
   onBind: (key: string) => void;
   /** Adds a parameter that begins with the present value, and follows it. @param name of the new parameter */
   onNew?: (name: string) => void;
-  /** What the new parameter is called unless another name is typed. */
+  /** The name of the new parameter unless another one is typed. */
   newName?: string;
   /** Goes to where the parameter itself is edited. */
   onOpen?: (key: string) => void;

@@ -6,7 +6,7 @@ import { rowOf, withUnit } from '../rampFacts.ts';
 import type { ParameterFacts } from '../scopes.ts';
 
 const NOISE = 1e-9;
-/** So many levels past the end are looked at, at least. */
+/** The least number of levels past the end that are checked. */
 const LEVELS_PAST_END = 24;
 
 /** Caps the ramp at the ends that it leaves by, or brings a pin back. */

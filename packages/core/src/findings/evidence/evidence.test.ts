@@ -69,7 +69,7 @@ const spawner = (firstAfter: number) => (project: Project) => {
   });
 };
 
-/** The level is won by gathering so many pieces. */
+/** Makes the level be won by gathering a number of pieces. */
 const wins = (amount: Amount) => (project: Project) => {
   const level = project.levels[project.slots[9]!.levelId]!;
   const when = { ...atLeast('enough', { reading: 'collected', of: 'any' }, 0), amount } as Condition;

@@ -5,7 +5,7 @@ import { useEdit } from '../../project/hooks.ts';
 import { Button, formatNumber, NumberChip } from '../../ui/index.ts';
 import { Part, type BoutsHere } from './shared.tsx';
 
-/** So many party levels are shown. */
+/** The number of party levels that the curve shows. */
 const SHOWN = 20;
 const [WIDTH, HEIGHT] = [560, 64];
 

@@ -5,7 +5,7 @@ export interface FindPlace {
   label: string;
   also: string;
   to: Goto;
-  /** What takes the focus there: a selector. */
+  /** A selector of the element that takes the focus there. */
   focus: string;
 }
 

@@ -34,11 +34,11 @@ const OTHER_WAY: Readonly<Record<Lane['towards'], Lane['towards']>> = {
   down: 'up',
 };
 
-/** What a speed of 0 or below means, in words; nothing for a usual one. */
+/** Returns the meaning of a speed of 0 or below, in words; empty above 0. */
 const speedInWords = (towards: Lane['towards'], speed: number): string =>
   speed > 0 ? '' : speed === 0 ? ' (it stands)' : ` (below 0: it drives ${DIRECTIONS[OTHER_WAY[towards]]})`;
 
-/** What drives along a lane: how long, which way, how fast, how far apart, and what it does to the player there. */
+/** The traffic of a lane: length, direction, speed, spacing, and its effect on the player. */
 export function LaneWords({ piece, name, speed, amount, number, set }: Props) {
   const bySeconds = piece.spacing === 'seconds';
   return (

@@ -9,7 +9,7 @@ const NOTHING: Readonly<Record<Topic, string>> = {
   milestone: 'nothing happens on the way',
 };
 
-/** What the end of the clock does, where it belongs under a heading; undefined where it does not. */
+/** Returns the effect of the clock's end for a heading, in words; undefined where it has none there. */
 function clockInWords({ clock }: Level, topic: Topic): string | undefined {
   if (clock.limitSeconds === null || topic === 'milestone') return undefined;
   const { atExpiry } = clock;

@@ -313,7 +313,7 @@ const SHOWN_ALWAYS: ReadonlySet<string> = new Set([
 const subjectsHere = remembered((project: Project) => remembered((level: Level) => subjectsOf(project, level)));
 const subjectsAt = (project: Project, level: Level): Subjects => subjectsHere(project)(level);
 
-/** What else the level's rules count: own tallies, crossings, pieces, each with the number asked for. */
+/** Returns the other readings that the level's rules name, such as tallies and crossings, each with the number asked for. */
 function namedReadings(here: LevelHere, { observed }: AttemptState): [string, string][] {
   const { rules, names, placed, values } = here;
   const subjects = subjectsAt(here.project, here.level);

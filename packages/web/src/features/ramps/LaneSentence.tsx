@@ -64,7 +64,7 @@ interface Props {
   onPreview: (preview: Preview | null) => void;
 }
 
-/** What is placed of a reading at a position: what its tiers can be bounded by. 0 where nothing is placed of it. */
+/** Returns how much of a reading is placed at a position, as a bound for its tiers; 0 for readings of which nothing is placed. */
 function placedAlong(project: Project, axis: LiveAxis | undefined, position: number): number {
   const level = project.levels[project.slots[position - 1]?.levelId ?? ''];
   if (!level || (axis !== 'score' && axis !== 'collected')) return 0;

@@ -85,9 +85,9 @@ export function useSecondsLeft({ attemptsLeft, played, done, of }: Progress): nu
   return done === of || rate === undefined ? undefined : attemptsLeft / rate;
 }
 
-/** So many estimates in a row must agree. */
+/** The number of estimates in a row that must agree. */
 const STEADY = 4;
-/** Estimates agree when the largest is no more than so many times the smallest. */
+/** The largest ratio between two estimates that agree. */
 const AGREES = 1.5;
 
 /** The rate, attempts a second, once the latest estimates agree; undefined while they jump. */
