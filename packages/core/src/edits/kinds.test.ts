@@ -1,7 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import { namesFor } from '../attempt/index.ts';
 import { homeBeforeDusk, manyLevels } from '../demo/index.ts';
-import { findReferenceProblems, ProjectDocument, documentOf, type Project } from '../model/index.ts';
+import {
+  documentOf,
+  findReferenceProblems,
+  literal,
+  ProjectDocument,
+  type Project,
+  type Rule,
+} from '../model/index.ts';
 import { causeInWords } from '../rules/index.ts';
 import { after } from '../testing/index.ts';
 import {
@@ -148,5 +155,25 @@ describe('kinds', () => {
     const next = after(standing, result);
     whole(next);
     expect(documentOf(next)).toEqual(documentOf(demo));
+  });
+});
+
+describe('the cause of a lost life', () => {
+  const loses = (reading: 'offGround' | 'health', cause?: string): string => {
+    const rule: Rule = {
+      id: 'r',
+      when: { id: 'c', is: 'onOff', reading: { reading }, on: true },
+      then: [{ effect: 'loseLife', lives: literal(1), back: 'start', resets: [], ...(cause ? { cause } : {}) }],
+      fires: 'eachTime',
+    };
+    return causeInWords(rule, namesFor(demo, undefined));
+  };
+
+  it('is short, and can have a name of its own', () => {
+    expect([loses('offGround'), loses('health'), loses('offGround', 'The pit')]).toEqual([
+      'a fall',
+      'no health left',
+      'The pit',
+    ]);
   });
 });

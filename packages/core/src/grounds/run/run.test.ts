@@ -130,6 +130,21 @@ describe('running', () => {
   });
 });
 
+describe('a pit on the run', () => {
+  it('that is missed ends as a fall, also where walls count', () => {
+    const pit = section('Pit', ['....................', '########....########', '########....########']);
+    const state = started({
+      sections: [pit],
+      rules: [
+        rule('stopped', is('b', { reading: 'blocked' }), [{ effect: 'lose', cause: 'Stopped' }]),
+        rule('fell', is('f', { reading: 'offGround' }), [{ effect: 'lose', cause: 'Fell' }]),
+      ],
+    });
+    wait(state, RUN_ON, 400);
+    expect([state.phase, state.verdicts.ending?.rule]).toEqual(['lost', 1]);
+  });
+});
+
 describe('a jump on the run', () => {
   it.each([
     [34, 1.8],

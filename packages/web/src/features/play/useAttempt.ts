@@ -72,7 +72,7 @@ interface Keys {
 }
 
 /** The keys for one tick. */
-function keysNow({ held, pressed }: Keys): Set<string> {
+export function keysNow({ held, pressed }: Keys): Set<string> {
   const keys = new Set([...held, ...pressed]);
   pressed.clear();
   return keys;

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { ForecastEvent } from '@stadion/core/contract';
 import { usualPacers } from '@stadion/core/model';
 import { cellText, shownOf, strengthOf, valueOf } from './measures.ts';
-import { progressOf, type PacerRow } from './useTrials.ts';
+import { progressOf, steadyRate, type PacerRow } from './useTrials.ts';
 
 const summary = (clearRate: number, attempts = 240) => ({
   ...{ attempts, clearRate, interval: { low: clearRate - 0.03, high: clearRate + 0.03 }, medianSeconds: 20.04 },
@@ -58,5 +58,15 @@ describe('how far trials have come', () => {
     expect(progress).toMatchObject({ done: 1, of: 4, failed: 1, played: 340 });
     // About 1,067 attempts at 50 %, and the fewest at a slot of which nothing is known.
     expect(Math.round(progress.attemptsLeft)).toBe(967 + 240);
+  });
+});
+
+describe('the rate of attempts', () => {
+  it.each<[string, number[], number | undefined]>([
+    ['is not known from few estimates', [100, 100, 100], undefined],
+    ['is not known while estimates jump', [100, 3, 140, 90], undefined],
+    ['is the mean of estimates that agree', [100, 110, 90, 100], 100],
+  ])('%s', (_what, rates, rate) => {
+    expect(steadyRate(rates)).toBe(rate);
   });
 });
