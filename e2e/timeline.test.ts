@@ -55,6 +55,10 @@ describe('beginning from a state', () => {
       `[...document.querySelectorAll('section[aria-label="Start from a state"] input[type=checkbox]')][0].click()`,
     );
     await at.page.clickName('button', 'Start from this');
+    // It stands until the first key is pressed; this one moves nothing here.
+    await at.page.seeText('It stands until the first key is pressed.');
+    expect((await read()).tick).toBe(0);
+    await at.page.keys('x');
     // Enough nectar, the gate open, half a second in the hive: won at the 30th tick.
     await at.page.seeText('Won');
     await at.page.seeText(/At tick 30,/);
