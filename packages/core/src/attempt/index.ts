@@ -42,6 +42,7 @@ export { FIRE, REST } from './input.ts';
 export { startObserved } from './observed.ts';
 export { starReading } from './outcome.ts';
 export { startingJudgeOf } from './startingJudge.ts';
+export { briefOf } from './brief.ts';
 export { namesFor, placedOn, subjectsOf } from './pieces/facts.ts';
 export { beyond, REACH } from './reach.ts';
 export { SHOT_RADIUS } from './shots.ts';

@@ -48,7 +48,7 @@ export { changeDial, followed, followReadings, startFollowed, turnJudge, type Fo
 export type { Judging } from './judging.ts';
 export { liveParameters, liveRampAt, liveRampsOf, type LiveRamp } from './liveRamps.ts';
 export { starsFor } from './stars.ts';
-export { briefOf, numbersIn, objectiveInWords, type SayAmount } from './objective.ts';
+export { numbersIn, objectiveInWords, type SayAmount } from './objective.ts';
 export {
   amountInWords,
   causeInWords,

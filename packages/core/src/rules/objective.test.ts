@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { namesFor } from '../attempt/index.ts';
 import { literal, type Condition, type Level, type Piece } from '../model/index.ts';
 import { atLeast, garden, is, rule } from '../testing/index.ts';
-import { briefOf, numbersIn, objectiveInWords } from './index.ts';
+import { numbersIn, objectiveInWords } from './index.ts';
 
 const exit: Piece = { id: 'exit', piece: 'goal', name: 'Exit', at: { x: 15, y: 4 }, width: 2, height: 3 };
 const inside = is('in', { reading: 'inside', zone: 'exit' });
@@ -37,14 +37,5 @@ describe('the objective of a level', () => {
       void (level.clock = { ...level.clock, limitSeconds: literal(30), atExpiry });
     expect(objective([], ends('win'))).toBe('Hold out until the clock ends.');
     expect(objective([], ends('grade'))).toBe('Earn a star before the clock ends.');
-  });
-
-  it('gives way to a brief that was written by hand', () => {
-    const project = garden({ pieces: [exit], rules: [rule('won', inside, [{ effect: 'win' }])] });
-    const level = project.levels['clover-steps']!;
-    level.brief = '';
-    expect(briefOf(project, level, namesFor(project, level), say)).toBe('Reach Exit.');
-    level.brief = 'Home, quickly.';
-    expect(briefOf(project, level, namesFor(project, level), say)).toBe('Home, quickly.');
   });
 });

@@ -117,7 +117,3 @@ export function objectiveInWords(
   const words = [...new Set([...ways, ...byClock])].filter((task) => task !== '').join(', or ');
   return words === '' ? '' : `${words[0]!.toUpperCase()}${words.slice(1)}.`.slice(0, MOST_CHARACTERS);
 }
-
-/** The brief of a level: written by hand, or else what the rules that win say. @param say how amounts are said at the slot */
-export const briefOf = (project: Pick<Project, 'standing'>, level: Level, names: Names, say: SayAmount): string =>
-  level.brief === '' ? objectiveInWords(project, level, names, say) : level.brief;

@@ -1,11 +1,9 @@
-import { namesFor, resolvingAt } from '@stadion/core/attempt';
+import { briefOf, namesFor, resolvingAt } from '@stadion/core/attempt';
 import { findingsOf } from '@stadion/core/findings';
 import { prepareLevel } from '@stadion/core/grounds';
 import type { Level, Parameter, Project, Rule } from '@stadion/core/model';
 import { rampTable, wantedAt } from '@stadion/core/ramps';
 import {
-  briefOf,
-  numbersIn,
   amountInWords,
   conditionInWords,
   effectInWords,
@@ -114,7 +112,7 @@ function sheetOf(project: Project, position: number, findings: string[], rate: K
     {
       position,
       name: level.name,
-      brief: briefOf(project, level, namesFor(project, level), numbersIn(values, placed)),
+      brief: briefOf(project, level, () => ({ values, placed })),
       tier: project.tiers.findLast(({ from }) => from <= position)?.name ?? '',
       note: level.note ?? '',
       rules: rulesOf(project, level).map(({ rule }) => ruleInWords(rule, names)),

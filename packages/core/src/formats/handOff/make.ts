@@ -1,4 +1,4 @@
-import { namesFor, resolvingAt } from '../../attempt/index.ts';
+import { briefOf, resolvingAt } from '../../attempt/index.ts';
 import { sectionsOf } from '../../ground/index.ts';
 import { groundKindOf } from '../../grounds/index.ts';
 import {
@@ -13,8 +13,6 @@ import {
 } from '../../model/index.ts';
 import { valuesAt } from '../../ramps/index.ts';
 import {
-  briefOf,
-  numbersIn,
   eachCondition,
   readingName,
   resolveAmount,
@@ -316,7 +314,7 @@ function makeSlot(project: Project, position: number, slot: Slot, level: Level):
     id: slot.id,
     level: level.id,
     name: level.name,
-    brief: briefOf(project, level, namesFor(project, level), numbersIn(resolving.values, resolving.placed)),
+    brief: briefOf(project, level, () => resolving),
     tier: tierAt(project, position),
     starsAsked,
     values: { ...resolving.values },

@@ -1,7 +1,6 @@
 import { z } from 'zod';
-import { namesFor, resolvingAt } from '../../attempt/index.ts';
+import { briefOf, resolvingAt } from '../../attempt/index.ts';
 import type { Level, Project, Rule } from '../../model/index.ts';
-import { briefOf, numbersIn } from '../../rules/index.ts';
 
 export const STRINGS_FORMAT = 'stadion-strings';
 export const STRINGS_VERSION = 1;
@@ -46,7 +45,6 @@ const textsOfRule = (rule: Rule, level: Level | undefined): PlayerText[] =>
 function textsOfLevel(project: Project, level: Level): PlayerText[] {
   // A brief that follows the rules says the numbers of the level's first slot.
   const first = Math.max(1, project.slots.findIndex(({ levelId }) => levelId === level.id) + 1);
-  const { values, placed } = resolvingAt(project, level, first);
   const named = level.ground.pieces.flatMap((piece) =>
     'name' in piece
       ? [{ id: `levels.${level.id}.pieces.${piece.id}`, text: piece.name, where: `${level.name}: ${piece.piece}` }]
@@ -56,7 +54,7 @@ function textsOfLevel(project: Project, level: Level): PlayerText[] {
     { id: nameId(level.id), text: level.name, where: 'Name of a level' },
     {
       id: briefId(level.id),
-      text: briefOf(project, level, namesFor(project, level), numbersIn(values, placed)),
+      text: briefOf(project, level, () => resolvingAt(project, level, first)),
       where: `${level.name}: what to do`,
     },
     ...level.rules.flatMap((rule) => textsOfRule(rule, level)),

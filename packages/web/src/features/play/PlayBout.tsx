@@ -1,3 +1,4 @@
+import { briefOf } from '@stadion/core/attempt';
 import {
   attemptByHand,
   makeBoutLevelWorld,
@@ -9,7 +10,7 @@ import {
   type Choice,
   type PreparedBoutLevel,
 } from '@stadion/core/bouts';
-import { briefOf, effectInWords, numbersIn, READINGS } from '@stadion/core/rules';
+import { effectInWords, READINGS } from '@stadion/core/rules';
 import { recordedChoices } from '@stadion/core/trials';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -56,11 +57,7 @@ export function PlayBout({ here, prepared }: { here: LevelHere; prepared: Prepar
         here={here}
         onRestart={() => setRound(round + 1)}
         onLeave={leave}
-        told={
-          <span className="truncate text-[12px] text-bar-ink-2">
-            {briefOf(here.project, level, here.names, numbersIn(here.values, here.placed))}
-          </span>
-        }
+        told={<span className="truncate text-[12px] text-bar-ink-2">{briefOf(here.project, level, () => here)}</span>}
       />
       <main className="min-h-0 grow overflow-y-auto bg-sheet px-[22px] py-3">
         {shown && round === 0 ? (
