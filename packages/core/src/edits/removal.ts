@@ -10,7 +10,7 @@ import {
   type Rule,
 } from '../model/index.ts';
 import type { PatchOperation } from '../patch/index.ts';
-import { conditionInWords, effectInWords, type Names } from '../rules/index.ts';
+import { conditionInWords, effectInWords, type Leaf, type Names } from '../rules/index.ts';
 import { at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
 import { removeRule } from './rules.ts';
 
@@ -47,10 +47,7 @@ export interface RemovalOfNames {
 }
 
 /** The condition without the leaves that name the thing; undefined where nothing remains of it. */
-function conditionWithout(
-  condition: Condition,
-  names: (leaf: Exclude<Condition, { of: unknown }>) => boolean,
-): Condition | undefined {
+function conditionWithout(condition: Condition, names: (leaf: Leaf) => boolean): Condition | undefined {
   if (!('of' in condition)) return names(condition) ? undefined : condition;
   const of = condition.of.flatMap((child) => conditionWithout(child, names) ?? []);
   if (of.length === condition.of.length && of.every((child, index) => child === condition.of[index])) return condition;

@@ -1,5 +1,5 @@
 import { isWall } from '../ground/index.ts';
-import { liveAmount } from '../rules/index.ts';
+import { liveAmount, ticksToSeconds } from '../rules/index.ts';
 import { gridOf } from './parts.ts';
 import type { SlotFacts } from './scopes.ts';
 
@@ -105,5 +105,5 @@ export function furthestWay(here: Here): number {
     );
   if (!isSure) return Number.POSITIVE_INFINITY;
   const limitTicks = prepared.judging.limitTicks;
-  return limitTicks < 0 ? Number.POSITIVE_INFINITY : speed * (limitTicks / 60) * 1.01 + 1;
+  return limitTicks < 0 ? Number.POSITIVE_INFINITY : speed * ticksToSeconds(limitTicks) * 1.01 + 1;
 }

@@ -112,7 +112,6 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
       uploaded.delete(task.question);
       failed(error);
     });
-  // Its type says text; it is read already.
   /** Takes a result only once it is checked: another machine may have sent anything. */
   const take = (id: string, result: unknown): void => {
     const found = waiting.get(id);
@@ -125,6 +124,7 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
       fail(id, error as Error);
     }
   };
+  // Its type says text; it is parsed already.
   events.on('completed', ({ jobId: id, returnvalue }) => take(id, returnvalue));
   events.on('failed', ({ jobId: id, failedReason }) => fail(id, new Error(failedReason)));
 

@@ -1,6 +1,7 @@
 import { addRules } from '../../edits/index.ts';
 import { literal, pointerOf, type Rule } from '../../model/index.ts';
-import { leaves, resolveAmount } from '../../rules/index.ts';
+import { leaves } from '../../rules/index.ts';
+import { counted } from '../../wording/index.ts';
 import type { Check } from '../finding.ts';
 import { stretchesOf, type Stretch } from '../parts.ts';
 import type { SlotFacts } from '../scopes.ts';
@@ -24,7 +25,7 @@ const pitsOf = (stretch: Stretch): number =>
   [...(stretch.rows.at(-1) ?? '')].filter((cell, x) => cell === '.' && !isCovered(stretch, x)).length;
 
 /** Does a rule do something about a fall: by leaving the ground, or by a height that a fallen player has? */
-const seesFall = ({ rules, resolving }: SlotFacts, radius: number): boolean =>
+const seesFall = ({ rules, number }: SlotFacts, radius: number): boolean =>
   rules.some(
     ({ rule }) =>
       rule.then.some(
@@ -33,7 +34,7 @@ const seesFall = ({ rules, resolving }: SlotFacts, radius: number): boolean =>
       leaves(rule.when).some(({ leaf }) => {
         if (leaf.reading.reading === 'offGround' || leaf.reading.reading === 'fallSpeed') return true;
         if (leaf.is !== 'compare' || leaf.reading.reading !== 'height') return false;
-        const asked = resolveAmount(leaf.amount, resolving.values, resolving.placed);
+        const asked = number(leaf.amount);
         return (leaf.comparison === 'lessThan' || leaf.comparison === 'atMost') && asked > radius;
       }),
   );
@@ -65,7 +66,7 @@ export const pitWithoutEnd: Check<'judged'> = {
         slotId: slot.id,
         path: pointerOf(['levels', level.id, 'rules']),
         sentence: 'Nothing follows from falling into a pit.',
-        reason: `The ground is open below at ${pits} column${pits === 1 ? '' : 's'}. A player who falls there lies there ${until}.`,
+        reason: `The ground is open below at ${counted(pits, 'column')}. A player who falls there lies there ${until}.`,
         mend: {
           label: costsLives ? 'A fall costs a life' : 'A fall loses the level',
           patch: addRules(project, level, [rule], '').patch,

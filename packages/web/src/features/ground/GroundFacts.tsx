@@ -1,8 +1,8 @@
+import { runsAlongRow, type Gap } from '@stadion/core/attempt';
 import { heightOf, widthOf } from '@stadion/core/building';
 import { at, replaceAt } from '@stadion/core/edits';
 import { literal, type Amount, type Id, type Pacer } from '@stadion/core/model';
 import { resolveAmount } from '@stadion/core/rules';
-import type { Gap } from '@stadion/core/attempt';
 import type { Reach } from '@stadion/core/scene';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
@@ -42,8 +42,7 @@ export function LanesOfGround({ here, onHold }: { here: LevelHere; onHold: (id: 
   const lanes = here.level.ground.pieces.flatMap((piece) => (piece.piece === 'lane' ? [piece] : []));
   if (lanes.length < 2) return null;
   const number = (amount: Amount): string => formatNumber(resolveAmount(amount, here.values, here.placed), 2);
-  const line = ({ at: place, towards }: (typeof lanes)[number]): number =>
-    Math.floor(towards === 'left' || towards === 'right' ? place.y : place.x) + 1;
+  const line = (lane: (typeof lanes)[number]): number => Math.floor(runsAlongRow(lane) ? lane.at.y : lane.at.x) + 1;
   return (
     <table aria-label="Lanes of the ground" className="mt-1 max-w-[640px] shrink-0 text-[12.5px]">
       <thead className="text-left text-ink-3">

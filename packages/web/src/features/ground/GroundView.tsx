@@ -92,9 +92,7 @@ export function GroundView({ here: whole, forecast, head }: Props) {
   const [heldIds, setHeld] = useState<ReadonlySet<Id>>(NOTHING);
   // A kind that was added here comes in hand as soon as it can be put.
   const [comingKind, setComingKind] = useState<Id>();
-  const coming = choices.find(
-    ({ hand: { is, ...of } }) => is === 'thing' && 'thing' in of && of.thing.kind === comingKind,
-  );
+  const coming = choices.find(({ hand }) => hand.is === 'thing' && hand.thing.kind === comingKind);
   if (comingKind !== undefined && coming) {
     setComingKind(undefined);
     setHand(coming.hand);
