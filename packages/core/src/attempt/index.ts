@@ -63,4 +63,13 @@ export { hazardsOf } from './pieces/hazard.ts';
 export { latchesOf } from './pieces/latch.ts';
 export { startPlace } from './pieces/start.ts';
 export { zonesOf } from './pieces/zone.ts';
-export { COLOURS, looksOf, markFigures, MARKS, usualCollectableLook, usualEnemyLook, type Looks } from './looks.ts';
+export {
+  COLOURS,
+  looksAt,
+  looksOf,
+  markFigures,
+  MARKS,
+  usualCollectableLook,
+  usualEnemyLook,
+  type Looks,
+} from './looks.ts';

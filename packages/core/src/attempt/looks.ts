@@ -1,4 +1,4 @@
-import type { EnemyKind, Look, Project } from '../model/index.ts';
+import type { EnemyKind, Ground, Look, Project } from '../model/index.ts';
 import type { Figure, Tone } from './mark.ts';
 
 /** The colours that a kind may have, by the names of the document. */
@@ -213,6 +213,10 @@ export interface Looks {
   collectables: readonly Look[];
   enemies: readonly Look[];
   hazards: readonly (Look | undefined)[];
+  /** Marks of the level's goals and zones, in the order of the ground; undefined for a piece without a mark. */
+  zones?: readonly (Look | undefined)[];
+  /** The same for its spawners. */
+  spawners?: readonly (Look | undefined)[];
 }
 
 const PETALS = ['trefoil', 'quatrefoil', 'cinquefoil', 'sixfoil'];
@@ -251,6 +255,28 @@ export function looksOf({ kinds }: Pick<Project, 'kinds'>): Looks {
   };
   known.set(kinds, looks);
   return looks;
+}
+
+/** Returns the looks of the project's kinds with the marks of one ground's pieces. */
+export function looksAt(project: Pick<Project, 'kinds'>, { pieces }: Pick<Ground, 'pieces'>): Looks {
+  return {
+    ...looksOf(project),
+    zones: pieces.flatMap((piece) => (piece.piece === 'goal' || piece.piece === 'zone' ? [piece.look] : [])),
+    spawners: pieces.flatMap((piece) => (piece.piece === 'spawner' ? [piece.look] : [])),
+  };
+}
+
+/** Radius of a mark that is drawn on a piece. Units. */
+const SIGN_RADIUS = 0.42;
+
+/** A mark in the middle of a piece's area; nothing for a piece without a mark. */
+export function signFigures(
+  look: Look | undefined,
+  area: { x: number; y: number; width: number; height: number },
+): Figure[] {
+  if (!look) return [];
+  const radius = Math.min(SIGN_RADIUS, 0.35 * Math.min(area.width, area.height));
+  return markFigures(look, area.x + area.width / 2, area.y + area.height / 2, radius);
 }
 
 /** A kind's mark at a place. What the document names and Stadion does not know is drawn as a disc. @param radius units */

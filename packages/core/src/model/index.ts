@@ -55,7 +55,7 @@ export {
   type Statistic,
 } from './bout.ts';
 export { pacerOf, usualAudience, usualPacers, type Pacer } from './pacer.ts';
-export { KINDS_OF_PIECE, PieceEntry, Place, type Piece, type PieceName } from './piece.ts';
+export { KINDS_OF_PIECE, PieceEntry, Place, type MarkedPiece, type Piece, type PieceName } from './piece.ts';
 export { PROJECT_FORMAT, PROJECT_VERSION, ProjectDocument, type LeftSo, type Project } from './project.ts';
 export { Reading, type ReadingName } from './reading.ts';
 export {

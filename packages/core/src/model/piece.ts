@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
 import { Order, type Listed } from './keyed.ts';
-import type { Kinds } from './kinds.ts';
+import { Look, type Kinds } from './kinds.ts';
 import { Limits } from './limits.ts';
 
 /** A point on the ground, in units from its upper left corner; the middle of the first cell is 0.5, 0.5. */
@@ -29,13 +29,16 @@ const area = {
   height: z.number().min(0.5).max(Limits.groundHeight),
 };
 
+/** For pieces without a kind, and for spawners: a mark drawn on the piece. */
+const look = Look.optional().describe('A mark of its own, drawn on it.');
+
 /** A thing placed on a ground. */
 export const PieceEntry = z
   .discriminatedUnion('piece', [
     z.strictObject({ ...placed, piece: z.literal('start') }),
     z.strictObject({ ...placed, piece: z.literal('checkpoint'), name }),
-    z.strictObject({ ...placed, piece: z.literal('goal'), name, ...area }),
-    z.strictObject({ ...placed, piece: z.literal('zone'), name, ...area }),
+    z.strictObject({ ...placed, piece: z.literal('goal'), name, look, ...area }),
+    z.strictObject({ ...placed, piece: z.literal('zone'), name, look, ...area }),
     z.strictObject({
       ...placed,
       piece: z.literal('collectable'),
@@ -54,6 +57,7 @@ export const PieceEntry = z
       ...placed,
       piece: z.literal('spawner'),
       kind: Id,
+      look,
       starts: z.enum(['load', 'milestone']).describe('By itself, or as a wave that a milestone sends.'),
       heading,
       howMany: Amount,
@@ -108,6 +112,9 @@ export const PieceEntry = z
   .meta({ title: 'Piece' });
 export type Piece = Listed<z.infer<typeof PieceEntry>>;
 export type PieceName = Piece['piece'];
+
+/** A piece that can have a mark of its own. */
+export type MarkedPiece = Extract<Piece, { piece: 'goal' | 'zone' | 'spawner' }>;
 
 /** The list of kinds that a sort of piece takes its kind from; none for sorts without kinds. */
 export const KINDS_OF_PIECE: Readonly<Partial<Record<PieceName, keyof Kinds>>> = {

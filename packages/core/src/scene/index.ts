@@ -1,5 +1,13 @@
 export type { Figure, Looks, Mark, Places, Tone } from '../attempt/index.ts';
-export { COLOURS, looksOf, markFigures, MARKS, usualCollectableLook, usualEnemyLook } from '../attempt/index.ts';
+export {
+  COLOURS,
+  looksAt,
+  looksOf,
+  markFigures,
+  MARKS,
+  usualCollectableLook,
+  usualEnemyLook,
+} from '../attempt/index.ts';
 export { sceneOf, sceneOfAttempt, seenStretch } from './scene.ts';
 export { kindFigures } from './kindFigures.ts';
 export { placesOf, remember } from './places.ts';

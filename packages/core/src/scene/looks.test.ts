@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { prepareLevel } from '../grounds/index.ts';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { trialQuestion, DEFAULT_PRECISION } from '../trials/index.ts';
-import { COLOURS, looksOf, markFigures, MARKS, sceneOf, type Figure } from './index.ts';
+import { COLOURS, looksAt, looksOf, markFigures, MARKS, sceneOf, type Figure } from './index.ts';
 
 const reach = (figure: Figure): number => {
   switch (figure.is) {
@@ -55,5 +55,29 @@ describe('looks of kinds', () => {
     expect(asked(after)).toEqual(asked(before));
     const drawn = (project: typeof before) => JSON.stringify(sceneOf(prepareLevel(project, 1), looksOf(project)));
     expect(drawn(after)).not.toBe(drawn(before));
+  });
+
+  it('of goals, zones and spawners are drawn on them, and make no forecast stale', () => {
+    const before = homeBeforeDusk();
+    const after = homeBeforeDusk();
+    const position =
+      1 +
+      after.slots.findIndex(({ levelId }) => {
+        const pieces = after.levels[levelId]!.ground.pieces.map(({ piece }) => piece);
+        return pieces.includes('goal') && pieces.includes('spawner');
+      });
+    const ground = (project: typeof before) => project.levels[project.slots[position - 1]!.levelId]!.ground;
+    const look = { mark: 'plus', colour: 'ink' };
+    let marked = 0;
+    for (const piece of ground(after).pieces)
+      if (piece.piece === 'goal' || piece.piece === 'spawner') {
+        piece.look = look;
+        marked++;
+      }
+    const asked = (project: typeof before) => trialQuestion(project, position, project.pacers[1]!, DEFAULT_PRECISION);
+    expect(asked(after)).toEqual(asked(before));
+    const figures = (project: typeof before) =>
+      sceneOf(prepareLevel(project, position), looksAt(project, ground(project))).flatMap((mark) => mark.figures);
+    expect(figures(after).length - figures(before).length).toBe(marked);
   });
 });

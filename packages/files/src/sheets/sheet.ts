@@ -11,7 +11,7 @@ import {
   rulesOf,
   type Names,
 } from '@stadion/core/rules';
-import { looksOf, sceneOf, type Mark } from '@stadion/core/scene';
+import { looksAt, sceneOf, type Mark } from '@stadion/core/scene';
 import { checksOf, failing } from '../checks.ts';
 
 /** What is known of a slot's clear rate. Shares. */
@@ -132,7 +132,7 @@ function sheetOf(project: Project, position: number, findings: string[], rate: K
       wanted: wanted === undefined ? '' : percent(wanted),
       rate: rate ? `${percent(rate.clearRate)} (${percent(rate.low)} to ${percent(rate.high)})` : '',
       picture: {
-        marks: sceneOf(prepareLevel(project, position), looksOf(project)),
+        marks: sceneOf(prepareLevel(project, position), looksAt(project, level.ground)),
         width: level.ground.rows[0]?.length ?? 1,
         height: level.ground.rows.length,
       },

@@ -1,10 +1,12 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { addStanding, namesPieces } from '@stadion/core/edits';
+import type { Rule } from '@stadion/core/model';
 import { useEdit } from '../project/hooks.ts';
 import { mintId } from '../project/mintId.ts';
 import type { LevelHere } from '../project/levelHere.ts';
-import { Finder } from '../ui/index.ts';
-import { intentsFor, sayIntent } from './intents.ts';
+import { ruleInWords } from '@stadion/core/rules';
+import { ChoiceChip, Finder } from '../ui/index.ts';
+import { intentsFor, ownWaysToWin, sayIntent } from './intents.ts';
 import type { Topic } from './ruleTopics.ts';
 
 const WORDS: Readonly<Record<Topic, { button: string; label: string }>> = {
@@ -17,6 +19,9 @@ const WORDS: Readonly<Record<Topic, { button: string; label: string }>> = {
 export function AddRule({ here, topic, standing = false }: { here: LevelHere; topic: Topic; standing?: boolean }) {
   const edit = useEdit();
   const { button, label } = WORDS[topic];
+  const ways = topic === 'won' && !standing ? ownWaysToWin(here) : [];
+  const [place, setPlace] = useState<'also' | 'instead'>('also');
+  const instead = place === 'instead' && ways.length > 0;
   const entries = useMemo(
     () =>
       intentsFor(here, topic)
@@ -25,14 +30,16 @@ export function AddRule({ here, topic, standing = false }: { here: LevelHere; to
           id: intent.say,
           label: intent.say,
           also: intent.also ?? '',
-          onChoose: () =>
+          onChoose: () => {
             edit(
               standing
                 ? addStanding(here.project, intent.rules, `In every level: ${intent.say}`, mintId)
-                : sayIntent(here, intent),
-            ),
+                : sayIntent(here, intent, instead),
+            );
+            setPlace('also');
+          },
         })),
-    [here, topic, standing, edit],
+    [here, topic, standing, instead, edit],
   );
   return (
     <Finder
@@ -44,6 +51,27 @@ export function AddRule({ here, topic, standing = false }: { here: LevelHere; to
           {button}
         </button>
       }
-    />
+    >
+      {ways.length === 0 ? null : (
+        <div className="say mb-1.5">
+          <span className="join">It wins</span>
+          <ChoiceChip
+            label="In addition or in place"
+            value={place}
+            choices={[
+              { value: 'also', label: 'as well: either way is enough' },
+              {
+                value: 'instead',
+                label:
+                  ways.length === 1
+                    ? `in place of “${ruleInWords(ways[0] as Rule, here.names)}”`
+                    : `in place of the ${ways.length} ways to win`,
+              },
+            ]}
+            onChoose={(next) => setPlace(next === 'instead' ? 'instead' : 'also')}
+          />
+        </div>
+      )}
+    </Finder>
   );
 }

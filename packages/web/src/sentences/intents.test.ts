@@ -5,7 +5,7 @@ import { documentOf, emptyProject, newLevel, type Project } from '@stadion/core/
 import { applyPatch } from '@stadion/core/patch';
 import type { NamedEdit } from '@stadion/core/edits';
 import { levelHere } from '../project/levelHere.ts';
-import { intentsFor, sayIntent } from './intents.ts';
+import { intentsFor, ownWaysToWin, sayIntent } from './intents.ts';
 import { shownRules, topicOf, type Topic } from './ruleTopics.ts';
 
 const TOPICS: Topic[] = ['won', 'lost', 'milestone'];
@@ -42,6 +42,23 @@ describe('what can be said', () => {
       }
     },
   );
+
+  it('replaces the level’s own ways to win in one edit, and keeps its other rules', () => {
+    const project = only(1);
+    const here = levelHere(project, 1)!;
+    const survive = intentsFor(here, 'won').find(({ say }) => say.startsWith('Survive'))!;
+    const beside = levelHere(done(project, sayIntent(here, survive)), 1)!;
+    expect(ownWaysToWin(beside).map(({ id }) => id)).toEqual(ownWaysToWin(here).map(({ id }) => id));
+    const reach = intentsFor(beside, 'won').find(({ say }) => say.startsWith('Reach'))!;
+    const after = levelHere(done(beside.project, sayIntent(beside, reach, true)), 1)!;
+    expect(ownWaysToWin(after)).toHaveLength(1);
+    expect(after.level.clock.atExpiry).toBe('lose');
+    const others = (of: typeof here) => of.level.rules.flatMap((rule) => (topicOf(rule) === 'won' ? [] : [rule.id]));
+    expect(others(after)).toEqual(others(here));
+    const timed = levelHere(done(after.project, sayIntent(after, survive, true)), 1)!;
+    expect(ownWaysToWin(timed)).toEqual([]);
+    expect(timed.level.clock.atExpiry).toBe('win');
+  });
 
   it('has no line twice under one heading', () => {
     const here = levelHere(homeBeforeDusk(), 24)!;

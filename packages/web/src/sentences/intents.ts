@@ -1,13 +1,13 @@
 import { fromParameter, literal, type Amount, type Condition, type Effect, type Rule } from '@stadion/core/model';
 import { groundKindOf } from '@stadion/core/grounds';
-import { addRules, at, replaceAt, type NamedEdit } from '@stadion/core/edits';
+import { addRules, at, removeRule, replaceAt, type NamedEdit } from '@stadion/core/edits';
 import { mintId } from '../project/mintId.ts';
 import type { LevelHere } from '../project/levelHere.ts';
 import { boutIntents } from './boutIntents.ts';
 import { conditionOn, readingsHere } from './conditions.ts';
 import { readingInWords } from '@stadion/core/rules';
 import { all, condition, loses, rule, so, wins, type Intent } from './saying.ts';
-import type { Topic } from './ruleTopics.ts';
+import { topicOf, type Topic } from './ruleTopics.ts';
 
 const costsALife = (id: string, when: Condition, resets: string[] = []): Rule[] => [
   rule(id, when, [{ effect: 'loseLife', lives: literal(1), back: 'checkpoint', resets }], 'eachTime'),
@@ -403,11 +403,25 @@ export const intentsFor = (here: LevelHere, topic: Topic): Intent[] =>
     ...ownConditions(here),
   ].filter((intent) => intent.topic === topic);
 
-/** Says it: one edit. */
-export function sayIntent(here: LevelHere, intent: Intent): NamedEdit {
+/** The rules of the level itself that win it. Standing rules are left alone: other levels have them, too. */
+export const ownWaysToWin = ({ level }: LevelHere): Rule[] => level.rules.filter((rule) => topicOf(rule) === 'won');
+
+/**
+ * Returns the edit that adds an intent to the level.
+ * @param instead the intent takes the place of the level's own ways to win, and of winning when time is up
+ */
+export function sayIntent(here: LevelHere, intent: Intent, instead = false): NamedEdit {
   const { project, level } = here;
   const label = `${level.name}: ${intent.say}`;
-  const added = addRules(project, level, intent.rules, label, mintId);
-  const clock = intent.clock ? [replaceAt(at('levels', level.id, 'clock'), { ...level.clock, ...intent.clock })] : [];
-  return { label, patch: [...added.patch, ...clock] };
+  const removed = instead ? ownWaysToWin(here) : [];
+  const atExpiry = instead && level.clock.atExpiry !== 'lose' ? { atExpiry: 'lose' as const } : {};
+  const clock = { ...level.clock, ...atExpiry, ...intent.clock };
+  return {
+    label,
+    patch: [
+      ...removed.flatMap(({ id }) => removeRule(project, ['levels', level.id, 'rules', id], '').patch),
+      ...addRules(project, level, intent.rules, label, mintId).patch,
+      ...(intent.clock || instead ? [replaceAt(at('levels', level.id, 'clock'), clock)] : []),
+    ],
+  };
 }

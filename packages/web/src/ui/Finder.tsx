@@ -17,6 +17,8 @@ interface Props {
   label: string;
   placeholder: string;
   entries: readonly FinderEntry[];
+  /** What is chosen before an entry, shown above the list. */
+  children?: ReactNode;
 }
 
 /** Does every word typed stand somewhere in what is searched? */
@@ -29,7 +31,7 @@ export function isFound(searched: string, typed: string): boolean {
 }
 
 /** A list to search in and choose from, behind a button. */
-export function Finder({ trigger, label, placeholder, entries }: Props) {
+export function Finder({ trigger, label, placeholder, entries, children }: Props) {
   const [open, setOpen] = useState(false);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
@@ -42,6 +44,7 @@ export function Finder({ trigger, label, placeholder, entries }: Props) {
           collisionPadding={8}
           aria-label={label}
         >
+          {children}
           <List label={label} placeholder={placeholder} entries={entries} onDone={() => setOpen(false)} />
         </Popover.Content>
       </Popover.Portal>
@@ -49,7 +52,7 @@ export function Finder({ trigger, label, placeholder, entries }: Props) {
   );
 }
 
-function List({ label, placeholder, entries, onDone }: Omit<Props, 'trigger'> & { onDone: () => void }) {
+function List({ label, placeholder, entries, onDone }: Omit<Props, 'trigger' | 'children'> & { onDone: () => void }) {
   return (
     // The keys of the screen stay quiet while somebody types here.
     <div onKeyDown={(event) => event.key !== 'Escape' && event.stopPropagation()}>

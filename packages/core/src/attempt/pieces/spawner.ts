@@ -4,6 +4,7 @@ import { drawAt, mixFloat } from '../../random/index.ts';
 import type { LiveAmount } from '../../rules/index.ts';
 import { asItIs, following, ticksNow, ticksOf, within } from '../amounts.ts';
 import type { PreparedLevel } from '../level.ts';
+import { markFigures } from '../looks.ts';
 import { ring } from '../mark.ts';
 import type { AttemptState, PieceSort } from '../shell.ts';
 import { enemiesOf, type Enemy, type PreparedEnemy } from './enemies.ts';
@@ -38,6 +39,8 @@ interface Sending {
 
 /** Most enemies one spawner may send, whatever its ramp says: an attempt stays within its memory. */
 const MOST_SENT = 60;
+/** Radius of the drawn ring. Units. */
+const SPAWNER_RADIUS = 0.45;
 /** So many places are tried per tick for one to be sent. */
 const PLACES_TRIED = 8;
 /** Draws of places are numbered apart from those of the small offsets. */
@@ -150,10 +153,15 @@ export const spawner: PieceSort<Extract<Piece, { piece: 'spawner' }>, PreparedSp
     });
   },
   hurts: (spawners) => spawners.some(({ damage }) => damage > 0),
-  scene: (spawners) =>
-    spawners.flatMap(({ x, y, spreadWidth }, index) =>
-      spreadWidth === 0 ? [{ key: `spawner-${index}`, figures: [ring(x, y, 0.45, 'loss')] }] : [],
-    ),
+  scene: (spawners, _level, _now, looks) =>
+    spawners.flatMap(({ x, y, spreadWidth }, index) => {
+      const look = looks?.spawners?.[index];
+      const figures = [
+        ...(spreadWidth === 0 ? [ring(x, y, SPAWNER_RADIUS, 'loss')] : []),
+        ...(look ? markFigures(look, x, y, SPAWNER_RADIUS * 0.7) : []),
+      ];
+      return figures.length === 0 ? [] : [{ key: `spawner-${index}`, figures }];
+    }),
   hash: (state, hash) =>
     sendingOf(state).reduce((sum, { sent, dueTick, started, howMany }, index) => {
       const mixed = mixFloat(mixFloat(mixFloat(sum, sent), dueTick), started ? 1 : 0);

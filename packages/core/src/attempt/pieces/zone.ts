@@ -1,6 +1,7 @@
 import type { Spot } from '../../ground/index.ts';
 import type { Piece } from '../../model/index.ts';
 import type { Observed } from '../../rules/index.ts';
+import { signFigures } from '../looks.ts';
 import type { Area, PreparedLevel } from '../level.ts';
 import type { AttemptState, PieceSort } from '../shell.ts';
 import { startPlace } from './start.ts';
@@ -36,7 +37,7 @@ export const zone: PieceSort<Extract<Piece, { piece: 'goal' | 'zone' }>, Prepare
   start: (zones) => zones.map(() => -1),
   begin: (state) => seeZones(zonesOf(state.world.level), state.observed, state.body),
   layer: 0,
-  scene: (zones, _level, now) =>
+  scene: (zones, _level, now, looks) =>
     zones.map(({ x, y, width, height, goal }, index) => {
       const cued = now !== undefined && (cuedTicksOf(now.state)[index] as number) >= 0;
       return {
@@ -54,6 +55,7 @@ export const zone: PieceSort<Extract<Piece, { piece: 'goal' | 'zone' }>, Prepare
             line: cued ? 0.26 : 0.14,
             ...(goal ? {} : { dash: [0.3, 0.2] }),
           },
+          ...signFigures(looks?.zones?.[index], { x, y, width, height }),
         ],
       };
     }),

@@ -1,6 +1,6 @@
 import { groundKindOf, prepareLevel } from '@stadion/core/grounds';
 import { sectionsOf } from '@stadion/core/ground';
-import { looksOf, lossMarks, sceneOf, type Mark } from '@stadion/core/scene';
+import { looksAt, lossMarks, sceneOf, type Mark } from '@stadion/core/scene';
 import type { Forecast } from '@stadion/core/trials';
 import { useMemo } from 'react';
 import type { LevelHere } from '../../project/levelHere.ts';
@@ -18,7 +18,7 @@ const MOST_SECTIONS = 3;
 export function LossMap({ here, forecast }: Props) {
   const { lostAt, parts } = forecast;
   const prepared = useMemo(() => prepareLevel(here.project, here.position), [here.project, here.position]);
-  const looks = looksOf(here.project);
+  const looks = useMemo(() => looksAt(here.project, here.level.ground), [here.project, here.level.ground]);
   const scenes = useMemo(
     () =>
       groundKindOf(prepared.kind)

@@ -1,11 +1,12 @@
 import { at, replaceAt, setOptional } from '@stadion/core/edits';
 import { HEADED_MOVEMENTS } from '@stadion/core/attempt';
-import { KINDS_OF_PIECE, type Id, type Piece } from '@stadion/core/model';
+import { KINDS_OF_PIECE, type Id, type Look, type MarkedPiece, type Piece } from '@stadion/core/model';
 import { resolveAmount } from '@stadion/core/rules';
 import type { ReactNode } from 'react';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
-import { AmountChip } from '../../sentences/index.ts';
+import { freeLook, takenMarks } from '../../project/looks.ts';
+import { AmountChip, LookChip } from '../../sentences/index.ts';
 import { nameRefused, ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';
 import type { Hand } from './gestures.ts';
 import { LaneWords } from './LaneWords.tsx';
@@ -103,6 +104,30 @@ function adviceFor(hand: Hand | null): string {
 
 interface OneProps extends Props {
   piece: Piece;
+}
+
+/** The mark drawn on a piece that has no kind to take it from. */
+function MarkOf({ here, piece, name }: { here: LevelHere; piece: MarkedPiece; name: string }) {
+  const edit = useEdit();
+  const { level, project } = here;
+  const set = (look: Look | undefined): void =>
+    edit({
+      label: `Mark of ${name}, ${level.name}`,
+      patch: setOptional(at('levels', level.id, 'ground', 'pieces', piece.id, 'look'), piece.look, look),
+    });
+  return (
+    <>
+      <span className="join">, drawn with</span>
+      <LookChip
+        name={name}
+        look={piece.look}
+        taken={takenMarks(project)}
+        free={freeLook(project, piece.piece === 'spawner' ? 'enemies' : 'collectables')}
+        onLook={set}
+        onNone={() => set(undefined)}
+      />
+    </>
+  );
 }
 
 /** Every field of one piece. */
@@ -226,6 +251,7 @@ function One({ here, piece, onHand, onKinds }: OneProps) {
           {named}
           {size}
           {place}
+          <MarkOf here={here} piece={piece} name={name} />
         </>
       );
     case 'collectable':
@@ -347,6 +373,7 @@ function One({ here, piece, onHand, onKinds }: OneProps) {
             </>
           ) : null}
           {place}
+          <MarkOf here={here} piece={piece} name={name} />
         </>
       );
     case 'latch': {

@@ -4,7 +4,7 @@ import type { PreparedLevel } from '@stadion/core/attempt';
 import type { Ground, Id, Level, Piece } from '@stadion/core/model';
 import {
   hiddenMarks,
-  looksOf,
+  looksAt,
   patrolMarks,
   sceneOf,
   tieMarks,
@@ -112,7 +112,7 @@ export function Stage(props: Props) {
     };
     const [bottom, ...standing] = sceneOf(
       now === ground ? prepared : prepareLevel(changing, position),
-      looksOf(project),
+      looksAt(project, now),
     ) as [Mark, ...Mark[]];
     const { below, above } = drawn(changed);
     return [

@@ -6,6 +6,7 @@ import {
   KIND_DEEDS,
   removeKind,
   renameKind,
+  setLook,
   usesOfKind,
   type AnyKind,
   type KindDeed,
@@ -25,13 +26,12 @@ import { levelHere, type LevelHere } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
-import { NoteOf } from '../../sentences/index.ts';
+import { LookChip, NoteOf } from '../../sentences/index.ts';
 import { nameRefused, Menu, TextInPlace } from '../../ui/index.ts';
 import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { KindStage } from './KindStage.tsx';
 import { CollectableWords, EnemyWords, HazardWords } from './KindWords.tsx';
-import { LookChip } from './LookChip.tsx';
-import { freeLook } from '../../project/looks.ts';
+import { freeLook, takenMarks } from '../../project/looks.ts';
 import { PlayerFacts } from './PlayerFacts.tsx';
 
 /** The project's cast: who and what is in the game, in every level. */
@@ -138,7 +138,14 @@ function KindRow({ here, role, kind, index, player }: RowProps) {
   const speed = isEnemy(kind) && kind.movement !== 'still' ? resolveAmount(kind.speed, here.values, here.placed) : 0;
   return (
     <div className="act-row kind-row" role="group" aria-label={kind.name}>
-      <LookChip role={role} kind={kind} look={look} figures={figures} />
+      <LookChip
+        name={kind.name}
+        look={look}
+        figures={figures}
+        taken={takenMarks(project, kind.id)}
+        free={freeLook(project, role, look?.colour)}
+        onLook={(next) => edit(setLook(role, kind, next))}
+      />
       <div className="say">
         <TextInPlace
           label="Its name"

@@ -14,7 +14,7 @@ import {
   ticksToSeconds,
   type Subjects,
 } from '@stadion/core/rules';
-import { happeningInWords, looksOf, sceneOfAttempt, seenStretch } from '@stadion/core/scene';
+import { happeningInWords, looksAt, sceneOfAttempt, seenStretch } from '@stadion/core/scene';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addressOf, useProject, useSelection } from '../../project/hooks.ts';
 import {
@@ -89,7 +89,7 @@ function Play({ here, prepared, meetings }: PlayProps) {
   const box = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 960, height: 600 });
   const palette = useRef<Palette>(undefined);
-  const looks = looksOf(here.project);
+  const looks = useMemo(() => looksAt(here.project, level.ground), [here.project, level.ground]);
   const drawNow = useRef<() => void>(() => undefined);
   const draw = useCallback(() => drawNow.current(), []);
   const after = useMemo(

@@ -1,29 +1,35 @@
-import { setLook, type AnyKind, type KindRole } from '@stadion/core/edits';
 import type { Look } from '@stadion/core/model';
 import { COLOURS, markFigures, MARKS, type Figure } from '@stadion/core/scene';
 import { Popover } from 'radix-ui';
-import { useEdit, useProject } from '../../project/hooks.ts';
-import { colourOfTone, FigureMark } from '../../ui/index.ts';
-import { freeLook, takenMarks } from '../../project/looks.ts';
+import { colourOfTone, FigureMark } from '../ui/index.ts';
 
 interface Props {
-  role: KindRole;
-  kind: AnyKind;
-  /** How it looks now; undefined for a hazard that is known by its strokes. */
+  /** The thing that is drawn so. */
+  name: string;
+  /** Undefined for a thing without a mark. */
   look: Look | undefined;
-  figures: readonly Figure[];
+  /** The thing as it is drawn now; absent where it shows its mark, or no mark. */
+  figures?: readonly Figure[];
+  /** By mark: the name of the kind that has it. These marks cannot be chosen. */
+  taken: ReadonlyMap<string, string>;
+  /** A mark that is not taken, and the colour before one is chosen. */
+  free: Look;
+  onLook: (look: Look) => void;
+  /** Removes the mark; absent where there must be one. */
+  onNone?: () => void;
 }
 
-/** How a kind is drawn, everywhere alike: a mark that no other kind has, and a colour. */
-export function LookChip({ role, kind, look, figures }: Props) {
-  const project = useProject();
-  const edit = useEdit();
-  const taken = takenMarks(project, kind.id);
-  const now = look ?? { mark: '', colour: 'claret' };
+/** Chooses a mark and a colour for a thing, used everywhere that the thing is drawn. */
+export function LookChip({ name: thing, look, figures, taken, free, onLook, onNone }: Props) {
+  const now = look ?? { ...free, mark: '' };
   return (
     <Popover.Root>
-      <Popover.Trigger className="rounded-r p-1 hover:bg-edit-soft" aria-label={`Look of ${kind.name}`}>
-        <FigureMark figures={figures} size={26} />
+      <Popover.Trigger className="rounded-r p-1 hover:bg-edit-soft" aria-label={`Look of ${thing}`}>
+        {figures || look ? (
+          <FigureMark figures={figures ?? markFigures(now, 0, 0, 0.42)} size={26} />
+        ) : (
+          <span className="text-edit">no mark</span>
+        )}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -31,7 +37,7 @@ export function LookChip({ role, kind, look, figures }: Props) {
           align="start"
           sideOffset={4}
           collisionPadding={8}
-          aria-label={`Look of ${kind.name}`}
+          aria-label={`Look of ${thing}`}
         >
           <div role="group" aria-label="Mark" className="grid grid-cols-8 gap-0.5">
             {Object.entries(MARKS).map(([name, { label }]) => {
@@ -45,7 +51,7 @@ export function LookChip({ role, kind, look, figures }: Props) {
                   title={by === undefined ? label : `Taken by ${by}: two kinds never differ by colour alone`}
                   aria-pressed={name === now.mark}
                   disabled={by !== undefined}
-                  onClick={() => edit(setLook(role, kind, { ...now, mark: name }))}
+                  onClick={() => onLook({ ...now, mark: name })}
                 >
                   <FigureMark figures={markFigures({ ...now, mark: name }, 0, 0, 0.42)} size={22} />
                 </button>
@@ -62,12 +68,15 @@ export function LookChip({ role, kind, look, figures }: Props) {
                 aria-pressed={name === now.colour}
                 className={`size-6 rounded-r ${name === now.colour ? 'outline-2 outline-offset-1 outline-edit' : ''}`}
                 style={{ background: colourOfTone(tone) }}
-                onClick={() =>
-                  edit(setLook(role, kind, { mark: now.mark || freeLook(project, role).mark, colour: name }))
-                }
+                onClick={() => onLook({ mark: now.mark || free.mark, colour: name })}
               />
             ))}
           </div>
+          {look && onNone ? (
+            <Popover.Close className="link mt-2" onClick={onNone}>
+              no mark
+            </Popover.Close>
+          ) : null}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
