@@ -22,5 +22,7 @@ export default {
   moduleNameMapper: { '\\.css$': '<rootDir>/packages/web/src/testing/empty.ts' },
   testEnvironment: '<rootDir>/jest.environment.mjs',
   testEnvironmentOptions: { customExportConditions: ['source', 'node', 'node-addons'] },
+  // A limit that only stops what hangs: a busy machine takes many times as long as a quiet one.
+  testTimeout: 60_000,
   modulePathIgnorePatterns: ['/dist/'],
 };

@@ -30,15 +30,15 @@ describe('fights by turns', () => {
     await choose('Group that is met: Ants on the path', 'The wasp captain');
     // One ant comes along at level 9: hornets sent say how many.
     await waitForCells('the captain beside an ant', 'Statistics of both sides', /^Health/, /60\s+90\s+140\s+30/);
-    await waitForCells('hits to beat', 'What ours do: hits to beat', /^Bee: Sting/, /14\s+8–12\s+3\s+10–14/);
-    await waitForCells('one hit', 'What ours do: hits to beat', /^Bee: Venom/, /one hit/);
-    await waitForCells('a hard bout', 'What comes of it', /^Steady/, /\b[0-9] %.*\d · \d · \d/s);
+    await waitForCells('hits to beat', 'Our actions: hits to beat', /^Bee: Sting/, /14\s+8–12\s+3\s+10–14/);
+    await waitForCells('one hit', 'Our actions: hits to beat', /^Bee: Venom/, /one hit/);
+    await waitForCells('a hard bout', 'Odds', /^Steady/, /\b[0-9] %.*\d · \d · \d/s);
   });
 
   it('become easier with the level of the party', async () => {
     await at.page.typeInto('Level of place 1 of the party', '4');
     await at.page.typeInto('Level of place 2 of the party', '4');
-    await waitForCells('an easy bout', 'What comes of it', /^Steady/, /(9\d|100) %/);
+    await waitForCells('an easy bout', 'Odds', /^Steady/, /(9\d|100) %/);
   });
 
   it('are played by keys, say why each number came out, and take a choice back', async () => {
@@ -93,9 +93,9 @@ describe('fights by turns', () => {
   });
 
   it('are met on the way, so far from each other or at places, where a lost one can lose the level', async () => {
-    await choose('Where meetings are: about so many', 'at places');
+    await choose('Where meetings are: a number on the way', 'at places');
     await at.saved('a place', ({ levels }) => levels['clover-steps']!.meetings?.zones?.[0] === 'hive');
-    await choose('Where meetings are: at places', 'one every so far');
+    await choose('Where meetings are: at places', 'one per stretch of way');
     await at.page.typeInto('Way to a meeting', '2');
     await choose('What a lost bout means: lets it go on', 'loses the level');
     await choose('May the party withdraw: may withdraw', 'cannot withdraw');
@@ -185,6 +185,6 @@ describe('fights by turns', () => {
     await at.saved('the new word', (project) => action(project, 'sting').formula.includes('theirs(hardShell)'));
     const { bouts } = await at.document();
     expect(bouts!.fighters.some(({ statistics }) => Object.hasOwn(statistics, 'guard'))).toBe(false);
-    await waitForCells('the same hits', 'What ours do: hits to beat', /^Bee: Sting/, /\d+\s+\d+–\d+/);
+    await waitForCells('the same hits', 'Our actions: hits to beat', /^Bee: Sting/, /\d+\s+\d+–\d+/);
   });
 });

@@ -33,7 +33,7 @@ async function play(slot: number): Promise<void> {
 
 describe('lanes that are crossed', () => {
   it('start as a whole sequence that forecasts, with a ramp for the one speed of all traffic', async () => {
-    await start(/crosses lanes/, /cross so often/);
+    await start(/crosses lanes/, /cross a number of times/);
     const { levels, parameters } = await document();
     expect(Object.values(levels).every(({ ground }) => ground.kind === 'cross')).toBe(true);
     expect(parameters.map(({ key }) => key)).toContain('traffic');
@@ -84,7 +84,7 @@ describe('lanes that are crossed', () => {
 
 describe('floors, ledges and pits', () => {
   it('start as a whole sequence that forecasts', async () => {
-    await start(/walks and leaps/, /reach the flag/);
+    await start(/walks and leaps/, /reach a place/);
     expect((await document()).levels['level-1']!.ground.kind).toBe('leap');
   });
 
@@ -117,7 +117,7 @@ describe('sections that are run through', () => {
   const sectionNamed = (p: Project, name: string) => run(p).sections.find((section) => section.name === name);
 
   it('start as a whole sequence that forecasts, with a score that sections and tokens make', async () => {
-    await start(/is carried forward/, /come to a score/);
+    await start(/is carried forward/, /reach a score/);
     const project = await document();
     expect(project.score.map(({ reading }) => reading.reading)).toEqual(['worth', 'sectionsPassed']);
     expect(run(project).sections).toHaveLength(12);
@@ -190,7 +190,7 @@ describe('sections that are run through', () => {
 
 describe('a height that is risen to', () => {
   it('starts as a whole sequence that forecasts', async () => {
-    await start(/rises while held/, /come so high/);
+    await start(/rises while held/, /reach a height/);
     expect((await document()).levels['level-1']!.ground.kind).toBe('lift');
   });
 

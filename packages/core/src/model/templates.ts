@@ -133,7 +133,7 @@ function ownLosses({ standing, kinds }: Project): Rule[] {
   );
 }
 
-/** A small level that can be won at once: gather half of what is placed, then reach the exit. */
+/** A small level that can be won at once: gather half of what is placed, then reach the goal. */
 export function newLevel(project: Project, id: string, name: string): Level {
   const collectable = project.kinds.collectables[0];
   const enemy = project.kinds.enemies[0];
@@ -146,7 +146,7 @@ export function newLevel(project: Project, id: string, name: string): Level {
       rows: [...ROWS],
       pieces: [
         { id: 'start', piece: 'start', at: { x: 2.5, y: 5.5 } },
-        { id: 'exit', piece: 'goal', name: 'Exit', at: { x: 17, y: 2 }, width: 2, height: 2 },
+        { id: 'goal', piece: 'goal', name: 'Goal', at: { x: 17, y: 2 }, width: 2, height: 2 },
         ...(collectable
           ? SPOTS.map(([x, y], index) => ({
               id: `c-${index + 1}`,
@@ -172,7 +172,7 @@ export function newLevel(project: Project, id: string, name: string): Level {
               comparison: 'atLeast',
               amount: { from: 'share', share: literal(0.5), of: 'any', measure: 'worth' },
             },
-            { id: 'w2', is: 'onOff', reading: { reading: 'inside', zone: 'exit' }, on: true },
+            { id: 'w2', is: 'onOff', reading: { reading: 'inside', zone: 'goal' }, on: true },
           ],
         },
         then: [{ effect: 'win' }],

@@ -12,7 +12,7 @@ export function FirstStep() {
       <h1>No levels yet</h1>
       <p className="my-2 max-w-xl text-ink-2">
         The sequence of “{project.name}” will stand on the track above, one column per level. A new level comes with a
-        small ground, something to gather, an exit and one enemy: enough to play and forecast it at once.
+        small ground, something to gather, a goal and one enemy: enough to play and forecast it at once.
       </p>
       <Button look="main" onClick={() => change(addLevel(project, 0, mintId))}>
         Add the first level <kbd>N</kbd>

@@ -18,13 +18,17 @@ export function takenMarks(project: Project, except?: Id): Map<string, string> {
 
 const COLOUR_OF = { collectables: 'leaf', enemies: 'claret', hazards: 'claret' } as const;
 
-/** Marks that new collectables do not get: they look like a cut stone. */
-const NOT_GATHERED: ReadonlySet<string> = new Set(['diamond']);
+/** Marks that a new kind does not get: collectables no cut stones, enemies and hazards no flowers. */
+const UNFIT: Readonly<Record<keyof typeof COLOUR_OF, ReadonlySet<string>>> = {
+  collectables: new Set(['diamond', 'gem']),
+  enemies: new Set(['trefoil', 'quatrefoil', 'cinquefoil', 'sixfoil']),
+  hazards: new Set(['trefoil', 'quatrefoil', 'cinquefoil', 'sixfoil']),
+};
 
 /** A mark that no kind has yet. */
 export function freeLook(project: Project, role: keyof typeof COLOUR_OF, colour?: string): Look {
   const taken = takenMarks(project);
-  const isFree = (name: string): boolean => !taken.has(name) && !(role === 'collectables' && NOT_GATHERED.has(name));
+  const isFree = (name: string): boolean => !taken.has(name) && !UNFIT[role].has(name);
   const mark = Object.keys(MARKS).find(isFree) ?? 'disc';
   return { mark, colour: colour ?? COLOUR_OF[role] };
 }

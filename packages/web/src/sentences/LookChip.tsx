@@ -26,9 +26,9 @@ export function LookChip({ name: thing, look, figures, taken, free, onLook, onNo
     <Popover.Root>
       <Popover.Trigger className="rounded-r p-1 hover:bg-edit-soft" aria-label={`Look of ${thing}`}>
         {figures || look ? (
-          <FigureMark figures={figures ?? markFigures(now, 0, 0, 0.42)} size={26} />
+          <FigureMark figures={figures ?? markFigures(now, 0, 0, 0.42)} size={figures ? 26 : 18} />
         ) : (
-          <span className="text-edit">no mark</span>
+          <span className="link">+ mark</span>
         )}
       </Popover.Trigger>
       <Popover.Portal>

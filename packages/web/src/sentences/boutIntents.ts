@@ -31,7 +31,7 @@ export function boutIntents(here: LevelHere): Intent[] {
       'perfect unhurt',
       wins(so('they-are-beaten', THEIRS), condition('all-stand', { reading: 'fallen' }, 0, 'atMost')),
     ),
-    say('won', 'The party stands after so many rounds', 'survive hold out', [
+    say('won', 'The party stands after a number of rounds', 'survive hold out', [
       ...wins(condition('held-out', { reading: 'rounds' }, 8)),
     ]),
     say('lost', 'The party is beaten', 'fall lose', loses('we-are-beaten', 'The party is beaten', so('beaten', OURS))),
@@ -66,7 +66,7 @@ export function boutIntents(here: LevelHere): Intent[] {
           ]),
         ]),
       ),
-    say('milestone', 'After so many rounds, heal the party', 'help rest', [
+    say('milestone', 'After a number of rounds, heal the party', 'help rest', [
       rule('rests', condition('worn', { reading: 'rounds' }, 5), [{ effect: 'heal', by: literal(20) }]),
     ]),
     say('milestone', 'When somebody of the party falls, take points off the score', 'penalty', [

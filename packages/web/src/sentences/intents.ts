@@ -67,7 +67,7 @@ function waysToWin(here: LevelHere): Intent[] {
     ),
     ...(groundKindOf(here.level.ground.kind).readings.includes('crossings')
       ? [
-          win('Cross so often', 'crossings lanes goal row', [
+          win('Cross a number of times', 'crossings lanes goal row', [
             ...wins(condition('often', { reading: 'crossings' }, 3)),
             rule('crossed', all('over', so('in-goal', { reading: 'inside', zone: goal ?? 'goal' })), BACK, 'eachTime'),
           ]),
@@ -81,7 +81,7 @@ function waysToWin(here: LevelHere): Intent[] {
     ...(groundKindOf(here.level.ground.kind).readings.includes('sectionsPassed')
       ? [
           win(
-            'Pass so many sections',
+            'Pass a number of sections',
             'sections run far endless',
             wins(condition('far-enough', { reading: 'sectionsPassed' }, 6)),
           ),
@@ -109,12 +109,8 @@ function waysToWin(here: LevelHere): Intent[] {
         ),
       ),
     ),
-    win(
-      `Gather half of the ${worth} there is${then}`,
-      'share amount worth collect',
-      wins(worthOf(half('worth')), ...home),
-    ),
-    win(`Gather ${worth} worth a number${then}`, 'amount points collect', wins(worthOf(50), ...home)),
+    win(`Gather half of all ${worth}${then}`, 'share amount worth collect', wins(worthOf(half('worth')), ...home)),
+    win(`Gather a set amount of ${worth}${then}`, 'amount points collect', wins(worthOf(50), ...home)),
     win(
       `Gather everything${then}`,
       'all pieces collect',
@@ -284,8 +280,10 @@ function waysToLose(here: LevelHere): Intent[] {
 }
 
 function milestones(here: LevelHere): Intent[] {
-  const { gates, latches, waves, hidden } = found(here);
+  const { gates, latches, waves, hidden, kinds } = found(here);
   const { project, names } = here;
+  const everyOf = (kind: string): Condition =>
+    condition(`every-${kind}`, { reading: 'collected', of: kind }, { from: 'placed', of: kind, measure: 'count' });
   const halfWay = condition('half-way', { reading: 'worth', of: 'any' }, half('worth'));
   const says = (text: string): Effect => ({ effect: 'message', text, seconds: literal(3) });
   const then = (say: string, also: string, ...rules: Rule[]): Intent => ({ say, also, topic: 'milestone', rules });
@@ -299,6 +297,28 @@ function milestones(here: LevelHere): Intent[] {
         rule('half-opens', halfWay, [{ effect: 'gate', gate, open: true }]),
       ),
     ),
+    ...gates.flatMap((gate) => [
+      ...kinds.map((kind) =>
+        then(
+          `When every ${kind.name.toLowerCase()} is gathered, open ${nameOf(here, gate)}`,
+          'keys all door',
+          rule('keys-open', everyOf(kind.id), [{ effect: 'gate', gate, open: true }]),
+        ),
+      ),
+      ...(latches.length > 1
+        ? [
+            then(
+              `When all ${latches.length} latches have been touched, open ${nameOf(here, gate)}`,
+              'keys switches door',
+              rule(
+                'latches-open',
+                all('latches', ...latches.map((latch) => so(`at-${latch}`, { reading: 'latch', latch }))),
+                [{ effect: 'gate', gate, open: true }],
+              ),
+            ),
+          ]
+        : []),
+    ]),
     ...gates.map((gate) =>
       then(
         `Shut ${nameOf(here, gate)} again after a time`,
@@ -311,6 +331,15 @@ function milestones(here: LevelHere): Intent[] {
         `When ${nameOf(here, latch)} is touched, show a message`,
         'key',
         rule('latch-told', so('latched', { reading: 'latch', latch }), [says('Something opens.')]),
+      ),
+    ),
+    ...waves.map((spawner) =>
+      then(
+        `When no enemy is left, send the wave of ${nameOf(here, spawner)}`,
+        'spawn enemies next beaten',
+        rule('next-wave', condition('none-left', { reading: 'enemiesLeft', of: 'any' }, 0, 'atMost'), [
+          { effect: 'wave', spawner },
+        ]),
       ),
     ),
     ...waves.map((spawner) =>

@@ -36,6 +36,18 @@ async function taken(order: InOrder<string>, count: number): Promise<(string | u
   return parts;
 }
 
+/** Waits until a number has grown and then stays the same ten times in a row. */
+async function untilSteady(read: () => number): Promise<void> {
+  let before = 0;
+  let same = 0;
+  while (same < 10) {
+    await new Promise((resolve) => setTimeout(resolve, 10));
+    const now = read();
+    same = now > 0 && now === before ? same + 1 : 0;
+    before = now;
+  }
+}
+
 const parts = (count: number): string[] => Array.from({ length: count }, (_, at) => `part ${at}`);
 
 describe('a work in parts', () => {
@@ -59,7 +71,7 @@ describe('a work in parts', () => {
     const { order, did } = crewOf(3);
     void order.take();
     void order.take();
-    await new Promise((resolve) => setTimeout(resolve, 30));
+    await untilSteady(() => did.length);
     expect(did).toHaveLength(9);
     order.end();
   });

@@ -29,12 +29,12 @@ import {
 const GOALS = {
   reach: { label: 'reach the far side', says: 'Across lanes of traffic, before the clock runs out.' },
   often: {
-    label: 'cross so often',
+    label: 'cross a number of times',
     says: 'At each crossing the player is back at the start and the traffic is a little faster.',
   },
   gather: {
     label: 'gather a share',
-    says: 'Tokens lie on and between the lanes; so many of them have to be gathered.',
+    says: 'Tokens lie on and between the lanes; a share of them has to be gathered.',
   },
 } as const;
 type Goal = keyof typeof GOALS;

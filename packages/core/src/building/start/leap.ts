@@ -28,8 +28,11 @@ import {
 } from './parts.ts';
 
 const GOALS = {
-  reach: { label: 'reach the flag', says: 'Over pits and past walkers to the far end, before the clock runs out.' },
-  gather: { label: 'gather a share', says: 'Tokens lie on floors and ledges; so many of them have to be gathered.' },
+  reach: {
+    label: 'reach a place',
+    says: 'Over pits and past walkers to the goal at the far end, before the clock runs out.',
+  },
+  gather: { label: 'gather a share', says: 'Tokens lie on floors and ledges; a share of them has to be gathered.' },
   beat: { label: 'beat all walkers', says: 'Enemies are beaten by jumping on them: beat them all.' },
 } as const;
 type Goal = keyof typeof GOALS;
@@ -115,7 +118,7 @@ function tokensAt(position: number, rows: readonly string[]): Piece[] {
 function winOf(goal: Goal): Rule[] {
   switch (goal) {
     case 'reach':
-      return winningRule(insideOf('flag'));
+      return winningRule(insideOf('goal'));
     case 'gather':
       return winningRule(shareAsked());
     case 'beat':
@@ -138,9 +141,9 @@ function levelAt(position: number, goal: Goal, levels: number): Level {
         ...(goal === 'reach'
           ? [
               {
-                id: 'flag',
+                id: 'goal',
                 piece: 'goal' as const,
-                name: 'Flag',
+                name: 'Goal',
                 at: { x: FIELD.width - 4, y: FLOOR - 3 },
                 width: 2,
                 height: 3,

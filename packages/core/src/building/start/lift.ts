@@ -26,10 +26,13 @@ import {
 } from './parts.ts';
 
 const GOALS = {
-  height: { label: 'come so high', says: 'Up a shaft with ledges, past what flies across, before the clock runs out.' },
-  hold: { label: 'hold a height', says: 'Come so high and stay there for some seconds, with things in the air.' },
+  height: {
+    label: 'reach a height',
+    says: 'Up a shaft with ledges, past what flies across, before the clock runs out.',
+  },
+  hold: { label: 'hold a height', says: 'Reach a height and stay there for some seconds, with things in the air.' },
   finish: {
-    label: 'reach the finish',
+    label: 'reach the goal',
     says: 'Carried forward through gaps in walls, above and below; a wall that is touched costs a life.',
   },
 } as const;
@@ -182,7 +185,7 @@ const movesOf = (goal: Goal): NonNullable<Project['player']['moves']['lift']> =>
 /** Hold to rise, seen from aside. */
 export const liftKit: StartKit = {
   label: groundKindOf('lift').label,
-  says: 'Seen from aside; the player rises while a key is held and sinks else, up a shaft or forward through gaps.',
+  says: 'Seen from aside; the player rises while a key is held, and sinks otherwise, up a shaft or forward through gaps.',
   goals: GOALS,
   make(project, name, levels) {
     const goal = name as Goal;

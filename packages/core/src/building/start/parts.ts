@@ -149,7 +149,7 @@ export const TOKEN: Project['kinds']['collectables'][number] = {
   id: 'token',
   name: 'Token',
   worth: literal(5),
-  look: { mark: 'gem', colour: 'marigold' },
+  look: { mark: 'sixfoil', colour: 'marigold' },
 };
 
 /** Levels by id, one for each position. */

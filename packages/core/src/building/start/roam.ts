@@ -34,8 +34,11 @@ import {
 } from './parts.ts';
 
 const GOALS = {
-  reach: { label: 'reach a place', says: 'The exit lies across the ground; chasers and patrols are in between.' },
-  gather: { label: 'gather a share', says: 'So much of what lies there has to be gathered before the clock runs out.' },
+  reach: { label: 'reach a place', says: 'The goal lies across the ground; chasers and patrols are in between.' },
+  gather: {
+    label: 'gather a share',
+    says: 'A share of what lies on the ground has to be gathered before the clock runs out.',
+  },
   beat: { label: 'beat all enemies', says: 'The player shoots; every enemy that comes has to be beaten.' },
   survive: { label: 'survive', says: 'Hold out until the clock is down, with more sent as it goes.' },
 } as const;
@@ -100,7 +103,7 @@ function kindsOf(goal: Goal): Kinds {
 function winOf(goal: Goal): Rule[] {
   switch (goal) {
     case 'reach':
-      return winningRule(insideOf('exit'));
+      return winningRule(insideOf('goal'));
     case 'gather':
       return winningRule(shareAsked());
     case 'beat':
@@ -141,7 +144,7 @@ function piecesOf(goal: Goal, position: number): Piece[] {
   return [
     { id: 'start', piece: 'start', at: middle ? at(5, 6) : at(2, 6) },
     ...(goal === 'reach'
-      ? [{ id: 'exit', piece: 'goal' as const, name: 'Exit', at: { x: 18, y: 5 }, width: 2, height: 3 }]
+      ? [{ id: 'goal', piece: 'goal' as const, name: 'Goal', at: { x: 18, y: 5 }, width: 2, height: 3 }]
       : []),
     { id: 'chaser', piece: 'enemy', kind: 'chaser', at: at(15 + ((position * 2) % 3), 4 + ((position * 3) % 5)) },
     goal === 'beat'

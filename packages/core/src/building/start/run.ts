@@ -14,9 +14,9 @@ import { drawnSection, type SectionLegend } from '../sections.ts';
 import { compare, ease, levelFrom, levelsOf, parameter, TOKEN, winningRule, type StartKit } from './parts.ts';
 
 const GOALS = {
-  pass: { label: 'pass so many sections', says: 'Stretch follows stretch, each pool harder than the one before.' },
-  gather: { label: 'gather so many', says: 'Tokens lie along the way, some of them only for those who jump.' },
-  score: { label: 'come to a score', says: 'What is gathered and every section passed count together.' },
+  pass: { label: 'pass a number of sections', says: 'Stretch follows stretch, each pool harder than the one before.' },
+  gather: { label: 'gather a number', says: 'Tokens lie along the way, some of them only for those who jump.' },
+  score: { label: 'reach a score', says: 'What is gathered and every section passed count together.' },
 } as const;
 type Goal = keyof typeof GOALS;
 

@@ -30,7 +30,7 @@ export const latchOrGateAlone: Check<'level'> = {
           {
             slotId,
             path,
-            sentence: `Nothing comes of ${piece.name}.`,
+            sentence: `${piece.name} has no effect.`,
             reason: 'It opens no gate, and no rule looks at it.',
             mend: { label: 'Take it away', patch: [{ op: 'remove', path }] },
           },

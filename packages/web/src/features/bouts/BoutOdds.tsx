@@ -27,11 +27,11 @@ export function BoutOdds({ bouts, meeting }: { bouts: Bouts; meeting: Meeting })
   const nameOf = (id: string): string => bouts.fighters.find((fighter) => fighter.id === id)?.name ?? id;
   return (
     <div className={`overflow-x-auto py-2 ${stale ? 'opacity-60' : ''}`} aria-busy={!answer?.done}>
-      <table className="num w-full max-w-[1100px] text-[12px]" aria-label="What comes of it">
+      <table className="num w-full max-w-[1100px] text-[12px]" aria-label="Odds">
         <thead>
           <tr className="text-left text-ink-2">
             <th scope="col" className="pr-3 pb-1 font-semibold text-ink">
-              What comes of it
+              Result
             </th>
             <th scope="col" className="px-2 pb-1 font-normal">
               won

@@ -15,8 +15,8 @@ export function HarmTable({ world }: { world: BoutWorld }) {
   const names = namesIn(world);
   const harms = useMemo(() => harmTable(world), [world]);
   const sides = [
-    { title: 'What ours do', from: 0, to: world.ours, against: [world.ours, world.fighters.length] as const },
-    { title: 'What theirs do', from: world.ours, to: world.fighters.length, against: [0, world.ours] as const },
+    { title: 'Our actions', from: 0, to: world.ours, against: [world.ours, world.fighters.length] as const },
+    { title: 'Their actions', from: world.ours, to: world.fighters.length, against: [0, world.ours] as const },
   ];
   return (
     <div className="flex flex-wrap items-start gap-x-8 gap-y-3 py-2">

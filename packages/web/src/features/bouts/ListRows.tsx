@@ -23,7 +23,7 @@ const ROLES: readonly { value: Statistic['role']; label: string }[] = [
   { value: 'strikes', label: 'strikes' },
   { value: 'protects', label: 'protects' },
   { value: 'first', label: 'says who comes first' },
-  { value: 'other', label: 'means what formulas make of it' },
+  { value: 'other', label: 'is used by formulas only' },
 ];
 
 /** The designer's own statistics. */

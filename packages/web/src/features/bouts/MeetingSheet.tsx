@@ -87,7 +87,7 @@ export function MeetingSheet({ here, bouts }: BoutsHere) {
           <TryBout key={JSON.stringify(world.bout)} world={world} />
         </>
       ) : (
-        <p className="py-2 text-ink-3">One on either side is needed to see what comes of it.</p>
+        <p className="py-2 text-ink-3">One on either side is needed to see the odds.</p>
       )}
     </Part>
   );

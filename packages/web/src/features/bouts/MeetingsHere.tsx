@@ -6,7 +6,7 @@ import { ChoiceChip, formatPercent, NumberChip } from '../../ui/index.ts';
 import type { BoutsHere } from './shared.tsx';
 
 /** Ways in which meetings are spread over a level. */
-const SPREADS = { many: 'about so many', way: 'one every so far', zones: 'at places' } as const;
+const SPREADS = { many: 'a number on the way', way: 'one per stretch of way', zones: 'at places' } as const;
 type Spread = keyof typeof SPREADS;
 
 const spreadOf = ({ every, zones }: Meetings): Spread => (zones ? 'zones' : every ? 'way' : 'many');

@@ -82,7 +82,7 @@ export function Uses({ bouts, fighter }: BoutsHere & { fighter: Fighter }) {
                   <>
                     <span className="join">, every</span>
                     <NumberChip
-                      label={`${action.name} of ${fighter.name} every so many turns`}
+                      label={`${action.name} of ${fighter.name} every few turns`}
                       value={use.everyTurns}
                       step={1}
                       min={1}
@@ -102,7 +102,7 @@ export function Uses({ bouts, fighter }: BoutsHere & { fighter: Fighter }) {
                   choices={[
                     { value: 'below', label: 'only below a share of health' },
                     { value: 'above', label: 'only above a share of health' },
-                    { value: 'every', label: 'only every so many turns' },
+                    { value: 'every', label: 'only every few turns' },
                   ]}
                   onChoose={(what) =>
                     set(

@@ -24,7 +24,7 @@ export function FactsOfGround({ here, reach, gaps }: { here: LevelHere; reach: R
       {away.length === 0 ? (
         <>
           {reach.wanted === 0
-            ? 'Nothing stands there to gather or to reach.'
+            ? 'Nothing to gather or reach stands here.'
             : reach.wanted === 1
               ? 'The one thing to gather or reach can be reached.'
               : `All ${reach.wanted} things to gather or reach can be reached.`}

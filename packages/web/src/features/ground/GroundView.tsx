@@ -42,7 +42,7 @@ import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
 import { freeLook } from '../../project/looks.ts';
 import { Confirm } from '../../ui/index.ts';
 import { AsText } from './AsText.tsx';
-import { choiceByKey, handChoices, keyOfHand } from './choices.ts';
+import { choiceByKey, choiceOfKind, handChoices, keyOfHand } from './choices.ts';
 import { FactsOfGround, FactsOfWays, LanesOfGround } from './GroundFacts.tsx';
 import type { Hand, Outcome } from './gestures.ts';
 import { nameOfPiece } from './words.ts';
@@ -92,7 +92,7 @@ export function GroundView({ here: whole, forecast, head }: Props) {
   const [heldIds, setHeld] = useState<ReadonlySet<Id>>(NOTHING);
   // A kind that was added here comes in hand as soon as it can be put.
   const [comingKind, setComingKind] = useState<Id>();
-  const coming = choices.find(({ hand }) => hand.is === 'thing' && hand.thing.kind === comingKind);
+  const coming = comingKind === undefined ? undefined : choiceOfKind(choices, comingKind);
   if (comingKind !== undefined && coming) {
     setComingKind(undefined);
     setHand(coming.hand);

@@ -117,7 +117,7 @@ function MarkOf({ here, piece, name }: { here: LevelHere; piece: MarkedPiece; na
     });
   return (
     <>
-      <span className="join">, drawn with</span>
+      {piece.look ? <span className="join">, drawn with</span> : null}
       <LookChip
         name={name}
         look={piece.look}

@@ -1,5 +1,5 @@
 import { cellsOn, puttablesOn, type CellName, type Puttable } from '@stadion/core/building';
-import { KINDS_OF_PIECE, type Ground, type PieceName, type Project } from '@stadion/core/model';
+import { KINDS_OF_PIECE, type Ground, type Id, type PieceName, type Project } from '@stadion/core/model';
 import { kindFigures, type Figure } from '@stadion/core/scene';
 import { CELL_WORDS, type Hand } from './gestures.ts';
 
@@ -90,6 +90,10 @@ export function handChoices(project: Project, on: Ground['kind']): HandChoice[] 
     })),
   ];
 }
+
+/** Returns the choice that puts a thing of the kind itself, in place of what sends or shoots it. */
+export const choiceOfKind = (choices: readonly HandChoice[], kind: Id): HandChoice | undefined =>
+  choices.find(({ hand }) => hand.is === 'thing' && hand.thing.kind === kind && !(hand.thing.piece in GENERAL));
 
 export const keyOfHand = (hand: Hand | null): string | undefined =>
   hand?.is === 'cells' ? `cells ${hand.cells}` : hand?.is === 'thing' ? hand.thing.key : undefined;

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { puttables } from '@stadion/core/building';
 import { homeBeforeDusk } from '@stadion/core/demo';
 import { freshId, type Ground, type Piece } from '@stadion/core/model';
-import { choiceByKey, handChoices } from './choices.ts';
+import { choiceByKey, choiceOfKind, handChoices } from './choices.ts';
 import { nextAt, outcomeOf, piecesAt, put, type Drag, type Hand } from './gestures.ts';
 
 const demo = homeBeforeDusk();
@@ -90,6 +90,15 @@ describe('taking hold', () => {
     expect(piecesAt(two, cell).map(({ id }) => id)).toEqual(['leaf-x', 'pond-x']);
     const next = (held?: string) => nextAt(two, cell, new Set(held === undefined ? [] : [held]))?.id;
     expect([next(), next('leaf-x'), next('pond-x')]).toEqual(['leaf-x', 'pond-x', 'leaf-x']);
+  });
+
+  it('puts a new kind of hazard itself in hand, not what shoots it', () => {
+    const choices = handChoices(demo, 'roam');
+    for (const [sort, kinds] of [
+      ['hazard', demo.kinds.hazards],
+      ['enemy', demo.kinds.enemies],
+    ] as const)
+      for (const { id } of kinds) expect(choiceOfKind(choices, id)?.key).toBe(`${sort} ${id}`);
   });
 
   it('chooses what is in hand by digits and letters, the next one on a second press', () => {

@@ -76,7 +76,7 @@ export function StartSheet({ busy, onStart }: { busy: boolean; onStart: (wanted:
             {project.parameters.map(({ label }) => label.toLowerCase()).join(', ')}
           </span>
         </div>
-        <span className="pt-1 font-medium">What comes of it</span>
+        <span className="pt-1 font-medium">Preview</span>
         <div className="flex gap-3">
           {shown.map((position) => (
             <figure key={position} className="w-60">

@@ -1,4 +1,5 @@
 import { addTier, moveTier, removeTier, renameTier, tierLimits } from '@stadion/core/edits';
+import { counted } from '@stadion/core/wording';
 import { useEdit, useProject, useSelection } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
 import { NumberChip, TextInPlace } from '../../ui/index.ts';
@@ -38,7 +39,7 @@ export function Tiers() {
               />
             )}
             <span className="text-ink-3">
-              to {Math.max(tier.from, end)}: {Math.max(0, end - tier.from + 1)} levels
+              to {Math.max(tier.from, end)}: {counted(Math.max(0, end - tier.from + 1), 'level')}
             </span>
             <button type="button" className="link" onClick={() => edit(removeTier(project, undefined, tier.id))}>
               Remove {tier.name}
