@@ -1,12 +1,15 @@
 // npm test: format, lint, types, layers, unit tests, browser tests; then one line of counts.
 import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
-import os from 'node:os';
 import path from 'node:path';
 import { ensureTestPrograms, ensureBuilt, ensureInstalled, root, say } from './ensure.mjs';
 
 ensureInstalled();
-const reports = fs.mkdtempSync(path.join(os.tmpdir(), 'stadion-test-'));
+// Kept until the next run, to look up what took how long.
+const reports = path.join(root, 'node_modules/.cache/stadion-tests');
+fs.rmSync(reports, { recursive: true, force: true });
+fs.mkdirSync(reports, { recursive: true });
+const SLOWEST = 10;
 let passed = 0;
 let failed = 0;
 
@@ -33,6 +36,13 @@ async function checks(list) {
   await Promise.all([next(), next()]);
 }
 
+/** The files that took longest. */
+const slowest = (results) =>
+  results
+    .map(({ name, startTime, endTime }) => ({ file: path.relative(root, name), seconds: (endTime - startTime) / 1000 }))
+    .sort((one, other) => other.seconds - one.seconds)
+    .slice(0, SLOWEST);
+
 function jest(name, args) {
   const report = path.join(reports, `${name}.json`);
   const env = { ...process.env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' };
@@ -50,6 +60,7 @@ function jest(name, args) {
   say(
     `${result.status === 0 ? 'ok    ' : 'FAILED'} ${name}: ${counts.numPassedTests} passed, ${counts.numFailedTests} failed`,
   );
+  for (const { file, seconds } of slowest(counts.testResults ?? [])) say(`       ${seconds.toFixed(1)} s  ${file}`);
 }
 
 await checks([
@@ -62,6 +73,5 @@ ensureTestPrograms();
 jest('unit', []);
 ensureBuilt();
 jest('browser', ['--config', 'e2e/jest.config.mjs']);
-fs.rmSync(reports, { recursive: true, force: true });
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -156,10 +156,13 @@ const tell = (type, data) =>
     data: { slot: level.id, try: tries, build: 'sample', ...data },
   });
 
+/** Most events in one request: the server takes no more at once. */
+const MOST_AT_ONCE = 1000;
+
 setInterval(async () => {
-  const sending = waiting;
+  const sending = waiting.slice(0, MOST_AT_ONCE);
   if (sending.length === 0) return;
-  waiting = [];
+  waiting = waiting.slice(MOST_AT_ONCE);
   const headers = {
     'Content-Type': 'application/cloudevents-batch+json',
     ...(token ? { Authorization: `Bearer ${token}` } : {}),
@@ -167,8 +170,8 @@ setInterval(async () => {
   const answer = await fetch(address('events'), { method: 'POST', headers, body: JSON.stringify(sending) }).catch(
     () => undefined,
   );
-  // What was not taken is told again: an event counts once however often it comes.
-  if (!answer || answer.status >= 500) waiting = [...sending, ...waiting];
+  // Events that were not accepted, or came too fast, are sent again: an event counts once however often it is sent.
+  if (!answer || answer.status === 429 || answer.status >= 500) waiting = [...sending, ...waiting];
 }, 1000);
 
 function take(next) {

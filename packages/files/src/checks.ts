@@ -69,10 +69,13 @@ export function failuresOf(document: ProjectDocument, forecasts: KnownForecasts 
   ];
 }
 
+/** The text without characters that XML cannot hold. */
+const xmlText = (text: string): string => text.replaceAll(/[^\P{Cc}\n\t]|\p{Cs}/gu, '');
+
 /** Checks as JUnit XML: one suite a group, one case a check; what does not fail but says something is told as output. */
 export function junitFile(project: Project, checks: readonly Check[]): string {
   const root = create({ version: '1.0', encoding: 'UTF-8' }).ele('testsuites', {
-    name: project.name,
+    name: xmlText(project.name),
     tests: checks.length,
     failures: checks.filter(({ fails }) => fails).length,
     errors: 0,
@@ -80,9 +83,17 @@ export function junitFile(project: Project, checks: readonly Check[]): string {
   for (const group of new Set(checks.map((check) => check.group))) {
     const list = checks.filter((check) => check.group === group);
     const failures = list.filter(({ fails }) => fails).length;
-    const suite = root.ele('testsuite', { name: group, tests: list.length, failures, errors: 0, skipped: 0, time: 0 });
-    for (const { name, fails, said } of list) {
-      const testcase = suite.ele('testcase', { name, classname: group, time: 0 });
+    const suite = root.ele('testsuite', {
+      name: xmlText(group),
+      tests: list.length,
+      failures,
+      errors: 0,
+      skipped: 0,
+      time: 0,
+    });
+    for (const { name, fails, said: all } of list) {
+      const said = xmlText(all);
+      const testcase = suite.ele('testcase', { name, classname: xmlText(group), time: 0 });
       if (fails) testcase.ele('failure', { message: said, type: name }).txt(said);
       else if (said !== '') testcase.ele('system-out').txt(said);
     }

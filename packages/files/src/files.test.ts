@@ -125,6 +125,10 @@ describe('checks', () => {
     const { testsuites } = root;
     const sum = testsuites.testsuite.reduce((total, suite) => total + Number(suite['@tests']), 0);
     expect([sum, testsuites['@failures']]).toEqual([Number(testsuites['@tests']), '2']);
+    const broken = junitFile(project, [{ group: 'A\u0000B', name: 'n', fails: true, said: 'one\ntwo \ud800\u0007' }]);
+    expect(broken).toContain('name="AB"');
+    expect(broken).toContain('one\ntwo ');
+    expect(broken).not.toMatch(/\u0007|\ud800/);
     expect(junitFile(project, [{ group: 'A & B', name: '<1>', fails: true, said: 'no "way"' }])).toContain(
       '<failure message="no &quot;way&quot;" type="&lt;1&gt;">no "way"</failure>',
     );

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fs from 'node:fs';
 import path from 'node:path';
+import { depth } from '../../core/src/testing/index.ts';
 import { judgeVector } from './testing/secondJudge.ts';
 import { vectorOf, type Vector } from './testing/vectors.ts';
 
@@ -11,7 +12,8 @@ describe('conformance vectors', () => {
   it('are what the judge says today', () => {
     // A rule of judging that is changed on purpose changes these: write them anew by `npm run vectors`.
     expect(vectors).toHaveLength(300);
-    vectors.forEach((vector, index) => expect([index, vectorOf(index + 1)]).toEqual([index, vector]));
+    for (let index = 0; index < vectors.length; index += depth(1, 6))
+      expect([index, vectorOf(index + 1)]).toEqual([index, vectors[index]]);
   });
 
   it('show every way to end, warnings, and attempts that go on', () => {

@@ -37,6 +37,7 @@ import {
   varied,
   withPiece,
 } from './index.ts';
+import { depth } from '../testing/index.ts';
 
 const demo = homeBeforeDusk();
 const levels = Object.values(demo.levels);
@@ -81,7 +82,7 @@ describe('whole grounds', () => {
         const after = acts.reduce((ground, next) => next(ground), one.ground);
         expect(plain(stored(one, after))).toEqual(plain(after));
       }),
-      { numRuns: 60 },
+      { numRuns: depth(60, 20) },
     );
   });
 
@@ -138,7 +139,7 @@ describe('scattering', () => {
           });
         },
       ),
-      { numRuns: 60 },
+      { numRuns: depth(60, 20) },
     );
   });
 

@@ -1,9 +1,10 @@
 import { z } from 'zod';
+import { Line } from '../model/index.ts';
 
 /** As many events as come at once. */
 export const MOST_EVENTS_IN_A_BATCH = 1000;
 
-const Words = z.string().max(200);
+const Words = Line(200);
 const Finite = z.number().min(-1e12).max(1e12);
 
 const started = z.strictObject({
@@ -32,12 +33,12 @@ const custom = z.strictObject({
 
 const envelope = {
   specversion: z.literal('1.0'),
-  id: z.string().min(1).max(200),
-  source: z.string().min(1).max(500),
+  id: Line(200).min(1),
+  source: Line(500).min(1),
   time: z.iso.datetime({ offset: true }).optional(),
   subject: Words.optional(),
   datacontenttype: z.literal('application/json').optional(),
-  dataschema: z.string().max(500).optional(),
+  dataschema: Line(500).optional(),
 };
 
 /** What a game tells: a CloudEvent (version 1.0, JSON). Extension attributes are let through and not kept. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ProjectDocument } from '../model/index.ts';
+import { Name, ProjectDocument } from '../model/index.ts';
 import { goalRefused, StartAnswers } from '../building/index.ts';
 import { Revision } from './edit.ts';
 
@@ -22,7 +22,7 @@ export type ProjectSummary = z.infer<typeof ProjectSummary>;
 export const ProjectList = z.strictObject({ projects: z.array(ProjectSummary) }).meta({ id: 'ProjectList' });
 export type ProjectList = z.infer<typeof ProjectList>;
 
-const ProjectName = z.string().regex(/\S/, 'A project needs a name.').max(80, 'A name has at most 80 characters.');
+const ProjectName = Name(80, 'A project needs a name.');
 
 export const CreateProject = z
   .discriminatedUnion('from', [

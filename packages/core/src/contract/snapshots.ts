@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { ProjectDocument } from '../model/index.ts';
+import { Name, ProjectDocument } from '../model/index.ts';
 
-const Name = z.string().regex(/\S/, 'A snapshot needs a name.').max(80, 'A name has at most 80 characters.');
+const SnapshotName = Name(80, 'A snapshot needs a name.');
 
 /** A state of a project kept under a name, to be compared with and gone back to. */
 export const SnapshotSummary = z
@@ -19,13 +19,13 @@ export type SnapshotList = z.infer<typeof SnapshotList>;
 
 export const CreateSnapshot = z
   .strictObject({
-    name: Name,
+    name: SnapshotName,
     revision: z.number().int().min(0).optional().describe('A revision of the history; the latest when absent.'),
   })
   .meta({ id: 'CreateSnapshot' });
 export type CreateSnapshot = z.infer<typeof CreateSnapshot>;
 
-export const RenameSnapshot = z.strictObject({ name: Name }).meta({ id: 'RenameSnapshot' });
+export const RenameSnapshot = z.strictObject({ name: SnapshotName }).meta({ id: 'RenameSnapshot' });
 export type RenameSnapshot = z.infer<typeof RenameSnapshot>;
 
 export const Snapshot = SnapshotSummary.extend({ document: ProjectDocument }).meta({ id: 'Snapshot' });

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { findReferenceProblems, usesOfParameter, type Project } from '../model/index.ts';
 import fc from 'fast-check';
-import { after as edited } from '../testing/index.ts';
+import { after as edited, depth } from '../testing/index.ts';
 import {
   addLevel,
   addParameter,
@@ -91,7 +91,7 @@ describe('the sequence', () => {
         }
         expect(froms(project)[0]).toBe(1);
       }),
-      { numRuns: 25 },
+      { numRuns: depth(25, 8) },
     );
   });
 });

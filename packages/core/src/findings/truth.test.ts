@@ -14,6 +14,7 @@ import { importProject } from '../formats/index.ts';
 import {
   atLeast,
   clover,
+  depth,
   garden,
   is,
   mistakenProject,
@@ -27,7 +28,7 @@ import { findingsAt, findingsOf, type FindingCode } from './index.ts';
 /** What is said of targets, stars and starts. */
 const CLASSES: ReadonlySet<string> = new Set(['target-beyond-placed', 'star-unreachable', 'already-true']);
 const codes = (made: Garden): string[] =>
-  findingsAt(garden(made), 1).flatMap(({ code }) => (CLASSES.has(code) ? [code] : []));
+  findingsAt(garden({ ...made, alone: true }), 1).flatMap(({ code }) => (CLASSES.has(code) ? [code] : []));
 const exit: Piece = { id: 'exit', piece: 'goal', name: 'Exit', at: { x: 15, y: 4 }, width: 2, height: 3 };
 const won = (when: Condition, id = 'won') => rule(id, when, [{ effect: 'win' }]);
 
@@ -120,7 +121,7 @@ describe('a target, over random conditions', () => {
         const reachable = conditions.some((when) => ways(count).some((way) => holds(when, way, worth)));
         if (reachable) expect(found).not.toContain('target-beyond-placed');
       }),
-      { numRuns: 150 },
+      { numRuns: depth(150, 30) },
     );
   });
 
@@ -230,8 +231,8 @@ describe('an ending before anybody acts', () => {
 });
 
 describe('over random projects of every kind of ground', () => {
-  const SOUND = 300;
-  const PLANTED = 6;
+  const SOUND = depth(300, 60);
+  const PLANTED = depth(20, 2);
 
   it('nothing grave is said of sound ones', () => {
     const said = Array.from({ length: SOUND }, (_, seed) => seed).flatMap((seed) =>

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { rampTable } from '../ramps/index.ts';
 import { parameterTable, readParameterTable } from './index.ts';
+import { depth } from '../testing/index.ts';
 
 const project = homeBeforeDusk();
 const textOf = (from = project): string[][] => {
@@ -33,7 +34,7 @@ describe('a table of values', () => {
         expect(textOf(then).map((row) => row[3])).toEqual(textOf(other).map((row) => row[3]));
         expect(reading.changes.every((change) => change.key === key)).toBe(true);
       }),
-      { numRuns: 50 },
+      { numRuns: depth(50, 15) },
     );
   });
 

@@ -2,17 +2,15 @@ import { z } from 'zod';
 import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
 import { keyed, Order, type Listed } from './keyed.ts';
-import { Limits } from './limits.ts';
+import { Name } from './name.ts';
 import { Note } from './note.ts';
 import { Shape } from './parameter.ts';
-
-const Name = z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength);
 
 /** A number that fighters have. Formulas of actions read it by its key. */
 export const StatisticEntry = z
   .strictObject({
     order: Order,
-    name: Name,
+    name: Name(),
     role: z
       .enum(['lost', 'strikes', 'protects', 'first', 'other'])
       .describe('What is lost (none left: fallen), what strikes, what protects, who comes first, or anything else.'),
@@ -26,7 +24,7 @@ const Share = z.number().min(0).max(1);
 export const ActionEntry = z
   .strictObject({
     order: Order,
-    name: Name,
+    name: Name(),
     strikes: z
       .enum(['one', 'all', 'itself', 'ally', 'allies'])
       .describe('One of the other side, all of it, who acts, one of the own side, or all of it.'),
@@ -61,7 +59,7 @@ const OwnStatistic = z.union([
 export const FighterEntry = z
   .strictObject({
     order: Order,
-    name: Name,
+    name: Name(),
     side: z.enum(['ours', 'theirs']),
     like: z
       .strictObject({
@@ -75,7 +73,7 @@ export const FighterEntry = z
       .describe('Statistics are those of another, each times a factor and plus a number where one is given.'),
     statistics: z.record(Id, OwnStatistic).describe('By key; what is not given is that of the other, or 0.'),
     worn: z
-      .array(z.strictObject({ name: Name, plus: z.record(Id, z.number().min(-1e6).max(1e6)) }))
+      .array(z.strictObject({ name: Name(), plus: z.record(Id, z.number().min(-1e6).max(1e6)) }))
       .max(20)
       .describe('Things that add to its statistics.'),
     uses: z.record(Id, UseEntry).describe('What it can do, by action.'),
@@ -86,7 +84,7 @@ export const FighterEntry = z
       .strictObject({
         experience: Amount,
         coins: Amount,
-        things: z.array(z.strictObject({ name: Name, chance: Share })).max(20),
+        things: z.array(z.strictObject({ name: Name(), chance: Share })).max(20),
       })
       .optional()
       .describe('What beating it brings.'),
@@ -99,7 +97,7 @@ export type Fighter = Listed<z.infer<typeof FighterEntry>>;
 export const GroupEntry = z
   .strictObject({
     order: Order,
-    name: Name,
+    name: Name(),
     members: z
       .array(z.strictObject({ fighter: Id, count: Amount }))
       .min(1, 'A group has somebody in it.')
@@ -142,7 +140,7 @@ export type LevelBout = z.infer<typeof LevelBout>;
 export const BoutsEntry = z
   .strictObject({
     statistics: keyed(StatisticEntry, 24, 'statistics').describe('By key, as formulas read them.'),
-    elements: keyed(z.strictObject({ order: Order, name: Name }), 24, 'elements'),
+    elements: keyed(z.strictObject({ order: Order, name: Name() }), 24, 'elements'),
     actions: keyed(ActionEntry, 200, 'actions'),
     fighters: keyed(FighterEntry, 200, 'fighters'),
     groups: keyed(GroupEntry, 200, 'groups'),

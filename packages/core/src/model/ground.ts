@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { keyed, Order, type Listed } from './keyed.ts';
 import { Limits } from './limits.ts';
+import { Name } from './name.ts';
 import { LiveAxis } from './parameter.ts';
 import { PieceEntry, type Piece, type PieceName } from './piece.ts';
 
@@ -68,7 +69,7 @@ const groundOf = <K extends string>(kind: K, cells: Cells) =>
 const SectionEntry = z
   .strictObject({
     order: Order,
-    name: z.string().regex(/\S/, 'A section needs a name.').max(Limits.nameLength),
+    name: Name(Limits.nameLength, 'A section needs a name.'),
     tier: z.number().int().min(1).max(Limits.tiers).describe('The tier from whose pool it is drawn, from 1.'),
     weight: z.number().min(0).max(100).describe('How often it comes beside the others of its pool; 0 for never.'),
     rows: rowsOf(SEEN_FROM_ASIDE, Limits.sectionLeast, Limits.sectionWidth),

@@ -30,6 +30,7 @@ export {
   type Item,
 } from './listed.ts';
 export { Limits } from './limits.ts';
+export { Line, Name } from './name.ts';
 export {
   Breather,
   LiveAxis,

@@ -4,6 +4,9 @@ import { Id } from './ids.ts';
 /** Where an entry stands in its collection. */
 export const Order = z
   .number()
+  // Beyond this, numbers between two neighbours are no longer distinct.
+  .min(-1e12, 'An order is at least −1e12.')
+  .max(1e12, 'An order is at most 1e12.')
   .describe('Its place in the collection: a smaller number comes first, equal ones go by their ids.');
 
 /**

@@ -3,6 +3,7 @@ import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
 import { keyed, Order, type Listed } from './keyed.ts';
 import { Limits } from './limits.ts';
+import { Name } from './name.ts';
 import { Note } from './note.ts';
 
 /** How a kind is drawn, everywhere alike. */
@@ -14,7 +15,7 @@ export type Look = z.infer<typeof Look>;
 
 const named = {
   order: Order,
-  name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
+  name: Name(),
   look: Look.optional(),
   note: Note,
 };

@@ -6,13 +6,14 @@ import { GroundEntry, type Ground } from './ground.ts';
 import { Id } from './ids.ts';
 import { keyed } from './keyed.ts';
 import { Limits } from './limits.ts';
+import { Name } from './name.ts';
 import { Note } from './note.ts';
 import { RuleEntry, type Rule } from './rule.ts';
 import { Stars } from './stars.ts';
 
 export const LevelEntry = z
   .strictObject({
-    name: z.string().regex(/\S/, 'A level needs a name.').max(Limits.nameLength, 'A name has at most 80 characters.'),
+    name: Name(Limits.nameLength, 'A level needs a name.'),
     brief: z
       .string()
       .max(Limits.textLength)

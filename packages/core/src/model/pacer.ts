@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { ABILITIES, ABILITY_NAMES, type AbilityName } from '../abilities/index.ts';
 import { Order, type Listed } from './keyed.ts';
 import { Limits } from './limits.ts';
+import { Name } from './name.ts';
 
 /** A number for each ability, in the range and the unit of its definition. */
 const Abilities = z.strictObject(
@@ -17,7 +18,7 @@ const Abilities = z.strictObject(
 export const PacerEntry = z
   .strictObject({
     order: Order,
-    name: z.string().regex(/\S/, 'A pacer needs a name.').max(Limits.nameLength),
+    name: Name(Limits.nameLength, 'A pacer needs a name.'),
     abilities: Abilities.describe('Means of the population.'),
     spread: z
       .number()

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { Id } from './ids.ts';
 import { Order } from './keyed.ts';
 import { Limits } from './limits.ts';
+import { Name } from './name.ts';
 
 export const NumberKind = z.enum(['real', 'whole', 'seconds', 'share']);
 export type NumberKind = z.infer<typeof NumberKind>;
@@ -135,7 +136,7 @@ export type Ramp = z.infer<typeof Ramp>;
 export const ParameterEntry = z
   .strictObject({
     order: Order,
-    label: z.string().regex(/\S/, 'A parameter needs a name.').max(Limits.nameLength),
+    label: Name(Limits.nameLength, 'A parameter needs a name.'),
     unit: z.string().max(40),
     number: NumberKind,
     sane: z

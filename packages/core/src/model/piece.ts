@@ -4,6 +4,7 @@ import { Id } from './ids.ts';
 import { Order, type Listed } from './keyed.ts';
 import { Look, type Kinds } from './kinds.ts';
 import { Limits } from './limits.ts';
+import { Name } from './name.ts';
 
 /** A point on the ground, in units from its upper left corner; the middle of the first cell is 0.5, 0.5. */
 export const Place = z.strictObject({
@@ -22,7 +23,7 @@ const heading = z
   .describe(
     'Degrees in which an enemy sets out, 0 right (when absent), 90 down; for one that circles, where it begins.',
   );
-const name = z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength);
+const name = Name();
 /** An area from its upper left corner. */
 const area = {
   width: z.number().min(0.5).max(Limits.groundWidth),

@@ -7,6 +7,7 @@ import { keyed } from './keyed.ts';
 import { KindsEntry, type Kinds } from './kinds.ts';
 import { LevelEntry, type Level } from './level.ts';
 import { Limits } from './limits.ts';
+import { Name } from './name.ts';
 import { PacerEntry, type Pacer } from './pacer.ts';
 import { LiveAxis, ParameterEntry, Ramp, type Parameter } from './parameter.ts';
 import { RuleEntry, type Rule } from './rule.ts';
@@ -57,11 +58,11 @@ export const ProjectDocument = z
   .strictObject({
     format: z.literal(PROJECT_FORMAT),
     version: z.literal(PROJECT_VERSION),
-    name: z.string().regex(/\S/, 'A project needs a name.').max(Limits.nameLength),
+    name: Name(Limits.nameLength, 'A project needs a name.'),
     words: z
       .strictObject({
-        player: z.string().regex(/\S/, 'This needs a name.').max(40),
-        worth: z.string().regex(/\S/, 'This needs a name.').max(40),
+        player: Name(40),
+        worth: Name(40),
       })
       .describe('What this game calls its player and the points gathered.'),
     player: z.strictObject({

@@ -2,13 +2,13 @@ import { z } from 'zod';
 import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
 import { Order, type Listed } from './keyed.ts';
-import { Limits } from './limits.ts';
+import { Name } from './name.ts';
 import { Reading } from './reading.ts';
 
 /** A counter of the designer's own, moved by milestones. */
 export const TallyEntry = z.strictObject({
   order: Order,
-  name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
+  name: Name(),
   start: z.number().describe('Its value when a run starts.'),
 });
 export type Tally = Listed<z.infer<typeof TallyEntry>>;

@@ -3,6 +3,7 @@ import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
 import { Order, type Listed } from './keyed.ts';
 import { Limits } from './limits.ts';
+import { Name } from './name.ts';
 
 /** One place in the sequence; the same level may stand in several. */
 export const SlotEntry = z
@@ -23,7 +24,7 @@ export type Slot = Listed<z.infer<typeof SlotEntry>>;
 /** A named band of positions with an inclusive lower bound; it ends where the next begins. */
 export const TierEntry = z
   .strictObject({
-    name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
+    name: Name(),
     from: z
       .number()
       .int()
@@ -36,7 +37,7 @@ export type Tier = Listed<z.infer<typeof TierEntry>>;
 /** A named band of a reading during the attempt, from an inclusive lower bound to where the next begins. */
 export const LiveTierEntry = z
   .strictObject({
-    name: z.string().regex(/\S/, 'This needs a name.').max(Limits.nameLength),
+    name: Name(),
     from: z.number().int('A tier starts at a whole number.').min(0).max(1_000_000),
   })
   .meta({ title: 'Live tier' });

@@ -16,10 +16,12 @@ export interface Garden {
   pieces?: Piece[];
   rules?: Rule[];
   change?: (project: Project, level: Level) => void;
+  /** The project has this level only: findings of the others take most of the time. */
+  alone?: boolean;
 }
 
 /** The demo with its first level laid bare: an empty field, the start at 2.5, 5.5, no rules but those given, no clock. */
-export function garden({ rows = EMPTY, pieces = [], rules = [], change }: Garden): Project {
+export function garden({ rows = EMPTY, pieces = [], rules = [], change, alone = false }: Garden): Project {
   const project = homeBeforeDusk();
   const level = project.levels['clover-steps']!;
   level.ground = { kind: 'roam', rows, pieces: [{ id: 'start', piece: 'start', at: { x: 2.5, y: 5.5 } }, ...pieces] };
@@ -30,6 +32,12 @@ export function garden({ rows = EMPTY, pieces = [], rules = [], change }: Garden
   for (const other of Object.values(project.levels)) {
     other.standingRulesOff = [];
     for (const rule of other.rules) delete rule.replaces;
+  }
+  if (alone) {
+    project.slots = project.slots.slice(0, 1);
+    project.levels = { 'clover-steps': level };
+    project.tiers = project.tiers.slice(0, 1);
+    project.expectations = [];
   }
   change?.(project, level);
   return project;

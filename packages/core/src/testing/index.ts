@@ -3,6 +3,7 @@ export { finalHashes } from './finalHashes.ts';
 export { patchSuiteFailures, type PatchSuiteTest } from './patchSuite.ts';
 export { demoOnGrounds } from './demoOnGrounds.ts';
 export { boutHashes } from './boutHashes.ts';
+export { depth, isThorough, sampled } from './depth.ts';
 export { after } from './after.ts';
 export { kindHashes } from './kindHashes.ts';
 export { withStandingHazards } from './standingHazards.ts';

@@ -6,6 +6,7 @@ import { prepareLevel } from '../grounds/index.ts';
 import { documentOf, literal, type Amount, type Ground, type Project } from '../model/index.ts';
 import { PERFECT } from '../pacers/index.ts';
 import { LONGEST_ATTEMPT_SECONDS, readyGame } from './index.ts';
+import { depth } from '../testing/index.ts';
 
 /** What an unkind document does to a level: numbers of the body and of parameters, cells turned over, many pieces. */
 interface Unkind {
@@ -64,7 +65,7 @@ describe('whatever numbers and cells a document holds', () => {
           const told = [x, y, result.score, result.worth, result.livesLeft, result.stars];
           expect(told.filter((value) => !Number.isFinite(value))).toEqual([]);
         }),
-        { numRuns: 15, endOnFailure: true },
+        { numRuns: depth(15, 5), endOnFailure: true },
       );
     },
   );

@@ -23,6 +23,7 @@ import {
   type PreparedGround,
   type Travelled,
 } from './index.ts';
+import { depth } from '../testing/index.ts';
 
 /** The demo with meetings in its first level. */
 function met(change: Partial<Meetings>, also: (project: Project) => void = () => undefined): Project {
@@ -35,7 +36,7 @@ function met(change: Partial<Meetings>, also: (project: Project) => void = () =>
 }
 
 const steady = (project: Project) => everyPacer(project)[1]!;
-const ATTEMPTS = Array.from({ length: 40 }, (_, number) => seedOf(number));
+const ATTEMPTS = Array.from({ length: depth(40, 16) }, (_, number) => seedOf(number));
 const played = (project: Project): GameResult[] => {
   const { play } = readyGame(prepareGame(project, 1));
   return ATTEMPTS.map((seed) => play(steady(project), seed));

@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal, type Pacer, type Project } from '../model/index.ts';
 import { differenceOf } from '../stats/index.ts';
+import { isThorough } from '../testing/index.ts';
 import {
   DEFAULT_PRECISION,
   durations,
@@ -97,7 +98,7 @@ describe('runs through a sequence', () => {
   });
 });
 
-describe('runs drawn from what is known', () => {
+(isThorough ? describe : describe.skip)('runs drawn from what is known', () => {
   const project = only(2, 5, 9);
   const novice = project.pacers[0]!;
   let books: KnownBooks;

@@ -1,7 +1,8 @@
 import type { Sheets } from './sheet.ts';
 
-/** Text that Markdown would take for marks of its own. */
-const plain = (text: string): string => text.replaceAll(/[\\`*_[\]<>|#]/g, (character) => `\\${character}`);
+/** Text that stands on one line and means no more than its characters. */
+const plain = (text: string): string =>
+  text.replaceAll(/\s*[\r\n]+\s*/g, ' ').replaceAll(/[\\`*_[\]<>|#]/g, (character) => `\\${character}`);
 const list = (items: readonly string[]): string => items.map((item) => `- ${plain(item)}\n`).join('');
 const part = (title: string, items: readonly string[]): string =>
   items.length === 0 ? '' : `\n**${title}**\n\n${list(items)}`;

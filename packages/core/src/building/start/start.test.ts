@@ -6,13 +6,18 @@ import { documentOf } from '../../model/index.ts';
 import { PERFECT } from '../../pacers/index.ts';
 import { valuesAt } from '../../ramps/index.ts';
 import { reachOf } from '../../scene/index.ts';
+import { isThorough } from '../../testing/index.ts';
 import { readyGame, seedOf } from '../../trials/index.ts';
 import { START_KITS, StartChoices, startGoals, startProject, type StartMoves } from '../index.ts';
 
 const WAYS = (Object.keys(START_KITS) as StartMoves[]).flatMap((moves) =>
   Object.keys(startGoals(moves)).map((goal) => [moves, goal] as const),
 );
-const CASES = WAYS.flatMap(([moves, goal]) => [1, 12, 24].map((levels) => [moves, goal, levels] as const));
+/** The first goal of each kind of ground by `npm test`, all of them by `npm run check`. */
+const PLAYED = isThorough ? WAYS : WAYS.filter(([moves], index) => WAYS[index - 1]?.[0] !== moves);
+const CASES = WAYS.flatMap(([moves, goal]) =>
+  (isThorough ? [1, 12, 24] : [1, 12]).map((levels) => [moves, goal, levels] as const),
+);
 
 describe('a project started from three answers', () => {
   it.each(CASES)('%s, %s, %i levels: is whole, has nothing to find, and all can be reached', (moves, goal, levels) => {
@@ -33,7 +38,7 @@ describe('a project started from three answers', () => {
     expect(new Set(grounds).size).toBeGreaterThanOrEqual(10);
   });
 
-  it.each(WAYS)(
+  it.each(PLAYED)(
     '%s, %s: steady players clear the first level nearly always and the last one sometimes',
     (moves, goal) => {
       const project = startProject({ moves, goal, levels: 12 });
@@ -48,7 +53,7 @@ describe('a project started from three answers', () => {
     },
   );
 
-  it.each(WAYS)('%s, %s: a player without mistakes clears it to the end', (moves, goal) => {
+  it.each(PLAYED)('%s, %s: a player without mistakes clears it to the end', (moves, goal) => {
     const project = startProject({ moves, goal, levels: 12 });
     const without = { abilities: PERFECT, spread: 0 };
     for (const position of [7, 12]) {

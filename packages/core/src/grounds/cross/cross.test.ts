@@ -10,7 +10,7 @@ import {
   type AttemptState,
 } from '../../attempt/index.ts';
 import { literal, type Piece, type Rule } from '../../model/index.ts';
-import { atLeast, garden, is, rule, run } from '../../testing/index.ts';
+import { atLeast, depth, garden, is, rule, run } from '../../testing/index.ts';
 import { makeWorld, prepareLevel } from '../index.ts';
 
 const [RIGHT, DOWN, LEFT, UP] = [1, 2, 3, 4] as const;
@@ -256,7 +256,7 @@ it('whatever its numbers are, an attempt stays whole: no place without a number,
         }
       },
     ),
-    { numRuns: 60 },
+    { numRuns: depth(60, 20) },
   );
 });
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { enemiesOf, startAttemptFrom, step, type AttemptState } from '../../attempt/index.ts';
 import { literal, type EnemyKind, type Piece, type Project, type Rule } from '../../model/index.ts';
-import { cornersOf, garden, is, rule, run } from '../../testing/index.ts';
+import { cornersOf, depth, garden, is, rule, run } from '../../testing/index.ts';
 import { jumpFacts, makeWorld, prepareLevel, USUAL_LEAP } from '../index.ts';
 
 const [JUMP, LEFT, RIGHT] = [1, 2, 4] as const;
@@ -270,6 +270,6 @@ it('whatever its numbers are, nobody comes to be in a wall or at no place', () =
         }
       },
     ),
-    { numRuns: 60 },
+    { numRuns: depth(60, 20) },
   );
 });

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { startAttemptFrom, step, type AttemptState } from '../../attempt/index.ts';
 import { literal, type Project, type Rule } from '../../model/index.ts';
-import { atLeast, cornersOf, garden, is, rule, run } from '../../testing/index.ts';
+import { atLeast, cornersOf, depth, garden, is, rule, run } from '../../testing/index.ts';
 import { makeWorld, prepareLevel, USUAL_LIFT } from '../index.ts';
 
 const [HOLD, LEFT, RIGHT] = [1, 2, 4] as const;
@@ -136,7 +136,7 @@ describe('lift', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      { numRuns: depth(60, 20) },
     );
   });
 });

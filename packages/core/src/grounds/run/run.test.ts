@@ -18,7 +18,7 @@ import {
   type Rule,
   type Section,
 } from '../../model/index.ts';
-import { garden, is, rule, run as wait } from '../../testing/index.ts';
+import { depth, garden, is, rule, run as wait } from '../../testing/index.ts';
 import { JUMP, jumpFacts, makeWorld, prepareLevel, RUN_ON, SLIDE, tierAt, USUAL_RUN, type RunOwn } from '../index.ts';
 import { pick, poolOf } from './sections.ts';
 
@@ -420,6 +420,6 @@ it('whatever its numbers and sections are, it goes on, and nobody comes to be in
         }
       },
     ),
-    { numRuns: 60 },
+    { numRuns: depth(60, 20) },
   );
 });

@@ -97,6 +97,17 @@ describe('the live link', () => {
     game.hangUp();
   });
 
+  it('refuses a slot that the project does not have, and keeps nothing of it', async () => {
+    const { port } = server.address() as AddressInfo;
+    const before = app.live.lines(id);
+    const answers = await Promise.all(
+      Array.from({ length: 20 }, (_, n) => fetch(`http://127.0.0.1:${port}/api/projects/${id}/live?slot=none-${n}`)),
+    );
+    expect(answers.map(({ status }) => status)).toEqual(answers.map(() => 404));
+    expect(await answers[0]!.json()).toMatchObject({ detail: 'There is no slot none-0 in this project.' });
+    expect(app.live.lines(id)).toBe(before);
+  });
+
   it('lets a game that was away catch up, and begins anew for one that knows nothing of it', async () => {
     const game = listen();
     const [first] = await game.first(1);

@@ -5,6 +5,7 @@ import { createSession, type Session } from 'better-sse';
 import type { Request, Response } from 'express';
 import { generate } from 'json-merge-patch';
 import type { Logger } from 'pino';
+import { StadionError } from '../../http/errors.ts';
 import { Soon } from '../../jobs/soon.ts';
 
 interface Dependencies {
@@ -22,6 +23,10 @@ interface Line {
   /** The revision that its hand-off last changed with. */
   revision: number;
   handOff: HandOff;
+  /** The hand-off as JSON text; undefined until a game asks for it at this revision. */
+  text: string | undefined;
+  /** Forgets the line some time after its last game has gone. */
+  forgetting?: NodeJS.Timeout;
   /** The last changes, oldest first, by the revision that they lead to. */
   changes: { before: number; revision: number; patch: string }[];
 }
@@ -30,7 +35,7 @@ interface Line {
 const KEPT_CHANGES = 300;
 /** Edits that come close together are told as one. Milliseconds. */
 const TOGETHER_MS = 30;
-/** So long after its last game has gone a project's changes are kept for who comes back. Milliseconds. */
+/** Time for which a line and its changes are kept after its last game has gone. Milliseconds. */
 const KEPT_MS = 120_000;
 /** Who is further behind than this is let go: it comes back and catches up. */
 const MOST_BEHIND_BYTES = 4_000_000;
@@ -44,6 +49,9 @@ const only = (handOff: HandOff, slot: string | undefined): HandOff => {
   return { ...handOff, slots: alone(handOff.slots), ...(rounds ? { rounds: Object.fromEntries(rounds) } : {}) };
 };
 
+/** Events are sent as the JSON text that is given: a text is made once for all who get it. */
+const AS_IT_IS = (text: unknown): string => text as string;
+
 /** A hand-off without the slots that another has as the very same objects: they need not be compared. */
 const without = (handOff: HandOff, other: HandOff): HandOff => ({
   ...handOff,
@@ -53,7 +61,6 @@ const without = (handOff: HandOff, other: HandOff): HandOff => ({
 export function makeLiveService({ read, onGames, now: clock, log }: Dependencies) {
   /** By project, then by slot. */
   const lines = new Map<string, Map<string, Line>>();
-  const forgetting = new Map<string, NodeJS.Timeout>();
 
   const now = async (projectId: string): Promise<{ handOff: HandOff; revision: number }> => {
     const { document, revision } = await read(projectId);
@@ -70,12 +77,14 @@ export function makeLiveService({ read, onGames, now: clock, log }: Dependencies
       const next = only(handOff, line.slot);
       const patch = generate(without(line.handOff, next), without(next, line.handOff)) as unknown;
       if (patch === undefined) continue;
-      line.changes.push({ before: line.revision, revision, patch: JSON.stringify(patch) });
+      const text = JSON.stringify(patch);
+      line.changes.push({ before: line.revision, revision, patch: text });
       line.handOff = next;
+      line.text = undefined;
       line.revision = revision;
       if (line.changes.length > KEPT_CHANGES) line.changes.shift();
       for (const [session, { response }] of line.sessions) {
-        session.push(patch, 'patch', String(revision));
+        session.push(text, 'patch', String(revision));
         if (response.writableLength > MOST_BEHIND_BYTES) response.destroy();
       }
     }
@@ -83,22 +92,18 @@ export function makeLiveService({ read, onGames, now: clock, log }: Dependencies
 
   const telling = new Soon(tell, TOGETHER_MS, log);
 
-  const isHeard = (projectId: string): boolean =>
-    [...(lines.get(projectId)?.values() ?? [])].some(({ sessions }) => sessions.size > 0);
-
-  function forgetLater(projectId: string): void {
-    clearTimeout(forgetting.get(projectId));
-    const timer = setTimeout(() => {
-      forgetting.delete(projectId);
-      if (!isHeard(projectId)) lines.delete(projectId);
-    }, KEPT_MS);
-    timer.unref();
-    forgetting.set(projectId, timer);
+  function forget(projectId: string, line: Line): void {
+    const ofProject = lines.get(projectId);
+    ofProject?.delete(line.slot ?? '');
+    if (ofProject?.size === 0) lines.delete(projectId);
   }
 
   function leave(projectId: string, line: Line, session: Session): void {
     line.sessions.delete(session);
-    if (!isHeard(projectId)) forgetLater(projectId);
+    if (line.sessions.size === 0) {
+      line.forgetting = setTimeout(() => forget(projectId, line), KEPT_MS);
+      line.forgetting.unref();
+    }
     onGames(projectId);
   }
 
@@ -106,10 +111,12 @@ export function makeLiveService({ read, onGames, now: clock, log }: Dependencies
     const there = lines.get(projectId)?.get(slot ?? '');
     if (there) return there;
     const { handOff, revision } = await now(projectId);
+    if (slot !== undefined && !(slot in handOff.slots))
+      throw new StadionError('not-found', `There is no slot ${slot} in this project.`);
     const ofProject = lines.get(projectId) ?? new Map<string, Line>();
     lines.set(projectId, ofProject);
     const line = ofProject.get(slot ?? '') ?? {
-      ...{ slot, revision, changes: [] },
+      ...{ slot, revision, changes: [], text: undefined },
       sessions: new Map<Session, never>(),
       handOff: only(handOff, slot),
     };
@@ -121,15 +128,16 @@ export function makeLiveService({ read, onGames, now: clock, log }: Dependencies
     /** Connects a game until it goes away. @param game its name @param slot id of the one slot that it is told of */
     async connect(projectId: string, game: string, slot: string | undefined, request: Request, response: Response) {
       const line = await lineOf(projectId, slot);
-      const session = await createSession(request, response, { retry: 1000 });
+      const session = await createSession(request, response, { retry: 1000, serializer: AS_IT_IS });
       const since = clock().toISOString();
+      clearTimeout(line.forgetting);
       line.sessions.set(session, { game: { game, ...(slot === undefined ? {} : { slot }), since }, response });
       response.once('close', () => leave(projectId, line, session));
       const known = line.changes.findIndex((change) => String(change.before) === session.lastId);
       if (known >= 0)
-        for (const change of line.changes.slice(known))
-          session.push(JSON.parse(change.patch) as unknown, 'patch', String(change.revision));
-      else if (session.lastId !== String(line.revision)) session.push(line.handOff, 'hand-off', String(line.revision));
+        for (const change of line.changes.slice(known)) session.push(change.patch, 'patch', String(change.revision));
+      else if (session.lastId !== String(line.revision))
+        session.push((line.text ??= JSON.stringify(line.handOff)), 'hand-off', String(line.revision));
       onGames(projectId);
     },
 
@@ -138,6 +146,9 @@ export function makeLiveService({ read, onGames, now: clock, log }: Dependencies
       if (lines.has(projectId)) telling.ask(projectId);
     },
 
+    /** The number of lines that are kept for a project. */
+    lines: (projectId: string): number => lines.get(projectId)?.size ?? 0,
+
     connectedTo: (projectId: string): GameLink['connected'] =>
       [...(lines.get(projectId)?.values() ?? [])].flatMap(({ sessions }) =>
         [...sessions.values()].map(({ game }) => game),
@@ -145,7 +156,7 @@ export function makeLiveService({ read, onGames, now: clock, log }: Dependencies
 
     close(): void {
       telling.close();
-      for (const timer of forgetting.values()) clearTimeout(timer);
+      for (const ofProject of lines.values()) for (const line of ofProject.values()) clearTimeout(line.forgetting);
     },
   };
 }

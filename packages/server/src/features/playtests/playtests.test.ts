@@ -53,6 +53,16 @@ describe('events of games', () => {
     });
   });
 
+  it('with ids that a database would not tell apart are refused', async () => {
+    const answer = await send(
+      ['nul\u0000', 'half \ud800', 'half \ud801', 'line\nbreak'].map((key) => ended(key)).concat(ended('sound 🐝')),
+    );
+    expect(answer.body).toMatchObject({ kept: 1, known: 0 });
+    expect((answer.body as { refused: { pointer: string }[] }).refused.map(({ pointer }) => pointer)).toEqual(
+      [0, 1, 2, 3].map((index) => `/${index}/id`),
+    );
+  });
+
   it('of which none can be read are refused as a whole, with what was kept', async () => {
     const answer = await send({ specversion: '1.0' }, 'application/json');
     expect(answer.status).toBe(422);
@@ -83,7 +93,7 @@ describe('events of games', () => {
       .trimEnd()
       .split('\n')
       .map((line) => JSON.parse(line) as { id: string; time: string });
-    expect(lines).toHaveLength(4);
+    expect(lines).toHaveLength(5);
     expect(lines[0]).toMatchObject({ id: 'early', time: '2029-12-31T22:00:00.000Z', type: 'attempt.ended' });
   });
 
