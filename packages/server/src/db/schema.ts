@@ -87,8 +87,27 @@ export const gameEvents = sqliteTable(
   (table) => [
     primaryKey({ columns: [table.projectId, table.source, table.id] }),
     index('game_events_by_slot').on(table.projectId, table.slot, table.at),
-    index('game_events_by_time').on(table.projectId, table.at),
+    index('game_events_by_time').on(table.projectId, table.at, table.source, table.id),
   ],
+);
+
+/** Numbers of the events of a day, so that no request has to count rows. */
+export const gameEventCounts = sqliteTable(
+  'game_event_counts',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    /** Day on which they happened, as YYYY-MM-DD. */
+    day: text('day').notNull(),
+    /** All events that ever came, and the ended attempts among them. */
+    events: integer('events').notNull(),
+    attempts: integer('attempts').notNull(),
+    /** Events that are still kept, and the length of their data in characters. */
+    kept: integer('kept').notNull(),
+    characters: integer('characters').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.day] })],
 );
 
 /** States of a project that were handed over, each with its whole document as JSON text. */

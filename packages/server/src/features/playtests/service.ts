@@ -9,6 +9,7 @@ interface Dependencies {
   now: () => Date;
   /** Called once events are kept. */
   onEvents: (projectId: string) => void;
+  limits?: store.EventLimits;
 }
 
 type Row = ReturnType<typeof store.rowOf>;
@@ -22,13 +23,18 @@ interface Waiting {
 
 /** As many rows as are written in one transaction. */
 const MOST_ROWS = 20_000;
-const ROWS_READ_AT_ONCE = 2000;
+/** Rows read at once: the event loop is held for some milliseconds only. */
+const ROWS_READ_AT_ONCE = 500;
+/** Most characters of one event's data. */
+const LONGEST_DATA = 20_000;
+/** A project keeps its latest events within these limits. */
+const LIMITS: store.EventLimits = { events: 1_000_000, characters: 1_000_000_000 };
 
 export type PlaytestService = ReturnType<typeof makePlaytestService>;
 
 const keyOf = ({ projectId, source, id }: Row): string => JSON.stringify([projectId, source, id]);
 
-export function makePlaytestService({ storage, now, onEvents }: Dependencies) {
+export function makePlaytestService({ storage, now, onEvents, limits = LIMITS }: Dependencies) {
   const waiting: Waiting[] = [];
   let writing = false;
 
@@ -42,12 +48,15 @@ export function makePlaytestService({ storage, now, onEvents }: Dependencies) {
       while (many < waiting.length && (rows += waiting[many]?.rows.length ?? 0) <= MOST_ROWS) many++;
       const taken = waiting.splice(0, many);
       try {
-        const fresh = await storage.write((transaction) =>
-          store.insertEvents(
+        const fresh = await storage.write(async (transaction) => {
+          const inserted = await store.insertEvents(
             transaction,
             taken.flatMap((one) => one.rows),
-          ),
-        );
+          );
+          for (const projectId of new Set(inserted.map((row) => row.projectId)))
+            while ((await store.removeOldest(transaction, projectId, limits)) > 0);
+          return inserted;
+        });
         const isFresh = new Set(fresh.map(keyOf));
         // An event that came twice in one transaction counts for who sent it first.
         for (const one of taken) one.done(one.rows.filter((row) => isFresh.delete(keyOf(row))).length);
@@ -76,8 +85,12 @@ export function makePlaytestService({ storage, now, onEvents }: Dependencies) {
       const refused: EventReceipt['refused'] = [];
       const rows = list.flatMap((value, index) => {
         const parsed = GameEvent.safeParse(value);
-        if (parsed.success) return [store.rowOf(projectId, parsed.data, came)];
-        const issue = parsed.error.issues[0];
+        const row = parsed.success ? store.rowOf(projectId, parsed.data, came) : undefined;
+        if (row && row.data.length <= LONGEST_DATA) return [row];
+        const issue = parsed.error?.issues[0] ?? {
+          path: ['data'],
+          message: `The data of an event has ${LONGEST_DATA} characters at most.`,
+        };
         const path = Array.isArray(body) ? [index, ...(issue?.path ?? [])] : (issue?.path ?? []);
         refused.push({ index, pointer: pointerOf(path), message: issue?.message ?? 'This is no event.' });
         return [];
@@ -94,18 +107,19 @@ export function makePlaytestService({ storage, now, onEvents }: Dependencies) {
 
     /** What has come of a project so far. */
     async summary(projectId: string) {
-      const midnight = `${now().toISOString().slice(0, 10)}T00:00:00.000Z`;
-      const { events, attemptsSince } = await store.countEvents(storage.db, projectId, midnight);
+      const today = now().toISOString().slice(0, 10);
+      const { events, attemptsSince } = await store.countEvents(storage.db, projectId, today);
       return { events, attemptsToday: attemptsSince, last: (await store.lastEvent(storage.db, projectId)) ?? null };
     },
 
     /** Every event as a line of JSON, in the order of time. */
     async *lines(projectId: string): AsyncGenerator<string> {
-      for (let offset = 0; ; offset += ROWS_READ_AT_ONCE) {
-        const rows = await store.eventsFrom(storage.db, projectId, offset, ROWS_READ_AT_ONCE);
+      for (let after: store.EventPlace | undefined; ;) {
+        const rows = await store.eventsAfter(storage.db, projectId, after, ROWS_READ_AT_ONCE);
         for (const { source, id, type, at, data } of rows)
           yield `${JSON.stringify({ specversion: '1.0', id, source, type, time: at, data: JSON.parse(data) as unknown })}\n`;
         if (rows.length < ROWS_READ_AT_ONCE) return;
+        after = rows.at(-1);
       }
     },
   };

@@ -1,7 +1,7 @@
 import type { GameEvent } from '@stadion/core/contract';
-import { and, asc, count, desc, eq, gte } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, sql, sum } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
-import { gameEvents } from '../../db/schema.ts';
+import { gameEventCounts, gameEvents } from '../../db/schema.ts';
 
 type Row = typeof gameEvents.$inferInsert;
 
@@ -19,35 +19,124 @@ export const rowOf = (projectId: string, { source, id, type, time, data }: GameE
 /** SQLite takes so many values in one statement; a row has seven. */
 const ROWS_AT_ONCE = 4000;
 
-/** Keeps events that are not known yet. @returns how many were new, by project */
+/** Numbers of events of one day, by which its row of counts changes. */
+interface Change {
+  projectId: string;
+  day: string;
+  events: number;
+  attempts: number;
+  kept: number;
+  characters: number;
+}
+
+/** Length of a day in the text of a time. */
+const DAY_LENGTH = 10;
+
+/** Sums changes by project and day. */
+function summed(changes: readonly Change[]): Change[] {
+  const sums = new Map<string, Change>();
+  for (const change of changes) {
+    const key = `${change.day} ${change.projectId}`;
+    const sum = sums.get(key);
+    if (!sum) sums.set(key, { ...change });
+    else for (const name of ['events', 'attempts', 'kept', 'characters'] as const) sum[name] += change[name];
+  }
+  return [...sums.values()];
+}
+
+async function changeCounts(db: Transaction, changes: readonly Change[]): Promise<void> {
+  for (const change of summed(changes)) {
+    const added = (name: 'events' | 'attempts' | 'kept' | 'characters') =>
+      sql`${gameEventCounts[name]} + ${change[name]}`;
+    await db
+      .insert(gameEventCounts)
+      .values(change)
+      .onConflictDoUpdate({
+        target: [gameEventCounts.projectId, gameEventCounts.day],
+        set: {
+          events: added('events'),
+          attempts: added('attempts'),
+          kept: added('kept'),
+          characters: added('characters'),
+        },
+      });
+  }
+}
+
+/** Keeps events that are not known yet, and counts them. @returns the new ones: their projects, sources and ids */
 export async function insertEvents(db: Transaction, rows: readonly Row[]): Promise<Row[]> {
   const fresh: Row[] = [];
+  const changes: Change[] = [];
   for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
     const kept = await db
       .insert(gameEvents)
       .values(rows.slice(from, from + ROWS_AT_ONCE))
       .onConflictDoNothing()
-      .returning({ projectId: gameEvents.projectId, source: gameEvents.source, id: gameEvents.id });
-    fresh.push(...(kept as Row[]));
+      .returning();
+    fresh.push(...kept);
+    for (const row of kept)
+      changes.push({
+        ...{ projectId: row.projectId, day: row.at.slice(0, DAY_LENGTH), events: 1 },
+        ...{ attempts: row.type === 'attempt.ended' ? 1 : 0, kept: 1, characters: row.data.length },
+      });
   }
+  await changeCounts(db, changes);
   return fresh;
 }
 
-const { projectId, type, at, slot } = gameEvents;
+const { projectId, type, at, slot, source, id } = gameEvents;
 
-/** How many events there are, and how many attempts have ended since a time. */
+/** What a project keeps of its events at most. */
+export interface EventLimits {
+  events: number;
+  /** Of the data of all of them. */
+  characters: number;
+}
+
+/** Removes the oldest events beyond the limits, a portion at a time; their counts stay. @returns the number removed */
+export async function removeOldest(db: Transaction, project: string, limits: EventLimits): Promise<number> {
+  const [now] = await db
+    .select({ kept: sum(gameEventCounts.kept), characters: sum(gameEventCounts.characters) })
+    .from(gameEventCounts)
+    .where(eq(gameEventCounts.projectId, project));
+  const kept = Number(now?.kept ?? 0);
+  const characters = Number(now?.characters ?? 0);
+  const share = characters > limits.characters ? 1 - limits.characters / characters : 0;
+  const many = Math.min(ROWS_AT_ONCE, Math.max(kept - limits.events, Math.ceil(kept * share)));
+  if (many <= 0) return 0;
+  const oldest = db
+    .select({ row: sql`rowid` })
+    .from(gameEvents)
+    .where(eq(projectId, project))
+    .orderBy(asc(at), asc(source), asc(id))
+    .limit(many);
+  const removed = await db
+    .delete(gameEvents)
+    .where(inArray(sql`rowid`, oldest))
+    .returning({ at, length: sql<number>`length(${gameEvents.data})` });
+  const changes = removed.map((row) => ({
+    ...{ projectId: project, day: row.at.slice(0, DAY_LENGTH), events: 0, attempts: 0 },
+    ...{ kept: -1, characters: -row.length },
+  }));
+  await changeCounts(db, changes);
+  return removed.length;
+}
+
+/** How many events came in all, and how many attempts ended on a day or later. */
 export async function countEvents(
   db: Database,
   project: string,
   since: string,
 ): Promise<{ events: number; attemptsSince: number }> {
-  const of = eq(projectId, project);
-  const [all] = await db.select({ many: count() }).from(gameEvents).where(of);
-  const [today] = await db
-    .select({ many: count() })
-    .from(gameEvents)
-    .where(and(of, eq(type, 'attempt.ended'), gte(at, since)));
-  return { events: all?.many ?? 0, attemptsSince: today?.many ?? 0 };
+  const { attempts, events, day } = gameEventCounts;
+  const [all] = await db
+    .select({
+      events: sum(events),
+      attempts: sql<number>`sum(case when ${day} >= ${since} then ${attempts} else 0 end)`,
+    })
+    .from(gameEventCounts)
+    .where(eq(gameEventCounts.projectId, project));
+  return { events: Number(all?.events ?? 0), attemptsSince: Number(all?.attempts ?? 0) };
 }
 
 export async function lastEvent(
@@ -63,12 +152,19 @@ export async function lastEvent(
   return row;
 }
 
-/** Rows in the order of time, some at once. @param offset rows passed over */
-export const eventsFrom = (db: Database, project: string, offset: number, limit: number) =>
+/** Names a row by its place in the order of time. */
+export type EventPlace = Pick<Required<Row>, 'at' | 'source' | 'id'>;
+
+/** The rows after a place in the order of time, from the first one where none is given. @param limit of their number */
+export const eventsAfter = (db: Database, project: string, after: EventPlace | undefined, limit: number) =>
   db
     .select()
     .from(gameEvents)
-    .where(eq(projectId, project))
-    .orderBy(asc(at), asc(gameEvents.source), asc(gameEvents.id))
-    .limit(limit)
-    .offset(offset);
+    .where(
+      and(
+        eq(projectId, project),
+        after ? sql`(${at}, ${source}, ${id}) > (${after.at}, ${after.source}, ${after.id})` : undefined,
+      ),
+    )
+    .orderBy(asc(at), asc(source), asc(id))
+    .limit(limit);
