@@ -4,7 +4,7 @@ import { Key } from 'selenium-webdriver';
 import { TRIALS_WAIT_MS } from './harness/browser.ts';
 import { journey } from './harness/journey.ts';
 
-const at = journey();
+const at = journey({ trials: true });
 
 const speed = (project: Project) => project.parameters[0]!;
 const ghosts = (): Promise<number> =>

@@ -133,7 +133,7 @@ describe('a finding that attempts show', () => {
     const { id } = (await made.json()) as { id: string };
     await edit('Want much less', [{ op: 'add', path: '/slots/slot-2/wanted', value: 0.3 }], id);
     await at.page.driver.get(`${at.server.address}/projects/${id}/level/slot-2`);
-    await at.page.clickName('button', /findings?$/);
+    await at.page.clickName('button', /\bfindings?\b/);
     await there('The level is easier than wanted.', TRIALS_WAIT_MS);
     await there('seen in attempts (');
     await focus('The level is easier than wanted.');

@@ -3,7 +3,7 @@ import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 import { keepSlots } from './harness/shorten.ts';
 
-const at = journey({ own: true });
+const at = journey({ own: true, trials: true });
 
 const panel = async (): Promise<string> => (await at.page.find('aside[aria-label=Forecast]')).getText();
 const attempts = async (): Promise<number> => Number(/([\d,]+) attempts in/.exec(await panel())?.[1] ?? 0);

@@ -5,7 +5,7 @@ import { documentOf, projectOf, type Project, type ProjectDocument } from '@stad
 import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 
-const at = journey();
+const at = journey({ trials: true });
 let large = '';
 
 beforeAll(async () => {

@@ -7,7 +7,7 @@ import { journey } from './harness/journey.ts';
 import { keepSlots } from './harness/shorten.ts';
 
 /** A server of its own, which others do not make wait: nearly all here is played there. */
-const at = journey({ own: true });
+const at = journey({ own: true, trials: true });
 
 /** Three short levels of the demo, without enemies: the rest would take minutes to try. */
 beforeAll(() =>

@@ -28,6 +28,16 @@ async function newProject(address: string): Promise<string> {
   return ((await made.json()) as { id: string }).id;
 }
 
+/** Holds the trials of a project on the server: what nobody looks at takes no time from the others. */
+async function holdTrials(address: string, projectId: string): Promise<void> {
+  const answer = await fetch(`${address}/api/projects/${projectId}/trials`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ do: 'pause' }),
+  });
+  if (!answer.ok) throw new Error(`The trials were not held: ${answer.status}.`);
+}
+
 /** The window as a new one would be: nothing open beside it, nothing kept, no settings. */
 async function madeFresh(page: Page, address: string): Promise<void> {
   const { driver } = page;
@@ -52,12 +62,13 @@ const notMine = (): never => {
  * Sets up a journey for the tests of a file: a project of its own on the server and in the window that all share.
  *
  * @param own a server and a browser for this file alone: for tests that stop it, or count on being the only ones
+ * @param trials the server plays the project's trials, as it does for a user; else they are held
  */
-export function journey({ own = false } = {}): Journey {
+export function journey({ own = false, trials = false } = {}): Journey {
   const made = {} as Journey;
   beforeAll(async () => {
     if (own) {
-      [made.server, made.page] = await Promise.all([runServer(), openBrowser()]);
+      [made.server, made.page] = await Promise.all([runServer(true), openBrowser()]);
       const list = (await (await fetch(`${made.server.address}/api/projects`)).json()) as {
         projects: { id: string }[];
       };
@@ -76,6 +87,7 @@ export function journey({ own = false } = {}): Journey {
       await madeFresh(made.page, address);
       made.projectId = await newProject(address);
     }
+    if (!trials) await holdTrials(made.server.address, made.projectId);
     made.open = async (path) => {
       await made.page.driver.get(`${made.server.address}/projects/${made.projectId}/${path}`);
       await made.page.find('section[aria-label=Sequence]');

@@ -224,6 +224,35 @@ describe('an ending before anybody acts', () => {
       { change: (_p, level) => void (level.clock = { ...level.clock, limitSeconds: literal(0), starts: 'firstMove' }) },
       true,
     ],
+    ...(['load', 'firstMove'] as const).flatMap((starts): [string, Garden, boolean][] => {
+      const clock = (_p: Project, level: Level): void =>
+        void (level.clock = { ...level.clock, limitSeconds: literal(40), starts });
+      const lost = (when: Condition) => [rule('late', when, [{ effect: 'lose', cause: 'Late' }])];
+      const left = { ...atLeast('t', { reading: 'timeLeft' }, 39.5), comparison: 'atMost' } as Condition;
+      return [
+        [
+          `after half a second, ${starts}`,
+          { rules: lost(atLeast('t', { reading: 'timeElapsed' }, 0.5)), change: clock },
+          true,
+        ],
+        [`half a second before all is left, ${starts}`, { rules: lost(left), change: clock }, true],
+        [
+          `after ten seconds, ${starts}`,
+          { rules: lost(atLeast('t', { reading: 'timeElapsed' }, 10)), change: clock },
+          false,
+        ],
+      ];
+    }),
+    [
+      'not inside a far zone for a moment',
+      {
+        pieces: [exit],
+        rules: [
+          won({ ...is('out', { reading: 'inside', zone: 'exit' }, false), heldSeconds: literal(0.3) } as Condition),
+        ],
+      },
+      true,
+    ],
     ['by a clock of a minute', { change: (_p, level) => void (level.clock.limitSeconds = literal(60)) }, false],
   ])('%s', (_case, made, found) => {
     expect(codes(made).includes('already-true')).toBe(found);

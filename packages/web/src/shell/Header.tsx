@@ -1,6 +1,7 @@
 import { History, Play, Radio, Redo2, Search, TriangleAlert, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { useGamesQuery } from '../api/stadionApi.ts';
+import { countsOf } from '../features/findings/groups.ts';
 import { nameRefused, Button, Mark, Menu, TextInPlace, Tip } from '../ui/index.ts';
 import { at, replaceAt } from '@stadion/core/edits';
 import {
@@ -91,12 +92,20 @@ function FindingsButton() {
   const isOpen = useAppSelector((state) => state.view.drawer === 'findings');
   // An expected clear rate that is not met counts as a finding; expected verdicts are among the findings themselves.
   const unmet = useExpectations().filter(({ expectation, met }) => expectation.is === 'clearRate' && met === false);
-  const found = useFindings().length + unmet.length;
-  const count = useHaveFindingsCome() ? String(found) : '…';
+  const { wrong, doubts } = countsOf(useFindings());
+  const known = useHaveFindingsCome();
+  const count = known ? String(wrong + unmet.length) : '…';
   return (
     <Button look="bar" aria-expanded={isOpen} onClick={() => dispatch(drawerOpened(isOpen ? null : 'findings'))}>
       <TriangleAlert size={14} />
       {count} <span className="max-[1100px]:sr-only">finding{count === '1' ? '' : 's'}</span>
+      {known && doubts > 0 ? (
+        <span className="font-normal opacity-75">
+          <span className="sr-only">and </span>
+          <span aria-hidden>+ </span>
+          {doubts} <span className="max-[1320px]:sr-only">doubt{doubts === 1 ? '' : 's'}</span>
+        </span>
+      ) : null}
     </Button>
   );
 }

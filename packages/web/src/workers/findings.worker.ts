@@ -1,5 +1,5 @@
 import {
-  besides,
+  withoutEchoes,
   checkExpectation,
   evidenceIn,
   FindingBook,
@@ -75,7 +75,10 @@ function begin({ anew, patch, forecasts, slotId }: FindingsRequest): Work<Omit<F
     },
     read() {
       const findings = book.findings();
-      return { findings: [...findings, ...besides(findings, evidenceIn(project, known, book.checked))], verdicts };
+      return {
+        findings: [...findings, ...withoutEchoes(findings, evidenceIn(project, known, book.checked))],
+        verdicts,
+      };
     },
   };
 }

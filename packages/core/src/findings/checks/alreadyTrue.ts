@@ -9,7 +9,7 @@ import {
   type AttemptState,
 } from '../../attempt/index.ts';
 import { cellAt } from '../../ground/index.ts';
-import { makeWorld } from '../../grounds/index.ts';
+import { groundKindOf, makeWorld } from '../../grounds/index.ts';
 import { pointerOf, type Piece } from '../../model/index.ts';
 import {
   conditionInWords,
@@ -55,15 +55,23 @@ function mayEndByItself(here: SlotFacts): boolean {
   return rules.some((entry) => concerns(entry) && !isFalseUntouched(entry.rule.when, here, firstReading));
 }
 
-/** Does anything about the start make it worth trying whether the level ends by itself? Trying each would take long. */
-function isSuspicious({ prepared: level }: SlotFacts): boolean {
+/** Does the level end within the first second of its clock if no reading but the time changes? */
+function endsByTime({ prepared: level }: SlotFacts): boolean {
   const { judging } = level;
   const judge = makeJudge(judging.rules, judging.tie, judging);
   const verdicts = startVerdicts(judge);
   const seen = startObserved(level);
-  judgeTick(judge, seen, verdicts);
-  endTick(judge, seen, verdicts, null);
-  if (verdicts.ended) return true;
+  for (let tick = 0; tick <= NOBODY_ACTS_TICKS && !verdicts.ended; tick++) {
+    seen.clockTicks = tick;
+    judgeTick(judge, seen, verdicts);
+    endTick(judge, seen, verdicts, null);
+  }
+  return verdicts.ended;
+}
+
+/** Does anything about the start make it worth trying whether the level ends by itself? Trying each would take long. */
+function isSuspicious({ prepared: level }: SlotFacts): boolean {
+  const { judging } = level;
   if (judging.limitTicks >= 0 && judging.limitTicks <= NOBODY_ACTS_TICKS) return true;
   const at = startPlace(level);
   const isIn = zonesOf(level).some(
@@ -78,14 +86,30 @@ function isSuspicious({ prepared: level }: SlotFacts): boolean {
   return avoid[cellAt(grid, at.x, at.y)] === 1;
 }
 
-/** The level with nobody at the keys, until it ends or somebody could act. */
-function untouched({ prepared: level }: SlotFacts): AttemptState {
+/** The level with one input held, until it ends or somebody could act. */
+function held({ prepared: level }: SlotFacts, input: number): AttemptState {
   const state = startAttempt(makeWorld(level), 0);
-  for (let tick = 0; tick < NOBODY_ACTS_TICKS; tick++) step(state, REST);
+  for (let tick = 0; tick < NOBODY_ACTS_TICKS; tick++) step(state, input);
   return state;
 }
 
-function foundByRule(here: SlotFacts, index: number, won: boolean, tick: number): Found[] {
+/** Inputs tried at most where a level may end whatever is pressed. */
+const MOST_INPUTS = 8;
+
+/** The end of the level if it comes whatever is pressed; undefined where some input avoids it. */
+function endWhateverIsPressed(here: SlotFacts): AttemptState | undefined {
+  const { length } = groundKindOf(here.prepared.kind).actions;
+  const stride = Math.max(1, Math.floor(length / MOST_INPUTS));
+  let last: AttemptState | undefined;
+  for (let input = 0; input < length; input += stride) {
+    if (input === REST) continue;
+    last = held(here, input);
+    if (last.phase === 'playing') return undefined;
+  }
+  return last;
+}
+
+function foundByRule(here: SlotFacts, index: number, won: boolean, tick: number, pressed = false): Found[] {
   const entry = here.rules[index];
   if (!entry) return [];
   const { rule, path } = entry;
@@ -111,9 +135,10 @@ function foundByRule(here: SlotFacts, index: number, won: boolean, tick: number)
     {
       slotId: here.slot.id,
       path: pointerOf(base),
-      sentence: `The level is ${won ? 'won' : 'lost'} before the player has moved.`,
-      reason:
-        tick <= 1
+      sentence: `The level is ${won ? 'won' : 'lost'} ${pressed ? 'as soon as' : 'before'} the player has moved.`,
+      reason: pressed
+        ? `After ${say(ticksToSeconds(tick))} s it holds whatever is pressed: ${words}.`
+        : tick <= 1
           ? `At the start it already holds: ${words}.`
           : `Whoever stays at the start for ${say(ticksToSeconds(tick))} s has it: ${words}.`,
       ...(mend ? { mend } : {}),
@@ -138,8 +163,12 @@ export const alreadyTrue: Check<'slot'> = {
           reason: 'The clock gives 0 s.',
         },
       ];
-    if (!mayEndByItself(here) || !isSuspicious(here)) return [];
-    const { phase, tick, verdicts } = untouched(here);
-    return phase === 'playing' ? [] : foundByRule(here, verdicts.ending.rule, phase === 'won', tick);
+    if (!mayEndByItself(here)) return [];
+    const byTime = endsByTime(here);
+    if (!byTime && !isSuspicious(here)) return [];
+    const { phase, tick, verdicts } = held(here, REST);
+    if (phase !== 'playing') return foundByRule(here, verdicts.ending.rule, phase === 'won', tick);
+    const anyhow = byTime ? endWhateverIsPressed(here) : undefined;
+    return anyhow ? foundByRule(here, anyhow.verdicts.ending.rule, anyhow.phase === 'won', anyhow.tick, true) : [];
   },
 };

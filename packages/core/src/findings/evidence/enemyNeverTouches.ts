@@ -20,13 +20,13 @@ function askedOtherwise({ here }: AttemptFacts): ReadonlySet<string> {
   return kinds;
 }
 
-/** A kind of enemy on the ground that touched nobody in any attempt. */
+/** A kind of enemy on the ground that touched nobody in any attempt, not even the least able players. */
 export const enemyNeverTouches: EvidenceCheck = {
   code: 'enemy-never-touches',
   find(facts) {
-    const { here, forecast, pacer, isMiddle } = facts;
+    const { here, forecast, pacer, isWeakest } = facts;
     const { fired } = forecast;
-    if (!isMiddle || !fired || forecast.clearRate === 0) return [];
+    if (!isWeakest || !fired || forecast.clearRate === 0) return [];
     const otherwise = askedOtherwise(facts);
     if (otherwise.has('any')) return [];
     const touches = new Map<string, number>();
@@ -50,7 +50,7 @@ export const enemyNeverTouches: EvidenceCheck = {
             placed.length === 1
               ? `${piece} never touches anybody.`
               : `None of the ${placed.length} × ${name} touches anybody.`,
-          reason: `In ${forecast.attempts} attempts by ${pacer.name} no ${name} touched the player. It may still turn players aside.`,
+          reason: `In ${forecast.attempts} attempts by ${pacer.name}, the least able pacer, no ${name} touched the player. It may still turn players aside.`,
           evidence: restsOn(facts),
         },
       ];

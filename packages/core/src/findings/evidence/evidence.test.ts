@@ -6,11 +6,12 @@ import { PERFECT_PACER } from '../../pacers/index.ts';
 import { wilson } from '../../stats/index.ts';
 import { GAVE_UP, packWins } from '../../trials/index.ts';
 import {
-  besides,
+  withoutEchoes,
   evidenceIn,
   EVIDENCE_CHECKS,
   FINDING_CLASSES,
   type AttemptsSeen,
+  type Finding,
   type FindingCode,
 } from '../index.ts';
 
@@ -137,8 +138,8 @@ const CASES: Partial<Record<FindingCode, { shows: Case; beside: Case }>> = {
     beside: { slot: 12, attempts: seen(0.5), others: seen(0.25) },
   },
   'enemy-never-touches': {
-    shows: { slot: 1, attempts: seen(0.9, { fired: [400, 0, 40, 0, 0, 0] }) },
-    beside: { slot: 1, attempts: seen(0.9, { fired: [400, 1, 40, 1, 1, 1] }) },
+    shows: { pacer: 'novice', slot: 1, attempts: seen(0.9, { fired: [400, 0, 40, 0, 0, 0] }) },
+    beside: { pacer: 'novice', slot: 1, attempts: seen(0.9, { fired: [400, 1, 40, 1, 1, 1] }) },
   },
   'fastest-beyond-clock': {
     shows: { ...flawless, attempts: seen(0, { endings: [{ rule: -1, lifeRule: -2, count: 400 }] }) },
@@ -177,8 +178,35 @@ describe('every class that rests on attempts', () => {
     const found = evidenceIn(demoOnGrounds(), new Map([[PERFECT_PACER.id, new Map([['slot-10', attempts]])]]));
     expect(found.map(({ code }) => code)).toEqual(['star-nobody-earns']);
     const beside = { ...found[0]!, code: 'star-out-of-order' } as const;
-    expect(besides([{ ...beside, severity: 'surely wrong' }], found)).toEqual([]);
-    expect(besides([{ ...beside, severity: 'doubtful' }], found)).toEqual(found);
+    expect(withoutEchoes([{ ...beside, severity: 'surely wrong' }], found)).toEqual([]);
+    expect(withoutEchoes([{ ...beside, severity: 'doubtful' }], found)).toEqual(found);
+  });
+
+  it('says an enemy never touches anybody only of the least able players', () => {
+    const attempts = seen(0.9, { fired: [400, 0, 40, 0, 0, 0] });
+    expect(codesOf({ slot: 1, attempts })).not.toContain('enemy-never-touches');
+  });
+
+  it('is not said again where another finding at the level says it better', () => {
+    const found = evidenceIn(demoOnGrounds(), new Map([['steady', new Map([['slot-10', seen(0.3)]])]]));
+    const [first] = found;
+    const as = (code: FindingCode, slotId = 'slot-10') => ({ ...first!, code, slotId, path: `/${code}` });
+    const codesLeft = (...list: ReturnType<typeof as>[]) => withoutEchoes([], list).map(({ code }) => code);
+    expect(codesLeft(as('off-wanted'), as('dip'), as('wall'))).toEqual(['off-wanted']);
+    expect(codesLeft(as('off-wanted'), as('hopeless'), as('one-cause'))).toEqual(['hopeless']);
+    expect(codesLeft(as('off-wanted'), as('dip', 'slot-11'))).toEqual(['off-wanted', 'dip']);
+  });
+
+  it('is not said of a level that cannot be won or lost as it should, but is of one with a wrong star', () => {
+    const found = evidenceIn(demoOnGrounds(), new Map([['steady', new Map([['slot-10', seen(0.3)]])]]));
+    const at = (code: FindingCode, severity: Finding['severity'], slotId = 'slot-10'): Finding => ({
+      ...{ code, severity, slotId, path: '/elsewhere', sentence: '', reason: '' },
+    });
+    expect(found.length).toBeGreaterThan(0);
+    expect(withoutEchoes([at('target-beyond-placed', 'stops play')], found)).toEqual([]);
+    expect(withoutEchoes([at('target-beyond-placed', 'stops play', 'slot-9')], found).length).toBeGreaterThan(0);
+    expect(withoutEchoes([at('star-unreachable', 'surely wrong')], found).length).toBeGreaterThan(0);
+    expect(withoutEchoes([at('piece-unreachable', 'doubtful')], found).length).toBeGreaterThan(0);
   });
 
   it('of a bout tells on how many it rests, and which one shows it', () => {

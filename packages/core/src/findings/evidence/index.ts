@@ -46,14 +46,7 @@ export type KnownAttempts = ReadonlyMap<string, ReadonlyMap<string, AttemptsSeen
 const bySpeed = (one: Pacer, other: Pacer): number => one.abilities.reactionMs - other.abilities.reactionMs;
 
 export type { AttemptsSeen };
-
-/** What attempts show besides: not what stands at the same place as something graver that is known without them. */
-export function besides(found: readonly Finding[], seen: readonly Finding[]): Finding[] {
-  const said = new Set(
-    found.flatMap(({ severity, slotId, path }) => (severity === 'doubtful' ? [] : [`${slotId} ${path}`])),
-  );
-  return seen.filter(({ slotId, path }) => !said.has(`${slotId} ${path}`));
-}
+export { withoutEchoes } from './echoes.ts';
 
 /** Everything that attempts show, in the order of the sequence. Nothing is said by fewer than 200. @param checked the project with its ramps, where they are worked out */
 export function evidenceIn(project: Project, known: KnownAttempts, checked: Checked = checkedOf(project)): Finding[] {

@@ -30,6 +30,20 @@ describe('a schedule of trials', () => {
     expect(keys(trials, 2)).toEqual(['later', 'now']);
   });
 
+  it('plays a question that a paused group shares with another, and nothing that only paused ones wait for', () => {
+    const trials = schedule();
+    trials.want('shared', 'first', 'me');
+    trials.want('own', 'first', 'me');
+    trials.want('shared', 'copy', 'you');
+    trials.pause('first', true);
+    expect(keys(trials, 2)).toEqual(['shared', undefined]);
+    trials.played('shared', batch());
+    trials.pause('copy', true);
+    expect(keys(trials, 1)).toEqual([undefined]);
+    trials.pause('first', false);
+    expect(keys(trials, 3)).toEqual(['own', 'shared', undefined]);
+  });
+
   it('lets groups take turns, however many questions one of them has', () => {
     const trials = schedule();
     for (let i = 0; i < 500; i++) trials.want(`large-${i}`, 'large', 'them');

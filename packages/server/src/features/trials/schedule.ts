@@ -3,8 +3,8 @@ import { addTally, emptyTally, LOOKED_AT_EVERY, type Tally } from '@stadion/core
 /** A question under way, and how far it has come. */
 interface Job {
   key: string;
-  /** Who waits for it. */
-  askers: Set<string>;
+  /** Who waits for it, each with its group. */
+  askers: Map<string, string>;
   tally: Tally;
   /** Played only while nothing else of its group waits. */
   later: boolean;
@@ -85,13 +85,13 @@ export class TrialSchedule {
   ): void {
     let job = this.#job(key);
     if (!job) {
-      job = { key, askers: new Set(), tally: from, later, playing: false, failures: 0 };
+      job = { key, askers: new Map(), tally: from, later, playing: false, failures: 0 };
       const mine = this.#groups.get(group) ?? { jobs: new Map<string, Job>(), spent: this.#leastSpent() };
       mine.jobs.set(key, job);
       this.#groups.set(group, mine);
       this.#groupOf.set(key, group);
     }
-    job.askers.add(asker);
+    job.askers.set(asker, group);
     job.later &&= later;
   }
 
@@ -100,7 +100,7 @@ export class TrialSchedule {
     const dropped: UnderWay[] = [];
     for (const { jobs } of [...this.#groups.values()]) {
       for (const job of [...jobs.values()]) {
-        for (const asker of [...job.askers]) if (isLeaving(asker, job.key)) job.askers.delete(asker);
+        for (const asker of [...job.askers.keys()]) if (isLeaving(asker, job.key)) job.askers.delete(asker);
         if (job.askers.size > 0 || job.playing) continue;
         dropped.push({ key: job.key, tally: job.tally });
         this.#remove(job.key);
@@ -111,7 +111,7 @@ export class TrialSchedule {
 
   /** Who waits for a question. */
   askersOf(key: string): readonly string[] {
-    return [...(this.#job(key)?.askers ?? [])];
+    return [...(this.#job(key)?.askers.keys() ?? [])];
   }
 
   /** How far a question has come; undefined where it is not under way. */
@@ -123,9 +123,8 @@ export class TrialSchedule {
   next(): NextBatch | undefined {
     const byTime = [...this.#groups].toSorted(([, one], [, other]) => one.spent - other.spent);
     for (const [group, mine] of byTime) {
-      if (this.#paused.has(group)) continue;
       const { jobs } = mine;
-      const waiting = [...jobs.values()].filter(({ playing }) => !playing);
+      const waiting = [...jobs.values()].filter((job) => !job.playing && !this.#isHeld(job));
       const job = waiting.find(({ later }) => !later) ?? waiting[0];
       if (job) {
         job.playing = true;
@@ -140,7 +139,12 @@ export class TrialSchedule {
     return undefined;
   }
 
-  /** Nothing more of a group is begun until it goes on. */
+  /** Is everybody who waits for it paused? Projects made from one another share their questions. */
+  #isHeld({ askers }: Job): boolean {
+    return this.#paused.size > 0 && [...askers.values()].every((group) => this.#paused.has(group));
+  }
+
+  /** Nothing more that only this group waits for is begun until it goes on. */
   pause(group: string, paused: boolean): void {
     if (paused) this.#paused.add(group);
     else this.#paused.delete(group);

@@ -4,9 +4,10 @@ import { useAppDispatch, useProject } from '../../project/hooks.ts';
 import { useAllFindings, useHaveFindingsCome } from '../../project/useFindings.ts';
 import { drawerOpened } from '../../project/viewSlice.ts';
 import { ChoiceChip, Drawer, Segmented } from '../../ui/index.ts';
+import { BundleItem } from './BundleItem.tsx';
 import { Expectations } from './Expectations.tsx';
 import { FindingItem } from './FindingItem.tsx';
-import { groupsOf, keyOf, shown, SOURCES, type Filter, type GroupedBy } from './groups.ts';
+import { groupsOf, keyOf, linesOf, shown, SOURCES, type Filter, type GroupedBy } from './groups.ts';
 import { LeftFindings } from './LeftFindings.tsx';
 import { MendAll } from './MendAll.tsx';
 
@@ -92,9 +93,13 @@ export function FindingsDrawer() {
               {by === 'class' ? <MendAll title={title} findings={findings} /> : null}
             </div>
             <ul>
-              {findings.map((finding) => (
-                <FindingItem key={keyOf(finding)} finding={finding} by={by} />
-              ))}
+              {(by === 'severity' ? linesOf(findings) : findings.map((finding) => ({ finding }))).map((line) =>
+                'findings' in line ? (
+                  <BundleItem key={line.code} title={line.title} findings={line.findings} by={by} />
+                ) : (
+                  <FindingItem key={keyOf(line.finding)} finding={line.finding} by={by} />
+                ),
+              )}
             </ul>
           </section>
         ))}

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/demo';
-import { findingsOf } from '@stadion/core/findings';
+import { findingsOf, type Finding } from '@stadion/core/findings';
 import { placeOfFinding } from '../../project/placeOfFinding.ts';
-import { groupsOf, keyOf, shown } from './groups.ts';
+import { countsOf, groupsOf, keyOf, linesOf, shown } from './groups.ts';
 
 const project = homeBeforeDusk();
 const findings = findingsOf(project);
@@ -33,6 +33,18 @@ describe('the list of findings', () => {
     [{ source: 'attempts' as const }, 0],
   ])('shows what the filter %j lets through', (filter, count) => {
     expect(shown(findings, filter)).toHaveLength(count);
+  });
+
+  it('has three or more doubts of one class on one line, and everything that is wrong on a line of its own', () => {
+    const [doubt] = findings.filter(({ severity }) => severity === 'doubtful');
+    const doubts = (code: Finding['code'], count: number) =>
+      Array.from({ length: count }, (_, index): Finding => ({ ...doubt!, code, slotId: `slot-${index + 1}` }));
+    const wrong = findings.filter(({ severity }) => severity !== 'doubtful');
+    const list = [...wrong, ...doubts('off-wanted', 14), ...doubts('dip', 2)];
+    const lines = linesOf(list);
+    expect(lines).toHaveLength(wrong.length + 3);
+    expect(lines.flatMap((line) => ('findings' in line ? [line.findings.length] : []))).toEqual([14]);
+    expect(countsOf(list)).toEqual({ wrong: wrong.length, doubts: 3 });
   });
 
   it('names each finding once', () => {

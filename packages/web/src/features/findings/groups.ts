@@ -3,6 +3,7 @@ import {
   findingClass,
   SEVERITIES,
   type Finding,
+  type FindingCode,
   type Severity,
   type Source,
 } from '@stadion/core/findings';
@@ -73,6 +74,32 @@ export function groupsOf(
     }
   }
   return [...groups.values()];
+}
+
+/** Findings of one class become one line from this number on. */
+const BUNDLED = 3;
+
+/** One line of the list: a finding, or several of one class, which share their remedy. */
+export type Line = { finding: Finding } | { code: FindingCode; title: string; findings: Finding[] };
+
+/** The lines of a group: three or more doubtful findings of one class are one line, at the place of the first. */
+export function linesOf(findings: readonly Finding[]): Line[] {
+  const byCode = new Map<FindingCode, Finding[]>();
+  for (const finding of findings)
+    if (finding.severity === 'doubtful') byCode.set(finding.code, [...(byCode.get(finding.code) ?? []), finding]);
+  return findings.flatMap((finding): Line[] => {
+    const alike = byCode.get(finding.code) ?? [];
+    if (finding.severity !== 'doubtful' || alike.length < BUNDLED) return [{ finding }];
+    return alike[0] === finding
+      ? [{ code: finding.code, title: findingClass(finding.code).title, findings: alike }]
+      : [];
+  });
+}
+
+/** The number of findings that are wrong, and the number of lines of doubts. */
+export function countsOf(findings: readonly Finding[]): { wrong: number; doubts: number } {
+  const doubts = findings.filter(({ severity }) => severity === 'doubtful');
+  return { wrong: findings.length - doubts.length, doubts: linesOf(doubts).length };
 }
 
 /** Names a finding among all of them. */

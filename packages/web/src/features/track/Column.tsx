@@ -32,7 +32,7 @@ interface Props {
 const MARKS: Readonly<Record<Severity, { fill: string; stroke: string }>> = {
   'stops play': { fill: 'var(--loss)', stroke: 'var(--loss)' },
   'surely wrong': { fill: 'var(--mark)', stroke: 'var(--mark-ink)' },
-  doubtful: { fill: 'var(--sheet)', stroke: 'var(--mark-ink)' },
+  doubtful: { fill: 'none', stroke: 'var(--line-strong)' },
 };
 
 /** One slot's column: its chart selects it, its number moves it. */
