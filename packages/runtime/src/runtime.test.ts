@@ -84,7 +84,11 @@ function compareOne(seed: number): void {
 describe('the runtime', () => {
   it('judges random sets of rules as Stadion does, tick for tick', () => {
     for (let seed = 1; seed <= depth(1000, 120); seed++) compareOne(seed);
-    expect([seen.fired > depth(2000, 240), seen.won > depth(300, 36), seen.lost > depth(300, 36)]).toEqual([true, true, true]);
+    expect([seen.fired > depth(2000, 240), seen.won > depth(300, 36), seen.lost > depth(300, 36)]).toEqual([
+      true,
+      true,
+      true,
+    ]);
   });
 
   const demo = homeBeforeDusk();
