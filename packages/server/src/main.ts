@@ -6,6 +6,7 @@ import { createApp } from './app.ts';
 import { openStorage, Unopenable } from './db/client.ts';
 import { storageTrouble } from './db/trouble.ts';
 import { LOOPBACK_HOSTS, type Access } from './http/security.ts';
+import { redisAddressRefused } from './jobs/redisAddress.ts';
 import { fileThread } from './jobs/fileThread.ts';
 import type { WorkQueue } from './jobs/queue.ts';
 import { threadQueue } from './jobs/threads.ts';
@@ -54,6 +55,11 @@ const storage = await openStorage(file, now).catch(giveUp);
 async function trials(): Promise<WorkQueue> {
   const url = process.env['STADION_REDIS'] ?? '';
   if (url === '') return threadQueue();
+  const refused = redisAddressRefused(url);
+  if (refused !== undefined) {
+    process.stderr.write(`Stadion cannot start: ${refused}\n`);
+    process.exit(1);
+  }
   const { redisQueue, redisWorker } = await import('./jobs/redis.ts');
   return redisQueue(url, log, redisWorker(url, log));
 }

@@ -1,5 +1,6 @@
 import { pino } from 'pino';
 import { redisWorker } from './jobs/redis.ts';
+import { redisAddressRefused } from './jobs/redisAddress.ts';
 
 /** Plays trials for servers elsewhere: `npm run worker`. */
 const url = process.env['STADION_REDIS'] ?? '';
@@ -8,6 +9,11 @@ if (url === '') {
   process.stderr.write(
     'A worker needs the Redis that it shares with the server, for instance: STADION_REDIS=redis://localhost:6379 npm run worker\n',
   );
+  process.exit(1);
+}
+const refused = redisAddressRefused(url);
+if (refused !== undefined) {
+  process.stderr.write(`The worker cannot start: ${refused}\n`);
   process.exit(1);
 }
 const threads = Number(process.env['STADION_THREADS'] ?? Number.NaN);

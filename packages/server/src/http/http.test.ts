@@ -20,6 +20,10 @@ describe('the server answers', () => {
   it.each([
     ['under another name', { Host: 'elsewhere.example' }, 403],
     ['to a page of another site', { Origin: 'http://elsewhere.example' }, 403],
+    ['to a picture on another site', { 'Sec-Fetch-Site': 'cross-site', 'Sec-Fetch-Mode': 'no-cors' }, 403],
+    ['to a page on another port', { 'Sec-Fetch-Site': 'same-site', 'Sec-Fetch-Mode': 'cors' }, 403],
+    ['to somebody who follows a link', { 'Sec-Fetch-Site': 'cross-site', 'Sec-Fetch-Mode': 'navigate' }, 200],
+    ['to its own page, as the browser says', { 'Sec-Fetch-Site': 'same-origin', 'Sec-Fetch-Mode': 'cors' }, 200],
     ['to an origin that cannot be read', { Origin: 'null' }, 403],
     ['under a port that there is not', { Host: '127.0.0.1:99999' }, 403],
     ['to its own page', { Host: '127.0.0.1:3000', Origin: 'http://127.0.0.1:3000' }, 200],

@@ -3,6 +3,7 @@ import type { RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import { createHash, timingSafeEqual } from 'node:crypto';
+import type { IncomingMessage } from 'node:http';
 import { StadionError } from './errors.ts';
 
 /** Where the server may be reached, and by whom. */
@@ -38,6 +39,7 @@ export function admitGames({ gameOrigins = [] }: Access): RequestHandler {
     });
     if (request.method === 'OPTIONS') return void response.status(204).end();
     delete request.headers.origin;
+    delete request.headers['sec-fetch-site'];
     next();
   };
 }
@@ -59,6 +61,16 @@ function decoded(value: string | undefined): string | undefined {
 
 const digest = (text: string): Buffer => createHash('sha256').update(text).digest();
 
+/** Where a request comes from, as the browser says, when it comes from this server's own pages or from nobody's page. */
+const OWN_SITES: ReadonlySet<string> = new Set(['same-origin', 'none']);
+
+/** Does a page of another site ask for something? A link that somebody follows is no such request. */
+function isFromElsewhere({ method, headers }: Pick<IncomingMessage, 'method' | 'headers'>): boolean {
+  const site = headers['sec-fetch-site'];
+  if (typeof site !== 'string' || OWN_SITES.has(site)) return false;
+  return !(method === 'GET' && headers['sec-fetch-mode'] === 'navigate');
+}
+
 /** Refuses other sites' pages: the Host must be one of ours, and an Origin, when there is one, must be the same host. */
 export function checkOrigin({ hosts }: Access): RequestHandler {
   return (request, _response, next) => {
@@ -71,6 +83,8 @@ export function checkOrigin({ hosts }: Access): RequestHandler {
     if (origin !== undefined && new URL(origin).host !== host) {
       return next(new StadionError('not-allowed', `Pages of “${origin}” may not use this server.`));
     }
+    if (isFromElsewhere(request))
+      return next(new StadionError('not-allowed', 'Pages of other sites may not use this server.'));
     next();
   };
 }
