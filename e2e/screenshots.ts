@@ -103,7 +103,7 @@ async function showBuilding(): Promise<void> {
   await show(`/projects/${own}/kinds/slot-7`, 'To gather');
   await trackIsDone(own);
   await take('kinds');
-  await show(`/projects/${own}/level/slot-14?view=ground`, 'What comes of it');
+  await show(`/projects/${own}/level/slot-14?view=ground`, 'Result');
   await page.seeText(/attempts in [\d.]+ s ·/);
   await allIsDone();
   await take('bouts');
