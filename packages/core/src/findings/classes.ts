@@ -33,7 +33,7 @@ interface FindingClass {
 /** Every class of findings. What a class looks at and how it is mended: its file in `checks`, or `evidence`. */
 export const FINDING_CLASSES = {
   'already-true': { group: 'start', severity: 'stops play', source: 'judge', title: 'Ends before anybody acts' },
-  'hurt-untouched': { group: 'start', severity: 'surely wrong', source: 'judge', title: 'Hurts an idle player' },
+  'hurt-untouched': { group: 'start', severity: 'doubtful', source: 'judge', title: 'Hurts an idle player' },
   'start-in-danger': {
     group: 'start',
     severity: 'surely wrong',

@@ -46,6 +46,8 @@ export function rangeOf(reading: Reading, here: SlotFacts): Range {
   const { project, level, resolving } = here;
   const number = (amount: Parameters<typeof resolveAmount>[0]): number =>
     resolveAmount(amount, resolving.values, resolving.placed);
+  /** May it change during the attempt? */
+  const isLive = (amount: Parameters<typeof resolveAmount>[0]): boolean => liveAmount(amount, resolving) !== undefined;
   // What lies on sections comes as often as they do.
   const comesAgain = sectionsOf(level.ground).length > 0;
   switch (reading.reading) {
@@ -58,10 +60,11 @@ export function rangeOf(reading: Reading, here: SlotFacts): Range {
     case 'lives': {
       const { livesAtStart, livesAtMost, lifeEvery } = project.run;
       if (lifeEvery && !livesAtMost) return { least: 0, most: Number.POSITIVE_INFINITY };
+      if (isLive(livesAtStart) || (livesAtMost && isLive(livesAtMost))) return { least: 0, most: ANY.most };
       return { least: 0, most: Math.max(number(livesAtStart), lifeEvery && livesAtMost ? number(livesAtMost) : 0) };
     }
     case 'health':
-      return { least: 0, most: number(project.player.health) };
+      return { least: 0, most: isLive(project.player.health) ? ANY.most : number(project.player.health) };
     case 'tries':
       return { least: 1, most: Number.POSITIVE_INFINITY };
     case 'timeElapsed':

@@ -7,6 +7,6 @@ const OneLine = z.string().regex(/^[^\p{Cc}\p{Cs}]*$/u, 'Line breaks and control
 /** One line of text. @param most characters */
 export const Line = (most: number): z.ZodString => OneLine.max(most);
 
-/** What a designer calls something: one line, not empty. @param most characters @param missing is said of an empty name */
+/** A name given by a designer: one line, not empty. @param most characters @param missing is said of an empty name */
 export const Name = (most: number = Limits.nameLength, missing = 'This needs a name.'): z.ZodString =>
   OneLine.regex(/\S/, missing).max(most, `A name has at most ${most} characters.`);

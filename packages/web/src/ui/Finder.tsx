@@ -17,7 +17,7 @@ interface Props {
   label: string;
   placeholder: string;
   entries: readonly FinderEntry[];
-  /** What is chosen before an entry, shown above the list. */
+  /** Shown above the list, to be chosen before an entry. */
   children?: ReactNode;
 }
 

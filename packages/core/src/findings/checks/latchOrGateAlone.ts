@@ -3,7 +3,7 @@ import { leaves, rulesOf } from '../../rules/index.ts';
 import type { Check, Found } from '../finding.ts';
 import { slotOf } from '../parts.ts';
 
-/** A latch that nothing comes of, or a closed gate that nothing opens. */
+/** A latch without an effect, or a closed gate that nothing opens. */
 export const latchOrGateAlone: Check<'level'> = {
   code: 'latch-or-gate-alone',
   scope: 'level',
@@ -12,9 +12,15 @@ export const latchOrGateAlone: Check<'level'> = {
     if (slotId === undefined) return [];
     const { pieces } = level.ground;
     const rules = rulesOf(project, level).map(({ rule }) => rule);
+    const { clock, stars } = level;
+    const conditions = [
+      ...rules.map(({ when }) => when),
+      ...(clock.startsWhen ? [clock.startsWhen] : []),
+      ...(stars.is === 'conditions' ? stars.conditions.filter((star) => star !== null) : []),
+    ];
     const read = new Set(
-      rules.flatMap(({ when }) =>
-        leaves(when).flatMap(({ leaf: { reading } }) => (reading.reading === 'latch' ? [reading.latch] : [])),
+      conditions.flatMap((condition) =>
+        leaves(condition).flatMap(({ leaf: { reading } }) => (reading.reading === 'latch' ? [reading.latch] : [])),
       ),
     );
     const opened = new Set([
@@ -31,7 +37,7 @@ export const latchOrGateAlone: Check<'level'> = {
             slotId,
             path,
             sentence: `${piece.name} has no effect.`,
-            reason: 'It opens no gate, and no rule looks at it.',
+            reason: 'It opens no gate, and no rule, star or clock reads it.',
             mend: { label: 'Take it away', patch: [{ op: 'remove', path }] },
           },
         ];

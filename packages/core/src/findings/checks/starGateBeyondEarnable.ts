@@ -1,20 +1,36 @@
-import { pointerOf } from '../../model/index.ts';
+import { pointerOf, type Level, type Project, type Slot } from '../../model/index.ts';
 import { starsAsked } from '../../run/index.ts';
 import type { Check, Found } from '../finding.ts';
+
+const mostStars = ({ stars }: Level): number =>
+  stars.is === 'ladder' ? stars.thresholds.length : stars.conditions.length;
+
+/** May a slot be played before slots that stand before it: in another order, because all are open, or by a way that jumps? */
+function isOrderFree({ run, levels, slots }: Project): boolean {
+  if (run.order !== 'inOrder' || run.unlock.by === 'open') return true;
+  return slots.some(({ levelId }) => {
+    const ending = levels[levelId]?.ending;
+    return ending !== undefined && [ending.won, ending.lost].some(({ next }) => next.to === 'slot');
+  });
+}
 
 /** A slot that asks for more stars than the slots before it give. */
 export const starGateBeyondEarnable: Check<'run'> = {
   code: 'star-gate-beyond-earnable',
   scope: 'run',
   find({ project }) {
+    const starsOf = ({ levelId }: Slot): number => {
+      const level = project.levels[levelId];
+      return level ? mostStars(level) : 0;
+    };
+    const total = project.slots.reduce((sum, slot) => sum + starsOf(slot), 0);
+    const isFree = isOrderFree(project);
     let earnable = 0;
     return project.slots.flatMap((slot, index): Found[] => {
       const position = index + 1;
       const asked = starsAsked(project, position);
-      const before = earnable;
-      const level = project.levels[slot.levelId];
-      if (level)
-        earnable += level.stars.is === 'ladder' ? level.stars.thresholds.length : level.stars.conditions.length;
+      const before = isFree ? total - starsOf(slot) : earnable;
+      earnable += starsOf(slot);
       if (asked <= before) return [];
       const { starGate: _gate, ...ungated } = slot;
       const slots = project.slots.with(index, ungated);
@@ -25,7 +41,7 @@ export const starGateBeyondEarnable: Check<'run'> = {
           slotId: slot.id,
           path,
           sentence: `Slot ${position} never opens: it asks for more stars than there are.`,
-          reason: `It takes ${asked} stars, and the slots before it give ${before} at most.`,
+          reason: `It takes ${asked} stars, and the ${isFree ? 'other slots' : 'slots before it'} give ${before} at most.`,
           ...(isOwn
             ? {
                 mend: {

@@ -21,6 +21,12 @@ function shortestWay({ level }: SlotFacts, rule: SlotFacts['rules'][number], fro
   return Math.max(0, ...ways);
 }
 
+/** May somebody have more time than the limit, or be faster than the player walks? A lost life can set the clock back, a lane can carry. */
+const mayGainTime = ({ rules, level }: SlotFacts): boolean =>
+  rules.some(({ rule }) =>
+    rule.then.some((effect) => effect.effect === 'loseLife' && effect.resets.includes('clock')),
+  ) || level.ground.pieces.some((piece) => piece.piece === 'lane' && piece.carries === true);
+
 /** The clock ends before anybody, at full speed and in a straight line, can be where a win takes place. */
 export const tooLittleTime: Check<'judged'> = {
   code: 'too-little-time',
@@ -29,7 +35,7 @@ export const tooLittleTime: Check<'judged'> = {
     const { level, slot, project, resolving } = here;
     const { limitSeconds, starts } = level.clock;
     const moves = project.player.moves[level.ground.kind];
-    if (limitSeconds === null || clockMayWin(here) || starts === 'condition') return [];
+    if (limitSeconds === null || clockMayWin(here) || starts === 'condition' || mayGainTime(here)) return [];
     if (!moves || !('speed' in moves) || liveAmount(limitSeconds, resolving) || liveAmount(moves.speed, resolving))
       return [];
     const ways = winning(here);

@@ -86,7 +86,7 @@ export async function insertEvents(db: Transaction, rows: readonly Row[]): Promi
 
 const { projectId, type, at, slot, source, id } = gameEvents;
 
-/** What a project keeps of its events at most. */
+/** Limits of the events that a project keeps. */
 export interface EventLimits {
   events: number;
   /** Of the data of all of them. */
