@@ -1,6 +1,7 @@
 import { History, Play, Radio, Redo2, Search, TriangleAlert, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { useGamesQuery } from '../api/stadionApi.ts';
+import { counted } from '@stadion/core/wording';
 import { countsOf } from '../features/findings/groups.ts';
 import { nameRefused, Button, Mark, Menu, TextInPlace, Tip } from '../ui/index.ts';
 import { at, replaceAt } from '@stadion/core/edits';
@@ -100,7 +101,7 @@ function FindingsButton() {
       <TriangleAlert size={14} />
       {count} <span className="max-[1100px]:sr-only">finding{count === '1' ? '' : 's'}</span>
       {known && doubts > 0 ? (
-        <span className="font-normal opacity-75">
+        <span className="font-normal opacity-75" title={counted(doubts, 'doubt')}>
           <span className="sr-only">and </span>
           <span aria-hidden>+ </span>
           {doubts} <span className="max-[1320px]:sr-only">doubt{doubts === 1 ? '' : 's'}</span>
