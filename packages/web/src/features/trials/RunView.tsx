@@ -54,7 +54,7 @@ export function RunView({ rows }: { rows: readonly PacerRow[] }) {
             <>
               <b className="block text-[13px]">The run</b>
               <span className="block text-[12px] text-ink-3">
-                of {RUNS} runs so many reach each level; numbers: {chosen.name}
+                runs of {RUNS} that reach each level; numbers: {chosen.name}
               </span>
               <Legend rows={rows} chosen={chosen.id} />
             </>
