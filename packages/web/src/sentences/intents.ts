@@ -335,9 +335,10 @@ function milestones(here: LevelHere): Intent[] {
     ),
     ...waves.map((spawner) =>
       then(
-        `When no enemy is left, send the wave of ${nameOf(here, spawner)}`,
+        // Not once nobody is left: a win by beating all would come in the same tick.
+        `When at most one enemy is left, send the wave of ${nameOf(here, spawner)}`,
         'spawn enemies next beaten',
-        rule('next-wave', condition('none-left', { reading: 'enemiesLeft', of: 'any' }, 0, 'atMost'), [
+        rule('next-wave', condition('one-left', { reading: 'enemiesLeft', of: 'any' }, 1, 'atMost'), [
           { effect: 'wave', spawner },
         ]),
       ),

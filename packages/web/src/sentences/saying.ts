@@ -43,7 +43,10 @@ export const rule = (id: string, when: Condition, then: Effect[], fires: Rule['f
   fires,
 });
 /** Won when all of these hold. */
-export const wins = (...of: Condition[]): Rule[] => [rule('won', all('won-all', ...of), [{ effect: 'win' }])];
+export const wins = (...of: Condition[]): Rule[] => {
+  const [only] = of;
+  return [rule('won', of.length === 1 && only ? only : all('won-all', ...of), [{ effect: 'win' }])];
+};
 export const loses = (id: string, cause: string, when: Condition): Rule[] => [
   rule(id, when, [{ effect: 'lose', cause }]),
 ];
