@@ -15,12 +15,14 @@ interface Props {
 /** Over a level that is played: which it is, how it stands, and the ways out. */
 export function PlayHead({ here: { position, level }, onRestart, onLeave, told, children }: Props) {
   return (
-    <header className="flex h-[46px] shrink-0 items-center gap-4 bg-bar px-3.5 text-bar-ink">
-      <h1 className="min-w-24 truncate text-[15px]">
-        {position}&ensp;{level.name}
-      </h1>
-      {told}
-      <div className="grow" />
+    <header className="flex min-h-[46px] shrink-0 items-center gap-4 bg-bar px-3.5 py-1 text-bar-ink">
+      {/* What is told goes on in a second line where it is much: the ways out stay in sight. */}
+      <div className="flex min-w-0 grow flex-wrap items-center gap-x-4">
+        <h1 className="text-[15px]">
+          {position}&ensp;{level.name}
+        </h1>
+        {told}
+      </div>
       {children}
       <Button look="bar" onClick={onRestart}>
         Restart <kbd>R</kbd>

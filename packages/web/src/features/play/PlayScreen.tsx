@@ -352,7 +352,7 @@ function Counters({ here, state }: { here: LevelHere; state: AttemptState }) {
     ['time left', Number.isFinite(left) ? `${left.toFixed(1)} s${clock.runs ? '' : ' (waits)'}` : 'no limit'],
   ];
   return (
-    <dl className="flex gap-4">
+    <dl className="flex flex-wrap gap-x-4">
       {counters.map(([name, value]) => (
         <div key={name} className="flex items-baseline gap-1.5 whitespace-nowrap">
           <dt className="text-[12px] text-bar-ink-2">{name}</dt>
