@@ -2,11 +2,13 @@ import { describe, expect, it } from '@jest/globals';
 import { valuesAt } from '@stadion/core/ramps';
 import { gzipSync } from 'node:zlib';
 import { Key } from 'selenium-webdriver';
+import type { ForecastList } from '@stadion/core/contract';
+import { TRIALS_WAIT_MS } from './harness/browser.ts';
 import { holdKey } from './harness/playing.ts';
 import { editElsewhere } from './harness/editElsewhere.ts';
 import { journey } from './harness/journey.ts';
 
-const at = journey();
+const at = journey({ trials: true });
 let stadion: string;
 let game: string;
 
@@ -64,6 +66,15 @@ describe('level sheets', () => {
   it('open as a page of paper for each level, with what is forecast', async () => {
     const { driver } = at.page;
     stadion = await driver.getWindowHandle();
+    // The sheets say what is forecast by then.
+    await at.page.waitFor(
+      'a forecast on the server',
+      async () => {
+        const answer = await fetch(`${at.server.address}/api/projects/${at.projectId}/forecasts/steady`);
+        return ((await answer.json()) as ForecastList).entries.some(({ done }) => done);
+      },
+      TRIALS_WAIT_MS,
+    );
     await at.page.clickName('link', 'Open sheets.html to print');
     await at.page.waitFor('a second window', async () => (await driver.getAllWindowHandles()).length === 2);
     const page = (await driver.getAllWindowHandles()).find((one) => one !== stadion)!;
