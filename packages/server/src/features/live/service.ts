@@ -128,9 +128,10 @@ export function makeLiveService({ read, onGames, now: clock, log }: Dependencies
     /** Connects a game until it goes away. @param game its name @param slot id of the one slot that it is told of */
     async connect(projectId: string, game: string, slot: string | undefined, request: Request, response: Response) {
       const line = await lineOf(projectId, slot);
+      // Before anything is waited for: the line must not be forgotten meanwhile.
+      clearTimeout(line.forgetting);
       const session = await createSession(request, response, { retry: 1000, serializer: AS_IT_IS });
       const since = clock().toISOString();
-      clearTimeout(line.forgetting);
       line.sessions.set(session, { game: { game, ...(slot === undefined ? {} : { slot }), since }, response });
       response.once('close', () => leave(projectId, line, session));
       const known = line.changes.findIndex((change) => String(change.before) === session.lastId);

@@ -68,6 +68,17 @@ describe('the events of a project', () => {
     expect(ids.at(-1)).toBe('e00399');
   });
 
+  it('are counted in the same characters when they come and when they go', async () => {
+    const { service, id } = await made({ events: 5, characters: 1e9 });
+    await service.receive(id, events(0, 40, { type: 'custom', data: { values: { words: '🐝'.repeat(40) } } }));
+    const rows = await app.storage.db.all<{ kept: number; counted: number; stored: number }>(sql`
+      select sum(kept) as kept, sum(characters) as counted,
+        (select sum(length(data)) from game_events where project_id = ${id}) as stored
+      from game_event_counts where project_id = ${id}`);
+    expect(rows[0]!.kept).toBe(5);
+    expect(rows[0]!.counted).toBe(rows[0]!.stored);
+  });
+
   it('are refused one by one where their data is too long', async () => {
     const { service, id } = await made();
     const values = Object.fromEntries(Array.from({ length: 200 }, (_, n) => [`v${n}`, 'x'.repeat(190)]));

@@ -32,7 +32,8 @@ const LIMITS: store.EventLimits = { events: 1_000_000, characters: 1_000_000_000
 
 export type PlaytestService = ReturnType<typeof makePlaytestService>;
 
-const keyOf = ({ projectId, source, id }: Row): string => JSON.stringify([projectId, source, id]);
+const keyOf = ({ projectId, source, id }: Pick<Row, 'projectId' | 'source' | 'id'>): string =>
+  JSON.stringify([projectId, source, id]);
 
 export function makePlaytestService({ storage, now, onEvents, limits = LIMITS }: Dependencies) {
   const waiting: Waiting[] = [];

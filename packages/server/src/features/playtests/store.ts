@@ -19,15 +19,12 @@ export const rowOf = (projectId: string, { source, id, type, time, data }: GameE
 /** SQLite takes so many values in one statement; a row has seven. */
 const ROWS_AT_ONCE = 4000;
 
-/** Numbers of events of one day, by which its row of counts changes. */
-interface Change {
-  projectId: string;
-  day: string;
-  events: number;
-  attempts: number;
-  kept: number;
-  characters: number;
-}
+const { projectId, type, at, slot, source, id } = gameEvents;
+
+const COUNTED = ['events', 'attempts', 'kept', 'characters'] as const;
+
+/** What is added to the counts of one day. */
+type Change = typeof gameEventCounts.$inferInsert;
 
 /** Length of a day in the text of a time. */
 const DAY_LENGTH = 10;
@@ -39,57 +36,58 @@ function summed(changes: readonly Change[]): Change[] {
     const key = `${change.day} ${change.projectId}`;
     const sum = sums.get(key);
     if (!sum) sums.set(key, { ...change });
-    else for (const name of ['events', 'attempts', 'kept', 'characters'] as const) sum[name] += change[name];
+    else for (const name of COUNTED) sum[name] += change[name];
   }
   return [...sums.values()];
 }
 
+/** Adds to the counts. @param changes at most as many as rows are written at once */
 async function changeCounts(db: Transaction, changes: readonly Change[]): Promise<void> {
-  for (const change of summed(changes)) {
-    const added = (name: 'events' | 'attempts' | 'kept' | 'characters') =>
-      sql`${gameEventCounts[name]} + ${change[name]}`;
-    await db
-      .insert(gameEventCounts)
-      .values(change)
-      .onConflictDoUpdate({
-        target: [gameEventCounts.projectId, gameEventCounts.day],
-        set: {
-          events: added('events'),
-          attempts: added('attempts'),
-          kept: added('kept'),
-          characters: added('characters'),
-        },
-      });
-  }
+  if (changes.length === 0) return;
+  await db
+    .insert(gameEventCounts)
+    .values(summed(changes))
+    .onConflictDoUpdate({
+      target: [gameEventCounts.projectId, gameEventCounts.day],
+      set: Object.fromEntries(
+        COUNTED.map((name) => [name, sql`${gameEventCounts[name]} + ${sql.raw(`excluded.${name}`)}`]),
+      ),
+    });
 }
 
-/** Keeps events that are not known yet, and counts them. @returns the new ones: their projects, sources and ids */
-export async function insertEvents(db: Transaction, rows: readonly Row[]): Promise<Row[]> {
-  const fresh: Row[] = [];
-  const changes: Change[] = [];
+/** Length of an event's data, as the database counts characters. */
+const characters = sql<number>`length(${gameEvents.data})`;
+
+/** A kept event as far as it is counted and recognized. */
+type Kept = Pick<typeof gameEvents.$inferSelect, 'projectId' | 'source' | 'id' | 'at' | 'type'> & {
+  characters: number;
+};
+
+/** Keeps events that are not known yet, and counts them. @returns the new ones */
+export async function insertEvents(db: Transaction, rows: readonly Row[]): Promise<Kept[]> {
+  const fresh: Kept[] = [];
   for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
     const kept = await db
       .insert(gameEvents)
       .values(rows.slice(from, from + ROWS_AT_ONCE))
       .onConflictDoNothing()
-      .returning();
+      .returning({ projectId, source, id, at, type, characters });
     fresh.push(...kept);
-    for (const row of kept)
-      changes.push({
+    await changeCounts(
+      db,
+      kept.map((row) => ({
         ...{ projectId: row.projectId, day: row.at.slice(0, DAY_LENGTH), events: 1 },
-        ...{ attempts: row.type === 'attempt.ended' ? 1 : 0, kept: 1, characters: row.data.length },
-      });
+        ...{ attempts: row.type === 'attempt.ended' ? 1 : 0, kept: 1, characters: row.characters },
+      })),
+    );
   }
-  await changeCounts(db, changes);
   return fresh;
 }
-
-const { projectId, type, at, slot, source, id } = gameEvents;
 
 /** Limits of the events that a project keeps. */
 export interface EventLimits {
   events: number;
-  /** Of the data of all of them. */
+  /** Length of their data together. */
   characters: number;
 }
 
@@ -100,8 +98,8 @@ export async function removeOldest(db: Transaction, project: string, limits: Eve
     .from(gameEventCounts)
     .where(eq(gameEventCounts.projectId, project));
   const kept = Number(now?.kept ?? 0);
-  const characters = Number(now?.characters ?? 0);
-  const share = characters > limits.characters ? 1 - limits.characters / characters : 0;
+  const length = Number(now?.characters ?? 0);
+  const share = length > limits.characters ? 1 - limits.characters / length : 0;
   const many = Math.min(ROWS_AT_ONCE, Math.max(kept - limits.events, Math.ceil(kept * share)));
   if (many <= 0) return 0;
   const oldest = db
@@ -113,10 +111,10 @@ export async function removeOldest(db: Transaction, project: string, limits: Eve
   const removed = await db
     .delete(gameEvents)
     .where(inArray(sql`rowid`, oldest))
-    .returning({ at, length: sql<number>`length(${gameEvents.data})` });
+    .returning({ at, characters });
   const changes = removed.map((row) => ({
     ...{ projectId: project, day: row.at.slice(0, DAY_LENGTH), events: 0, attempts: 0 },
-    ...{ kept: -1, characters: -row.length },
+    ...{ kept: -1, characters: -row.characters },
   }));
   await changeCounts(db, changes);
   return removed.length;

@@ -3,7 +3,7 @@ import { addTally, emptyTally, LOOKED_AT_EVERY, type Tally } from '@stadion/core
 /** A question under way, and how far it has come. */
 interface Job {
   key: string;
-  /** Who waits for it, each with its group. */
+  /** Everybody who waits for it, each with its group. */
   askers: Map<string, string>;
   tally: Tally;
   /** Played only while nothing else of its group waits. */
