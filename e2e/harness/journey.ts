@@ -18,24 +18,17 @@ export interface Journey {
   saved(what: string, check: (project: Project) => boolean): Promise<void>;
 }
 
-/** A new project made from the demo. @returns its id */
-async function newProject(address: string): Promise<string> {
-  const made = await fetch(`${address}/api/projects`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ from: 'demo' }),
-  });
-  return ((await made.json()) as { id: string }).id;
+async function post(address: string, body: object): Promise<Response> {
+  const headers = { 'Content-Type': 'application/json' };
+  const answer = await fetch(address, { method: 'POST', headers, body: JSON.stringify(body) });
+  if (!answer.ok) throw new Error(`${address} answered with ${answer.status}.`);
+  return answer;
 }
 
-/** Holds the trials of a project on the server: what nobody looks at takes no time from the others. */
-async function holdTrials(address: string, projectId: string): Promise<void> {
-  const answer = await fetch(`${address}/api/projects/${projectId}/trials`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ do: 'pause' }),
-  });
-  if (!answer.ok) throw new Error(`The trials were not held: ${answer.status}.`);
+/** A new project made from the demo. @returns its id */
+async function newProject(address: string): Promise<string> {
+  const made = await post(`${address}/api/projects`, { from: 'demo' });
+  return ((await made.json()) as { id: string }).id;
 }
 
 /** The window as a new one would be: nothing open beside it, nothing kept, no settings. */
@@ -87,7 +80,8 @@ export function journey({ own = false, trials = false } = {}): Journey {
       await madeFresh(made.page, address);
       made.projectId = await newProject(address);
     }
-    if (!trials) await holdTrials(made.server.address, made.projectId);
+    // Forecasts on the server that nobody looks at take no time from the others.
+    if (!trials) await post(`${made.server.address}/api/projects/${made.projectId}/trials`, { do: 'pause' });
     made.open = async (path) => {
       await made.page.driver.get(`${made.server.address}/projects/${made.projectId}/${path}`);
       await made.page.find('section[aria-label=Sequence]');

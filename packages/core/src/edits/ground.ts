@@ -16,7 +16,7 @@ import {
   type Section,
 } from '../model/index.ts';
 import type { PatchOperation } from '../patch/index.ts';
-import { conditionInWords, eachCondition, effectInWords, type Names } from '../rules/index.ts';
+import { conditionInWords, conditionsBesideRules, eachCondition, effectInWords, type Names } from '../rules/index.ts';
 import { at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
 import { namesOneOf } from './naming.ts';
 import { appendEntries } from './order.ts';
@@ -113,10 +113,7 @@ export function sentencesNaming(level: Level, ids: ReadonlySet<Id>, naming: Name
     effects.flatMap((effect) => (namesOneOf(effect, ids) ? [effectInWords(effect, naming)] : []));
   return [
     ...level.rules.flatMap((rule) => [...inCondition(rule.when), ...inEffects(rule.then)]),
-    ...(level.clock.startsWhen ? inCondition(level.clock.startsWhen) : []),
-    ...(level.stars.is === 'conditions'
-      ? level.stars.conditions.flatMap((star) => (star ? inCondition(star) : []))
-      : []),
+    ...conditionsBesideRules(level).flatMap(inCondition),
     ...(level.meetings?.zones ?? []).flatMap((zone) =>
       ids.has(zone) ? [`a meeting at ${naming.pieces[zone] ?? zone}`] : [],
     ),

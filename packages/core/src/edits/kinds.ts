@@ -23,7 +23,7 @@ import {
   type Rule,
 } from '../model/index.ts';
 import type { PatchOperation } from '../patch/index.ts';
-import { leaves } from '../rules/index.ts';
+import { conditionsBesideRules, leaves } from '../rules/index.ts';
 import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
 import { namesOneOf } from './naming.ts';
 import { appendEntries, insertEntry } from './order.ts';
@@ -247,11 +247,7 @@ export function usesOfKind(
       .map((rule) => ({ ...(level ? { level } : {}), words: wordsOf(rule, level), what: 'rule' as const }));
   const inLevel = (level: Level): KindUses['named'] => {
     const { clock, stars } = level;
-    const conditions = [
-      ...(clock.startsWhen ? [clock.startsWhen] : []),
-      ...(stars.is === 'conditions' ? stars.conditions.flatMap((star) => star ?? []) : []),
-    ];
-    const others = conditions.some((when) => namesIt({ when })) || takesShare([clock, stars]);
+    const others = conditionsBesideRules(level).some((when) => namesIt({ when })) || takesShare([clock, stars]);
     return [
       ...rules(level.rules, level),
       ...(others ? [{ level, words: 'its clock or stars', what: 'amount' as const }] : []),

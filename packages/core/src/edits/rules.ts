@@ -1,6 +1,6 @@
 import type { PatchOperation } from '../patch/index.ts';
 import { freshId, type Condition, type Level, type MintId, type Project, type Rule } from '../model/index.ts';
-import { eachCondition } from '../rules/index.ts';
+import { conditionsBesideRules, eachCondition } from '../rules/index.ts';
 import { addAt, at, removeAt, setOptional, type NamedEdit } from './edit.ts';
 import { appendEntries, insertEntry, moveEntry } from './order.ts';
 
@@ -11,8 +11,7 @@ export function takenConditions(level: Level): Set<string> {
   const ids = new Set<string>();
   const take = (condition: Condition): void => eachCondition(condition, ({ id }) => void ids.add(id));
   for (const rule of level.rules) take(rule.when);
-  if (level.clock.startsWhen) take(level.clock.startsWhen);
-  if (level.stars.is === 'conditions') for (const condition of level.stars.conditions) if (condition) take(condition);
+  for (const condition of conditionsBesideRules(level)) take(condition);
   return ids;
 }
 

@@ -23,11 +23,11 @@ export function plain(value: unknown): string {
 const isWin = ({ rule }: RuleInForce): boolean => endingOfRule(rule) === 'won';
 const isLoss = ({ rule }: RuleInForce): boolean => endingOfRule(rule) === 'lost';
 
-export const winning = ({ rules }: SlotFacts): RuleInForce[] => rules.filter(isWin);
+export const winning = ({ rules }: Pick<SlotFacts, 'rules'>): RuleInForce[] => rules.filter(isWin);
 export const losing = ({ rules }: SlotFacts): RuleInForce[] => rules.filter(isLoss);
 
 /** Does the end of the clock win the level, or may it? */
-export const clockMayWin = ({ level: { clock } }: SlotFacts): boolean =>
+export const clockMayWin = ({ level: { clock } }: Pick<SlotFacts, 'level'>): boolean =>
   clock.limitSeconds !== null && clock.atExpiry !== 'lose';
 
 /** The level's own rules; what stands in all levels is told at the first slot only. */

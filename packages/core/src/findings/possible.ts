@@ -1,5 +1,5 @@
 import { sectionsOf } from '../ground/index.ts';
-import type { Condition, Reading } from '../model/index.ts';
+import type { Amount, Condition, Reading } from '../model/index.ts';
 import { liveAmount, resolveAmount, type Leaf } from '../rules/index.ts';
 import { clockMayWin, winning } from './conditions.ts';
 import { furthestWay, heightRange, rowRange, type Range } from './bodyLimits.ts';
@@ -43,11 +43,9 @@ function worthRange(of: string, here: SlotFacts): Range {
 
 /** What is sure of a reading at one slot; readings of which nothing is sure can be anything. */
 export function rangeOf(reading: Reading, here: SlotFacts): Range {
-  const { project, level, resolving } = here;
-  const number = (amount: Parameters<typeof resolveAmount>[0]): number =>
-    resolveAmount(amount, resolving.values, resolving.placed);
+  const { project, level, resolving, number } = here;
   /** May it change during the attempt? */
-  const isLive = (amount: Parameters<typeof resolveAmount>[0]): boolean => liveAmount(amount, resolving) !== undefined;
+  const isLive = (amount: Amount): boolean => liveAmount(amount, resolving) !== undefined;
   // What lies on sections comes as often as they do.
   const comesAgain = sectionsOf(level.ground).length > 0;
   switch (reading.reading) {
@@ -71,7 +69,7 @@ export function rangeOf(reading: Reading, here: SlotFacts): Range {
     case 'timeLeft': {
       const { limitSeconds } = level.clock;
       // A limit that milestones or readings move can be any.
-      if (limitSeconds === null || liveAmount(limitSeconds, resolving)) return { least: 0, most: ANY.most };
+      if (limitSeconds === null || isLive(limitSeconds)) return { least: 0, most: ANY.most };
       return { least: 0, most: number(limitSeconds) };
     }
     case 'height':

@@ -47,7 +47,8 @@ export { count, takeLives, type Counting } from './counting.ts';
 export { changeDial, followed, followReadings, startFollowed, turnJudge, type FollowedRamp } from './dials.ts';
 export type { Judging } from './judging.ts';
 export { liveParameters, liveRampAt, liveRampsOf, type LiveRamp } from './liveRamps.ts';
-export { starsFor } from './stars.ts';
+export { starCount, starsFor } from './stars.ts';
+export { conditionsBesideRules } from './levelConditions.ts';
 export { numbersIn, objectiveInWords, type SayAmount } from './objective.ts';
 export {
   amountInWords,

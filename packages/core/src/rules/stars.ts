@@ -1,3 +1,9 @@
+import type { Stars } from '../model/index.ts';
+
+/** Returns the number of stars that a level can give. */
+export const starCount = (stars: Stars): number =>
+  stars.is === 'ladder' ? stars.thresholds.length : stars.conditions.length;
+
 /**
  * Stars of a win on a ladder: one after the other, from the first, while the reading meets the threshold.
  *

@@ -98,8 +98,8 @@ describe('runs through a sequence', () => {
   });
 });
 
-(isThorough ? describe : describe.skip)('runs drawn from what is known', () => {
-  const project = only(2, 5, 9);
+describe('runs drawn from what is known', () => {
+  const project = isThorough ? only(2, 5, 9) : only(2);
   const novice = project.pacers[0]!;
   let books: KnownBooks;
   beforeAll(() => {

@@ -10,7 +10,7 @@ interface Props {
   look: Look | undefined;
   /** The thing as it is drawn now; absent where it shows its mark, or no mark. */
   figures?: readonly Figure[];
-  /** By mark: the name of the kind that has it. These marks cannot be chosen. */
+  /** Marks that cannot be chosen, each with the name of the kind that has it. */
   taken: ReadonlyMap<string, string>;
   /** A mark that is not taken, and the colour before one is chosen. */
   free: Look;

@@ -14,6 +14,9 @@ const costsALife = (id: string, when: Condition, resets: string[] = []): Rule[] 
 ];
 const BACK: Effect[] = [{ effect: 'back', to: 'start' }];
 const half = (measure: 'worth' | 'count'): Amount => ({ from: 'share', share: literal(0.5), of: 'any', measure });
+/** Every placed piece of a kind, or of all kinds, is gathered. */
+const everyOf = (of: string): Condition =>
+  condition(`enough-${of}`, { reading: 'collected', of }, { from: 'placed', of, measure: 'count' });
 const nameOf = (here: LevelHere, id: string): string => here.names.pieces[id] ?? id;
 
 interface Found {
@@ -111,18 +114,10 @@ function waysToWin(here: LevelHere): Intent[] {
     ),
     win(`Gather half of all ${worth}${then}`, 'share amount worth collect', wins(worthOf(half('worth')), ...home)),
     win(`Gather a set amount of ${worth}${then}`, 'amount points collect', wins(worthOf(50), ...home)),
-    win(
-      `Gather everything${then}`,
-      'all pieces collect',
-      wins(gathered('any', { from: 'placed', of: 'any', measure: 'count' }), ...home),
-    ),
+    win(`Gather everything${then}`, 'all pieces collect', wins(everyOf('any'), ...home)),
     win(`Gather a number of pieces${then}`, 'count collect', wins(gathered('any', 5), ...home)),
     ...kinds.map((kind) =>
-      win(
-        `Gather every ${kind.name.toLowerCase()}${then}`,
-        'all collect',
-        wins(gathered(kind.id, { from: 'placed', of: kind.id, measure: 'count' }), ...home),
-      ),
+      win(`Gather every ${kind.name.toLowerCase()}${then}`, 'all collect', wins(everyOf(kind.id), ...home)),
     ),
     ...(kinds.length > 1 && goal !== undefined
       ? [
@@ -282,8 +277,6 @@ function waysToLose(here: LevelHere): Intent[] {
 function milestones(here: LevelHere): Intent[] {
   const { gates, latches, waves, hidden, kinds } = found(here);
   const { project, names } = here;
-  const everyOf = (kind: string): Condition =>
-    condition(`every-${kind}`, { reading: 'collected', of: kind }, { from: 'placed', of: kind, measure: 'count' });
   const halfWay = condition('half-way', { reading: 'worth', of: 'any' }, half('worth'));
   const says = (text: string): Effect => ({ effect: 'message', text, seconds: literal(3) });
   const then = (say: string, also: string, ...rules: Rule[]): Intent => ({ say, also, topic: 'milestone', rules });
@@ -444,14 +437,15 @@ export function sayIntent(here: LevelHere, intent: Intent, instead = false): Nam
   const { project, level } = here;
   const label = `${level.name}: ${intent.say}`;
   const removed = instead ? ownWaysToWin(here) : [];
-  const atExpiry = instead && level.clock.atExpiry !== 'lose' ? { atExpiry: 'lose' as const } : {};
-  const clock = { ...level.clock, ...atExpiry, ...intent.clock };
+  const clock = { ...(instead && level.clock.atExpiry !== 'lose' ? { atExpiry: 'lose' } : {}), ...intent.clock };
   return {
     label,
     patch: [
       ...removed.flatMap(({ id }) => removeRule(project, ['levels', level.id, 'rules', id], '').patch),
       ...addRules(project, level, intent.rules, label, mintId).patch,
-      ...(intent.clock || instead ? [replaceAt(at('levels', level.id, 'clock'), clock)] : []),
+      ...(Object.keys(clock).length > 0
+        ? [replaceAt(at('levels', level.id, 'clock'), { ...level.clock, ...clock })]
+        : []),
     ],
   };
 }

@@ -4,7 +4,7 @@ import { drawAt, mixFloat } from '../../random/index.ts';
 import type { LiveAmount } from '../../rules/index.ts';
 import { asItIs, following, ticksNow, ticksOf, within } from '../amounts.ts';
 import type { PreparedLevel } from '../level.ts';
-import { markFigures } from '../looks.ts';
+import { signFigures } from '../looks.ts';
 import { ring } from '../mark.ts';
 import type { AttemptState, PieceSort } from '../shell.ts';
 import { enemiesOf, type Enemy, type PreparedEnemy } from './enemies.ts';
@@ -155,10 +155,11 @@ export const spawner: PieceSort<Extract<Piece, { piece: 'spawner' }>, PreparedSp
   hurts: (spawners) => spawners.some(({ damage }) => damage > 0),
   scene: (spawners, _level, _now, looks) =>
     spawners.flatMap(({ x, y, spreadWidth }, index) => {
-      const look = looks?.spawners?.[index];
+      const size = 2 * SPAWNER_RADIUS;
+      const area = { x: x - SPAWNER_RADIUS, y: y - SPAWNER_RADIUS, width: size, height: size };
       const figures = [
         ...(spreadWidth === 0 ? [ring(x, y, SPAWNER_RADIUS, 'loss')] : []),
-        ...(look ? markFigures(look, x, y, SPAWNER_RADIUS * 0.7) : []),
+        ...signFigures(looks?.spawners?.[index], area),
       ];
       return figures.length === 0 ? [] : [{ key: `spawner-${index}`, figures }];
     }),

@@ -109,8 +109,10 @@ function endWhateverIsPressed(here: SlotFacts): AttemptState | undefined {
   return last;
 }
 
-function foundByRule(here: SlotFacts, index: number, won: boolean, tick: number, pressed = false): Found[] {
-  const entry = here.rules[index];
+/** @param pressed it ends so whatever is pressed, but not for a player who does nothing */
+function foundByRule(here: SlotFacts, { phase, tick, verdicts }: AttemptState, pressed: boolean): Found[] {
+  const won = phase === 'won';
+  const entry = here.rules[verdicts.ending.rule];
   if (!entry) return [];
   const { rule, path } = entry;
   const parts = leaves(rule.when);
@@ -166,9 +168,9 @@ export const alreadyTrue: Check<'slot'> = {
     if (!mayEndByItself(here)) return [];
     const byTime = endsByTime(here);
     if (!byTime && !isSuspicious(here)) return [];
-    const { phase, tick, verdicts } = held(here, REST);
-    if (phase !== 'playing') return foundByRule(here, verdicts.ending.rule, phase === 'won', tick);
-    const anyhow = byTime ? endWhateverIsPressed(here) : undefined;
-    return anyhow ? foundByRule(here, anyhow.verdicts.ending.rule, anyhow.phase === 'won', anyhow.tick, true) : [];
+    const untouched = held(here, REST);
+    if (untouched.phase !== 'playing') return foundByRule(here, untouched, false);
+    const pressed = byTime ? endWhateverIsPressed(here) : undefined;
+    return pressed ? foundByRule(here, pressed, true) : [];
   },
 };

@@ -1,6 +1,7 @@
 import { pointerOf, type Level, type Project } from '../../model/index.ts';
-import { endingOfRule, leaves, rulesOf } from '../../rules/index.ts';
+import { leaves, rulesOf, type RuleInForce } from '../../rules/index.ts';
 import type { Fight } from '../boutFacts.ts';
+import { clockMayWin, winning } from '../conditions.ts';
 import type { Check, Found } from '../finding.ts';
 
 /** May harm grow during the fight, since a formula of the other side reads what changes? */
@@ -9,11 +10,9 @@ const mayGrow = ({ world, harm }: Fight, target: number): boolean =>
 
 /** Is the level won in another way than by beating the other side? Then nobody of it has to be hurt. */
 function isWonOtherwise(project: Project, level: Level): boolean {
-  if (!level.bout) return false;
-  const ways = rulesOf(project, level).filter(({ rule }) => endingOfRule(rule) === 'won');
-  const beats = ({ rule }: (typeof ways)[number]): boolean =>
+  const beats = ({ rule }: RuleInForce): boolean =>
     leaves(rule.when).some(({ leaf: { reading } }) => reading.reading === 'sideBeaten');
-  return ways.some((way) => !beats(way)) || (level.clock.limitSeconds !== null && level.clock.atExpiry !== 'lose');
+  return clockMayWin({ level }) || winning({ rules: rulesOf(project, level) }).some((way) => !beats(way));
 }
 
 /** In a fight, somebody whom nobody of the other side can hurt. */

@@ -1,5 +1,5 @@
 import { pointerOf } from '../../model/index.ts';
-import { leaves, rulesOf } from '../../rules/index.ts';
+import { conditionsBesideRules, leaves, rulesOf } from '../../rules/index.ts';
 import type { Check, Found } from '../finding.ts';
 import { slotOf } from '../parts.ts';
 
@@ -12,12 +12,7 @@ export const latchOrGateAlone: Check<'level'> = {
     if (slotId === undefined) return [];
     const { pieces } = level.ground;
     const rules = rulesOf(project, level).map(({ rule }) => rule);
-    const { clock, stars } = level;
-    const conditions = [
-      ...rules.map(({ when }) => when),
-      ...(clock.startsWhen ? [clock.startsWhen] : []),
-      ...(stars.is === 'conditions' ? stars.conditions.filter((star) => star !== null) : []),
-    ];
+    const conditions = [...rules.map(({ when }) => when), ...conditionsBesideRules(level)];
     const read = new Set(
       conditions.flatMap((condition) =>
         leaves(condition).flatMap(({ leaf: { reading } }) => (reading.reading === 'latch' ? [reading.latch] : [])),

@@ -1,9 +1,7 @@
-import { pointerOf, type Level, type Project, type Slot } from '../../model/index.ts';
+import { pointerOf, type Project, type Slot } from '../../model/index.ts';
+import { starCount } from '../../rules/index.ts';
 import { starsAsked } from '../../run/index.ts';
 import type { Check, Found } from '../finding.ts';
-
-const mostStars = ({ stars }: Level): number =>
-  stars.is === 'ladder' ? stars.thresholds.length : stars.conditions.length;
 
 /** May a slot be played before slots that stand before it: in another order, because all are open, or by a way that jumps? */
 function isOrderFree({ run, levels, slots }: Project): boolean {
@@ -21,7 +19,7 @@ export const starGateBeyondEarnable: Check<'run'> = {
   find({ project }) {
     const starsOf = ({ levelId }: Slot): number => {
       const level = project.levels[levelId];
-      return level ? mostStars(level) : 0;
+      return level ? starCount(level.stars) : 0;
     };
     const total = project.slots.reduce((sum, slot) => sum + starsOf(slot), 0);
     const isFree = isOrderFree(project);

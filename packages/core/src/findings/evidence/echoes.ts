@@ -1,7 +1,7 @@
 import { findingClass, type FindingCode, type FindingGroup } from '../classes.ts';
 import type { Finding } from '../finding.ts';
 
-/** By class: the classes that say the same of a level, and more of it. */
+/** Classes that say the same of a level as another class, and more of it; by that other class. */
 const SAID_BETTER: Readonly<Partial<Record<FindingCode, readonly FindingCode[]>>> = {
   'off-wanted': ['hopeless', 'no-ending', 'fastest-beyond-clock'],
   trivial: ['off-wanted'],

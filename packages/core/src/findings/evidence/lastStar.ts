@@ -1,4 +1,5 @@
 import { pointerOf, type Stars } from '../../model/index.ts';
+import { starCount } from '../../rules/index.ts';
 import { evidenceOf, LEAST_ATTEMPTS, percent, type AttemptFacts, type EvidenceCheck } from './attemptFacts.ts';
 
 /** Fewer than this share is hardly anybody, more than that nearly everybody. */
@@ -8,7 +9,7 @@ const COMMON = 0.9;
 /** Of those who clear, the share that earns the last star; undefined where too few clear, or where there is one star only. */
 function shareOfLast({ here, forecast }: AttemptFacts): { share: number; cleared: number; index: number } | undefined {
   const { stars } = here.level;
-  const last = stars.is === 'ladder' ? stars.thresholds.length : stars.conditions.length;
+  const last = starCount(stars);
   const cleared = forecast.stars.reduce((sum, count) => sum + count, 0);
   if (last < 2 || cleared < LEAST_ATTEMPTS) return undefined;
   return { share: (forecast.stars[last] ?? 0) / cleared, cleared, index: last - 1 };

@@ -1,15 +1,16 @@
 import { at, replaceAt, setOptional } from '@stadion/core/edits';
 import { HEADED_MOVEMENTS } from '@stadion/core/attempt';
-import { KINDS_OF_PIECE, type Id, type Look, type MarkedPiece, type Piece } from '@stadion/core/model';
+import type { Id, Piece } from '@stadion/core/model';
 import { resolveAmount } from '@stadion/core/rules';
 import type { ReactNode } from 'react';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelHere } from '../../project/levelHere.ts';
-import { freeLook, takenMarks } from '../../project/looks.ts';
-import { AmountChip, LookChip } from '../../sentences/index.ts';
+import { AmountChip } from '../../sentences/index.ts';
 import { nameRefused, ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';
 import type { Hand } from './gestures.ts';
+import { KindOfAll } from './KindOfAll.tsx';
 import { LaneWords } from './LaneWords.tsx';
+import { MarkOfPiece } from './MarkOfPiece.tsx';
 import { nameOfPiece } from './words.ts';
 
 interface Props {
@@ -57,37 +58,6 @@ export function HeldSentence(props: Props) {
   );
 }
 
-/** The kind of several held pieces: all of them change together. */
-function KindOfAll({ here, pieces }: Pick<Props, 'here' | 'pieces'>) {
-  const edit = useEdit();
-  const { level, project } = here;
-  const roles = new Set(pieces.map(({ piece }) => KINDS_OF_PIECE[piece]));
-  const [role] = roles;
-  if (roles.size !== 1 || role === undefined) return null;
-  const kinds = new Set(pieces.flatMap((piece) => ('kind' in piece ? [piece.kind] : [])));
-  const [kind = ''] = kinds;
-  const part = here.section === undefined ? [] : ['sections', here.section];
-  return (
-    <>
-      <span className="join">They are</span>
-      <ChoiceChip
-        label="Kind of all that is held"
-        value={kinds.size === 1 ? kind : ''}
-        {...(kinds.size === 1 ? {} : { shown: `of ${kinds.size} kinds` })}
-        choices={project.kinds[role].map(({ id, name }) => ({ value: id, label: name }))}
-        onChoose={(next) =>
-          edit({
-            label: `Kind of ${pieces.length} pieces, ${level.name}`,
-            patch: pieces.map(({ id }) =>
-              replaceAt(at('levels', level.id, 'ground', ...part, 'pieces', id, 'kind'), next),
-            ),
-          })
-        }
-      />
-    </>
-  );
-}
-
 /** What to do next, by what is in hand. */
 function adviceFor(hand: Hand | null): string {
   if (!hand)
@@ -104,30 +74,6 @@ function adviceFor(hand: Hand | null): string {
 
 interface OneProps extends Props {
   piece: Piece;
-}
-
-/** The mark drawn on a piece that has no kind to take it from. */
-function MarkOf({ here, piece, name }: { here: LevelHere; piece: MarkedPiece; name: string }) {
-  const edit = useEdit();
-  const { level, project } = here;
-  const set = (look: Look | undefined): void =>
-    edit({
-      label: `Mark of ${name}, ${level.name}`,
-      patch: setOptional(at('levels', level.id, 'ground', 'pieces', piece.id, 'look'), piece.look, look),
-    });
-  return (
-    <>
-      {piece.look ? <span className="join">, drawn with</span> : null}
-      <LookChip
-        name={name}
-        look={piece.look}
-        taken={takenMarks(project)}
-        free={freeLook(project, piece.piece === 'spawner' ? 'enemies' : 'collectables')}
-        onLook={set}
-        onNone={() => set(undefined)}
-      />
-    </>
-  );
 }
 
 /** Every field of one piece. */
@@ -251,7 +197,12 @@ function One({ here, piece, onHand, onKinds }: OneProps) {
           {named}
           {size}
           {place}
-          <MarkOf here={here} piece={piece} name={name} />
+          <MarkOfPiece
+            project={project}
+            piece={piece}
+            name={name}
+            onLook={(look) => set('look', piece.look, look, `Mark of ${name}`)}
+          />
         </>
       );
     case 'collectable':
@@ -373,7 +324,12 @@ function One({ here, piece, onHand, onKinds }: OneProps) {
             </>
           ) : null}
           {place}
-          <MarkOf here={here} piece={piece} name={name} />
+          <MarkOfPiece
+            project={project}
+            piece={piece}
+            name={name}
+            onLook={(look) => set('look', piece.look, look, `Mark of ${name}`)}
+          />
         </>
       );
     case 'latch': {

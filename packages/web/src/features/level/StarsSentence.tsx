@@ -1,5 +1,6 @@
 import type { Finding } from '@stadion/core/findings';
 import { literal, type StarReading, type Stars } from '@stadion/core/model';
+import { starCount } from '@stadion/core/rules';
 import { X } from 'lucide-react';
 import { addAt, at, removeAt, replaceAt } from '@stadion/core/edits';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
@@ -70,10 +71,9 @@ const FIRST_THRESHOLDS: Readonly<Record<StarReading, { from: number; by: number 
 
 /** The same number of stars on another reading, with thresholds to start from. */
 function ladderOn(reading: StarReading, before: Stars): Stars {
-  const count = before.is === 'ladder' ? before.thresholds.length : before.conditions.length;
   const { better } = STAR_READINGS[reading];
   const { from, by } = FIRST_THRESHOLDS[reading];
-  const thresholds = Array.from({ length: count }, (_, index) =>
+  const thresholds = Array.from({ length: starCount(before) }, (_, index) =>
     index === 0 ? null : literal(Math.max(0, better === 'atLeast' ? from + by * (index - 1) : from - by * (index - 1))),
   );
   return { is: 'ladder', reading, direction: better, thresholds };
