@@ -74,6 +74,9 @@ describe('beyond this machine', () => {
     expect((await ask('/api/projects').set('Cookie', cookie.split(';')[0]!)).status).toBe(200);
     expect((await ask('/api/projects').set('Cookie', 'stadion-token=%E0%A4%A')).status).toBe(401);
     expect((await ask('//elsewhere.example/x?token=open%20sesame')).headers['location']).toBe('/elsewhere.example/x');
+    expect((await ask('/sample/?project=dusk&token=open%20sesame&level=3')).headers['location']).toBe(
+      '/sample/?project=dusk&level=3',
+    );
     expect((await ask('/api/projects').set('Authorization', 'Bearer open sesame')).status).toBe(200);
     await guarded.end();
   });

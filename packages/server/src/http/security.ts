@@ -89,6 +89,15 @@ export function checkOrigin({ hosts }: Access): RequestHandler {
   };
 }
 
+/** Returns an address of this server without its token. All else in it stays: a game is started with its project and level there. */
+function withoutToken(address: string): string {
+  const [path = '', query = ''] = address.split('?', 2);
+  const rest = new URLSearchParams(query);
+  rest.delete('token');
+  // Never “//elsewhere”: a browser would take it for another host.
+  return `/${path.replace(/^[/\\]+/, '')}${rest.size > 0 ? `?${rest.toString()}` : ''}`;
+}
+
 /** Asks for the token, once in the address (`?token=`), then in a cookie, or as a bearer. */
 export function checkToken({ token, gameToken }: Access): RequestHandler {
   if (token === undefined) return (_request, _response, next) => next();
@@ -101,8 +110,7 @@ export function checkToken({ token, gameToken }: Access): RequestHandler {
     const given = request.query['token'];
     if (typeof given === 'string' && fits(given) && request.method === 'GET') {
       response.cookie(COOKIE, given, { httpOnly: true, sameSite: 'strict' });
-      // Never “//elsewhere”: a browser would take it for another host.
-      return response.redirect(303, `/${request.path.replace(/^[/\\]+/, '')}`);
+      return response.redirect(303, withoutToken(request.originalUrl));
     }
     const cookie = decoded(new RegExp(`(?:^|; )${COOKIE}=([^;]*)`).exec(request.headers.cookie ?? '')?.[1]);
     const bearer = /^Bearer (.+)$/.exec(request.headers.authorization ?? '')?.[1];

@@ -4,11 +4,13 @@ import { StadionError } from '../http/errors.ts';
 import { threadBody } from './body.ts';
 import type { FileWork } from './files.ts';
 import type * as worker from './fileWorker.ts';
+import { timeLimit } from './timeLimit.ts';
 
-/** A thread may take so much memory, MB, and so long, ms. */
+/** Limit of a thread's memory, MB. */
 const MOST_MEMORY_MB = 512;
+/** Limit of the computing time for one file, ms. */
 const LONGEST_MS = 60_000;
-/** What is made waits for no more than one heavy file. */
+/** Two threads: a file that is asked for waits for no more than one heavy file. */
 const MOST_THREADS = 2;
 
 /** Did the thread end because of its limits, and not because of what it does? */
@@ -32,14 +34,15 @@ export function fileThread(): FileWork & { close: () => Promise<void> } {
     name: Name,
     task: Parameters<(typeof worker)[Name]>[0],
   ): Promise<ReturnType<(typeof worker)[Name]>> {
+    const limit = timeLimit(LONGEST_MS);
     try {
-      return (await pool.run(task, { name, signal: AbortSignal.timeout(LONGEST_MS) })) as ReturnType<
-        (typeof worker)[Name]
-      >;
+      return (await pool.run(task, { name, signal: limit.signal })) as ReturnType<(typeof worker)[Name]>;
     } catch (error) {
       if (isTooHeavy(error))
         throw new StadionError('too-large', 'This takes more memory or time than any project does.');
       throw error;
+    } finally {
+      limit.end();
     }
   }
   return {

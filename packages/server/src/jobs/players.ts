@@ -3,9 +3,10 @@ import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import { threadBody } from './body.ts';
 import type { Blobs } from './queue.ts';
+import { timeLimit } from './timeLimit.ts';
 import type { ThreadTask } from './worker.ts';
 
-/** A thread that has not answered for so long is replaced. */
+/** Computing time after which a thread that has not answered is replaced, ms. */
 const LONGEST_ANSWER_MS = 30_000;
 
 /** Threads of this process that play batches. */
@@ -23,8 +24,14 @@ export function players(width = Math.max(1, availableParallelism() - 1)): Player
   return {
     width,
     play: async (task, signal) => {
-      const late = AbortSignal.timeout(LONGEST_ANSWER_MS);
-      return (await pool.run(task, { signal: signal ? AbortSignal.any([signal, late]) : late })) as Tally;
+      const late = timeLimit(LONGEST_ANSWER_MS);
+      try {
+        return (await pool.run(task, {
+          signal: signal ? AbortSignal.any([signal, late.signal]) : late.signal,
+        })) as Tally;
+      } finally {
+        late.end();
+      }
     },
     close: () => pool.destroy(),
   };

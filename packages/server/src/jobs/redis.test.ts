@@ -14,12 +14,14 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { Redis } from 'ioredis';
 import { pino } from 'pino';
 import { freePort } from '../testing/freePort.ts';
 import type { WorkQueue } from './queue.ts';
-import { redisQueue } from './redis.ts';
+import { QUEUE, redisQueue } from './redis.ts';
 
-const log = pino({ level: 'silent' });
+const warnings: string[] = [];
+const log = pino({ level: 'warn' }, { write: (line: string) => void warnings.push(line) });
 const project = homeBeforeDusk();
 const steady = project.pacers.find(({ id }) => id === 'steady')!;
 const POSITIONS = [3, 7, 13];
@@ -111,6 +113,18 @@ describe('trials over Redis', () => {
     await end;
     await startRedis();
     expect(await playing).toEqual(here(13));
+  }, 60_000);
+
+  it('still arrive after an entry of the queue that cannot be read', async () => {
+    const client = new Redis(url());
+    await client.xadd(`bull:${QUEUE}:events`, '*', 'event', 'completed', 'jobId', '1', 'returnvalue', '{"half');
+    await client.quit();
+    // The reading begins again after half a second; the batches are then reported by events.
+    await new Promise((later) => setTimeout(later, 800));
+    queue.blobs.put('q3', question(3));
+    for (let first = 0; first < 100; first += 20)
+      expect((await queue.put({ question: 'q3', first, count: 20 }, { group: 'dusk', rank: 0 })).attempts).toBe(20);
+    expect(warnings).toEqual(expect.arrayContaining([expect.stringContaining('reading begins again')]));
   }, 60_000);
 
   it('of a question that nobody knows are refused, and those that are dropped wait no more', async () => {

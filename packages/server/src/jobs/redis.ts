@@ -9,7 +9,7 @@ import type { BatchTask, Place, WorkQueue } from './queue.ts';
 import { checkedTally } from './tallyCheck.ts';
 
 /** Only workers that play by the same rules take the batches of a server. */
-const QUEUE = `stadion-trials-${ENGINE}`;
+export const QUEUE = `stadion-trials-${ENGINE}`;
 const JOB = 'batch';
 /** Questions are kept so long after they were last asked for, seconds. */
 const KEPT_SECONDS = 3600;
@@ -29,25 +29,27 @@ const MOST_KEPT = 200;
 
 const blobKey = (question: string): string => `${QUEUE}:question:${question}`;
 
-/** A connection that waits for Redis to come back, and says once that it is away. */
+/** Connections of this process that wait for Redis. */
+const away = new Set<Redis>();
+
+/** Returns a connection that waits for Redis to come back. A process reports once that Redis is away, and once that it answers again. */
 function connect(url: string, log: Logger): Redis {
   const connection = new Redis(url, { maxRetriesPerRequest: null });
-  let away = false;
   connection.on('error', (error) => {
-    if (!away) log.warn({ err: error }, 'Redis does not answer: trials wait for it');
-    away = true;
+    if (away.size === 0) log.warn({ err: error }, 'Redis does not answer: trials wait for it');
+    away.add(connection);
   });
   connection.on('ready', () => {
-    if (away) log.warn('Redis answers again');
-    away = false;
+    if (away.delete(connection) && away.size === 0) log.warn('Redis answers again');
   });
+  connection.on('end', () => away.delete(connection));
   return connection;
 }
 
 /** Closing takes no longer than this, whether Redis answers or not. */
 const CLOSING_MS = 3000;
 
-/** Waits for something, for so long at most. It may go on, and fail, unheard. */
+/** Waits for `work`, at most `ms`. Later failures of the work are ignored. */
 async function within(ms: number, work: () => Promise<unknown>): Promise<void> {
   let timer: ReturnType<typeof setTimeout> | undefined;
   const limit = new Promise<void>((resolve) => (timer = setTimeout(resolve, ms)));
@@ -55,8 +57,24 @@ async function within(ms: number, work: () => Promise<unknown>): Promise<void> {
   clearTimeout(timer);
 }
 
-/** Said by the connection. */
+/** Reported by the connection. */
 const isSaid = (): void => undefined;
+
+/** Wait before the queue's events are read again after an error, ms. */
+const LISTEN_AGAIN_MS = 500;
+
+/** Keeps reading the queue's events: an entry that cannot be parsed ends the reading, which then begins again behind that entry. */
+function keepListening(events: QueueEvents, log: Logger): void {
+  const listen = (): void => {
+    if (events.closing) return;
+    events.run().catch((error: unknown) => {
+      log.warn({ err: error }, 'the events of the queue of trials cannot be read: reading begins again');
+      setTimeout(listen, LISTEN_AGAIN_MS).unref();
+    });
+  };
+  events.on('error', isSaid);
+  listen();
+}
 
 /** Somebody waits for a batch. */
 interface Waiting extends Place {
@@ -71,9 +89,9 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
   const connection = connect(url, log);
   const queue = new Queue<BatchTask, Tally>(QUEUE, { connection });
   const listening = connect(url, log);
-  const events = new QueueEvents(QUEUE, { connection: listening });
+  const events = new QueueEvents(QUEUE, { connection: listening, autorun: false });
   queue.on('error', isSaid);
-  events.on('error', isSaid);
+  keepListening(events, log);
   const blobs = localBlobs();
   const uploaded = new Map<string, Promise<unknown>>();
   const waiting = new Map<string, Waiting>();
