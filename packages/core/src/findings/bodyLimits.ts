@@ -13,6 +13,8 @@ export interface Range {
 }
 
 type Here = Pick<SlotFacts, 'level' | 'prepared' | 'reach' | 'project' | 'resolving' | 'rules'>;
+/** The facts on which jumps depend. */
+export type JumpFacts = Pick<Here, 'level' | 'prepared' | 'project'> & { reach: Pick<Here['reach'], 'enters'> };
 
 /** The numbers of a body that a kind of ground prepares, where it has them. */
 interface BodyNumbers {
@@ -23,7 +25,7 @@ interface BodyNumbers {
   live: Readonly<Record<string, unknown>>;
 }
 
-const bodyOf = ({ prepared }: Pick<Here, 'prepared'>): BodyNumbers => prepared.motion.body as BodyNumbers;
+const bodyOf = ({ prepared }: Pick<JumpFacts, 'prepared'>): BodyNumbers => prepared.motion.body as BodyNumbers;
 
 /** The topmost row that the player can reach, from 0; undefined where it reaches none. */
 function topRow({ level, reach }: Pick<Here, 'level' | 'reach'>): number | undefined {
@@ -34,7 +36,7 @@ function topRow({ level, reach }: Pick<Here, 'level' | 'reach'>): number | undef
 }
 
 /** The heights of the floors that the player may stand on, units above the lower edge, lowest first. */
-function floorsOf({ level, reach }: Pick<Here, 'level' | 'reach'>): number[] {
+function floorsOf({ level, reach }: Pick<JumpFacts, 'level' | 'reach'>): number[] {
   const { rows } = level.ground;
   const grid = gridOf(rows);
   const heights = new Set<number>();
@@ -49,7 +51,7 @@ function floorsOf({ level, reach }: Pick<Here, 'level' | 'reach'>): number[] {
 }
 
 /** The greatest height that jumps from floor to floor lead to; unlimited where that is not sure. Units. */
-function highestJump(here: Here): number {
+export function highestJump(here: JumpFacts): number {
   const { level, prepared, project } = here;
   const { gravity = 0, jumpHeight, jumpsInAir = 0, live } = bodyOf(here);
   const changes = ['gravity', 'jumpHeight', 'jumpsInAir'].some((name) => name in live);
@@ -58,7 +60,8 @@ function highestJump(here: Here): number {
     jumpHeight !== undefined &&
     gravity > 0 &&
     !changes &&
-    !level.ground.pieces.some(({ piece }) => piece === 'gate') &&
+    // A gate that closes may lift who stands in it, and a lane whoever it carries.
+    !level.ground.pieces.some(({ piece }) => piece === 'gate' || piece === 'lane') &&
     // Falling onto an enemy lifts the player again.
     !project.kinds.enemies.some(({ fromAbove }) => fromAbove);
   if (!isSure) return Number.POSITIVE_INFINITY;

@@ -13,10 +13,14 @@ export function neededIn(
   return isEach ? condition.of.flatMap((part, index) => neededIn(part, [...path, 'of', index])) : [];
 }
 
-/** A condition, a rule or an effect without its names: the same text for what says the same. */
+/** Fields that change nothing of what a condition, a rule or an effect does. */
+const WITHOUT_MEANING: ReadonlySet<string> = new Set(['id', 'order', 'note', 'replaces']);
+
+/** A condition, a rule or an effect in its normal form as text: two with the same text do the same. */
 export function plain(value: unknown): string {
   return JSON.stringify(value, (key, entry: unknown) =>
-    key === 'id' || key === 'order' || key === 'note' || key === 'replaces' ? undefined : entry,
+    // A factor of 1 and an addition of 0 are the same as none.
+    WITHOUT_MEANING.has(key) || (key === 'times' && entry === 1) || (key === 'plus' && entry === 0) ? undefined : entry,
   );
 }
 

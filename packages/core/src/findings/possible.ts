@@ -1,6 +1,6 @@
 import { sectionsOf } from '../ground/index.ts';
 import type { Amount, Condition, Reading } from '../model/index.ts';
-import { liveAmount, resolveAmount, type Leaf } from '../rules/index.ts';
+import { compare, liveAmount, readingDefinition, resolveAmount, type Leaf } from '../rules/index.ts';
 import { clockMayWin, winning } from './conditions.ts';
 import { furthestWay, heightRange, rowRange, type Range } from './bodyLimits.ts';
 import type { SlotFacts } from './scopes.ts';
@@ -121,14 +121,27 @@ function switchMayHold({ reading, on }: Extract<Leaf, { is: 'onOff' }>, { level,
   return !zone || reach.enters({ ...zone.at, width: zone.width, height: zone.height });
 }
 
+/** Returns the number of an amount at a slot; undefined where it may change during the attempt. */
+export function sureNumber(amount: Amount, { resolving }: Pick<SlotFacts, 'resolving'>): number | undefined {
+  return liveAmount(amount, resolving) ? undefined : resolveAmount(amount, resolving.values, resolving.placed);
+}
+
+/** Returns the range of a reading at a slot. */
+type RangeOf = typeof rangeOf;
+
 /** May a comparison come to hold? Only where it surely never does, it may not. */
-function leafMayHold(leaf: Leaf, here: SlotFacts): boolean {
+function leafMayHold(leaf: Leaf, here: SlotFacts, range: RangeOf): boolean {
   if (leaf.is === 'onOff') return switchMayHold(leaf, here);
-  const { resolving } = here;
-  // What it compares with may change during the attempt.
-  if (liveAmount(leaf.amount, resolving)) return true;
-  const { least, most } = rangeOf(leaf.reading, here);
-  const asked = resolveAmount(leaf.amount, resolving.values, resolving.placed);
+  const asked = sureNumber(leaf.amount, here);
+  if (asked === undefined) return true;
+  // “Inside … is at least 1” says the same as “inside …”.
+  if (readingDefinition(leaf.reading).unit === 'on/off')
+    return [true, false].some(
+      (on) =>
+        compare(leaf.comparison, on ? 1 : 0, asked) &&
+        switchMayHold({ id: leaf.id, is: 'onOff', reading: leaf.reading, on }, here),
+    );
+  const { least, most } = range(leaf.reading, here);
   const NOISE = 1e-9;
   switch (leaf.comparison) {
     case 'atLeast':
@@ -146,23 +159,23 @@ function leafMayHold(leaf: Leaf, here: SlotFacts): boolean {
   }
 }
 
-/** May a condition come to hold? */
-export function mayHold(condition: Condition, here: SlotFacts): boolean {
+/** May a condition come to hold? @param range the range of each reading while it is looked at */
+export function mayHold(condition: Condition, here: SlotFacts, range: RangeOf = rangeOf): boolean {
   switch (condition.is) {
     case 'all':
     case 'inOrder':
-      return condition.of.every((part) => mayHold(part, here));
+      return condition.of.every((part) => mayHold(part, here, range));
     case 'any':
-      return condition.of.some((part) => mayHold(part, here));
+      return condition.of.some((part) => mayHold(part, here, range));
     case 'atLeast': {
       const { resolving } = here;
       const wanted = condition.count ? resolveAmount(condition.count, resolving.values, resolving.placed) : 1;
-      return condition.of.filter((part) => mayHold(part, here)).length >= wanted;
+      return condition.of.filter((part) => mayHold(part, here, range)).length >= wanted;
     }
     case 'none':
       return true;
     default:
-      return leafMayHold(condition, here);
+      return leafMayHold(condition, here, range);
   }
 }
 
@@ -195,7 +208,7 @@ export function beyondReach(here: SlotFacts): BeyondReach[] {
   if (isWonOtherwise(here)) return [];
   return winning(here).flatMap(({ rule, path: rulePath }) =>
     blockingIn(rule.when, here).flatMap(({ leaf, path }): BeyondReach[] => {
-      if (leaf.is !== 'compare') return [];
+      if (leaf.is !== 'compare' || readingDefinition(leaf.reading).unit === 'on/off') return [];
       const asked = here.number(leaf.amount);
       const { most } = rangeOf(leaf.reading, here);
       // Where too little is asked for, the target is not what is wrong.

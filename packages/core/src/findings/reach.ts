@@ -1,17 +1,29 @@
 import { REACH, type PreparedLevel } from '../attempt/index.ts';
 import { sectionsOf } from '../ground/index.ts';
 import { groundKindOf } from '../grounds/index.ts';
-import type { Level } from '../model/index.ts';
 import type { RuleInForce } from '../rules/index.ts';
 import { waysOf, type Ways } from '../scene/index.ts';
+import { highestJump, type JumpFacts } from './bodyLimits.ts';
 
 /** Where a player may come to, in any state of the gates that can occur. Never too little: where nothing is sure, everywhere. */
 export interface Reach extends Pick<Ways, 'touches' | 'enters' | 'opens'> {
   with(open: ReadonlySet<string>): Reach;
 }
 
-/** Where the player of a level may come to. @param rules in force there */
-export function reachOf(prepared: PreparedLevel, level: Level, rules: readonly RuleInForce[]): Reach {
+/** The facts on which the ways of a player depend. */
+type WaysFacts = Omit<JumpFacts, 'reach'> & { rules: readonly RuleInForce[] };
+
+/** The ways of a level's player over its ground, no higher than jumps lead. Words, pictures and findings share this. */
+export function waysAt({ level, prepared, project, rules }: WaysFacts): Ways {
+  const options = { rules, farthest: farthestOf(prepared) };
+  const ways = waysOf(level.ground, options);
+  const highest = highestJump({ level, prepared, project, reach: ways });
+  return Number.isFinite(highest) ? waysOf(level.ground, { ...options, highest }) : ways;
+}
+
+/** Where the player of a level may come to. */
+export function reachOf(facts: WaysFacts): Reach {
+  const { level } = facts;
   // Sections come again and again: nothing is sure about what is laid on.
   if (sectionsOf(level.ground).length > 0) {
     const gates = level.ground.pieces.flatMap(({ id, piece }) => (piece === 'gate' ? [id] : []));
@@ -21,9 +33,9 @@ export function reachOf(prepared: PreparedLevel, level: Level, rules: readonly R
     };
     return everywhere;
   }
-  return waysOf(level.ground, { rules, farthest: farthestOf(prepared) });
+  return waysAt(facts);
 }
 
 /** How far from the middle of the player something can be gathered. Units. */
-export const farthestOf = (prepared: PreparedLevel): number =>
+const farthestOf = (prepared: PreparedLevel): number =>
   prepared.motion.player.radius + REACH + (groundKindOf(prepared.kind).halfOf?.(prepared) ?? 0);

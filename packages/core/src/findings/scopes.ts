@@ -186,7 +186,7 @@ export function slotFacts({ project, table }: Checked, slot: Slot, level: Level,
       return (prepared ??= prepareWith(project, level, this.resolving));
     },
     get reach() {
-      return (reach ??= reachOf(this.prepared, level, this.rules));
+      return (reach ??= reachOf({ project, level, prepared: this.prepared, rules: this.rules }));
     },
     number: (amount) => resolveAmount(amount, valuesHere(), placedHere()),
   };

@@ -45,6 +45,8 @@ interface WaysOptions {
   rules?: readonly RuleInForce[];
   /** How far from the middle of the player something can be gathered, units. */
   farthest?: number;
+  /** The greatest height of the middle of the player, units above the lower edge; without it, any. */
+  highest?: number;
 }
 
 type PieceOf<N extends Piece['piece']> = Extract<Piece, { piece: N }>;
@@ -86,17 +88,15 @@ const isHoleClosed = (rules: readonly RuleInForce[]): boolean =>
 /** Finds where a player can come from the start of a ground: words, pictures and findings share this. */
 export function waysOf(
   { rows, pieces }: Pick<Level['ground'], 'rows' | 'pieces'>,
-  { rules, farthest = USUAL_RADIUS + REACH }: WaysOptions = {},
+  { rules, farthest = USUAL_RADIUS + REACH, highest = Number.POSITIVE_INFINITY }: WaysOptions = {},
 ): Ways {
   const solid = makeGrid(rows);
   const ridden = riddenCells(pieces, solid);
   const isClosed = rules === undefined || isHoleClosed(rules);
-  const grid = isClosed
-    ? withWalls(
-        solid,
-        holesIn(rows).filter((cell) => !ridden.has(cell)),
-      )
-    : solid;
+  const holes = isClosed ? holesIn(rows).filter((cell) => !ridden.has(cell)) : [];
+  // The lower edge of a cell of these rows is higher than anybody gets.
+  const tooHigh = Math.max(0, solid.height - 1 - Math.floor(highest));
+  const grid = withWalls(solid, [...holes, ...Array.from({ length: tooHigh * solid.width }, (_, cell) => cell)]);
   const gates = piecesOf(pieces, 'gate');
   const latches = piecesOf(pieces, 'latch');
   const start = pieces.find(({ piece }) => piece === 'start');

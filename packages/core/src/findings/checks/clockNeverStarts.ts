@@ -1,16 +1,26 @@
-import { pointerOf } from '../../model/index.ts';
+import { pointerOf, type Reading } from '../../model/index.ts';
 import { conditionInWords } from '../../rules/index.ts';
 import type { Check } from '../finding.ts';
-import { mayHold } from '../possible.ts';
+import type { Range } from '../bodyLimits.ts';
+import { mayHold, rangeOf } from '../possible.ts';
+import type { SlotFacts } from '../scopes.ts';
 
-/** The clock waits for something that never holds, or for nothing at all. */
+/** Returns the range of a reading before the clock has started: its own time stands until then. */
+function rangeBefore(reading: Reading, here: SlotFacts): Range {
+  if (reading.reading === 'timeElapsed') return { least: 0, most: 0 };
+  const range = rangeOf(reading, here);
+  return reading.reading === 'timeLeft' ? { least: range.most, most: range.most } : range;
+}
+
+/** The clock waits for a condition that never holds, or for none. */
 export const clockNeverStarts: Check<'judged'> = {
   code: 'clock-never-starts',
   scope: 'judged',
   find(here) {
     const { level, slot, names } = here;
     const { starts, startsWhen, limitSeconds } = level.clock;
-    if (limitSeconds === null || starts !== 'condition' || (startsWhen && mayHold(startsWhen, here))) return [];
+    if (limitSeconds === null || starts !== 'condition' || (startsWhen && mayHold(startsWhen, here, rangeBefore)))
+      return [];
     const path = pointerOf(['levels', level.id, 'clock']);
     return [
       {

@@ -1,51 +1,35 @@
 import { pointerOf, type Condition } from '../../model/index.ts';
-import { conditionInWords, eachCondition, liveAmount, type Leaf } from '../../rules/index.ts';
+import { conditionInWords, eachCondition } from '../../rules/index.ts';
 import { toldHere } from '../conditions.ts';
 import type { Check, Found } from '../finding.ts';
-import type { SlotFacts } from '../scopes.ts';
+import { EVERYTHING, intersection, type NumberSet } from '../intervals.ts';
+import { isPossible, needsOf, type NumberOf } from '../normalForm.ts';
+import { sureNumber } from '../possible.ts';
 
 interface Part {
-  leaf: Leaf;
+  condition: Condition;
   index: number;
 }
 
-/** Between which values a reading lies while a comparison holds; open ends are a little inside. */
-function span(leaf: Leaf, here: SlotFacts): { low: number; high: number } | undefined {
-  if (leaf.is === 'onOff') return leaf.on ? { low: 1, high: 1 } : { low: 0, high: 0 };
-  if (liveAmount(leaf.amount, here.resolving)) return undefined;
-  const value = here.number(leaf.amount);
-  const ENDLESS = Number.POSITIVE_INFINITY;
-  const LITTLE = 1e-9;
-  switch (leaf.comparison) {
-    case 'atLeast':
-      return { low: value, high: ENDLESS };
-    case 'moreThan':
-      return { low: value + LITTLE, high: ENDLESS };
-    case 'atMost':
-      return { low: -ENDLESS, high: value };
-    case 'lessThan':
-      return { low: -ENDLESS, high: value - LITTLE };
-    case 'exactly':
-      return { low: value, high: value };
-    case 'not':
-      return undefined;
-  }
-}
-
-/** Two conditions of one group that cannot hold at once. */
-function excluding(parts: readonly Part[], here: SlotFacts): [Part, Part] | undefined {
-  const spans = parts.map((part) => ({ part, of: JSON.stringify(part.leaf.reading), span: span(part.leaf, here) }));
-  for (const one of spans)
-    for (const other of spans) {
-      if (one.part.index >= other.part.index || one.of !== other.of || !one.span || !other.span) continue;
-      if (Math.max(one.span.low, other.span.low) > Math.min(one.span.high, other.span.high) + 1e-12)
-        return [one.part, other.part];
+/** Two conditions of a group that cannot hold at once: the first whose values of a reading leave none beside those before it, and the one of these that excludes it. */
+function excluding(group: Extract<Condition, { of: unknown }>, number: NumberOf): [Part, Part] | undefined {
+  const parts = group.of.map((condition, index) => ({ condition, index, needs: needsOf(condition, number) }));
+  const left = new Map<string, NumberSet>();
+  for (const part of parts) {
+    // A part that excludes itself is found by itself.
+    if (!isPossible(part.needs)) return undefined;
+    for (const [key, set] of part.needs) {
+      const rest = intersection(left.get(key) ?? EVERYTHING, set);
+      left.set(key, rest);
+      if (rest.length > 0) continue;
+      const before = parts.slice(0, part.index).filter(({ needs }) => needs.has(key));
+      const excludes = before.find(({ needs }) => intersection(needs.get(key) ?? EVERYTHING, set).length === 0);
+      const other = excludes ?? before.at(-1);
+      if (other) return [other, part];
     }
+  }
   return undefined;
 }
-
-const leavesOf = (group: Extract<Condition, { of: unknown }>): Part[] =>
-  group.of.flatMap((leaf, index) => ('of' in leaf ? [] : [{ leaf, index }]));
 
 /** “All of” with two conditions that exclude each other. */
 export const contradiction: Check<'judged'> = {
@@ -56,11 +40,11 @@ export const contradiction: Check<'judged'> = {
     for (const { rule, path } of toldHere(here))
       eachCondition(rule.when, (condition, place) => {
         if (!('of' in condition) || condition.is !== 'all') return;
-        const pair = excluding(leavesOf(condition), here);
+        const pair = excluding(condition, (amount) => sureNumber(amount, here));
         if (!pair) return;
         const [one, other] = pair;
         const at = pointerOf([...path, 'when', ...place, 'of', other.index]);
-        const words = (part: Part): string => conditionInWords(part.leaf, here.names);
+        const words = (part: Part): string => conditionInWords(part.condition, here.names);
         found.push({
           slotId: here.slot.id,
           path: at,

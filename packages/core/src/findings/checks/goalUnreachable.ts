@@ -1,5 +1,5 @@
 import { pointerOf } from '../../model/index.ts';
-import { readingInWords } from '../../rules/index.ts';
+import { readingDefinition, readingInWords } from '../../rules/index.ts';
 import { winning } from '../conditions.ts';
 import type { Check, Found } from '../finding.ts';
 import { blockingIn, isWonOtherwise } from '../possible.ts';
@@ -13,7 +13,7 @@ export const goalUnreachable: Check<'judged'> = {
     const { slot, names } = here;
     return winning(here).flatMap(({ rule, path: rulePath }) =>
       blockingIn(rule.when, here).flatMap(({ leaf, path }): Found[] =>
-        leaf.is !== 'onOff'
+        readingDefinition(leaf.reading).unit !== 'on/off'
           ? []
           : [
               {

@@ -1,29 +1,23 @@
 import { pointerOf, type Condition } from '../../model/index.ts';
-import { conditionInWords, eachCondition, type Leaf } from '../../rules/index.ts';
+import { conditionInWords, eachCondition } from '../../rules/index.ts';
 import { plain } from '../conditions.ts';
 import type { Check, Found } from '../finding.ts';
+import { isWithin } from '../intervals.ts';
+import { aboutOneReading, needsOf, type NumberOf } from '../normalForm.ts';
 import { slotOf } from '../parts.ts';
 import type { LevelFacts } from '../scopes.ts';
 import { namesFor } from '../../attempt/index.ts';
 
-type Compare = Extract<Leaf, { is: 'compare' }>;
-type Numbered = Compare & { amount: { from: 'number' } };
+/** Only numbers that are written count: what follows parameters differs from slot to slot. */
+const written: NumberOf = (amount) => (amount.from === 'number' ? amount.value : undefined);
 
-const isNumbered = (condition: Condition): condition is Numbered =>
-  condition.is === 'compare' && condition.amount.from === 'number' && condition.heldSeconds === undefined;
-
-const isLower = ({ comparison }: Compare): boolean => comparison === 'atLeast' || comparison === 'moreThan';
-const isUpper = ({ comparison }: Compare): boolean => comparison === 'atMost' || comparison === 'lessThan';
-
-/** Does one comparison hold whenever another does? Only where numbers are written: what follows parameters differs from slot to slot. */
+/** Does one condition hold whenever another does? */
 function follows(one: Condition, from: Condition): boolean {
   if (plain(one) === plain(from)) return true;
-  if (!isNumbered(one) || !isNumbered(from) || JSON.stringify(one.reading) !== JSON.stringify(from.reading))
-    return false;
-  const [weak, strong] = [one.amount.value, from.amount.value];
-  if (isLower(one) && isLower(from)) return weak < strong || (weak === strong && one.comparison === 'atLeast');
-  if (isUpper(one) && isUpper(from)) return weak > strong || (weak === strong && one.comparison === 'atMost');
-  return false;
+  const asked = aboutOneReading(one, written);
+  if (!asked) return false;
+  const given = needsOf(from, written).get(asked.key) ?? [];
+  return given.length > 0 && isWithin(given, asked.set);
 }
 
 /** The part of a group that could be left out, and the one beside which it adds nothing. */

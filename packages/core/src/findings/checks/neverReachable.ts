@@ -1,5 +1,11 @@
 import { pointerOf } from '../../model/index.ts';
-import { comparisonInWords, conditionInWords, endingOfRule, readingInWords } from '../../rules/index.ts';
+import {
+  comparisonInWords,
+  conditionInWords,
+  endingOfRule,
+  readingDefinition,
+  readingInWords,
+} from '../../rules/index.ts';
 import { say, type Check, type Found } from '../finding.ts';
 import { blockingIn, isWonOtherwise, mayHold, rangeOf, type Blocking } from '../possible.ts';
 import type { SlotFacts } from '../scopes.ts';
@@ -13,7 +19,8 @@ const SENTENCES = {
 function reasonOf({ leaf }: Blocking, here: SlotFacts): string {
   const { names } = here;
   const words = conditionInWords(leaf, names);
-  if (leaf.is === 'onOff') return `It takes that ${words}, and no way leads there.`;
+  if (leaf.is === 'onOff' || readingDefinition(leaf.reading).unit === 'on/off')
+    return `It takes that ${words}, and no way leads there.`;
   const { least, most } = rangeOf(leaf.reading, here);
   const asked = here.number(leaf.amount);
   const reading = readingInWords(leaf.reading, names);

@@ -11,7 +11,7 @@ import {
   type KindDeed,
   type Removal,
 } from '@stadion/core/edits';
-import { farthestOf } from '@stadion/core/findings';
+import { waysAt } from '@stadion/core/findings';
 import type { Id, Level } from '@stadion/core/model';
 import { sectionsOf } from '@stadion/core/ground';
 import { prepareLevel } from '@stadion/core/grounds';
@@ -29,7 +29,6 @@ import {
   tieMarks,
   unreachableMarks,
   wayMarks,
-  waysOf,
   type Mark,
 } from '@stadion/core/scene';
 import { rulesOf } from '@stadion/core/rules';
@@ -191,8 +190,8 @@ export function GroundView({ here: whole, forecast, head }: Props) {
   const prepared = useMemo(() => prepareLevel(project, here.position), [project, here.position]);
   const rules = useMemo(() => rulesOf(project, level), [project, level]);
   const reach = useMemo(
-    () => reachOf(level, waysOf(level.ground, { rules, farthest: farthestOf(prepared) })),
-    [level, rules, prepared],
+    () => reachOf(level, waysAt({ project, level, rules, prepared })),
+    [project, level, rules, prepared],
   );
   const gaps = useMemo(() => gapsOf(prepared), [prepared]);
   const drawn = useCallback(
