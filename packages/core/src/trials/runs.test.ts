@@ -1,6 +1,8 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../demo/index.ts';
 import { literal, type Pacer, type Project } from '../model/index.ts';
+import { drawPlayer } from '../pacers/index.ts';
+import { drawAt } from '../random/index.ts';
 import { differenceOf } from '../stats/index.ts';
 import { isThorough } from '../testing/index.ts';
 import {
@@ -13,6 +15,7 @@ import {
   reachedShare,
   readyGame,
   runsOf,
+  seedOf,
   trialQuestion,
   type BookedRow,
   type KnownBooks,
@@ -89,6 +92,27 @@ describe('runs through a sequence', () => {
     const funnel = played(project, known(project, costly), pacer(), 20);
     expect(funnel.played).toBeGreaterThan(0);
     expect(funnel.slots[0]!.livesLost[1]).toBeGreaterThanOrEqual(60);
+  });
+
+  it('leave the weakest players as weak as they are: who never wins is not evened out by the others', () => {
+    const project = only(1, 2);
+    const who = pacer({ spread: 0.4, persistence: 4 });
+    // Certain at the usual reaction time, and rarer with every part of it more.
+    const chance = (seed: number): number => {
+      const late = drawPlayer(who, seed).reactionMs / who.abilities.reactionMs - 1;
+      return Math.max(0, Math.min(1, 1 - 1.2 * late));
+    };
+    const books = Array.from({ length: MOST_BOOKED }, (_, number) => {
+      const seed = seedOf(number);
+      return row(drawAt(seed, 1, 1) < chance(seed));
+    });
+    const count = 4000;
+    const expected = Array.from({ length: count }, (_, index) => (1 - chance(seedOf(index + 1000))) ** 4);
+    const share = expected.reduce((sum, each) => sum + each, 0) / count;
+    const funnel = played(project, known(project, books), who, count);
+    const stopped = (funnel.slots[0]!.stopped['gave up'] ?? 0) / count;
+    expect(stopped / share).toBeGreaterThan(0.85);
+    expect(stopped / share).toBeLessThan(1.15);
   });
 
   it('stop at a level of which nothing is known', () => {

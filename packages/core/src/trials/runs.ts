@@ -13,10 +13,17 @@ import { readyGame, type ReadyGame } from './readyGame.ts';
 
 /** Runs are addressed apart from attempts. */
 const RUNS = 0x2047;
-/** Attempts of a run are drawn from those by players who are as good at the level: from this share of what is known, and so many at least. */
+/** The draws of whether an attempt of a run is won. */
+const RUNS_WON = 0x2048;
+/** An attempt is drawn from the won or lost ones of players who are about as good at the level: this share of them. */
 const LIKE_SHARE = 0.12;
+/** Least number of attempts that one is drawn from. */
 const LIKE_LEAST = 12;
-/** A lost attempt weighs as much as so many lives lost, where it is told how good a player is at a level. */
+/** The chance of a win is fitted to this share of the attempts, those of the most similar players. */
+const CHANCE_SHARE = 0.2;
+/** Least number of attempts that a chance is fitted to. */
+const CHANCE_LEAST = 40;
+/** Number of lives lost that counts as much as a lost attempt in the measure of how good a player is at a level. */
 const LOSS_IN_LIVES = 2;
 /** A run that takes more attempts than this a slot is given up. */
 const MOST_ATTEMPTS_A_SLOT = 60;
@@ -31,19 +38,62 @@ interface Pool {
   /** Lives that a level begins with by itself. */
   lives: number;
   rows: readonly BookedRow[];
-  /** What players' abilities, as far as they are from the mean, cost them here. */
+  /** Coefficients of the cost of a player's abilities here, as far as they are from the mean: in lives and losses. */
   fit: readonly number[];
-  /** Numbers of the attempts, by what is expected of the player, ascending; and that. */
-  byCost: readonly number[];
-  costs: readonly number[];
+  all: Ranked;
+  won: Ranked;
+  lost: Ranked;
   game: ReadyGame | undefined;
   played: Map<string, Booked>;
+}
+
+/** Attempts by the cost that is expected of their player, ascending. */
+interface Ranked {
+  numbers: readonly number[];
+  costs: readonly number[];
 }
 
 interface Player {
   seed: number;
   /** How far its abilities are from the mean. */
   deviations: readonly number[];
+}
+
+/** Returns the index of the first of ascending numbers that is at least `value`. */
+function firstFrom(ascending: readonly number[], value: number): number {
+  let low = 0;
+  let high = ascending.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((ascending[middle] as number) < value) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** Returns the numbers of attempts whose costs are nearest to one, `count` of them, as a range of places. */
+function nearest(costs: readonly number[], cost: number, count: number): [from: number, to: number] {
+  let from = firstFrom(costs, cost);
+  let to = from;
+  while (to - from < count) {
+    const below = from > 0 ? cost - (costs[from - 1] as number) : Infinity;
+    const above = to < costs.length ? (costs[to] as number) - cost : Infinity;
+    if (below <= above) from--;
+    else to++;
+  }
+  return [from, to];
+}
+
+/** Returns the chance of a win at a cost, by a straight line through the attempts nearest to it: also beyond the weakest of them. May lie outside 0–1. */
+function chanceAt({ all: { numbers, costs }, rows }: Pool, cost: number): number {
+  const count = Math.min(costs.length, Math.max(CHANCE_LEAST, Math.round(CHANCE_SHARE * costs.length)));
+  const [from, to] = nearest(costs, cost, count);
+  const places = costs.slice(from, to).map((each) => [each - cost]);
+  const [chance = 0] = linearFit(
+    places,
+    numbers.slice(from, to).map((number) => (rows[number] as BookedRow)[0] as number),
+  );
+  return chance;
 }
 
 /** Runs under way: a pacer's players through the whole sequence. */
@@ -85,14 +135,21 @@ export function runsOf(project: Project, pacer: Pacer, known: KnownBooks, { thro
     if (!level || !rows?.length) return undefined;
     const before = pools.get(slot.id);
     if (before) return before;
+    const players = deviations.slice(0, rows.length);
+    const results = rows.map(fromRow);
     const fit = linearFit(
-      deviations.slice(0, rows.length),
-      rows.map(fromRow).map(({ won, livesLost }) => livesLost + (won ? 0 : LOSS_IN_LIVES)),
+      players,
+      results.map(({ won, livesLost }) => livesLost + (won ? 0 : LOSS_IN_LIVES)),
     );
-    const all = rows.map((_, number) => linearAt(fit, deviations[number] as readonly number[]));
-    const byCost = all.map((_, number) => number).toSorted((one, other) => all[one]! - all[other]!);
+    const costs = players.map((player) => linearAt(fit, player));
+    const ranked = (belongs: (won: boolean) => boolean): Ranked => {
+      const numbers = results.flatMap(({ won }, number) => (belongs(won) ? [number] : []));
+      numbers.sort((one, other) => costs[one]! - costs[other]!);
+      return { numbers, costs: numbers.map((number) => costs[number] as number) };
+    };
     const pool: Pool = {
-      ...{ level, position, rows, fit, byCost, costs: byCost.map((number) => all[number] as number) },
+      ...{ level, position, rows, fit, all: ranked(() => true) },
+      ...{ won: ranked((won) => won), lost: ranked((won) => !won) },
       ...{ carried: carriedInto(project, level), game: undefined, played: new Map<string, Booked>() },
       lives: prepareGame(project, position).judging.lives,
     };
@@ -100,19 +157,19 @@ export function runsOf(project: Project, pacer: Pacer, known: KnownBooks, { thro
     return pool;
   }
 
-  /** An attempt by a player who is as good at the level, by its number. */
-  function likeOf({ fit, costs, byCost }: Pool, { seed, deviations: mine }: Player, attempt: number): number {
+  /**
+   * Returns the number of an attempt by a player who is as good at the level. Whether it is won is drawn by the player's
+   * own chance, so that the weakest stay as weak as they are; the attempt is drawn from those with that result.
+   */
+  function likeOf(pool: Pool, { seed, deviations: mine }: Player, attempt: number): number {
+    const { fit, won, lost } = pool;
     const cost = linearAt(fit, mine);
-    let low = 0;
-    let high = costs.length;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if ((costs[middle] as number) < cost) low = middle + 1;
-      else high = middle;
-    }
+    const wins = lost.numbers.length === 0 || drawAt(seed, RUNS_WON, attempt) < chanceAt(pool, cost);
+    const { numbers, costs } = wins && won.numbers.length > 0 ? won : lost;
+    const low = firstFrom(costs, cost);
     const width = Math.min(costs.length, Math.max(LIKE_LEAST, Math.round(LIKE_SHARE * costs.length)));
     const first = Math.min(costs.length - width, Math.max(0, low - (width >> 1)));
-    return byCost[first + Math.floor(drawAt(seed, RUNS, attempt) * width)] as number;
+    return numbers[first + Math.floor(drawAt(seed, RUNS, attempt) * width)] as number;
   }
 
   function playAt(
