@@ -151,8 +151,8 @@ describe('the runtime', () => {
     const judge = game.level(16).judge();
     const before = judge.number('/kinds/enemies/hornet/speed');
     for (let i = 0; i < 13 * 60; i++) judge.tick({}, 1 / 60);
-    expect(judge.number('/kinds/enemies/hornet/speed')).toBeCloseTo(before * 1.25, 9);
-    expect(judge.value('hornetSpeed')).toBeCloseTo(game.level(16).values['hornetSpeed']! * 1.25, 9);
+    expect(judge.number('/kinds/enemies/hornet/speed')).toBeCloseTo(before * 1.7, 9);
+    expect(judge.value('hornetSpeed')).toBeCloseTo(game.level(16).values['hornetSpeed']! * 1.7, 9);
     expect(judge.number('/player/radius')).toBe(0.3);
   });
 

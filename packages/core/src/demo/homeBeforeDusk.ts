@@ -54,7 +54,7 @@ const PARAMETERS: readonly Parameter[] = [
     number: 'real',
     sane: { min: 0.5, max: 4.5 },
     ramp: { shape: { type: 'steps', from: 2, add: 0.1, every: 2, startingAt: 1 }, atMost: 2.7, roundTo: 0.05 },
-    pins: { 'slot-7': 2.55, 'slot-14': 2.3, 'slot-21': 2.2 },
+    pins: { 'slot-7': 2.55, 'slot-14': 2.3, 'slot-21': 2.5, 'slot-24': 2.9 },
     note: 'The bee flies 4.6: above that nobody gets away.',
   },
   {
@@ -104,7 +104,7 @@ const PARAMETERS: readonly Parameter[] = [
     number: 'real',
     sane: { min: 1, max: 20 },
     ramp: { shape: { type: 'hold', value: 5 } },
-    pins: { 'slot-16': 18 },
+    pins: { 'slot-16': 18, 'slot-24': 9.7 },
     note: '',
   },
   {
@@ -114,7 +114,7 @@ const PARAMETERS: readonly Parameter[] = [
     number: 'whole',
     sane: { min: 0, max: 12 },
     ramp: { shape: { type: 'formula', text: '2 + floor((level - 1) / 6)' }, atMost: 8, roundTo: 1 },
-    pins: {},
+    pins: { 'slot-12': 6 },
     note: 'To be dusted off where there are any.',
   },
   {
@@ -134,7 +134,7 @@ const PARAMETERS: readonly Parameter[] = [
     number: 'real',
     sane: { min: 4, max: 40 },
     ramp: { shape: { type: 'steps', from: 12, add: 1, every: 4, startingAt: 1 }, roundTo: 0.5 },
-    pins: { 'slot-14': 12 },
+    pins: { 'slot-10': 15, 'slot-14': 12 },
     note: 'Soldier ants have a fifth more.',
   },
 ];

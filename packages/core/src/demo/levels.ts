@@ -93,6 +93,7 @@ export const SKETCHES: readonly Sketch[] = [
     layout: 'meadow',
     turn: 'as drawn',
     wanted: 0.97,
+    stars: ladder('timeLeft', [null, 33, 35]),
   },
   {
     name: 'Dew on the Beds',
@@ -101,7 +102,7 @@ export const SKETCHES: readonly Sketch[] = [
     turn: 'as drawn',
     wanted: 0.96,
     rules: [won(gathered('any', 10, 'ten'), home(0.5))],
-    stars: ladder('collected', [null, 11, 13]),
+    stars: ladder('collected', [null, 11, 12]),
   },
   {
     name: 'Orchard Round',
@@ -110,7 +111,7 @@ export const SKETCHES: readonly Sketch[] = [
     turn: 'as drawn',
     wanted: 0.95,
     bout: { group: 'fruit-ants', with: [] },
-    stars: ladder('rounds', [null, 6, 4], 'atMost'),
+    stars: ladder('rounds', [null, 4, 3], 'atMost'),
   },
   {
     name: 'Two Ponds',
@@ -119,7 +120,8 @@ export const SKETCHES: readonly Sketch[] = [
     layout: 'pools',
     turn: 'as drawn',
     wanted: 0.94,
-    stars: ladder('health', [null, 40, 90]),
+    clock: { limitSeconds: literal(21), warnAtSeconds: literal(5) },
+    stars: ladder('timeLeft', [null, 7, 9]),
   },
   {
     name: 'Garden Walls',
@@ -128,6 +130,7 @@ export const SKETCHES: readonly Sketch[] = [
     layout: 'walls',
     turn: 'as drawn',
     wanted: 0.92,
+    stars: ladder('timeLeft', [null, 26, 30]),
     rules: [
       usual,
       {
@@ -161,6 +164,8 @@ export const SKETCHES: readonly Sketch[] = [
       { row: 3, towards: 'left', times: 1.9, what: 'mower' },
     ],
     wanted: 0.9,
+    stars: ladder('timeLeft', [null, 5, 7.5]),
+    clock: { limitSeconds: literal(24), warnAtSeconds: literal(6) },
     rules: [won(gathered('lavender', { from: 'placed', of: 'lavender', measure: 'count' }), home(0.5)), underTheMower],
   },
   {
@@ -181,7 +186,7 @@ export const SKETCHES: readonly Sketch[] = [
     wanted: 0.9,
     rules: [won(stretches(6)), ...offTheHedge],
     clock: { starts: 'load', parSeconds: literal(24) },
-    stars: ladder('collected', [null, 28, 34]),
+    stars: ladder('collected', [null, 34, 36]),
   },
   {
     name: 'Four Lavenders',
@@ -225,13 +230,14 @@ export const SKETCHES: readonly Sketch[] = [
     turn: 'as drawn',
     kind: 'lift',
     wanted: 0.84,
+    clock: { limitSeconds: literal(19), warnAtSeconds: literal(5) },
     rules: [
       won(
         compare('beetles-gone', { reading: 'enemiesLeft', of: 'beetle' }, 'atMost', 0),
         compare('as-many', { reading: 'enemiesBeaten', of: 'beetle' }, 'atLeast', fromParameter('beetles')),
       ),
     ],
-    stars: ladder('timeElapsed', [null, 12, 8], 'atMost'),
+    stars: ladder('timeElapsed', [null, 14, 10], 'atMost'),
   },
   {
     name: 'Behind the Walls',
@@ -254,7 +260,7 @@ export const SKETCHES: readonly Sketch[] = [
     kind: 'leap',
     wanted: 0.81,
     bout: { group: 'captain', with: ['hive-guard'] },
-    stars: ladder('rounds', [null, 9, 7], 'atMost'),
+    stars: ladder('rounds', [null, 9, 8], 'atMost'),
   },
   {
     name: 'Steep Bank',
@@ -263,6 +269,8 @@ export const SKETCHES: readonly Sketch[] = [
     turn: 'as drawn',
     kind: 'lift',
     wanted: 0.8,
+    stars: ladder('timeLeft', [null, 4, 4.6]),
+    clock: { limitSeconds: literal(15), warnAtSeconds: literal(4) },
     rules: [won(nectarAtLeast(shareOfNectar(0.6)), compare('high-up', { reading: 'height' }, 'atLeast', 11.5, 0.5))],
   },
   {
@@ -276,7 +284,7 @@ export const SKETCHES: readonly Sketch[] = [
       once(
         'they-wake',
         compare('half-time', { reading: 'timeElapsed' }, 'atLeast', 12),
-        { effect: 'parameter', parameter: 'hornetSpeed', change: 'times', by: literal(1.25) },
+        { effect: 'parameter', parameter: 'hornetSpeed', change: 'times', by: literal(1.7) },
         // An honest mistake: there are no beetles here.
         { effect: 'parameter', parameter: 'beetles', change: 'plus', by: literal(2) },
         shows('The hornets grow restless.'),
@@ -284,7 +292,7 @@ export const SKETCHES: readonly Sketch[] = [
     ],
     standingRulesOff: ['wasp-touch'],
     clock: { limitSeconds: literal(25), starts: 'load', atExpiry: 'win' },
-    stars: ladder('lives', [null, 3, 4]),
+    stars: ladder('lives', [null, 2, 3]),
     tie: 'loss',
   },
   {
@@ -303,14 +311,14 @@ export const SKETCHES: readonly Sketch[] = [
     hedge: 3,
     wanted: 0.86,
     rules: [
-      won(compare('enough-score', { reading: 'score' }, 'atLeast', 260)),
+      won(compare('enough-score', { reading: 'score' }, 'atLeast', 400)),
       ...offTheHedge,
       // An honest mistake: the rule above says it already.
       lost('fell-too', 'Fell off the hedge', on('falls-too', { reading: 'offGround' })),
       once('half-way', stretches(4, 'four-stretches'), { effect: 'score', add: literal(20) }, shows('Tea time!', 2)),
     ],
     clock: { limitSeconds: null, warnAtSeconds: null },
-    stars: ladder('collected', [null, 30, 36]),
+    stars: ladder('collected', [null, 57, 60]),
   },
   {
     name: 'Last Light on the Ponds',
@@ -326,8 +334,8 @@ export const SKETCHES: readonly Sketch[] = [
     ],
     wanted: 0.74,
     rules: [inTheWater],
-    clock: { atExpiry: 'grade', limitSeconds: literal(30) },
-    stars: ladder('worth', [40, 70, 100]),
+    clock: { atExpiry: 'grade', limitSeconds: literal(17), warnAtSeconds: literal(5) },
+    stars: ladder('worth', [70, 75, 95]),
   },
   {
     name: 'Garden Gate',
@@ -336,6 +344,8 @@ export const SKETCHES: readonly Sketch[] = [
     turn: 'as drawn',
     kind: 'leap',
     wanted: 0.72,
+    stars: ladder('timeLeft', [null, 2.5, 5]),
+    clock: { limitSeconds: literal(23.5), warnAtSeconds: literal(6) },
     rules: [
       won(nectarAtLeast(needed), home(0.5)),
       costsALife('into-the-pit', on('falls-in', { reading: 'offGround' })),
@@ -359,7 +369,7 @@ export const SKETCHES: readonly Sketch[] = [
           'star-bloom',
           'all',
           gathered('royal-bloom', 1, 'star-royal'),
-          compare('star-quick', { reading: 'timeLeft' }, 'atLeast', 8),
+          compare('star-quick', { reading: 'timeLeft' }, 'atLeast', 20),
         ),
       ],
     },
@@ -372,6 +382,8 @@ export const SKETCHES: readonly Sketch[] = [
     turn: 'as drawn',
     kind: 'lift',
     wanted: 0.68,
+    stars: ladder('timeLeft', [null, 2, 3.5]),
+    clock: { limitSeconds: literal(22.5), warnAtSeconds: literal(6) },
     rules: [
       won(
         group(
@@ -423,7 +435,7 @@ export const SKETCHES: readonly Sketch[] = [
     wanted: 0.6,
     rules: [
       won(
-        nectarAtLeast(shareOfNectar(0.75)),
+        nectarAtLeast(shareOfNectar(0.95)),
         group(
           'safe',
           'none',
@@ -472,6 +484,7 @@ export const SKETCHES: readonly Sketch[] = [
         off: true,
       },
     ],
+    stars: ladder('timeLeft', [null, 28, 35]),
     clock: { limitSeconds: literal(60) },
     ending: (plain) => ({
       won: { ...plain.won, message: 'Home before dusk.', holdSeconds: literal(3), next: { to: 'endOfRun' } },

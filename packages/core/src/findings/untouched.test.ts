@@ -39,7 +39,7 @@ describe('who stays at the start', () => {
     });
     const projects = [...seeing, ...Array.from({ length: 20 }, (_, seed) => soundProject(seed))];
     const safe = projects.flatMap(factsOf).filter((facts) => !mayBeHurt(facts, SECONDS));
-    expect(safe.length).toBeGreaterThan(40);
+    expect(safe.length).toBeGreaterThanOrEqual(40);
     for (const facts of safe) for (const seed of [0, 1]) expect(isHurt(facts, seed)).toBe(false);
   });
 });

@@ -272,7 +272,7 @@ describe('uses of a parameter', () => {
       ...Array.from({ length: 4 }, () => 'levels/last-light-on-the-ponds/ground'),
       ...Array.from({ length: 7 }, () => 'levels/the-mown-rows/ground'),
     ]);
-    expect(usesOfParameter(homeBeforeDusk(), 'clock')).toHaveLength(15);
+    expect(usesOfParameter(homeBeforeDusk(), 'clock')).toHaveLength(9);
     expect(usesOfParameter(homeBeforeDusk(), 'nectarNeeded').every((use) => use.levelId !== undefined)).toBe(true);
     expect(usesOfParameter(homeBeforeDusk(), 'nothing')).toEqual([]);
   });

@@ -16,7 +16,7 @@ export interface TrialQuestion {
 }
 
 /** What questions are asked by now. */
-export const ENGINE = 11;
+export const ENGINE = 12;
 
 /** @param position from 1 */
 export function trialQuestion(

@@ -5,7 +5,7 @@ import { TICK_SECONDS } from '../../../rules/index.ts';
 import type { Player } from '../../driver.ts';
 import { pendingNeeds } from '../../goals/index.ts';
 import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
-import { openGoalOf } from '../aims.ts';
+import { isInShot, nearestToBeat, openGoalOf } from '../aims.ts';
 import { copyMoving, imagineUntilActing } from '../imagine.ts';
 
 /** What a player on a lift ground remembers between decisions. */
@@ -238,6 +238,17 @@ function meets(state: AttemptState, memory: LiftMemory, ticks: number, clearance
   return met;
 }
 
+/** Scratch: the enemy that is flown to so that it can be shot. */
+let quarry: Enemy | undefined;
+
+/** Is the imagined body where it can shoot what it flies to? Flying on would end in it. */
+function isInShotThere(state: AttemptState): boolean {
+  if (!quarry) return false;
+  const dx = quarry.x - body.x;
+  const dy = quarry.y - body.y;
+  return isInShot(state, body, quarry, Math.sqrt(dx * dx + dy * dy));
+}
+
 /** Is any place as good as another? */
 const isFree = ({ goal, height }: LiftMemory): boolean => goal < 0 && height < 0;
 
@@ -267,21 +278,31 @@ function priceOf(
   let nearest = Number.POSITIVE_INFINITY;
   let risked = 0;
   let left = 0;
+  let arrived = -1;
   for (let tick = 0; tick < horizon; tick++) {
-    if (tick % TICKS_BETWEEN_LOOKS === 0) lookAhead(state, distances, missed);
+    if (tick % TICKS_BETWEEN_LOOKS === 0 && arrived < 0) {
+      lookAhead(state, distances, missed);
+      // It stays where it can shoot.
+      if (isInShotThere(state)) {
+        arrived = tick;
+        aim.x = body.x;
+        aim.y = body.y;
+      }
+    }
     world.kind.moveBody(world, view, body, own, inputOf(plan, tick));
     const met = meets(state, memory, from + tick + 1, clearance);
     if (met === HURT) return PRICE.hurt - tick * PRICE.sooner + plan[1];
     // The later it comes too near, the better: much can happen until then.
     if (met === TOO_NEAR && risked === 0) risked = PRICE.tooNear - tick * PRICE.sooner * 0.1;
     if (holding && left === 0 && !isThere(memory, view, distances)) left = PRICE.leaves - tick;
-    if (free) continue;
+    if (free || arrived >= 0) continue;
     const way = distances[cellAt(grid, body.x, body.y)] as number;
     if (way !== UNREACHABLE && way < nearest) {
       nearest = way;
       if (way === 0 && !holding) return risked + tick - PRICE.there;
     }
   }
+  if (arrived >= 0) return risked + arrived - PRICE.there;
   if (free) return risked + plan[1] * 0.01;
   const last = distances[cellAt(grid, body.x, body.y)] as number;
   // How near it ends counts, and what it has come near to on the way; shorter plans first.
@@ -306,6 +327,7 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
   if (!own.begun) return sideInput(0, true);
   const here = cellAt(grid, body.x, body.y);
   const goal = openGoalOf(player, state, here);
+  quarry = player.fires && goal >= 0 ? nearestToBeat(player, state, state.body) : undefined;
   const distances = maps.to(goal < 0 ? here : goal);
   const missed = (player.drift * abilities.aimErrorDegrees) / DEGREES_PER_UNIT;
   const isNew = goal !== memory.goal;
