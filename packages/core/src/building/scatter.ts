@@ -37,15 +37,17 @@ function freeCells(ground: Ground): Cell[] {
 
 /**
  * Collectables of a kind thrown evenly over what is free: reachable, not in walls, so far from the start and from each
- * other. Those of the kind that lie there already go. Where no room is left, fewer are thrown.
+ * other. Those of the kind that lie there already go, or stay. Where no room is left, fewer are thrown.
  */
 export function scattered(
   ground: Ground,
   scatter: Scatter,
   mint: MintId = freshId,
+  stay = false,
 ): { ground: Ground; thrown: number } {
   const { kind, count, fromStart, apart, seed } = scatter;
-  const isOfKind = (piece: Piece): boolean => piece.piece === 'collectable' && piece.kind === kind && !piece.hidden;
+  const isOfKind = (piece: Piece): boolean =>
+    !stay && piece.piece === 'collectable' && piece.kind === kind && !piece.hidden;
   const old = ground.pieces.filter(isOfKind);
   const others = ground.pieces.filter((piece) => !isOfKind(piece));
   const start = ground.pieces.find(({ piece }) => piece === 'start');

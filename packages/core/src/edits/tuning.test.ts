@@ -37,7 +37,7 @@ describe('values set in a grid', () => {
     );
     // 48 and 2.3 are what the ramps give there.
     expect(of(next, 'clock').pins).toEqual({ 'slot-2': 50 });
-    expect(of(next, 'hornetSpeed').pins).toEqual({ 'slot-21': 2.2 });
+    expect(of(next, 'hornetSpeed').pins).toEqual({ 'slot-21': 2.5, 'slot-24': 2.9 });
   });
 
   it('that are there already change nothing, also where a pin says what the ramp says', () => {

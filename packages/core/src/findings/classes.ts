@@ -22,12 +22,17 @@ export const FINDING_GROUPS = [
 ] as const;
 export type FindingGroup = (typeof FINDING_GROUPS)[number];
 
+/** What the tuning of a level offers where a mend takes a search of its own. */
+export type Remedy = 'bringThere' | 'turnRamps' | 'starShares';
+
 interface FindingClass {
   group: FindingGroup;
   severity: Severity;
   source: Source;
   /** What the class is called in a list. */
   title: string;
+  /** Searches that lead out of it. */
+  remedies?: readonly Remedy[];
 }
 
 /** Every class of findings. What a class looks at and how it is mended: its file in `checks`, or `evidence`. */
@@ -147,12 +152,19 @@ export const FINDING_CLASSES = {
     source: 'attempts',
     title: 'Star that nobody earns',
   },
-  'star-too-rare': { group: 'stars', severity: 'doubtful', source: 'attempts', title: 'Last star hardly ever earned' },
+  'star-too-rare': {
+    group: 'stars',
+    severity: 'doubtful',
+    source: 'attempts',
+    title: 'Last star hardly ever earned',
+    remedies: ['starShares'],
+  },
   'star-too-common': {
     group: 'stars',
     severity: 'doubtful',
     source: 'attempts',
     title: 'Last star nearly always earned',
+    remedies: ['starShares'],
   },
   'star-gate-beyond-earnable': {
     group: 'stars',
@@ -208,11 +220,41 @@ export const FINDING_CLASSES = {
     source: 'attempts',
     title: 'Most runs end before the middle',
   },
-  'off-wanted': { group: 'difficulty', severity: 'doubtful', source: 'attempts', title: 'Off the wanted clear rate' },
-  wall: { group: 'difficulty', severity: 'doubtful', source: 'attempts', title: 'Much harder than the level before' },
-  dip: { group: 'difficulty', severity: 'doubtful', source: 'attempts', title: 'Easier than the level before' },
-  trivial: { group: 'difficulty', severity: 'doubtful', source: 'attempts', title: 'Nobody loses' },
-  hopeless: { group: 'difficulty', severity: 'doubtful', source: 'attempts', title: 'Hardly anybody wins' },
+  'off-wanted': {
+    group: 'difficulty',
+    severity: 'doubtful',
+    source: 'attempts',
+    title: 'Off the wanted clear rate',
+    remedies: ['bringThere', 'turnRamps'],
+  },
+  wall: {
+    group: 'difficulty',
+    severity: 'doubtful',
+    source: 'attempts',
+    title: 'Much harder than the level before',
+    remedies: ['bringThere'],
+  },
+  dip: {
+    group: 'difficulty',
+    severity: 'doubtful',
+    source: 'attempts',
+    title: 'Easier than the level before',
+    remedies: ['bringThere'],
+  },
+  trivial: {
+    group: 'difficulty',
+    severity: 'doubtful',
+    source: 'attempts',
+    title: 'Nobody loses',
+    remedies: ['bringThere'],
+  },
+  hopeless: {
+    group: 'difficulty',
+    severity: 'doubtful',
+    source: 'attempts',
+    title: 'Hardly anybody wins',
+    remedies: ['bringThere'],
+  },
   'one-cause': {
     group: 'difficulty',
     severity: 'doubtful',

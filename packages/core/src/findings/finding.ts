@@ -21,6 +21,8 @@ export interface Finding {
   /** Why, with numbers. */
   reason: string;
   mend?: Mend;
+  /** Another way to mend it. */
+  orMend?: Mend;
   /** What attempts it rests on, for one that was seen in attempts. */
   evidence?: Evidence;
 }

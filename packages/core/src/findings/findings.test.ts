@@ -53,6 +53,18 @@ describe('target beyond placed', () => {
   });
 });
 
+describe('a target beyond what is placed', () => {
+  it('is mended by asking for less, or by placing more where there is room', () => {
+    const [finding] = findingsAt(homeBeforeDusk(), 17);
+    // 8 of nectar are missing: two clovers of 4.
+    expect([finding!.mend?.label, finding!.orMend?.label]).toEqual(['Ask for all 124', 'Place 2 more of Clover']);
+    const next = after(homeBeforeDusk(), finding!.orMend);
+    expect(findingsAt(next, 17)).toEqual([]);
+    const { pieces } = next.levels['the-greedy-bee']!.ground;
+    expect(pieces.filter((piece) => piece.piece === 'collectable' && piece.kind === 'clover')).toHaveLength(13);
+  });
+});
+
 describe('star unreachable', () => {
   // Lavender Bank's clock: 48 − 1 × ⌊(7 − 3) / 2⌋ = 46 s.
   it.each([

@@ -6,6 +6,7 @@ export {
   SEVERITIES,
   type FindingCode,
   type FindingGroup,
+  type Remedy,
   type Severity,
   type Source,
 } from './classes.ts';

@@ -1,7 +1,7 @@
-import { makeGrid, sectionsOf, type Grid } from '../ground/index.ts';
-import { remembered } from '../memo/index.ts';
+import { sectionsOf, type Grid } from '../ground/index.ts';
 import { pointerOf, type Level, type Piece, type Project } from '../model/index.ts';
 import type { Found } from './finding.ts';
+import { gridOf } from './jumps.ts';
 import type { LevelFacts } from './scopes.ts';
 
 /** One stretch of ground with its pieces: a level's ground, or one section of it. */
@@ -13,9 +13,6 @@ export interface Stretch {
   /** Its name, for a section. */
   section?: string;
 }
-
-/** Cells by rows of ground, made once. */
-export const gridOf = remembered((rows: readonly string[]): Grid => makeGrid(rows));
 
 /** Every stretch of ground of a level. */
 export const stretchesOf = ({ id, ground }: Level): Stretch[] => [

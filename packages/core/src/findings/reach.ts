@@ -3,7 +3,7 @@ import { sectionsOf } from '../ground/index.ts';
 import { groundKindOf } from '../grounds/index.ts';
 import type { RuleInForce } from '../rules/index.ts';
 import { waysOf, type Ways } from '../scene/index.ts';
-import { highestJump, type JumpFacts } from './bodyLimits.ts';
+import { highestJump, type JumpFacts } from './jumps.ts';
 
 /** Where a player may come to, in any state of the gates that can occur. Never too little: where nothing is sure, everywhere. */
 export interface Reach extends Pick<Ways, 'touches' | 'enters' | 'opens'> {

@@ -16,7 +16,9 @@ const kit = (moves: StartMoves): Project =>
 function refusals(project: Project): { refused: string[]; mends: number } {
   const document = documentOf(project);
   const before = documentReducer(undefined, opened({ projectId: 'p', revision: 1, document, log: [] }));
-  const mends = findingsOf(project).flatMap((finding) => (finding.mend ? [{ finding, mend: finding.mend }] : []));
+  const mends = findingsOf(project).flatMap((finding) =>
+    [finding.mend, finding.orMend].flatMap((mend) => (mend ? [{ finding, mend }] : [])),
+  );
   const refused = mends.flatMap(({ finding: { code, path }, mend: { label, patch } }) => {
     const { open } = documentReducer(before, edited({ id: 'mend', label, patch }));
     const [problem] = open ? problemsAfterEdit(open.document) : [{ message: 'no project', path: [] }];

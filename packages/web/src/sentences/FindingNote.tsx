@@ -5,7 +5,7 @@ import { Button } from '../ui/index.ts';
 /** One finding with its reason and, where there is one, its mend. */
 export function FindingNote({ finding }: { finding: Finding }) {
   const edit = useEdit();
-  const { mend } = finding;
+  const mends = [finding.mend, finding.orMend].filter((mend) => mend !== undefined);
   return (
     <div
       role="note"
@@ -15,7 +15,11 @@ export function FindingNote({ finding }: { finding: Finding }) {
       <span className="grow">
         <b>{finding.sentence}</b> {finding.reason} <span className="text-ink-3">({finding.severity})</span>
       </span>
-      {mend ? <Button onClick={() => edit(mend)}>{mend.label}</Button> : null}
+      {mends.map((mend) => (
+        <Button key={mend.label} onClick={() => edit(mend)}>
+          {mend.label}
+        </Button>
+      ))}
     </div>
   );
 }

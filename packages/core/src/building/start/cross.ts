@@ -23,6 +23,7 @@ import {
   shareParameter,
   TOKEN,
   winningRule,
+  type Course,
   type StartKit,
 } from './parts.ts';
 
@@ -49,17 +50,25 @@ const FEWEST_LANES = 4;
 const PACES = [1, 0.7, 1.25, 0.85, 1.1] as const;
 const TOKENS = 10;
 
+/** The numbers of each goal over the sequence, for about the wanted rates by the usual pacers. Units per second, seconds. */
+const COURSES: Readonly<Record<Goal, { traffic: Course; gap: Course; clock: Course }>> = {
+  reach: { traffic: [3.15, 5.1], gap: [2.6, 1.6], clock: [17.5, 12.5] },
+  often: { traffic: [2.2, 3.5], gap: [3, 2.2], clock: [60, 40.5] },
+  gather: { traffic: [2.2, 3.2], gap: [3, 1.9], clock: [60, 45] },
+};
+
 function parametersOf(goal: Goal, levels: number): Parameter[] {
+  const { traffic, gap, clock } = COURSES[goal];
   const shared = [
     parameter('traffic', 'Traffic speed', 'real', 'units/s', [0.5, 10], {
-      shape: ease([2.2, goal === 'reach' ? 4.6 : 3.2], levels),
+      shape: ease(traffic, levels),
       roundTo: 0.05,
     }),
     parameter('gap', 'Seconds between two', 'seconds', 's', [0.8, 8], {
-      shape: ease([3, goal === 'often' ? 2.4 : 1.9], levels),
+      shape: ease(gap, levels),
       roundTo: 0.1,
     }),
-    clockParameter(goal === 'reach' ? [20, 14] : [60, 45], levels),
+    clockParameter(clock, levels),
   ];
   if (goal === 'often')
     return [

@@ -24,6 +24,7 @@ import {
   shareParameter,
   TOKEN,
   winningRule,
+  type Course,
   type StartKit,
 } from './parts.ts';
 
@@ -50,19 +51,30 @@ const LEDGES = [
 ] as const;
 const TOKENS = 12;
 
+/** The numbers of each goal over the sequence, for about the wanted rates by the usual pacers. Units per second, seconds. */
+const COURSES: Readonly<Record<Goal, { walkers: Course; clock: Course }>> = {
+  reach: { walkers: [1.3, 2.1], clock: [24.5, 20.5] },
+  gather: { walkers: [1.65, 3.4], clock: [46, 35] },
+  beat: { walkers: [1, 2.6], clock: [50, 40] },
+};
+
 function parametersOf(goal: Goal, levels: number): Parameter[] {
+  const { walkers, clock } = COURSES[goal];
   const shared = [
     parameter('walkerSpeed', 'Walker speed', 'real', 'units/s', [0.2, 6], {
-      shape: ease([1, 2.6], levels),
+      shape: ease(walkers, levels),
       roundTo: 0.05,
     }),
-    clockParameter(goal === 'reach' ? [26, 18] : [50, 40], levels),
+    clockParameter(clock, levels),
   ];
   return [
     ...shared,
     goal === 'gather'
-      ? shareParameter([0.5, 0.8], levels)
-      : parameter('jump', 'Jump height', 'real', 'units', [1.2, 5], { shape: ease([3, 2.3], levels), roundTo: 0.05 }),
+      ? shareParameter([0.62, 0.95], levels)
+      : parameter('jump', 'Jump height', 'real', 'units', [1.2, 5], {
+          shape: ease(goal === 'reach' ? [2.85, 2.5] : [3, 2.3], levels),
+          roundTo: 0.05,
+        }),
   ];
 }
 

@@ -49,37 +49,37 @@ const MOST_OFF = 5;
 
 function parametersOf(goal: Goal, levels: number): Parameter[] {
   const birds = parameter('birdSpeed', 'Bird speed', 'real', 'units/s', [0.5, 10], {
-    shape: ease([2, 5.5], levels),
+    shape: ease(goal === 'height' ? [3, 5.5] : [2, 5.5], levels),
     roundTo: 0.05,
   });
   switch (goal) {
     case 'height':
       return [
         parameter('heightNeeded', 'Height needed', 'real', 'units', [3, 30], {
-          shape: ease([18, 27], levels),
+          shape: ease([20, 27.5], levels),
           roundTo: 0.5,
         }),
         birds,
-        clockParameter([14, 8], levels),
+        clockParameter([12.5, 8], levels),
       ];
     case 'hold':
       return [
         parameter('heightHeld', 'Height to hold', 'real', 'units', [3, 30], { shape: { type: 'hold', value: 18 } }),
-        parameter('heldFor', 'Held for', 'seconds', 's', [0.5, 20], { shape: ease([2, 7], levels), roundTo: 0.1 }),
-        { ...birds, sane: { min: 0.5, max: 14 }, ramp: { ...birds.ramp, shape: ease([2.5, 9], levels) } },
-        clockParameter([24, 13], levels),
+        parameter('heldFor', 'Held for', 'seconds', 's', [0.5, 20], { shape: ease([4, 7.2], levels), roundTo: 0.1 }),
+        { ...birds, sane: { min: 0.5, max: 14 }, ramp: { ...birds.ramp, shape: ease([5, 9.3], levels) } },
+        clockParameter([19.5, 13], levels),
       ];
     case 'finish':
       return [
         parameter('forward', 'Speed forward', 'real', 'units/s', [1, 10], {
-          shape: ease([3, 7], levels),
+          shape: ease([4.2, 7.8], levels),
           roundTo: 0.1,
         }),
         parameter('pull', 'Pull downwards', 'real', 'units/s²', [4, 40], {
-          shape: ease([10, 18], levels),
+          shape: ease([12, 20], levels),
           roundTo: 0.5,
         }),
-        clockParameter([60, 45], levels),
+        clockParameter([54, 40], levels),
       ];
   }
 }

@@ -63,10 +63,10 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
 
 /** What each goal asks of the usual pacers, so that about the wanted rates come of it. Units per second, enemies, seconds. */
 const COURSES: Readonly<Record<Goal, { speed: Course; sent: number; rest: Course; clock: Course }>> = {
-  reach: { speed: [2.4, 4.1], sent: 1, rest: [6, 2], clock: [20, 12] },
+  reach: { speed: [2.75, 3.6], sent: 1, rest: [5.2, 3.2], clock: [18.5, 14.5] },
   gather: { speed: [2, 3.2], sent: 1, rest: [9, 5], clock: [36, 28] },
-  beat: { speed: [2.2, 4.4], sent: 3, rest: [3, 1], clock: [40, 26] },
-  survive: { speed: [3.2, 5], sent: 3, rest: [4, 2], clock: [20, 35] },
+  beat: { speed: [3, 4.7], sent: 3, rest: [2.2, 1], clock: [34, 22] },
+  survive: { speed: [3.2, 4.45], sent: 3, rest: [4, 2.6], clock: [20, 30.5] },
 };
 
 function kindsOf(goal: Goal): Kinds {

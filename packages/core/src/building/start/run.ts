@@ -11,7 +11,17 @@ import {
   type Section,
 } from '../../model/index.ts';
 import { drawnSection, type SectionLegend } from '../sections.ts';
-import { compare, ease, levelFrom, levelsOf, parameter, TOKEN, winningRule, type StartKit } from './parts.ts';
+import {
+  compare,
+  ease,
+  levelFrom,
+  levelsOf,
+  parameter,
+  TOKEN,
+  winningRule,
+  type Course,
+  type StartKit,
+} from './parts.ts';
 
 const GOALS = {
   pass: { label: 'pass a number of sections', says: 'Stretch follows stretch, each pool harder than the one before.' },
@@ -178,22 +188,27 @@ function opening(position: number): Ground['rows'] {
   return Array.from({ length: HEIGHT }, (_, y) => (y >= FLOOR ? '#' : '.').repeat(width));
 }
 
+/** Speed of the player over the sequence, units per second. */
+const RUNNING: Readonly<Record<Goal, Course>> = { pass: [5.5, 11], gather: [7.7, 13.7], score: [6.6, 11.5] };
+/** Speed of what walks towards the player over the sequence, units per second. */
+const WALKING: Readonly<Record<Goal, Course>> = { pass: [0.8, 2], gather: [1.3, 2.6], score: [1, 2.1] };
+
 function parametersOf(goal: Goal, levels: number): Parameter[] {
   const asked = {
     pass: parameter('sections', 'Sections to pass', 'whole', '', [1, 60], { shape: ease([4, 14], levels), roundTo: 1 }),
-    gather: parameter('tokens', 'Tokens needed', 'whole', '', [1, 200], { shape: ease([12, 50], levels), roundTo: 1 }),
+    gather: parameter('tokens', 'Tokens needed', 'whole', '', [1, 200], { shape: ease([27, 69], levels), roundTo: 1 }),
     score: parameter('wanted', 'Score wanted', 'whole', '', [10, 2000], {
-      shape: ease([100, 420], levels),
+      shape: ease([165, 450], levels),
       roundTo: 10,
     }),
   };
   return [
     parameter('runSpeed', 'Running speed', 'real', 'units/s', [2, 14], {
-      shape: ease([5.5, 11], levels),
+      shape: ease(RUNNING[goal], levels),
       roundTo: 0.1,
     }),
     parameter('walkerSpeed', 'Walker speed', 'real', 'units/s', [0, 5], {
-      shape: ease([0.8, 2], levels),
+      shape: ease(WALKING[goal], levels),
       roundTo: 0.1,
     }),
     asked[goal],

@@ -1,4 +1,4 @@
-import { findingClass, leaveSo, type Finding } from '@stadion/core/findings';
+import { findingClass, leaveSo, type Finding, type Remedy } from '@stadion/core/findings';
 import { useState, type KeyboardEvent } from 'react';
 import { addressOf, useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { placeOfFinding } from '../../project/placeOfFinding.ts';
@@ -19,6 +19,18 @@ const STRIPES: Readonly<Record<Finding['severity'], string>> = {
   doubtful: 'border-line-strong',
 };
 
+/** Where searches stand that lead out of a finding. */
+const REMEDIES: Readonly<Record<Remedy, { words: string; screen: 'level' | 'trials'; query: string }>> = {
+  bringThere: { words: 'Bring it there…', screen: 'level', query: 'open=bring' },
+  starShares: { words: 'Set stars from shares…', screen: 'level', query: 'open=stars' },
+  turnRamps: { words: 'Turn the ramps…', screen: 'trials', query: 'show=wanted' },
+};
+
+function addressOfRemedy(remedy: Remedy, projectId: string, slotId: string): string {
+  const { screen, query } = REMEDIES[remedy];
+  return `${addressOf(projectId, screen, slotId)}?${query}`;
+}
+
 /** One finding of the list: what it says, why, where, and what can be done about it. */
 export function FindingItem({ finding, by }: Props) {
   const project = useProject();
@@ -27,10 +39,10 @@ export function FindingItem({ finding, by }: Props) {
   const goto = useGoto();
   const navigate = useNavigate();
   const [leaving, setLeaving] = useState(false);
-  const { mend, slotId, severity, sentence, reason, evidence, code } = finding;
+  const { mend, orMend, slotId, severity, sentence, reason, evidence, code } = finding;
   const position = project.slots.findIndex((slot) => slot.id === slotId) + 1;
   const name = project.levels[project.slots[position - 1]?.levelId ?? '']?.name ?? '';
-  const { title, source } = findingClass(code);
+  const { title, source, remedies = [] } = findingClass(code);
   const go = (): void => goto(placeOfFinding(finding));
   const watch = (): void => {
     if (evidence?.shows !== undefined)
@@ -83,7 +95,23 @@ export function FindingItem({ finding, by }: Props) {
         />
       ) : (
         <div className="mt-1 flex flex-wrap items-center gap-1.5">
-          {mend ? <Button onClick={() => edit(mend)}>{mend.label}</Button> : null}
+          {[mend, orMend].map((each) =>
+            each ? (
+              <Button key={each.label} onClick={() => edit(each)}>
+                {each.label}
+              </Button>
+            ) : null,
+          )}
+          {remedies.map((remedy) => (
+            <button
+              key={remedy}
+              type="button"
+              className="link px-1"
+              onClick={() => void navigate(addressOfRemedy(remedy, projectId, slotId))}
+            >
+              {REMEDIES[remedy].words}
+            </button>
+          ))}
           <button type="button" className="link px-1" onClick={go}>
             Go there
           </button>
