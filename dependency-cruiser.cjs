@@ -1,30 +1,14 @@
-// Left may be imported by right, never the reverse. This line is the architecture of core.
-const coreLayers = [
-  'wording',
-  'memo',
-  'stats',
-  'random',
-  'abilities',
-  'patch',
-  'model',
-  'ramps',
-  'rules',
-  'ground',
-  'attempt',
-  'grounds',
-  'scene',
-  'run',
-  'pacers',
-  'bouts',
-  'trials',
-  'tuning',
-  'building',
-  'edits',
-  'findings',
-  'changes',
-  'formats',
-  'contract',
-  'demo',
+// The storeys of core, lowest first: each imports its own and those before it.
+const storeys = ['basics', 'document', 'play', 'forecast', 'authoring', 'exchange'];
+// Orders within a storey that matter: left may be imported by right, never the reverse.
+const orders = [
+  ['document', ['model', 'ramps']],
+  ['play', ['rules', 'grid', 'attempt', 'movement', 'scene']],
+  ['play', ['rules', 'playthrough']],
+  ['play', ['rules', 'bouts']],
+  ['forecast', ['pacers', 'trials', 'tuning']],
+  ['authoring', ['building', 'edits', 'findings', 'changes']],
+  ['exchange', ['formats', 'contract']],
 ];
 // The same for the web: no folder is both above and below another.
 const webLayers = ['ui', 'api', 'project', 'sentences', 'features', 'shell'];
@@ -43,15 +27,18 @@ module.exports = {
     ),
     rule(
       'no-schema-code-in-the-runtime-folders',
-      { path: '^packages/core/src/(ramps|rules|attempt|grounds|pacers|bouts|trials)/', pathNot: test },
-      { path: '^packages/core/src/model/', dependencyTypesNot: ['type-only'] },
+      {
+        path: '^packages/core/src/(document/ramps|play/(rules|attempt|movement|bouts)|forecast/(pacers|trials))/',
+        pathNot: test,
+      },
+      { path: '^packages/core/src/document/model/', dependencyTypesNot: ['type-only'] },
     ),
     rule(
       'the-runtime-carries-rules-ramps-and-run',
       { path: '^packages/runtime/src', pathNot: test },
       {
         path: '^(packages|node_modules)/',
-        pathNot: ['^packages/runtime/', '^packages/core/src/(rules|run|bouts)/index\\.ts$'],
+        pathNot: ['^packages/runtime/', '^packages/core/src/play/(rules|playthrough|bouts)/index\\.ts$'],
         dependencyTypesNot: ['type-only'],
       },
     ),
@@ -60,23 +47,39 @@ module.exports = {
       { path: '^packages/([^/]+)/' },
       {
         path: '^packages/',
-        pathNot: ['^packages/$1/', '^packages/core/src/[^/]+/index\\.ts$', '^packages/files/src/index\\.ts$'],
+        pathNot: [
+          '^packages/$1/',
+          '^packages/core/src/[a-z]+/[a-z]+/index\\.ts$',
+          '^packages/core/src/testing/index\\.ts$',
+          '^packages/files/src/index\\.ts$',
+        ],
       },
     ),
     rule(
       'folders-by-index',
-      { path: '^packages/core/src/([^/]+)/' },
-      { path: '^packages/core/src/[^/]+/.+', pathNot: ['^packages/core/src/$1/', '/index\\.ts$'] },
+      { path: '^packages/core/src/([^/]+/[^/]+)/' },
+      { path: '^packages/core/src/[^/]+/[^/]+/.+', pathNot: ['^packages/core/src/$1/', '/index\\.ts$'] },
     ),
-    ...coreLayers
+    ...storeys
       .slice(0, -1)
-      .map((layer, i) =>
+      .map((storey, i) =>
         rule(
-          `core-${layer}-stays-below`,
-          { path: `^packages/core/src/${layer}/`, pathNot: test },
-          { path: `^packages/core/src/(${coreLayers.slice(i + 1).join('|')})/` },
+          `core-${storey}-stays-below`,
+          { path: `^packages/core/src/${storey}/`, pathNot: test },
+          { path: `^packages/core/src/(${storeys.slice(i + 1).join('|')})/` },
         ),
       ),
+    ...orders.flatMap(([storey, folders]) =>
+      folders
+        .slice(0, -1)
+        .map((folder, i) =>
+          rule(
+            `core-${folder}-stays-below-${folders[i + 1]}`,
+            { path: `^packages/core/src/${storey}/${folder}/`, pathNot: test },
+            { path: `^packages/core/src/${storey}/(${folders.slice(i + 1).join('|')})/` },
+          ),
+        ),
+    ),
     rule(
       'web-features-stand-alone',
       { path: '^packages/web/src/features/([^/]+)/', pathNot: test },

@@ -1,4 +1,4 @@
-import { boutTrials } from '@stadion/core/bouts';
+import { boutTrials } from '@stadion/core/play/bouts';
 import { groupOf, hiveBout, hiveBouts } from '@stadion/core/testing';
 
 /** What bouts of four against four take on one core, by how the party chooses. */

@@ -1,7 +1,7 @@
-import { homeBeforeDusk, manyLevels } from '@stadion/core/demo';
-import { FindingBook } from '@stadion/core/findings';
-import { documentOf, projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
-import { applyPatch, type PatchOperation } from '@stadion/core/patch';
+import { homeBeforeDusk, manyLevels } from '@stadion/core/exchange/demo';
+import { FindingBook } from '@stadion/core/authoring/findings';
+import { documentOf, projectOf, type Project, type ProjectDocument } from '@stadion/core/document/model';
+import { applyPatch, type PatchOperation } from '@stadion/core/basics/patch';
 
 /** The first are of code that is not compiled yet: a worker that looks after every edit has that behind it. */
 const WARMING = 15;

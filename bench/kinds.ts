@@ -1,8 +1,8 @@
-import { startAttempt, step, type World } from '@stadion/core/attempt';
-import { START_KITS, startGoals, startProject, type StartMoves } from '@stadion/core/building';
-import { makeWorld, prepareLevel } from '@stadion/core/grounds';
-import { usualPacers } from '@stadion/core/model';
-import { drawPlayer, makePlayer, playerInput } from '@stadion/core/pacers';
+import { startAttempt, step, type World } from '@stadion/core/play/attempt';
+import { START_KITS, startGoals, startProject, type StartMoves } from '@stadion/core/authoring/building';
+import { makeWorld, prepareLevel } from '@stadion/core/play/movement';
+import { usualPacers } from '@stadion/core/document/model';
+import { drawPlayer, makePlayer, playerInput } from '@stadion/core/forecast/pacers';
 
 const ROUNDS = 5;
 const POSITION = 8;

@@ -1,6 +1,6 @@
-import { manyLevels } from '@stadion/core/demo';
-import { exportProject } from '@stadion/core/formats';
-import { documentOf } from '@stadion/core/model';
+import { manyLevels } from '@stadion/core/exchange/demo';
+import { exportProject } from '@stadion/core/exchange/formats';
+import { documentOf } from '@stadion/core/document/model';
 import { openBrowser } from '../e2e/harness/browser.ts';
 import { runServer } from '../e2e/harness/server.ts';
 

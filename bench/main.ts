@@ -1,12 +1,12 @@
-import { prepareLevel } from '@stadion/core/grounds';
-import { homeBeforeDusk, manyLevels } from '@stadion/core/demo';
-import { handOffOf } from '@stadion/core/formats';
+import { prepareLevel } from '@stadion/core/play/movement';
+import { homeBeforeDusk, manyLevels } from '@stadion/core/exchange/demo';
+import { handOffOf } from '@stadion/core/exchange/formats';
 import { speedOfBouts } from './bouts.ts';
 import { speedOfTuning } from './tuning.ts';
 import { speedOfFindings } from './findings.ts';
-import { usualPacers } from '@stadion/core/model';
-import { rampTable } from '@stadion/core/ramps';
-import { DEFAULT_PRECISION, emptyTally, isPreciseEnough, playBatch, readyGame } from '@stadion/core/trials';
+import { usualPacers } from '@stadion/core/document/model';
+import { rampTable } from '@stadion/core/document/ramps';
+import { DEFAULT_PRECISION, emptyTally, isPreciseEnough, playBatch, levelRunner } from '@stadion/core/forecast/trials';
 import fs from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -60,7 +60,7 @@ function throughput(): void {
 }
 
 function allocation(): void {
-  const game = readyGame(prepareLevel(homeBeforeDusk(), 9));
+  const game = levelRunner(prepareLevel(homeBeforeDusk(), 9));
   const pacer = usualPacers()[1]!;
   playBatch(game, pacer, 0, 200, emptyTally());
   const attempts = 40;
@@ -76,7 +76,7 @@ function trials(): void {
   let attempts = 0;
   const start = performance.now();
   for (let position = 1; position <= 24; position += 3) {
-    const game = readyGame(prepareLevel(project, position));
+    const game = levelRunner(prepareLevel(project, position));
     const tally = emptyTally();
     while (!isPreciseEnough(tally, DEFAULT_PRECISION)) playBatch(game, pacer, tally.attempts, 20, tally);
     attempts += tally.attempts;

@@ -1,13 +1,13 @@
 // npm run check:pacers: are better players better, on every kind of ground and in fights?
-import { boutTrials, type PreparedBout } from '@stadion/core/bouts';
-import { START_KITS, startGoals, startProject, type StartMoves } from '@stadion/core/building';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { prepareLevel } from '@stadion/core/grounds';
-import type { Project } from '@stadion/core/model';
-import { PERFECT } from '@stadion/core/pacers';
-import { wilson } from '@stadion/core/stats';
+import { boutTrials, type PreparedBout } from '@stadion/core/play/bouts';
+import { START_KITS, startGoals, startProject, type StartMoves } from '@stadion/core/authoring/building';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { prepareLevel } from '@stadion/core/play/movement';
+import type { Project } from '@stadion/core/document/model';
+import { PERFECT } from '@stadion/core/forecast/pacers';
+import { wilson } from '@stadion/core/basics/stats';
 import { randomBout } from '@stadion/core/testing';
-import { isBout, prepareGame, readyGame, seedOf } from '@stadion/core/trials';
+import { isBout, resolveLevel, levelRunner, seedOf } from '@stadion/core/forecast/trials';
 
 const ATTEMPTS = Number(process.argv[2] ?? 200);
 /** The three pacers of a new project, and one without faults, worst first. */
@@ -19,9 +19,9 @@ let troubles = 0;
 
 /** Clear rates of all pacers at one level. */
 function check(name: string, project: Project, position: number): void {
-  const prepared = prepareGame(project, position);
+  const prepared = resolveLevel(project, position);
   if (isBout(prepared)) return checkBout(name, prepared.bout);
-  const game = readyGame(prepareLevel(project, position));
+  const game = levelRunner(prepareLevel(project, position));
   const pacers = [...project.pacers.slice(0, 3), { abilities: PERFECT, spread: 0 }];
   const won = pacers.map(
     (pacer) =>

@@ -6,10 +6,10 @@ import {
   step,
   type PreparedLevel,
   type World,
-} from '@stadion/core/attempt';
-import { makeWorld } from '@stadion/core/grounds';
-import { usualPacers } from '@stadion/core/model';
-import { drawPlayer, makePlayer, playerInput } from '@stadion/core/pacers';
+} from '@stadion/core/play/attempt';
+import { makeWorld } from '@stadion/core/play/movement';
+import { usualPacers } from '@stadion/core/document/model';
+import { drawPlayer, makePlayer, playerInput } from '@stadion/core/forecast/pacers';
 import Matter from 'matter-js';
 
 const WIDTH = 24;

@@ -1,15 +1,15 @@
-import { homeBeforeDusk } from '@stadion/core/demo';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
 import {
   DEFAULT_PRECISION,
   emptyTally,
   forecastOf,
-  MOST_BOOKED,
+  MOST_RECORDS,
   playBatch,
-  readyGame,
+  levelRunner,
   runsOf,
   trialQuestion,
-} from '@stadion/core/trials';
-import { answered, batchPlayer, bringThere, fitRamps, parameterLine } from '@stadion/core/tuning';
+} from '@stadion/core/forecast/trials';
+import { answered, batchPlayer, bringThere, fitRamps, parameterLine } from '@stadion/core/forecast/tuning';
 
 /** What questions about the whole sequence, and searches, take on one core. */
 export function speedOfTuning(say: (what: string, value: string, bar?: string) => void): void {
@@ -21,7 +21,7 @@ export function speedOfTuning(say: (what: string, value: string, bar?: string) =
     project.slots.map(({ id }, index) => {
       const { level, population } = trialQuestion(project, index + 1, steady, DEFAULT_PRECISION);
       const tally = emptyTally();
-      playBatch(readyGame(level), population, 0, MOST_BOOKED, tally);
+      playBatch(levelRunner(level), population, 0, MOST_RECORDS, tally);
       return [id, forecastOf(tally).booked!];
     }),
   );

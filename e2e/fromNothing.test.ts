@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { findingsOf } from '@stadion/core/findings';
-import type { ProjectList, ProjectSummary } from '@stadion/core/contract';
+import { findingsOf } from '@stadion/core/authoring/findings';
+import type { ProjectList, ProjectSummary } from '@stadion/core/exchange/contract';
 import { Key } from 'selenium-webdriver';
 import { groundPointer } from './harness/ground.ts';
 import { journey } from './harness/journey.ts';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import { valuesAt } from '@stadion/core/ramps';
+import { valuesAt } from '@stadion/core/document/ramps';
 import { gzipSync } from 'node:zlib';
 import { Key } from 'selenium-webdriver';
-import type { ForecastList } from '@stadion/core/contract';
+import type { ForecastList } from '@stadion/core/exchange/contract';
 import { TRIALS_WAIT_MS } from './harness/browser.ts';
 import { holdKey } from './harness/playing.ts';
 import { editElsewhere } from './harness/editElsewhere.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Piece, Project } from '@stadion/core/model';
+import type { Piece, Project } from '@stadion/core/document/model';
 import { Key } from 'selenium-webdriver';
 import { groundPointer } from './harness/ground.ts';
 import { journey } from './harness/journey.ts';

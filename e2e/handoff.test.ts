@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { Ajv2020 } from 'ajv/dist/2020.js';
-import { importProject } from '@stadion/core/formats';
-import { projectOf, type ProjectDocument } from '@stadion/core/model';
+import { importProject } from '@stadion/core/exchange/formats';
+import { projectOf, type ProjectDocument } from '@stadion/core/document/model';
 import fs from 'node:fs';
 import path from 'node:path';
 import { journey } from './harness/journey.ts';

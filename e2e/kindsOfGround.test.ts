@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { findingsOf } from '@stadion/core/findings';
-import type { Piece, Project } from '@stadion/core/model';
+import { findingsOf } from '@stadion/core/authoring/findings';
+import type { Piece, Project } from '@stadion/core/document/model';
 import { Key } from 'selenium-webdriver';
 import { groundPointer } from './harness/ground.ts';
 import { journey } from './harness/journey.ts';

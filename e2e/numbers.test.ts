@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Project } from '@stadion/core/model';
+import type { Project } from '@stadion/core/document/model';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Parameter, Project } from '@stadion/core/model';
+import type { Parameter, Project } from '@stadion/core/document/model';
 import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import { manyLevels } from '@stadion/core/demo';
-import { exportProject } from '@stadion/core/formats';
-import { documentOf, projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
+import { manyLevels } from '@stadion/core/exchange/demo';
+import { exportProject } from '@stadion/core/exchange/formats';
+import { documentOf, projectOf, type Project, type ProjectDocument } from '@stadion/core/document/model';
 import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import { valuesAt, wantedAt } from '@stadion/core/ramps';
+import { valuesAt, wantedAt } from '@stadion/core/document/ramps';
 import { Key } from 'selenium-webdriver';
 import { TRIALS_WAIT_MS } from './harness/browser.ts';
 import { journey } from './harness/journey.ts';

@@ -1,4 +1,4 @@
-import type { ProjectDocument } from '@stadion/core/model';
+import type { ProjectDocument } from '@stadion/core/document/model';
 
 /** An operation of a JSON Patch, as somebody else may send it. */
 interface Operation {

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll } from '@jest/globals';
-import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
+import { projectOf, type Project, type ProjectDocument } from '@stadion/core/document/model';
 import { openBrowser, pageOf, type Page } from './browser.ts';
 import { runServer, type RunningServer } from './server.ts';
 import { sharedHere } from './shared.ts';

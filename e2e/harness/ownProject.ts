@@ -1,4 +1,4 @@
-import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
+import { projectOf, type Project, type ProjectDocument } from '@stadion/core/document/model';
 import type { Journey } from './journey.ts';
 
 /** A project that a journey starts by itself, as a new user does. */

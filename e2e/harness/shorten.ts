@@ -1,4 +1,4 @@
-import { projectOf, type Project } from '@stadion/core/model';
+import { projectOf, type Project } from '@stadion/core/document/model';
 import { editElsewhere } from './editElsewhere.ts';
 
 /**

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { documentOf } from '@stadion/core/model';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { documentOf } from '@stadion/core/document/model';
 import { projectFile } from '@stadion/files';
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';

@@ -1,5 +1,5 @@
-import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
-import type { FaultyPlace } from '@stadion/core/contract';
+import { projectOf, type Project, type ProjectDocument } from '@stadion/core/document/model';
+import type { FaultyPlace } from '@stadion/core/exchange/contract';
 import { readFile, readFolder, type FileReading, type FolderReading } from '@stadion/files';
 import fs from 'node:fs';
 import path from 'node:path';

@@ -1,5 +1,5 @@
-import type { Pacer, Project } from '@stadion/core/model';
-import { everyPacer } from '@stadion/core/pacers';
+import type { Pacer, Project } from '@stadion/core/document/model';
+import { everyPacer } from '@stadion/core/forecast/pacers';
 import {
   emptyTally,
   forecastOf,
@@ -7,10 +7,10 @@ import {
   LOOKED_AT_EVERY,
   playBatch,
   precisionFor,
-  readyGame,
+  levelRunner,
   trialQuestion,
   type Forecast,
-} from '@stadion/core/trials';
+} from '@stadion/core/forecast/trials';
 import { Failure } from './reading.ts';
 
 /** The pacer of a project by its id or name. @throws Failure with the names that there are */
@@ -29,7 +29,7 @@ export function tryLevel(
   told: (attempts: number) => void = () => undefined,
 ): Forecast {
   const { level, population, precision } = trialQuestion(project, position, pacer, precisionFor(pacer));
-  const game = readyGame(level);
+  const game = levelRunner(level);
   const tally = emptyTally();
   do {
     playBatch(game, population, tally.attempts, LOOKED_AT_EVERY, tally);

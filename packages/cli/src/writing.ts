@@ -1,4 +1,4 @@
-import type { ProjectDocument } from '@stadion/core/model';
+import type { ProjectDocument } from '@stadion/core/document/model';
 import { projectFile, projectFolder } from '@stadion/files';
 import fs from 'node:fs';
 import path from 'node:path';

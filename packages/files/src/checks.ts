@@ -1,6 +1,12 @@
-import { checkExpectation, findingsOf, leftBecause, type Finding, type KnownForecast } from '@stadion/core/findings';
-import { HandOff, handOffOf } from '@stadion/core/formats';
-import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
+import {
+  checkExpectation,
+  findingsOf,
+  leftBecause,
+  type Finding,
+  type KnownForecast,
+} from '@stadion/core/authoring/findings';
+import { HandOff, handOffOf } from '@stadion/core/exchange/formats';
+import { projectOf, type Project, type ProjectDocument } from '@stadion/core/document/model';
 import { create } from 'xmlbuilder2';
 
 /** One thing that was checked, and what is wrong with it, if anything. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { FILES, HandOff, SCHEMAS, type FileName } from '@stadion/core/formats';
-import { documentOf, projectOf } from '@stadion/core/model';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { FILES, HandOff, SCHEMAS, type FileName } from '@stadion/core/exchange/formats';
+import { documentOf, projectOf } from '@stadion/core/document/model';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { po } from 'gettext-parser';
 import { readFileSync } from 'node:fs';

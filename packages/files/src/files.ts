@@ -1,5 +1,5 @@
-import { handOffOf, stringsOf, type FileName } from '@stadion/core/formats';
-import { projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
+import { handOffOf, stringsOf, type FileName } from '@stadion/core/exchange/formats';
+import { projectOf, type Project, type ProjectDocument } from '@stadion/core/document/model';
 import { checksOf, junitFile } from './checks.ts';
 import { jsonText, projectFile } from './project.ts';
 import { sheetsMarkdown, sheetsOf, sheetsPage, type Rates } from './sheets/index.ts';

@@ -1,5 +1,5 @@
-import type { FaultyPlace } from '@stadion/core/contract';
-import { pointerOf } from '@stadion/core/model';
+import type { FaultyPlace } from '@stadion/core/exchange/contract';
+import { pointerOf } from '@stadion/core/document/model';
 import {
   findNodeAtLocation,
   parseTree,

@@ -1,5 +1,5 @@
-import { exportProject, importProject } from '@stadion/core/formats';
-import type { ProjectDocument } from '@stadion/core/model';
+import { exportProject, importProject } from '@stadion/core/exchange/formats';
+import type { ProjectDocument } from '@stadion/core/document/model';
 
 /** The text of a file of JSON: one thing a line, so that version control shows what changed. */
 export const jsonText = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;

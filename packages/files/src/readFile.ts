@@ -1,6 +1,6 @@
-import type { FaultyPlace } from '@stadion/core/contract';
-import { importProject } from '@stadion/core/formats';
-import type { ProjectDocument } from '@stadion/core/model';
+import type { FaultyPlace } from '@stadion/core/exchange/contract';
+import { importProject } from '@stadion/core/exchange/formats';
+import type { ProjectDocument } from '@stadion/core/document/model';
 import { oversizeIn } from './jsonSize.ts';
 import { lineAndColumn, placeFaults, syntaxFaults } from './locate.ts';
 

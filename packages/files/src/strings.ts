@@ -1,5 +1,5 @@
-import { playerTexts } from '@stadion/core/formats';
-import type { Project } from '@stadion/core/model';
+import { playerTexts } from '@stadion/core/exchange/formats';
+import type { Project } from '@stadion/core/document/model';
 import { po } from 'gettext-parser';
 
 /** Every text that a player may see as a gettext template: the id is the context, so that equal texts may be translated apart. */

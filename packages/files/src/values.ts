@@ -1,5 +1,5 @@
-import { LOOKS_LIKE_A_FORMULA, parameterTable } from '@stadion/core/formats';
-import type { Project } from '@stadion/core/model';
+import { LOOKS_LIKE_A_FORMULA, parameterTable } from '@stadion/core/exchange/formats';
+import type { Project } from '@stadion/core/document/model';
 import papaparse from 'papaparse';
 
 const SEPARATORS = { csv: ',', tsv: '\t' } as const;

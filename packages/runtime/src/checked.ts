@@ -1,4 +1,4 @@
-import type { HandOff } from '@stadion/core/formats';
+import type { HandOff } from '@stadion/core/exchange/formats';
 
 const FORMAT = 'stadion-hand-off';
 const VERSION = 1;

@@ -8,12 +8,12 @@ import {
   type PreparedBoutLevel,
   type Turn,
   type WithBouts,
-} from '@stadion/core/bouts';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { HandOff, handOffOf } from '@stadion/core/formats';
-import { literal } from '@stadion/core/model';
-import { drawAt } from '@stadion/core/random';
-import { meetingsAt, prepareGame } from '@stadion/core/trials';
+} from '@stadion/core/play/bouts';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { HandOff, handOffOf } from '@stadion/core/exchange/formats';
+import { literal } from '@stadion/core/document/model';
+import { drawAt } from '@stadion/core/basics/random';
+import { meetingsAt, resolveLevel } from '@stadion/core/forecast/trials';
 import { openFights, type FightTurn } from './fight.ts';
 import { openHandOff } from './index.ts';
 
@@ -30,7 +30,7 @@ const plain = ({ round, actor, struck }: Turn | FightTurn) => [
 
 describe('a fight that a game plays', () => {
   it.each([3, 10, 14, 23])('at level %d goes as Stadion plays it, choice by choice, to the same end', (position) => {
-    const world = makeBoutLevelWorld(prepareGame(project, position) as PreparedBoutLevel);
+    const world = makeBoutLevelWorld(resolveLevel(project, position) as PreparedBoutLevel);
     for (let seed = 1; seed <= 12; seed++) {
       const given: Choice[] = [];
       const fight = fights.fight(position, seed);
@@ -61,7 +61,7 @@ describe('a fight that a game plays', () => {
       { effect: 'loseLife', lives: literal(1), back: 'start', resets: [] },
     ];
     other.levels['hedge-and-ditch']!.rules[1]!.fires = 'eachTime';
-    const world = makeBoutLevelWorld(prepareGame(other, 14) as PreparedBoutLevel);
+    const world = makeBoutLevelWorld(resolveLevel(other, 14) as PreparedBoutLevel);
     const handed = JSON.parse(JSON.stringify(handOffOf(other))) as HandOff;
     const [level, fight] = [openHandOff(handed).level(14), openFights(handed).fight(14, 3)];
     const judge = level.judge();

@@ -14,8 +14,8 @@ import {
   type PreparedBout,
   type PreparedFighter,
   type Turn,
-} from '@stadion/core/bouts';
-import type { HandedBouts, HandedFighter, HandedSlot } from '@stadion/core/formats';
+} from '@stadion/core/play/bouts';
+import type { HandedBouts, HandedFighter, HandedSlot } from '@stadion/core/exchange/formats';
 import { checked } from './checked.ts';
 import { sequenceOf } from './sequence.ts';
 import type { Fight, Fights, FightTurn, MeetingsOnWay, WhoFights } from './fightTypes.ts';

@@ -1,5 +1,5 @@
-import type { HandOff } from '@stadion/core/formats';
-import { liveRampAt } from '@stadion/core/rules';
+import type { HandOff } from '@stadion/core/exchange/formats';
+import { liveRampAt } from '@stadion/core/play/rules';
 import { checked } from './checked.ts';
 import { readyJudge, startJudge, type ReadySlot } from './judge.ts';
 import { judgingOf } from './judging.ts';

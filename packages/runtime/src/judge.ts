@@ -1,4 +1,4 @@
-import type { HandedEffect, HandedSlot } from '@stadion/core/formats';
+import type { HandedEffect, HandedSlot } from '@stadion/core/exchange/formats';
 import {
   changeDial,
   count,
@@ -18,7 +18,7 @@ import {
   turnJudge,
   type Judge as CoreJudge,
   type Observed,
-} from '@stadion/core/rules';
+} from '@stadion/core/play/rules';
 import type { SlotJudging } from './judging.ts';
 import { liveOf } from './logic.ts';
 import type { SlotReadings } from './subjects.ts';

@@ -1,11 +1,11 @@
-import type { HandedCondition, HandedSlot, HandOff } from '@stadion/core/formats';
+import type { HandedCondition, HandedSlot, HandOff } from '@stadion/core/exchange/formats';
 import {
   secondsToTicks,
   type Judging,
   type LiveRamp,
   type ResolvedEffect,
   type ResolvedStars,
-} from '@stadion/core/rules';
+} from '@stadion/core/play/rules';
 import { liveOf, readCondition, type Meanings } from './logic.ts';
 import type { SlotReadings } from './subjects.ts';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { handedSlot, handOffOf } from '@stadion/core/formats';
-import { makeJudge, READINGS, startVerdicts, judgeTick } from '@stadion/core/rules';
+import { exportSlot, handOffOf } from '@stadion/core/exchange/formats';
+import { makeJudge, READINGS, startVerdicts, judgeTick } from '@stadion/core/play/rules';
 import jsonLogic from 'json-logic-js';
 import { depth } from '../../core/src/testing/index.ts';
 import { openHandOff } from './index.ts';
@@ -73,7 +73,7 @@ describe('a condition as JsonLogic', () => {
         fires: 'once',
       },
     ];
-    const { when, memory } = handedSlot(project, 1)!.rules[0]!;
+    const { when, memory } = exportSlot(project, 1)!.rules[0]!;
     const inside = { var: 'inside.hive' };
     expect(when).toEqual({ and: [{ '!!': [inside] }, { and: [{ '!!': [inside] }, { '!': [inside] }] }] });
     expect(memory).toEqual([

@@ -1,5 +1,5 @@
-import type { HandedCondition, Memory } from '@stadion/core/formats';
-import { COMPARISON_SIGNS, type ResolvedCondition } from '@stadion/core/rules';
+import type { HandedCondition, Memory } from '@stadion/core/exchange/formats';
+import { COMPARISON_SIGNS, type ResolvedCondition } from '@stadion/core/play/rules';
 
 type Comparison = Extract<ResolvedCondition, { is: 'compare' }>['comparison'];
 type ReadingName = Extract<ResolvedCondition, { is: 'compare' }>['reading'];
@@ -22,15 +22,20 @@ const variable = (logic: unknown): string | undefined =>
 
 /** Reads the JsonLogic of a hand-off back into conditions, with what stands beside it. @throws Error for what no hand-off holds */
 export function readCondition({ when, memory = [] }: HandedCondition, meanings: Meanings): ResolvedCondition {
-  const remembered = new Map(memory.map((entry) => [entry.at.join('.'), entry]));
-  return read(when, [], remembered, meanings);
+  const memoizeByObject = new Map(memory.map((entry) => [entry.at.join('.'), entry]));
+  return read(when, [], memoizeByObject, meanings);
 }
 
-function read(logic: unknown, at: number[], remembered: Map<string, Memory>, meanings: Meanings): ResolvedCondition {
+function read(
+  logic: unknown,
+  at: number[],
+  memoizeByObject: Map<string, Memory>,
+  meanings: Meanings,
+): ResolvedCondition {
   const id = at.join('.');
-  const mine = remembered.get(id);
+  const mine = memoizeByObject.get(id);
   const all = (list: unknown): ResolvedCondition[] =>
-    (list as unknown[]).map((each, index) => read(each, [...at, index], remembered, meanings));
+    (list as unknown[]).map((each, index) => read(each, [...at, index], memoizeByObject, meanings));
   const heldTicks = Math.round((mine?.heldSeconds ?? 0) * 60);
   const onOff = (name: string, on: boolean): ResolvedCondition => ({
     id,

@@ -1,5 +1,5 @@
-import type { HandOff } from '@stadion/core/formats';
-import { enterAttempt, startRun, type RunNumbers, type RunPlan, type RunState } from '@stadion/core/run';
+import type { HandOff } from '@stadion/core/exchange/formats';
+import { enterAttempt, startRun, type RunNumbers, type RunPlan, type RunState } from '@stadion/core/play/playthrough';
 import type { Sequence } from './sequence.ts';
 import type { Run, SavedRun } from './types.ts';
 

@@ -1,12 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
-import { startAttempt, step } from '@stadion/core/attempt';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { handedSlot, HandOff, handOffOf } from '@stadion/core/formats';
-import { makeWorld, prepareLevel } from '@stadion/core/grounds';
-import { literal, type Project } from '@stadion/core/model';
-import { valuesAt } from '@stadion/core/ramps';
-import { eachCondition, READINGS, readingName } from '@stadion/core/rules';
-import { enterAttempt, runPlanOf, startRun } from '@stadion/core/run';
+import { startAttempt, step } from '@stadion/core/play/attempt';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { exportSlot, HandOff, handOffOf } from '@stadion/core/exchange/formats';
+import { makeWorld, prepareLevel } from '@stadion/core/play/movement';
+import { literal, type Project } from '@stadion/core/document/model';
+import { valuesAt } from '@stadion/core/document/ramps';
+import { eachCondition, READINGS, readingName } from '@stadion/core/play/rules';
+import { enterAttempt, runPlanOf, startRun } from '@stadion/core/play/playthrough';
 import { depth } from '../../core/src/testing/index.ts';
 import { HandOffError, openHandOff, type Judge } from './index.ts';
 import { drawing, randomProject } from './testing/randomRules.ts';
@@ -199,10 +199,10 @@ describe('levels past the last one', () => {
   it('have the numbers that the ramps go on to', () => {
     for (const position of [25, 40, 24 * 5]) {
       const level = game.level(position);
-      expect({ ...level.data }).toEqual(handedSlot(project, position));
+      expect({ ...level.data }).toEqual(exportSlot(project, position));
       expect(level.values).toEqual(valuesAt(project, position));
       const judge = level.judge();
-      expect(judge.number('/clock/limitSeconds')).toBe(handedSlot(project, position)!.clock.limitSeconds);
+      expect(judge.number('/clock/limitSeconds')).toBe(exportSlot(project, position)!.clock.limitSeconds);
     }
     expect(game.level(31).values['hornetSpeed']).not.toBe(game.level(7).values['hornetSpeed']);
   });

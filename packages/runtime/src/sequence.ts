@@ -1,5 +1,5 @@
-import type { HandedSlot, HandOff } from '@stadion/core/formats';
-import { isGoingOn } from '@stadion/core/run';
+import type { HandedSlot, HandOff } from '@stadion/core/exchange/formats';
+import { isGoingOn } from '@stadion/core/play/playthrough';
 
 /** A hand-off's slots in order, and again past the last one where the ramps go on. */
 export interface Sequence {

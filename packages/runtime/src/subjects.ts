@@ -1,5 +1,5 @@
-import type { HandedSlot, HandOff } from '@stadion/core/formats';
-import { emptyObserved, READINGS, type Observed } from '@stadion/core/rules';
+import type { HandedSlot, HandOff } from '@stadion/core/exchange/formats';
+import { emptyObserved, READINGS, type Observed } from '@stadion/core/play/rules';
 
 export type ReadingName = keyof typeof READINGS;
 

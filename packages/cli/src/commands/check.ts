@@ -1,5 +1,5 @@
 import { checksOf, junitFile } from '@stadion/files';
-import type { KnownForecast } from '@stadion/core/findings';
+import type { KnownForecast } from '@stadion/core/authoring/findings';
 import type { Command } from 'commander';
 import { EXIT, Failure, PROJECT_ARGUMENT, readProject } from '../reading.ts';
 import { pacerOf, tryLevel } from '../trying.ts';

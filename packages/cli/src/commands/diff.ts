@@ -1,7 +1,7 @@
-import { changesBetween } from '@stadion/core/changes';
+import { changesBetween } from '@stadion/core/authoring/changes';
 import { jsonText } from '@stadion/files';
 import type { Command } from 'commander';
-import { emptyProject } from '@stadion/core/model';
+import { emptyProject } from '@stadion/core/document/model';
 import { EXIT, Failure, readProject } from '../reading.ts';
 import type { Output } from '../writing.ts';
 

@@ -1,4 +1,4 @@
-import { FILES, type FileName } from '@stadion/core/formats';
+import { FILES, type FileName } from '@stadion/core/exchange/formats';
 import { makeFile, projectFolder } from '@stadion/files';
 import { Option, type Command } from 'commander';
 import { Failure, PROJECT_ARGUMENT, readProject } from '../reading.ts';

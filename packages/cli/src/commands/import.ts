@@ -1,6 +1,6 @@
-import { setCells } from '@stadion/core/edits';
-import { readParameterTable } from '@stadion/core/formats';
-import { applyPatch } from '@stadion/core/patch';
+import { setCells } from '@stadion/core/authoring/edits';
+import { readParameterTable } from '@stadion/core/exchange/formats';
+import { applyPatch } from '@stadion/core/basics/patch';
 import { rowsOf } from '@stadion/files';
 import type { Command } from 'commander';
 import { Failure, readProject, textOf } from '../reading.ts';

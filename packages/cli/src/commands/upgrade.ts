@@ -1,4 +1,4 @@
-import { PROJECT_VERSION } from '@stadion/core/model';
+import { PROJECT_VERSION } from '@stadion/core/document/model';
 import type { Command } from 'commander';
 import { readProject } from '../reading.ts';
 import { writeProject, type Output } from '../writing.ts';

@@ -5,17 +5,17 @@ import {
   boutMind,
   choosing,
   type PreparedBoutLevel,
-} from '../bouts/index.ts';
-import { homeBeforeDusk } from '../demo/index.ts';
-import { drawPlayer } from '../pacers/index.ts';
-import { mix, mixFloat } from '../random/index.ts';
-import { isBout, prepareGame } from '../trials/index.ts';
+} from '../play/bouts/index.ts';
+import { homeBeforeDusk } from '../exchange/demo/index.ts';
+import { drawPlayer } from '../forecast/pacers/index.ts';
+import { mix, mixFloat } from '../basics/random/index.ts';
+import { isBout, resolveLevel } from '../forecast/trials/index.ts';
 
 /** Hashes of so many bouts, turn by turn, over the levels of the demo that bouts decide and all pacers in turn. */
 export function boutHashes(count: number): number[] {
   const project = homeBeforeDusk();
   const worlds = project.slots
-    .map((_, index) => prepareGame(project, index + 1))
+    .map((_, index) => resolveLevel(project, index + 1))
     .filter(isBout)
     .map((level: PreparedBoutLevel) => makeBoutLevelWorld(level));
   const { pacers } = project;

@@ -1,4 +1,4 @@
-import type { AttemptState } from '../attempt/index.ts';
+import type { AttemptState } from '../play/attempt/index.ts';
 
 const CORNERS = [
   [-1, -1],

@@ -10,8 +10,8 @@ import {
   on,
   once,
   won,
-} from '../demo/index.ts';
-import { literal, type Level, type Project, type Rule } from '../model/index.ts';
+} from '../exchange/demo/index.ts';
+import { literal, type Level, type Project, type Rule } from '../document/model/index.ts';
 
 const usual = (): Rule => won(nectarAtLeast(needed), home(0.5));
 const stars = (reading: 'timeLeft' | 'lives', ...thresholds: [number, number]): Level['stars'] => ({

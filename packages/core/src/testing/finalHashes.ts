@@ -1,7 +1,7 @@
-import { hashState, startAttempt, step } from '../attempt/index.ts';
+import { hashState, startAttempt, step } from '../play/attempt/index.ts';
 import { demoOnGrounds } from './demoOnGrounds.ts';
-import { makeWorld, prepareLevel } from '../grounds/index.ts';
-import { drawPlayer, makePlayer, playerInput } from '../pacers/index.ts';
+import { makeWorld, prepareLevel } from '../play/movement/index.ts';
+import { drawPlayer, makePlayer, playerInput } from '../forecast/pacers/index.ts';
 
 /** Hashes of the final states of so many attempts, over all levels of the demo and all pacers in turn. */
 export function finalHashes(attempts: number): number[] {

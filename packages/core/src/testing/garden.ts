@@ -1,8 +1,8 @@
-import { startAttempt, step, type AttemptState } from '../attempt/index.ts';
-import { makeWorld, prepareLevel } from '../grounds/index.ts';
-import { homeBeforeDusk } from '../demo/index.ts';
-import type { Condition, Effect, Level, Piece, Project, Reading, Rule } from '../model/index.ts';
-import { literal } from '../model/index.ts';
+import { startAttempt, step, type AttemptState } from '../play/attempt/index.ts';
+import { makeWorld, prepareLevel } from '../play/movement/index.ts';
+import { homeBeforeDusk } from '../exchange/demo/index.ts';
+import type { Condition, Effect, Level, Piece, Project, Reading, Rule } from '../document/model/index.ts';
+import { literal } from '../document/model/index.ts';
 
 const EMPTY = [
   '####################',

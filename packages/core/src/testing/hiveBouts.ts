@@ -1,5 +1,5 @@
-import { literal, type Action, type Bouts, type Fighter, type Group } from '../model/index.ts';
-import { prepareBout, type PreparedBout } from '../bouts/index.ts';
+import { literal, type Action, type Bouts, type Fighter, type Group } from '../document/model/index.ts';
+import { prepareBout, type PreparedBout } from '../play/bouts/index.ts';
 
 const action = (id: string, formula: string, more: Partial<Action> = {}): Action => ({
   ...{ id, name: id, strikes: 'one', does: 'harm', formula, spread: 0, chance: 1, costs: {} },

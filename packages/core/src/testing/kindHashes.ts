@@ -1,7 +1,7 @@
-import { hashState, startAttempt, step } from '../attempt/index.ts';
-import { START_KITS, startGoals, startProject, type StartMoves } from '../building/index.ts';
-import { makeWorld, prepareLevel } from '../grounds/index.ts';
-import { drawPlayer, makePlayer, playerInput } from '../pacers/index.ts';
+import { hashState, startAttempt, step } from '../play/attempt/index.ts';
+import { START_KITS, startGoals, startProject, type StartMoves } from '../authoring/building/index.ts';
+import { makeWorld, prepareLevel } from '../play/movement/index.ts';
+import { drawPlayer, makePlayer, playerInput } from '../forecast/pacers/index.ts';
 
 /** Hashes of the final states of so many attempts on each kind of ground, at the last level of every start, with all pacers in turn. */
 export function kindHashes(attempts: number): Record<string, number[]> {

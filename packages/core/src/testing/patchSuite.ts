@@ -1,4 +1,4 @@
-import { alike, applyWithInverse, type PatchOperation } from '../patch/index.ts';
+import { alike, applyWithInverse, type PatchOperation } from '../basics/patch/index.ts';
 
 /** One test of the JSON Patch test suite. */
 export interface PatchSuiteTest {

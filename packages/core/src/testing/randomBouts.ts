@@ -1,5 +1,5 @@
-import { prepareBout, type PreparedBout } from '../bouts/index.ts';
-import { literal, type Action, type Bouts, type Fighter } from '../model/index.ts';
+import { prepareBout, type PreparedBout } from '../play/bouts/index.ts';
+import { literal, type Action, type Bouts, type Fighter } from '../document/model/index.ts';
 import { Dice } from './randomProjects.ts';
 
 const statisticsOf = (health: number, strength: number, guard: number, focus: number, swiftness: number) =>

@@ -1,8 +1,8 @@
-import { START_KITS, startGoals, startProject, type StartMoves } from '../building/index.ts';
-import { freshRule, takenConditions } from '../edits/index.ts';
-import type { FindingCode } from '../findings/index.ts';
-import { literal, type Condition, type Level, type Project, type Rule } from '../model/index.ts';
-import { drawAt } from '../random/index.ts';
+import { START_KITS, startGoals, startProject, type StartMoves } from '../authoring/building/index.ts';
+import { freshRule, takenConditions } from '../authoring/edits/index.ts';
+import type { FindingCode } from '../authoring/findings/index.ts';
+import { literal, type Condition, type Level, type Project, type Rule } from '../document/model/index.ts';
+import { drawAt } from '../basics/random/index.ts';
 import { atLeast, atMost, is, rule } from './garden.ts';
 
 /** Draws that a seed decides. */

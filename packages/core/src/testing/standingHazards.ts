@@ -1,6 +1,6 @@
-import { drawGround } from '../demo/index.ts';
+import { drawGround } from '../exchange/demo/index.ts';
 import { demoOnGrounds } from './demoOnGrounds.ts';
-import type { Project } from '../model/index.ts';
+import type { Project } from '../document/model/index.ts';
 import { is, rule } from './garden.ts';
 
 /** One bridge over a ditch. */

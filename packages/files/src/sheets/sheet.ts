@@ -1,8 +1,8 @@
-import { briefOf, namesFor, resolvingAt } from '@stadion/core/attempt';
-import { findingsOf } from '@stadion/core/findings';
-import { prepareLevel } from '@stadion/core/grounds';
-import type { Level, Parameter, Project, Rule } from '@stadion/core/model';
-import { rampTable, wantedAt } from '@stadion/core/ramps';
+import { briefOf, namesFor, resolvingAt } from '@stadion/core/play/attempt';
+import { findingsOf } from '@stadion/core/authoring/findings';
+import { prepareLevel } from '@stadion/core/play/movement';
+import type { Level, Parameter, Project, Rule } from '@stadion/core/document/model';
+import { rampTable, wantedAt } from '@stadion/core/document/ramps';
 import {
   amountInWords,
   conditionInWords,
@@ -10,8 +10,8 @@ import {
   resolveAmount,
   rulesOf,
   type Names,
-} from '@stadion/core/rules';
-import { looksAt, sceneOf, type Mark } from '@stadion/core/scene';
+} from '@stadion/core/play/rules';
+import { looksAt, sceneOf, type Mark } from '@stadion/core/play/scene';
 import { checksOf, failing } from '../checks.ts';
 
 /** What is known of a slot's clear rate. Shares. */

@@ -1,4 +1,4 @@
-import type { Figure, Mark, Tone } from '@stadion/core/scene';
+import type { Figure, Mark, Tone } from '@stadion/core/play/scene';
 import type { XMLBuilder } from 'xmlbuilder2/lib/interfaces.js';
 
 /** Colours on paper. */

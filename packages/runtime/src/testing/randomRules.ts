@@ -9,8 +9,8 @@ import {
   type Reading,
   type Rule,
   type Stars,
-} from '@stadion/core/model';
-import { makeStream } from '@stadion/core/random';
+} from '@stadion/core/document/model';
+import { makeStream } from '@stadion/core/basics/random';
 import { garden } from '../../../core/src/testing/index.ts';
 
 /*

@@ -1,5 +1,5 @@
-import { handOffOf, type HandOff } from '@stadion/core/formats';
-import type { Project } from '@stadion/core/model';
+import { handOffOf, type HandOff } from '@stadion/core/exchange/formats';
+import type { Project } from '@stadion/core/document/model';
 import { openHandOff } from '../index.ts';
 import { drawing, randomProject, type Draw } from './randomRules.ts';
 

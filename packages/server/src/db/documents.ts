@@ -1,5 +1,5 @@
-import { importProject } from '@stadion/core/formats';
-import type { ProjectDocument } from '@stadion/core/model';
+import { importProject } from '@stadion/core/exchange/formats';
+import type { ProjectDocument } from '@stadion/core/document/model';
 import { StadionError } from '../http/errors.ts';
 
 /** A document that was stored under a name, brought up to this version where it is of an earlier one. @throws StadionError where it is not whole */

@@ -1,4 +1,4 @@
-import type { FaultyPlace, Problem } from '@stadion/core/contract';
+import type { FaultyPlace, Problem } from '@stadion/core/exchange/contract';
 
 /** Code, status and title of every error, in one place. */
 const ERRORS = {

@@ -1,4 +1,4 @@
-import type { ServerEventName } from '@stadion/core/contract';
+import type { ServerEventName } from '@stadion/core/exchange/contract';
 import { createChannel, createSession, type Channel } from 'better-sse';
 import type { Request, Response } from 'express';
 

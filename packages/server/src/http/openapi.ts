@@ -1,7 +1,7 @@
 import { OpenApiGeneratorV31, OpenAPIRegistry, type RouteConfig } from '@asteasolutions/zod-to-openapi';
-import { FILES, SCHEMAS } from '@stadion/core/formats';
-import * as contract from '@stadion/core/contract';
-import { PROJECT_VERSION } from '@stadion/core/model';
+import { FILES, SCHEMAS } from '@stadion/core/exchange/formats';
+import * as contract from '@stadion/core/exchange/contract';
+import { PROJECT_VERSION } from '@stadion/core/document/model';
 import { z } from 'zod';
 
 type Responses = RouteConfig['responses'];

@@ -1,5 +1,5 @@
-import { placeOfTag, type HistoryPlace } from '@stadion/core/contract';
-import { pointerOf } from '@stadion/core/model';
+import { placeOfTag, type HistoryPlace } from '@stadion/core/exchange/contract';
+import { pointerOf } from '@stadion/core/document/model';
 import { isUtf8 } from 'node:buffer';
 import type { Request } from 'express';
 import type { z } from 'zod';

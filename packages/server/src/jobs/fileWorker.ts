@@ -1,4 +1,4 @@
-import type { ProjectDocument } from '@stadion/core/model';
+import type { ProjectDocument } from '@stadion/core/document/model';
 import { failuresOf, makeFile, readFile, type FileReading } from '@stadion/files';
 import type { FileToMake, ProjectToCheck } from './files.ts';
 

@@ -1,5 +1,5 @@
-import type { FileName } from '@stadion/core/formats';
-import type { ProjectDocument } from '@stadion/core/model';
+import type { FileName } from '@stadion/core/exchange/formats';
+import type { ProjectDocument } from '@stadion/core/document/model';
 import type { FileReading, KnownForecasts, Rates } from '@stadion/files';
 
 export interface FileToMake {

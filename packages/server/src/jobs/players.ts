@@ -1,4 +1,4 @@
-import type { Tally, TrialQuestion } from '@stadion/core/trials';
+import type { Tally, TrialQuestion } from '@stadion/core/forecast/trials';
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import { threadBody } from './body.ts';

@@ -1,4 +1,4 @@
-import type { Tally, TrialQuestion } from '@stadion/core/trials';
+import type { Tally, TrialQuestion } from '@stadion/core/forecast/trials';
 
 /** So many attempts at one question. */
 export interface BatchTask {

@@ -1,15 +1,15 @@
 import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
 import {
   addTally,
   emptyTally,
   isPreciseEnough,
   playBatch,
-  readyGame,
+  levelRunner,
   trialQuestion,
   type Precision,
   type Tally,
-} from '@stadion/core/trials';
+} from '@stadion/core/forecast/trials';
 import { spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
@@ -41,7 +41,7 @@ async function playThrough(queue: WorkQueue, position: number): Promise<Tally> {
 }
 
 function here(position: number): Tally {
-  const game = readyGame(question(position).level);
+  const game = levelRunner(question(position).level);
   const tally = emptyTally();
   while (!isPreciseEnough(tally, PRECISION)) {
     const batch = emptyTally();

@@ -1,5 +1,5 @@
-import { letGoOldest } from '@stadion/core/memo';
-import { ENGINE, type Tally, type TrialQuestion } from '@stadion/core/trials';
+import { evictOldest } from '@stadion/core/basics/memo';
+import { ENGINE, type Tally, type TrialQuestion } from '@stadion/core/forecast/trials';
 import { Job, Queue, QueueEvents, Worker } from 'bullmq';
 import { Redis } from 'ioredis';
 import { nanoid } from 'nanoid';
@@ -226,7 +226,7 @@ export function redisWorker(url: string, log: Logger, width?: number): { close()
     if (text === null) throw new Error(`There is no question ${name}.`);
     const question = JSON.parse(text) as TrialQuestion;
     questions.set(name, question);
-    letGoOldest(questions, MOST_KEPT);
+    evictOldest(questions, MOST_KEPT);
     return question;
   };
   const worker = new Worker<BatchTask, Tally>(

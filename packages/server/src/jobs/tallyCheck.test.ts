@@ -1,12 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { emptyTally, playBatch, prepareGame, readyGame, type Tally } from '@stadion/core/trials';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { emptyTally, playBatch, resolveLevel, levelRunner, type Tally } from '@stadion/core/forecast/trials';
 import { checkedTally } from './tallyCheck.ts';
 
 const project = homeBeforeDusk();
 const played = (position: number): Tally => {
   const tally = emptyTally();
-  playBatch(readyGame(prepareGame(project, position)), project.pacers[1]!, 0, 20, tally);
+  playBatch(levelRunner(resolveLevel(project, position)), project.pacers[1]!, 0, 20, tally);
   // As it comes over the wire.
   return JSON.parse(JSON.stringify(tally)) as Tally;
 };

@@ -1,4 +1,4 @@
-import type { Tally } from '@stadion/core/trials';
+import type { Tally } from '@stadion/core/forecast/trials';
 import { z } from 'zod';
 
 const Count = z.int().min(0);

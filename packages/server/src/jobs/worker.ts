@@ -1,5 +1,12 @@
-import { letGoOldest } from '@stadion/core/memo';
-import { emptyTally, playBatch, readyGame, type ReadyGame, type Tally, type TrialQuestion } from '@stadion/core/trials';
+import { evictOldest } from '@stadion/core/basics/memo';
+import {
+  emptyTally,
+  playBatch,
+  levelRunner,
+  type LevelRunner,
+  type Tally,
+  type TrialQuestion,
+} from '@stadion/core/forecast/trials';
 
 /** A batch as a thread is given it. */
 export interface ThreadTask {
@@ -11,7 +18,7 @@ export interface ThreadTask {
 }
 
 /** Levels made ready, the latest last: batches go round over the slots, so each is asked for again soon. */
-const games = new Map<string, ReadyGame>();
+const games = new Map<string, LevelRunner>();
 const MOST_GAMES = 64;
 /** A batch ends early once it has taken so long, so that others have their turn. */
 const LONGEST_BATCH_MS = 150;
@@ -20,9 +27,9 @@ const LONGEST_BATCH_MS = 150;
 export default function play({ name, question, first, count }: ThreadTask): Tally {
   let game = games.get(name);
   if (!game) {
-    game = readyGame(question.level);
+    game = levelRunner(question.level);
     games.set(name, game);
-    letGoOldest(games, MOST_GAMES);
+    evictOldest(games, MOST_GAMES);
   }
   const tally = emptyTally();
   const end = performance.now() + LONGEST_BATCH_MS;

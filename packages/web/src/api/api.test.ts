@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, jest } from '@jest/globals';
-import type { ForecastEvent } from '@stadion/core/contract';
+import type { ForecastEvent } from '@stadion/core/exchange/contract';
 import { configureStore } from '@reduxjs/toolkit';
 import { fetchJson, HttpProblem, Unreachable } from './http.ts';
 import { forecastsArrived, stadionApi } from './stadionApi.ts';

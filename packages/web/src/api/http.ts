@@ -1,4 +1,4 @@
-import { Problem } from '@stadion/core/contract';
+import { Problem } from '@stadion/core/exchange/contract';
 
 /** An answer that is not what was asked for, as problem details. */
 export class HttpProblem extends Error {

@@ -17,7 +17,7 @@ import type {
   SnapshotSummary,
   TrialsChange,
   TrialsState,
-} from '@stadion/core/contract';
+} from '@stadion/core/exchange/contract';
 import { original } from '@reduxjs/toolkit';
 import { createApi, type BaseQueryFn } from '@reduxjs/toolkit/query/react';
 import { fetchJson, HttpProblem, jsonBody } from './http.ts';

@@ -1,4 +1,4 @@
-import { Edit, Revision, type HistoryPlace } from '@stadion/core/contract';
+import { Edit, Revision, type HistoryPlace } from '@stadion/core/exchange/contract';
 import { del, get, keys, set } from 'idb-keyval';
 import { nanoid } from 'nanoid';
 import { z } from 'zod';

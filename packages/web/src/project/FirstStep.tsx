@@ -1,4 +1,4 @@
-import { addLevel } from '@stadion/core/edits';
+import { addLevel } from '@stadion/core/authoring/edits';
 import { useProject, useSequenceEdit } from './hooks.ts';
 import { mintId } from './mintId.ts';
 import { Button } from '../ui/index.ts';

@@ -1,4 +1,4 @@
-import type { FaultyPlace, ImportedProject, Problem } from '@stadion/core/contract';
+import type { FaultyPlace, ImportedProject, Problem } from '@stadion/core/exchange/contract';
 import { useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useImportProjectMutation } from '../api/stadionApi.ts';

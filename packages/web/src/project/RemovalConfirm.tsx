@@ -1,4 +1,4 @@
-import type { NamedSentence, Removal } from '@stadion/core/edits';
+import type { NamedSentence, Removal } from '@stadion/core/authoring/edits';
 import type { ReactNode } from 'react';
 import { useEdit } from './hooks.ts';
 import { Confirm } from '../ui/index.ts';

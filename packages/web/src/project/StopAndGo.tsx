@@ -1,6 +1,6 @@
-import type { TuningName } from '@stadion/core/tuning';
+import type { TuningName } from '@stadion/core/forecast/tuning';
 import { Button } from '../ui/index.ts';
-import type { AskedByHand } from './useInquiry.ts';
+import type { AskedByHand } from './useSearch.ts';
 
 /** Stops what is being found out, and lets it go on. */
 export function StopAndGo<Name extends TuningName>({ of }: { of: AskedByHand<Name> }) {

@@ -1,11 +1,11 @@
-import { remembered } from '@stadion/core/memo';
-import type { Project } from '@stadion/core/model';
-import { causeInWords } from '@stadion/core/rules';
-import { GAVE_UP, LOST_FIGHT, TOO_COSTLY, type EndingCount } from '@stadion/core/trials';
-import { levelHere, type LevelHere } from './levelHere.ts';
+import { memoizeByObject } from '@stadion/core/basics/memo';
+import type { Project } from '@stadion/core/document/model';
+import { causeInWords } from '@stadion/core/play/rules';
+import { GAVE_UP, LOST_FIGHT, TOO_COSTLY, type EndingCount } from '@stadion/core/forecast/trials';
+import { levelHere, type LevelContext } from './levelHere.ts';
 
 /** Levels as they were looked up last, by position: many causes are asked for at a time. */
-const looked = remembered((_project: Project) => new Map<number, LevelHere | undefined>());
+const looked = memoizeByObject((_project: Project) => new Map<number, LevelContext | undefined>());
 
 /** What a rule that takes lives is called, at a position. @param rule its index in force */
 export function lifeCause(project: Project, position: number, rule: number): string {
@@ -17,7 +17,7 @@ export function lifeCause(project: Project, position: number, rule: number): str
 }
 
 /** How a lost attempt ended, in words. */
-export function endingName(here: LevelHere, { rule, lifeRule }: Pick<EndingCount, 'rule' | 'lifeRule'>): string {
+export function endingName(here: LevelContext, { rule, lifeRule }: Pick<EndingCount, 'rule' | 'lifeRule'>): string {
   if (rule === -1) return 'Out of time';
   if (rule === GAVE_UP) return 'Gave up';
   if (rule === LOST_FIGHT) return 'Lost a fight on the way';

@@ -1,9 +1,9 @@
-import { changesBetween, type Change } from '@stadion/core/changes';
-import type { ForecastEvent, Snapshot } from '@stadion/core/contract';
-import { projectOf } from '@stadion/core/model';
-import type { RampRow } from '@stadion/core/ramps';
-import { differenceOf, pairedDifference, type ShareDifference } from '@stadion/core/stats';
-import { unpackWins } from '@stadion/core/trials';
+import { changesBetween, type Change } from '@stadion/core/authoring/changes';
+import type { ForecastEvent, Snapshot } from '@stadion/core/exchange/contract';
+import { projectOf } from '@stadion/core/document/model';
+import type { RampRow } from '@stadion/core/document/ramps';
+import { differenceOf, pairedDifference, type ShareDifference } from '@stadion/core/basics/stats';
+import { unpackWins } from '@stadion/core/forecast/trials';
 import { useMemo } from 'react';
 import { useSnapshotForecastsQuery, useSnapshotQuery } from '../api/stadionApi.ts';
 import { useAppSelector, usePacer, useProject, useSelection } from './hooks.ts';

@@ -1,10 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Edit, Problem, Revision } from '@stadion/core/contract';
-import type { PatchOperation } from '@stadion/core/patch';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { documentOf, projectOf } from '@stadion/core/model';
+import type { Edit, Problem, Revision } from '@stadion/core/exchange/contract';
+import type { PatchOperation } from '@stadion/core/basics/patch';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { documentOf, projectOf } from '@stadion/core/document/model';
 import fc from 'fast-check';
-import { applyPatch, patchBetween } from '@stadion/core/patch';
+import { applyPatch, patchBetween } from '@stadion/core/basics/patch';
 import {
   adopted,
   alreadyKnown,

@@ -1,7 +1,7 @@
-import type { Edit, HistoryPlace, Problem, Revision } from '@stadion/core/contract';
-import { rebased, withoutShift } from '@stadion/core/edits';
-import type { ProjectDocument } from '@stadion/core/model';
-import { applyPatch, applyWithInverse, patchesConflict, type PatchOperation } from '@stadion/core/patch';
+import type { Edit, HistoryPlace, Problem, Revision } from '@stadion/core/exchange/contract';
+import { rebased, withoutShift } from '@stadion/core/authoring/edits';
+import type { ProjectDocument } from '@stadion/core/document/model';
+import { applyPatch, applyWithInverse, patchesConflict, type PatchOperation } from '@stadion/core/basics/patch';
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 
 /** An edit that the server has not acknowledged yet. */
@@ -41,7 +41,7 @@ export interface DocumentState {
   open: OpenDocument | null;
   connection: Connection;
   /** Does the server have another history of the project than this page? Then nothing is sent until it is decided which one stands. */
-  astray: boolean;
+  diverged: boolean;
   /** Are unsent edits kept in the browser? Not where it refuses to keep anything. */
   kept: boolean;
   clash: Clash | null;
@@ -66,7 +66,7 @@ const initialState: DocumentState = {
   phase: 'closed',
   open: null,
   connection: 'saved',
-  astray: false,
+  diverged: false,
   kept: true,
   clash: null,
   refusals: [],
@@ -243,8 +243,8 @@ const slice = createSlice({
         theirs: [...(draft.clash?.theirs ?? []), ...payload.theirs],
       };
     },
-    wentAstray(state) {
-      state.astray = true;
+    historyDiverged(state) {
+      state.diverged = true;
     },
     keptChanged(state, { payload }: PayloadAction<boolean>) {
       state.kept = payload;
@@ -273,7 +273,7 @@ export const {
   clashLeft,
   clashSettled,
   keptChanged,
-  wentAstray,
+  historyDiverged,
   refusalsRead,
 } = slice.actions;
 

@@ -1,4 +1,4 @@
-import type { ShapeField } from '@stadion/core/ramps';
+import type { ShapeField } from '@stadion/core/document/ramps';
 import type { NumberLimits } from '../ui/index.ts';
 
 /** What a shape's number may be, by what it measures. */

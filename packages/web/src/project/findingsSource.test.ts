@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import type { AttemptsSeen } from '@stadion/core/findings';
-import { documentOf } from '@stadion/core/model';
-import { applyPatch } from '@stadion/core/patch';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import type { AttemptsSeen } from '@stadion/core/authoring/findings';
+import { documentOf } from '@stadion/core/document/model';
+import { applyPatch } from '@stadion/core/basics/patch';
 import type { FindingsAnswer, FindingsRequest } from '../workers/findings.worker.ts';
 import { FindingsSource } from './findingsSource.ts';
 

@@ -1,6 +1,6 @@
-import type { AttemptsSeen, ExpectationCheck, Finding } from '@stadion/core/findings';
-import type { ProjectDocument } from '@stadion/core/model';
-import { patchBetween } from '@stadion/core/patch';
+import type { AttemptsSeen, ExpectationCheck, Finding } from '@stadion/core/authoring/findings';
+import type { ProjectDocument } from '@stadion/core/document/model';
+import { patchBetween } from '@stadion/core/basics/patch';
 import type { FindingsAnswer, FindingsRequest } from '../workers/findings.worker.ts';
 
 /** Everything found in the open project, as far as it is known. */

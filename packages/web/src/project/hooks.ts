@@ -1,9 +1,9 @@
-import { pacerOf, projectOf, type Pacer, type Project, type ProjectDocument } from '@stadion/core/model';
+import { pacerOf, projectOf, type Pacer, type Project, type ProjectDocument } from '@stadion/core/document/model';
 import { nanoid } from 'nanoid';
 import { useCallback, useMemo } from 'react';
 import { useDispatch, useSelector, useStore } from 'react-redux';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import type { NamedEdit, SequenceEdit } from '@stadion/core/edits';
+import type { NamedEdit, SequenceEdit } from '@stadion/core/authoring/edits';
 import { signed } from './me.ts';
 import { edited, historyOf, type DocumentState, type HistoryEntry } from './documentSlice.ts';
 import type { Dispatch, RootState, Store } from './store.ts';

@@ -1,10 +1,10 @@
-import type { Level, Project } from '@stadion/core/model';
-import { rulesOf, type Names, type Placed, type RuleInForce } from '@stadion/core/rules';
-import { namesFor, placedOn } from '@stadion/core/attempt';
-import { valuesAt, type Values } from '@stadion/core/ramps';
+import type { Level, Project } from '@stadion/core/document/model';
+import { rulesOf, type Names, type Placed, type RuleInForce } from '@stadion/core/play/rules';
+import { namesFor, placedOn } from '@stadion/core/play/attempt';
+import { valuesAt, type Values } from '@stadion/core/document/ramps';
 
 /** The level at a slot with everything that its sentences need. */
-export interface LevelHere {
+export interface LevelContext {
   project: Project;
   level: Level;
   slotId: string;
@@ -19,7 +19,7 @@ export interface LevelHere {
 }
 
 /** @returns undefined where the sequence has no such position */
-export function levelHere(project: Project, position: number): LevelHere | undefined {
+export function levelHere(project: Project, position: number): LevelContext | undefined {
   const slot = project.slots[position - 1];
   const level = slot && project.levels[slot.levelId];
   if (!slot || !level) return undefined;

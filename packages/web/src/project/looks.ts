@@ -1,6 +1,6 @@
-import { allKinds } from '@stadion/core/edits';
-import type { Id, Look, Project } from '@stadion/core/model';
-import { looksOf, MARKS } from '@stadion/core/scene';
+import { allKinds } from '@stadion/core/authoring/edits';
+import type { Id, Look, Project } from '@stadion/core/document/model';
+import { looksOf, MARKS } from '@stadion/core/play/scene';
 
 /** A kind of hazard without a mark of its own is known by its strokes. */
 const STROKES = 'strokes';

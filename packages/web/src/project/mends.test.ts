@@ -1,10 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
-import { START_KITS, startGoals, startProject, type StartMoves } from '@stadion/core/building';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { addKind, addParameter, addTally, duplicateKind, KIND_DEEDS, type KindDeed } from '@stadion/core/edits';
-import { findingsOf, type FindingCode } from '@stadion/core/findings';
-import { problemsAfterEdit } from '@stadion/core/formats';
-import { documentOf, type Project } from '@stadion/core/model';
+import { START_KITS, startGoals, startProject, type StartMoves } from '@stadion/core/authoring/building';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import {
+  addKind,
+  addParameter,
+  addTally,
+  duplicateKind,
+  KIND_DEEDS,
+  type KindDeed,
+} from '@stadion/core/authoring/edits';
+import { findingsOf, type FindingCode } from '@stadion/core/authoring/findings';
+import { problemsAfterEdit } from '@stadion/core/exchange/formats';
+import { documentOf, type Project } from '@stadion/core/document/model';
 import { after, mistakenProject, PLANTS } from '@stadion/core/testing';
 import { documentReducer, edited, opened } from './documentSlice.ts';
 

@@ -1,4 +1,4 @@
-import { freshId, slugOf, type MintId } from '@stadion/core/model';
+import { freshId, slugOf, type MintId } from '@stadion/core/document/model';
 import { customAlphabet } from 'nanoid';
 
 const ending = customAlphabet('0123456789abcdefghijklmnopqrstuvwxyz', 4);

@@ -1,4 +1,4 @@
-import type { Finding } from '@stadion/core/findings';
+import type { Finding } from '@stadion/core/authoring/findings';
 import type { Goto } from './hooks.ts';
 
 /** Where in the interface a finding stands. */

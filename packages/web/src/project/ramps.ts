@@ -1,5 +1,5 @@
-import type { Project } from '@stadion/core/model';
-import { rampTable, type RampTable } from '@stadion/core/ramps';
+import type { Project } from '@stadion/core/document/model';
+import { rampTable, type RampTable } from '@stadion/core/document/ramps';
 import { useMemo } from 'react';
 import { useProject } from './hooks.ts';
 

@@ -8,8 +8,8 @@ import {
   type PatchResponse,
   type RevisionEvent,
   type RevisionList,
-} from '@stadion/core/contract';
-import { pacerOf, projectOf } from '@stadion/core/model';
+} from '@stadion/core/exchange/contract';
+import { pacerOf, projectOf } from '@stadion/core/document/model';
 import { fetchJson, HttpProblem, jsonBody } from '../api/http.ts';
 import { forecastsArrived, gamesTold, stadionApi } from '../api/stadionApi.ts';
 import { adoptUnsent, keepUnsent, type Unsent } from '../api/unsent.ts';
@@ -20,7 +20,7 @@ import {
   connectionChanged,
   keptChanged,
   placeOf,
-  wentAstray,
+  historyDiverged,
   loading,
   missing,
   opened,
@@ -92,7 +92,7 @@ export function startSync(store: Store, projectId: string): () => void {
 
   const send = async (): Promise<void> => {
     const { open } = state();
-    if (stopped || sending || !open || open.pending.length === 0 || state().astray) return;
+    if (stopped || sending || !open || open.pending.length === 0 || state().diverged) return;
     sending = true;
     store.dispatch(connectionChanged(state().connection === 'offline' ? 'offline' : 'saving'));
     const edits = open.pending.slice(0, oneByOne ? 1 : MAX_EDITS_IN_A_REQUEST).map((entry) => entry.edit);
@@ -127,7 +127,7 @@ export function startSync(store: Store, projectId: string): () => void {
     if (!(error instanceof HttpProblem)) return false;
     const { problem } = error;
     try {
-      if (isOther(error)) store.dispatch(wentAstray());
+      if (isOther(error)) store.dispatch(historyDiverged());
       else if (problem.status === 412) await fetchMissed();
       else if (problem.status === 409)
         store.dispatch(alreadyKnown((problem.places ?? []).map((place) => place.message)));
@@ -144,8 +144,8 @@ export function startSync(store: Store, projectId: string): () => void {
     }
   };
 
-  const noticeAstray = (error: unknown): void => {
-    if (isOther(error) && !stopped) store.dispatch(wentAstray());
+  const noticeDivergence = (error: unknown): void => {
+    if (isOther(error) && !stopped) store.dispatch(historyDiverged());
   };
 
   const listen = (): void => {
@@ -159,7 +159,7 @@ export function startSync(store: Store, projectId: string): () => void {
     heard = true;
     events.addEventListener('hello', () => {
       if (!first) {
-        fetchMissed().catch(noticeAstray);
+        fetchMissed().catch(noticeDivergence);
         const { open: document } = state();
         if (document) {
           const pacer = pacerOf(projectOf(document.document), store.getState().view.pacer).id;
@@ -182,7 +182,7 @@ export function startSync(store: Store, projectId: string): () => void {
     events.addEventListener('revision', (event: MessageEvent<string>) => {
       const { revisions } = JSON.parse(event.data) as RevisionEvent;
       const known = state().open?.revision ?? 0;
-      if ((revisions[0]?.revision ?? 0) > known + 1) fetchMissed().catch(noticeAstray);
+      if ((revisions[0]?.revision ?? 0) > known + 1) fetchMissed().catch(noticeDivergence);
       else store.dispatch(revisionsArrived(revisions));
     });
     events.addEventListener('games', (event: MessageEvent<string>) => {

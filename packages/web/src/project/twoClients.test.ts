@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Revision } from '@stadion/core/contract';
-import { homeBeforeDusk } from '@stadion/core/demo';
+import type { Revision } from '@stadion/core/exchange/contract';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
 import {
   addLevel,
   addParameter,
@@ -23,10 +23,10 @@ import {
   setWanted,
   switchStanding,
   type NamedEdit,
-} from '@stadion/core/edits';
-import { importProject } from '@stadion/core/formats';
-import { documentOf, literal, projectOf, type Project, type ProjectDocument } from '@stadion/core/model';
-import { applyPatch, applyWithInverse, type PatchOperation } from '@stadion/core/patch';
+} from '@stadion/core/authoring/edits';
+import { importProject } from '@stadion/core/exchange/formats';
+import { documentOf, literal, projectOf, type Project, type ProjectDocument } from '@stadion/core/document/model';
+import { applyPatch, applyWithInverse, type PatchOperation } from '@stadion/core/basics/patch';
 import { documentReducer, edited, opened, revisionsArrived } from './documentSlice.ts';
 import { mintId } from './mintId.ts';
 

@@ -1,4 +1,4 @@
-import type { BookedRow } from '@stadion/core/trials';
+import type { AttemptRow } from '@stadion/core/forecast/trials';
 import { useEffect, useState } from 'react';
 import { stadionApi } from '../api/stadionApi.ts';
 import { useAppDispatch } from './hooks.ts';
@@ -7,9 +7,9 @@ import { useAppDispatch } from './hooks.ts';
 const KEYS_AT_ONCE = 12;
 
 /** What runs need of attempts, by the keys of their questions, as far as it has come. */
-export function useBooks(keys: readonly string[]): ReadonlyMap<string, readonly BookedRow[]> {
+export function useBooks(keys: readonly string[]): ReadonlyMap<string, readonly AttemptRow[]> {
   const dispatch = useAppDispatch();
-  const [books, setBooks] = useState<ReadonlyMap<string, readonly BookedRow[]>>(new Map());
+  const [books, setBooks] = useState<ReadonlyMap<string, readonly AttemptRow[]>>(new Map());
   const wanted = keys.join();
   useEffect(() => {
     const missing = wanted.split(',').filter((key) => key !== '' && !books.has(key));

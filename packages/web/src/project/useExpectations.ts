@@ -1,5 +1,5 @@
-import { forecastDone } from '@stadion/core/contract';
-import { checkExpectation, type ExpectationCheck } from '@stadion/core/findings';
+import { forecastDone } from '@stadion/core/exchange/contract';
+import { checkExpectation, type ExpectationCheck } from '@stadion/core/authoring/findings';
 import { useMemo } from 'react';
 import { useProject } from './hooks.ts';
 import { useForecastsOf } from './usePacerForecasts.ts';

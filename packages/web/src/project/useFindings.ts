@@ -1,6 +1,6 @@
-import type { ForecastEvent } from '@stadion/core/contract';
-import { sorted, type AttemptsSeen, type Finding } from '@stadion/core/findings';
-import { PERFECT_PACER } from '@stadion/core/pacers';
+import type { ForecastEvent } from '@stadion/core/exchange/contract';
+import { sorted, type AttemptsSeen, type Finding } from '@stadion/core/authoring/findings';
+import { PERFECT_PACER } from '@stadion/core/forecast/pacers';
 import { useDeferredValue, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { FindingsSource, type FindingsKnown } from './findingsSource.ts';
 import { usePacer, useProject, useProjectDocument, useSelection } from './hooks.ts';

@@ -1,5 +1,5 @@
-import type { Pacer, Project } from '@stadion/core/model';
-import { DEFAULT_PRECISION, trialQuestion, type Forecast } from '@stadion/core/trials';
+import type { Pacer, Project } from '@stadion/core/document/model';
+import { DEFAULT_PRECISION, trialQuestion, type Forecast } from '@stadion/core/forecast/trials';
 import { useMemo } from 'react';
 import { workerHook } from './useWorkerAnswer.ts';
 import type { ForecastAnswer, ForecastRequest } from '../workers/forecast.worker.ts';

@@ -1,19 +1,19 @@
-import type { Pacer, Project } from '@stadion/core/model';
-import { onlyLevelAt, partsOfQuestion } from '@stadion/core/tuning';
+import type { Pacer, Project } from '@stadion/core/document/model';
+import { onlyLevelAt, partsOfQuestion } from '@stadion/core/forecast/tuning';
 import { useMemo } from 'react';
 import { workerHook, type WorkerAnswer } from './useWorkerAnswer.ts';
-import type { InquiryAnswer, InquiryRequest } from '../workers/inquiry.worker.ts';
+import type { SearchAnswer, SearchRequest } from '../workers/search.worker.ts';
 
 /** The forecast goes first: what moves a level is worked out once edits have settled. */
 const SETTLE_MS = 500;
 
-const useAnswer = workerHook<InquiryRequest<'movers'>, InquiryAnswer<'movers'>>(
-  () => new Worker(new URL('../workers/inquiry.worker.ts', import.meta.url), { type: 'module' }),
+const useAnswer = workerHook<SearchRequest<'movers'>, SearchAnswer<'movers'>>(
+  () => new Worker(new URL('../workers/search.worker.ts', import.meta.url), { type: 'module' }),
   { kept: 40, settleMs: SETTLE_MS },
 );
 
 /** What moves the level at a position, computed in a web worker, and computed again after every edit that matters. @param position from 1 */
-export function useMovers(project: Project, position: number, pacer: Pacer): WorkerAnswer<InquiryAnswer<'movers'>> {
+export function useMovers(project: Project, position: number, pacer: Pacer): WorkerAnswer<SearchAnswer<'movers'>> {
   const key = useMemo(
     () => JSON.stringify(partsOfQuestion<'movers'>(project, pacer, { position })),
     [project, position, pacer],

@@ -1,5 +1,5 @@
-import type { ForecastEvent, ForecastList } from '@stadion/core/contract';
-import { PERFECT_PACER } from '@stadion/core/pacers';
+import type { ForecastEvent, ForecastList } from '@stadion/core/exchange/contract';
+import { PERFECT_PACER } from '@stadion/core/forecast/pacers';
 import { useEffect, useMemo, useState } from 'react';
 import { shallowEqual, useSelector } from 'react-redux';
 import { stadionApi, useForecastsQuery } from '../api/stadionApi.ts';

@@ -1,5 +1,5 @@
-import { moveTier, tierLimits } from '@stadion/core/edits';
-import type { LiveAxis } from '@stadion/core/model';
+import { moveTier, tierLimits } from '@stadion/core/authoring/edits';
+import type { LiveAxis } from '@stadion/core/document/model';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { useDragged } from '../ui/index.ts';
 import { useEdit, useProject } from './hooks.ts';

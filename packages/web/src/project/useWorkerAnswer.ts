@@ -1,4 +1,4 @@
-import { letGoOldest } from '@stadion/core/memo';
+import { evictOldest } from '@stadion/core/basics/memo';
 import { useEffect, useMemo, useState } from 'react';
 
 /** What every answer of a worker tells. */
@@ -62,7 +62,7 @@ export function workerHook<Request extends { id: number }, A extends Answer>(
 
   const remember = (answered: Answered<A>): void => {
     answers.set(answered.key, answered);
-    letGoOldest(answers, kept);
+    evictOldest(answers, kept);
   };
 
   return function useAnswer(asking: Asking<Request> | null): WorkerAnswer<A> {

@@ -1,5 +1,5 @@
 import { prefersAllActs } from './preferences.ts';
-import type { Stretch } from '@stadion/core/ramps';
+import type { Stretch } from '@stadion/core/document/ramps';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What is shared between parts of the screen and not worth a place in the address. */

@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
-import { addStanding, namesPieces } from '@stadion/core/edits';
-import type { Rule } from '@stadion/core/model';
+import { addStanding, namesPieces } from '@stadion/core/authoring/edits';
+import type { Rule } from '@stadion/core/document/model';
 import { useEdit } from '../project/hooks.ts';
 import { mintId } from '../project/mintId.ts';
-import type { LevelHere } from '../project/levelHere.ts';
-import { ruleInWords } from '@stadion/core/rules';
+import type { LevelContext } from '../project/levelHere.ts';
+import { ruleInWords } from '@stadion/core/play/rules';
 import { ChoiceChip, Finder } from '../ui/index.ts';
 import { intentsFor, ownWaysToWin, sayIntent } from './intents.ts';
 import type { Topic } from './ruleTopics.ts';
@@ -16,7 +16,7 @@ const WORDS: Readonly<Record<Topic, { button: string; label: string }>> = {
 };
 
 /** Adding a rule starts from what the designer wants to say. @param standing the rule is to hold in every level */
-export function AddRule({ here, topic, standing = false }: { here: LevelHere; topic: Topic; standing?: boolean }) {
+export function AddRule({ here, topic, standing = false }: { here: LevelContext; topic: Topic; standing?: boolean }) {
   const edit = useEdit();
   const { button, label } = WORDS[topic];
   const ways = topic === 'won' && !standing ? ownWaysToWin(here) : [];

@@ -1,13 +1,13 @@
-import { literal, type Amount, type ParameterAmount } from '@stadion/core/model';
-import { amountInWords, resolveAmount } from '@stadion/core/rules';
-import { addParameter, replaceAt } from '@stadion/core/edits';
+import { literal, type Amount, type ParameterAmount } from '@stadion/core/document/model';
+import { amountInWords, resolveAmount } from '@stadion/core/play/rules';
+import { addParameter, replaceAt } from '@stadion/core/authoring/edits';
 import { useEdit, useGoto } from '../project/hooks.ts';
 import { formatNumber, formatPercent, NumberChip, type NumberLimits } from '../ui/index.ts';
-import type { LevelHere } from '../project/levelHere.ts';
+import type { LevelContext } from '../project/levelHere.ts';
 import { SHARE_LIMITS } from './lengths.ts';
 
 interface Props extends NumberLimits {
-  here: LevelHere;
+  here: LevelContext;
   /** What the number is, in words. */
   label: string;
   amount: Amount;
@@ -20,7 +20,7 @@ interface Props extends NumberLimits {
   quiet?: boolean;
 }
 
-const isShareParameter = (here: LevelHere, key: string): boolean =>
+const isShareParameter = (here: LevelContext, key: string): boolean =>
   here.project.parameters.find((parameter) => parameter.key === key)?.number === 'share';
 
 /** An amount as a chip: its value at this slot, and beside it where the value comes from. */
@@ -156,7 +156,7 @@ function Transform({
 }
 
 interface SourceProps {
-  here: LevelHere;
+  here: LevelContext;
   label: string;
   amount: Amount;
   path: string;

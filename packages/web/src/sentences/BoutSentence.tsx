@@ -1,8 +1,16 @@
-import { at, decideByBout, decideByGround, replaceAt, setLevelBout, startBouts, usualBout } from '@stadion/core/edits';
-import { literal, type LevelBout } from '@stadion/core/model';
-import { MOST_LEVEL } from '@stadion/core/bouts';
+import {
+  at,
+  decideByBout,
+  decideByGround,
+  replaceAt,
+  setLevelBout,
+  startBouts,
+  usualBout,
+} from '@stadion/core/authoring/edits';
+import { literal, type LevelBout } from '@stadion/core/document/model';
+import { MOST_LEVEL } from '@stadion/core/play/bouts';
 import { useEdit } from '../project/hooks.ts';
-import type { LevelHere } from '../project/levelHere.ts';
+import type { LevelContext } from '../project/levelHere.ts';
 import { mintId } from '../project/mintId.ts';
 import { ChoiceChip } from '../ui/index.ts';
 import { AmountChip } from './AmountChip.tsx';
@@ -10,7 +18,7 @@ import { AmountChip } from './AmountChip.tsx';
 const MOST_PARTY = 8;
 
 /** What decides a level: its ground, or a bout; then who meets whom. */
-export function BoutSentence({ here }: { here: LevelHere }) {
+export function BoutSentence({ here }: { here: LevelContext }) {
   const edit = useEdit();
   const { level, project } = here;
   const { bouts } = project;
@@ -39,7 +47,7 @@ export function BoutSentence({ here }: { here: LevelHere }) {
   );
 }
 
-function WhoMeetsWhom({ here, bout }: { here: LevelHere; bout: LevelBout }) {
+function WhoMeetsWhom({ here, bout }: { here: LevelContext; bout: LevelBout }) {
   const edit = useEdit();
   const { level, project } = here;
   const { fighters = [], groups = [] } = project.bouts ?? {};

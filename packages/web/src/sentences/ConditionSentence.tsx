@@ -6,11 +6,11 @@ import {
   type Condition,
   type GroupKind,
   type Reading,
-} from '@stadion/core/model';
-import { COMPARISON_WORDS, comparisonInWords, READINGS, readingInWords } from '@stadion/core/rules';
+} from '@stadion/core/document/model';
+import { COMPARISON_WORDS, comparisonInWords, READINGS, readingInWords } from '@stadion/core/play/rules';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { Finding } from '@stadion/core/findings';
+import type { Finding } from '@stadion/core/authoring/findings';
 import {
   addAt,
   joinCondition,
@@ -20,17 +20,17 @@ import {
   takenConditions,
   type Join,
   type Within,
-} from '@stadion/core/edits';
+} from '@stadion/core/authoring/edits';
 import { FindingNotes } from './FindingNote.tsx';
 import { useEdit } from '../project/hooks.ts';
 import { ChoiceChip, Menu } from '../ui/index.ts';
 import { lengthLimits, SHARE_LIMITS } from './lengths.ts';
 import { AmountChip } from './AmountChip.tsx';
 import { choiceOf, conditionOn, groupOn, readingChoices } from './conditions.ts';
-import type { LevelHere } from '../project/levelHere.ts';
+import type { LevelContext } from '../project/levelHere.ts';
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   condition: Condition;
   /** JSON pointer to the condition. */
   path: string;
@@ -112,11 +112,21 @@ function Joins({ here, condition, path, topic, depth = 0, within }: Props) {
 }
 
 /** The name of a condition in the labels of its acts. */
-const wordsOf = (condition: Condition, here: LevelHere): string =>
+const wordsOf = (condition: Condition, here: LevelContext): string =>
   'of' in condition ? `${GROUP_WORDS[condition.is]} …` : readingInWords(condition.reading, here.names);
 
 /** Adding starts from what is to be read. */
-function AddCondition({ here, path, topic, depth }: { here: LevelHere; path: string; topic: string; depth: number }) {
+function AddCondition({
+  here,
+  path,
+  topic,
+  depth,
+}: {
+  here: LevelContext;
+  path: string;
+  topic: string;
+  depth: number;
+}) {
   const edit = useEdit();
   const { choices, readingOf } = readingChoices(here);
   const add = (condition: Condition): void =>

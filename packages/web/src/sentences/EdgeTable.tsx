@@ -1,15 +1,15 @@
-import { startingJudgeAt } from '@stadion/core/trials';
-import type { Rule } from '@stadion/core/model';
-import { edgeCasesOf, endingOfRule } from '@stadion/core/rules';
+import { startingJudgeAt } from '@stadion/core/forecast/trials';
+import type { Rule } from '@stadion/core/document/model';
+import { edgeCasesOf, endingOfRule } from '@stadion/core/play/rules';
 import { useMemo } from 'react';
 import { useEdit } from '../project/hooks.ts';
-import type { LevelHere } from '../project/levelHere.ts';
+import type { LevelContext } from '../project/levelHere.ts';
 import { edgeRows, isKept, keepExpectation, type EdgeRow } from './edgeWords.ts';
 
 const TONES = { won: 'text-win', lost: 'text-loss', goesOn: 'text-ink-2' } as const;
 
 /** A rule's edge cases, judged by the judge itself, each to be kept as an expectation. */
-export function EdgeTable({ here, rule }: { here: LevelHere; rule: Rule }) {
+export function EdgeTable({ here, rule }: { here: LevelContext; rule: Rule }) {
   const rows = useMemo(() => {
     const index = here.rules.findIndex((entry) => entry.rule === rule);
     const starting = startingJudgeAt(here.project, here.position);
@@ -20,7 +20,7 @@ export function EdgeTable({ here, rule }: { here: LevelHere; rule: Rule }) {
 }
 
 /** Cases with the judge's verdict, as a table. */
-export function CaseTable({ here, rows, label }: { here: LevelHere; rows: readonly EdgeRow[]; label: string }) {
+export function CaseTable({ here, rows, label }: { here: LevelContext; rows: readonly EdgeRow[]; label: string }) {
   const edit = useEdit();
   return (
     <table className="my-1.5 ml-3 border-l-2 border-edit-line text-[12.5px]" aria-label={label}>

@@ -1,16 +1,16 @@
-import type { Effect, Rule } from '@stadion/core/model';
-import { causeInWords, effectInWords, leaves, readingInWords } from '@stadion/core/rules';
+import type { Effect, Rule } from '@stadion/core/document/model';
+import { causeInWords, effectInWords, leaves, readingInWords } from '@stadion/core/play/rules';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { removeAt, replaceAt, setOptional } from '@stadion/core/edits';
+import { removeAt, replaceAt, setOptional } from '@stadion/core/authoring/edits';
 import { useEdit } from '../project/hooks.ts';
-import type { LevelHere } from '../project/levelHere.ts';
+import type { LevelContext } from '../project/levelHere.ts';
 import { ChoiceChip, Menu, TextInPlace } from '../ui/index.ts';
 import { AmountChip } from './AmountChip.tsx';
 import { EFFECT_LABELS, hiddenChoices, losable, newEffects, pieceChoices, waveChoices } from './effects.ts';
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   rule: Rule;
   effect: Effect;
   /** JSON pointer to the effect. */
@@ -213,7 +213,7 @@ function partsOf({ here, rule, effect, path }: Props): ReactNode {
 }
 
 /** The verb of a consequence: another one can be chosen in its place. */
-function Verb({ here, effect, path, shown }: { here: LevelHere; effect: Effect; path: string; shown: string }) {
+function Verb({ here, effect, path, shown }: { here: LevelContext; effect: Effect; path: string; shown: string }) {
   const edit = useEdit();
   const others = newEffects(here);
   const choices = [
@@ -283,7 +283,7 @@ function LifeCause({
   cause,
   path,
 }: {
-  here: LevelHere;
+  here: LevelContext;
   rule: Rule;
   cause: string | undefined;
   path: string;
@@ -315,7 +315,7 @@ function Losses({
   effect,
   path,
 }: {
-  here: LevelHere;
+  here: LevelContext;
   effect: Extract<Effect, { effect: 'loseLife' }>;
   path: string;
 }) {
@@ -354,7 +354,7 @@ function Losses({
   );
 }
 
-function CuePlace({ here, at: place, path }: { here: LevelHere; at: string | undefined; path: string }) {
+function CuePlace({ here, at: place, path }: { here: LevelContext; at: string | undefined; path: string }) {
   const edit = useEdit();
   const choices = [{ value: '', label: 'everywhere' }, ...pieceChoices(here, 'goal', 'zone')];
   if (choices.length === 1) return null;

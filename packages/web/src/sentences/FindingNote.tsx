@@ -1,4 +1,4 @@
-import type { Finding } from '@stadion/core/findings';
+import type { Finding } from '@stadion/core/authoring/findings';
 import { useEdit } from '../project/hooks.ts';
 import { Button } from '../ui/index.ts';
 

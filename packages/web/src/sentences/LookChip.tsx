@@ -1,5 +1,5 @@
-import type { Look } from '@stadion/core/model';
-import { COLOURS, markFigures, MARKS, type Figure } from '@stadion/core/scene';
+import type { Look } from '@stadion/core/document/model';
+import { COLOURS, markFigures, MARKS, type Figure } from '@stadion/core/play/scene';
 import { Popover } from 'radix-ui';
 import { colourOfTone, FigureMark } from '../ui/index.ts';
 

@@ -1,4 +1,4 @@
-import { setOptional } from '@stadion/core/edits';
+import { setOptional } from '@stadion/core/authoring/edits';
 import { StickyNote } from 'lucide-react';
 import { useState } from 'react';
 import { useEdit } from '../project/hooks.ts';

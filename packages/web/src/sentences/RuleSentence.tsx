@@ -1,6 +1,6 @@
-import type { Finding } from '@stadion/core/findings';
-import { literal, type Rule } from '@stadion/core/model';
-import { ruleInWords } from '@stadion/core/rules';
+import type { Finding } from '@stadion/core/authoring/findings';
+import { literal, type Rule } from '@stadion/core/document/model';
+import { ruleInWords } from '@stadion/core/play/rules';
 import { MoreHorizontal, Rows3 } from 'lucide-react';
 import { useState, type KeyboardEvent } from 'react';
 import {
@@ -15,10 +15,10 @@ import {
   replaceStanding,
   switchRule,
   switchStanding,
-} from '@stadion/core/edits';
+} from '@stadion/core/authoring/edits';
 import { useEdit } from '../project/hooks.ts';
 import { mintId } from '../project/mintId.ts';
-import type { LevelHere } from '../project/levelHere.ts';
+import type { LevelContext } from '../project/levelHere.ts';
 import { ChoiceChip, Menu, type MenuEntry } from '../ui/index.ts';
 import { AmountChip } from './AmountChip.tsx';
 import { ConditionSentence } from './ConditionSentence.tsx';
@@ -30,7 +30,7 @@ import { EffectSentence } from './EffectSentence.tsx';
 import { topicOf, type ShownRule } from './ruleTopics.ts';
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   shown: ShownRule;
   /** The list in which it stands. */
   list: readonly Rule[];
@@ -162,7 +162,7 @@ export function RuleSentence({ here, shown, list, findings, everywhere = false }
 }
 
 /** Something more that follows from a rule. */
-function AlsoFollows({ here, topic, pointer }: { here: LevelHere; topic: string; pointer: string }) {
+function AlsoFollows({ here, topic, pointer }: { here: LevelContext; topic: string; pointer: string }) {
   const edit = useEdit();
   return (
     <Menu
@@ -194,7 +194,7 @@ function Marks({ shown, everywhere }: { shown: ShownRule; everywhere: boolean })
   );
 }
 
-function Fires({ here, shown, pointer }: { here: LevelHere; shown: ShownRule; pointer: string }) {
+function Fires({ here, shown, pointer }: { here: LevelContext; shown: ShownRule; pointer: string }) {
   const edit = useEdit();
   const { rule } = shown;
   if (rule.then.every((effect) => effect.effect === 'win' || effect.effect === 'lose')) return null;
@@ -239,7 +239,7 @@ const usualFires = (rule: Rule): Rule['fires'] =>
   rule.then.some(({ effect }) => effect === 'loseLife') ? 'eachTime' : 'once';
 
 interface CommandsOf {
-  here: LevelHere;
+  here: LevelContext;
   shown: ShownRule;
   everywhere: boolean;
   edit: ReturnType<typeof useEdit>;

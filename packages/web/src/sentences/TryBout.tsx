@@ -7,7 +7,7 @@ import {
   type Choice,
   type Struck,
   type Turn,
-} from '@stadion/core/bouts';
+} from '@stadion/core/play/bouts';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { Button, formatNumber, NumberChip } from '../ui/index.ts';
 import { namesIn } from './boutNames.ts';

@@ -1,5 +1,5 @@
-import { literal, type Effect, type Rule } from '@stadion/core/model';
-import type { LevelHere } from '../project/levelHere.ts';
+import { literal, type Effect, type Rule } from '@stadion/core/document/model';
+import type { LevelContext } from '../project/levelHere.ts';
 import type { Topic } from './ruleTopics.ts';
 import { condition, loses, rule, so, wins, type Intent } from './saying.ts';
 
@@ -7,7 +7,7 @@ const THEIRS = { reading: 'sideBeaten', side: 'theirs' } as const;
 const OURS = { reading: 'sideBeaten', side: 'ours' } as const;
 
 /** Who fights in the level's bout: each fighter once, ours first. */
-function fightersHere({ project, level }: LevelHere): { id: string; name: string; isOurs: boolean }[] {
+function fightersHere({ project, level }: LevelContext): { id: string; name: string; isOurs: boolean }[] {
   const { fighters = [], groups = [] } = project.bouts ?? {};
   const ours = new Set(level.bout?.party.map(({ fighter }) => fighter));
   const theirs = new Set(groups.find(({ id }) => id === level.bout?.group)?.members.map(({ fighter }) => fighter));
@@ -17,7 +17,7 @@ function fightersHere({ project, level }: LevelHere): { id: string; name: string
 }
 
 /** Everything that can be said of a level that a bout decides, likeliest first. */
-export function boutIntents(here: LevelHere): Intent[] {
+export function boutIntents(here: LevelContext): Intent[] {
   const fighters = fightersHere(here);
   const say = (topic: Topic, words: string, also: string, rules: Rule[]): Intent => ({
     ...{ say: words, also, topic, rules },

@@ -1,4 +1,4 @@
-import type { BoutWorld } from '@stadion/core/bouts';
+import type { BoutWorld } from '@stadion/core/play/bouts';
 
 /** Names of all who stand in a bout; several of one kind are counted: “Ant 2”. */
 export function namesIn({ fighters }: BoutWorld): string[] {

@@ -1,11 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { Condition } from '@stadion/core/model';
-import { levelHere, type LevelHere } from '../project/levelHere.ts';
-import { takenConditions } from '@stadion/core/edits';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { Condition } from '@stadion/core/document/model';
+import { levelHere, type LevelContext } from '../project/levelHere.ts';
+import { takenConditions } from '@stadion/core/authoring/edits';
 import { choiceOf, conditionOn, groupOn, readingChoices } from './conditions.ts';
 
-const here = levelHere(homeBeforeDusk(), 7) as LevelHere;
+const here = levelHere(homeBeforeDusk(), 7) as LevelContext;
 
 describe('what can be read at a level', () => {
   const { choices, readingOf } = readingChoices(here);

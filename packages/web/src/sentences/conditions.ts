@@ -1,14 +1,14 @@
-import { groundKindOf } from '@stadion/core/grounds';
-import { freshId, literal, type Condition, type Reading } from '@stadion/core/model';
-import { READINGS, readingInWords } from '@stadion/core/rules';
+import { groundKindOf } from '@stadion/core/play/movement';
+import { freshId, literal, type Condition, type Reading } from '@stadion/core/document/model';
+import { READINGS, readingInWords } from '@stadion/core/play/rules';
 import type { Choice } from '../ui/index.ts';
-import { takenConditions } from '@stadion/core/edits';
-import type { LevelHere } from '../project/levelHere.ts';
+import { takenConditions } from '@stadion/core/authoring/edits';
+import type { LevelContext } from '../project/levelHere.ts';
 
 const keyOf = (reading: Reading): string => JSON.stringify(reading);
 
 /** Everything that can be read where a bout decides. */
-function readingsOfBout({ project, level }: Pick<LevelHere, 'project' | 'level'>): Reading[] {
+function readingsOfBout({ project, level }: Pick<LevelContext, 'project' | 'level'>): Reading[] {
   const { bouts, tallies } = project;
   const group = bouts?.groups.find(({ id }) => id === level.bout?.group);
   const there = new Set([...(level.bout?.party ?? []), ...(group?.members ?? [])].map(({ fighter }) => fighter));
@@ -30,7 +30,7 @@ function readingsOfBout({ project, level }: Pick<LevelHere, 'project' | 'level'>
 }
 
 /** Everything that can be read at this level. */
-export function readingsHere({ project, level }: Pick<LevelHere, 'project' | 'level'>): Reading[] {
+export function readingsHere({ project, level }: Pick<LevelContext, 'project' | 'level'>): Reading[] {
   if (level.bout) return readingsOfBout({ project, level });
   const { kinds, tallies } = project;
   const collectables = ['any', ...kinds.collectables.map((kind) => kind.id)];
@@ -75,7 +75,7 @@ export function readingsHere({ project, level }: Pick<LevelHere, 'project' | 'le
 }
 
 /** Everything that can be read at this level, as choices for a chip. */
-export function readingChoices(here: LevelHere): { choices: Choice[]; readingOf: (value: string) => Reading } {
+export function readingChoices(here: LevelContext): { choices: Choice[]; readingOf: (value: string) => Reading } {
   return {
     choices: readingsHere(here).map((reading) => ({
       value: keyOf(reading),
@@ -91,7 +91,7 @@ export const choiceOf = keyOf;
 const DOWNWARDS = new Set(['lives', 'left', 'timeLeft', 'health', 'enemiesLeft']);
 
 /** A condition on a reading, with the most likely comparison and amount. */
-export function conditionOn(reading: Reading, here: LevelHere, id?: string): Condition {
+export function conditionOn(reading: Reading, here: LevelContext, id?: string): Condition {
   const name = id ?? freshId('condition', takenConditions(here.level));
   const { unit } = READINGS[reading.reading];
   if (unit === 'on/off') return { id: name, is: 'onOff', reading, on: true };
@@ -113,7 +113,7 @@ export function conditionOn(reading: Reading, here: LevelHere, id?: string): Con
 }
 
 /** A group with one condition in it. */
-export function groupOn(reading: Reading, here: LevelHere): Condition {
+export function groupOn(reading: Reading, here: LevelContext): Condition {
   const ids = takenConditions(here.level);
   const id = freshId('group', ids);
   return { id, is: 'any', of: [conditionOn(reading, here)] };

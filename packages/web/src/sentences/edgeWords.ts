@@ -1,11 +1,11 @@
-import { readingAt, type CaseVerdict, type EdgeCase, type Frame, ticksToSeconds } from '@stadion/core/rules';
-import { subjectsOf } from '@stadion/core/attempt';
-import { type Condition, type Expectation, type ReadingName } from '@stadion/core/model';
-import { causeInWords, eachCondition, READINGS, readingInWords } from '@stadion/core/rules';
+import { readingAt, type CaseVerdict, type EdgeCase, type Frame, ticksToSeconds } from '@stadion/core/play/rules';
+import { subjectsOf } from '@stadion/core/play/attempt';
+import { type Condition, type Expectation, type ReadingName } from '@stadion/core/document/model';
+import { causeInWords, eachCondition, READINGS, readingInWords } from '@stadion/core/play/rules';
 import { formatNumber, formatPercent } from '../ui/index.ts';
-import { insertEntry, type NamedEdit } from '@stadion/core/edits';
+import { insertEntry, type NamedEdit } from '@stadion/core/authoring/edits';
 import { mintId } from '../project/mintId.ts';
-import type { LevelHere } from '../project/levelHere.ts';
+import type { LevelContext } from '../project/levelHere.ts';
 import { lengthLimits } from './lengths.ts';
 
 const PLACES: Readonly<Record<EdgeCase['place'], string>> = {
@@ -22,7 +22,7 @@ const PLACES: Readonly<Record<EdgeCase['place'], string>> = {
 };
 
 /** A reading's number as people write it, in the unit of its sentence. */
-export function valueInWords(reading: ReadingName, value: number, here: LevelHere): string {
+export function valueInWords(reading: ReadingName, value: number, here: LevelContext): string {
   switch (READINGS[reading].unit) {
     case 'seconds':
       return `${formatNumber(value, 2)} s`;
@@ -52,7 +52,7 @@ export interface EdgeRow {
 }
 
 /** A verdict in words, for an ending rule or for a milestone. */
-export function verdictInWords(outcome: CaseVerdict, fires: boolean | undefined, here: LevelHere): string {
+export function verdictInWords(outcome: CaseVerdict, fires: boolean | undefined, here: LevelContext): string {
   if (outcome.verdict === 'won') return `won${outcome.stars > 0 ? ` ${'★'.repeat(outcome.stars)}` : ', no star'}`;
   if (outcome.verdict === 'lost') {
     const rule = here.rules[outcome.rule]?.rule;
@@ -62,7 +62,7 @@ export function verdictInWords(outcome: CaseVerdict, fires: boolean | undefined,
 }
 
 /** A rule's edge cases as lines. @param ending does the rule end the attempt? */
-export function edgeRows(cases: readonly EdgeCase[], when: Condition, ending: boolean, here: LevelHere): EdgeRow[] {
+export function edgeRows(cases: readonly EdgeCase[], when: Condition, ending: boolean, here: LevelContext): EdgeRow[] {
   const byId = new Map<string, Condition>();
   eachCondition(when, (condition) => byId.set(condition.id, condition));
   return cases.map((edge, index) => {
@@ -102,7 +102,7 @@ const nameOf = (definition: unknown): ReadingName =>
 const caseInWords = ({ what, value, place }: EdgeRow): string => `${what}${value === '' ? '' : ` ${value}`}, ${place}`;
 
 /** Keeps a line as something the judge is held to from now on. */
-export function keepExpectation(here: LevelHere, row: EdgeRow): NamedEdit {
+export function keepExpectation(here: LevelContext, row: EdgeRow): NamedEdit {
   const { project, level, slotId } = here;
   const subjects = subjectsOf(project, level);
   const words = caseInWords(row);
@@ -127,7 +127,7 @@ export function keepExpectation(here: LevelHere, row: EdgeRow): NamedEdit {
 }
 
 /** Is this line already kept? */
-export const isKept = (here: LevelHere, row: EdgeRow): boolean => {
+export const isKept = (here: LevelContext, row: EdgeRow): boolean => {
   const words = caseInWords(row);
   return here.project.expectations.some(
     (entry) => entry.is === 'verdict' && entry.slotId === here.slotId && entry.words === words,

@@ -1,9 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { importProject } from '@stadion/core/formats';
-import { documentOf, emptyProject, newLevel, projectOf, type Project } from '@stadion/core/model';
-import { applyPatch } from '@stadion/core/patch';
-import type { NamedEdit } from '@stadion/core/edits';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { importProject } from '@stadion/core/exchange/formats';
+import { documentOf, emptyProject, newLevel, projectOf, type Project } from '@stadion/core/document/model';
+import { applyPatch } from '@stadion/core/basics/patch';
+import type { NamedEdit } from '@stadion/core/authoring/edits';
 import { levelHere } from '../project/levelHere.ts';
 import { intentsFor, ownWaysToWin, sayIntent } from './intents.ts';
 import { shownRules, topicOf, type Topic } from './ruleTopics.ts';

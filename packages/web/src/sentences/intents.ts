@@ -1,11 +1,18 @@
-import { fromParameter, literal, type Amount, type Condition, type Effect, type Rule } from '@stadion/core/model';
-import { groundKindOf } from '@stadion/core/grounds';
-import { addRules, at, removeRule, replaceAt, type NamedEdit } from '@stadion/core/edits';
+import {
+  fromParameter,
+  literal,
+  type Amount,
+  type Condition,
+  type Effect,
+  type Rule,
+} from '@stadion/core/document/model';
+import { groundKindOf } from '@stadion/core/play/movement';
+import { addRules, at, removeRule, replaceAt, type NamedEdit } from '@stadion/core/authoring/edits';
 import { mintId } from '../project/mintId.ts';
-import type { LevelHere } from '../project/levelHere.ts';
+import type { LevelContext } from '../project/levelHere.ts';
 import { boutIntents } from './boutIntents.ts';
 import { conditionOn, readingsHere } from './conditions.ts';
-import { readingInWords } from '@stadion/core/rules';
+import { readingInWords } from '@stadion/core/play/rules';
 import { all, condition, loses, rule, so, wins, type Intent } from './saying.ts';
 import { topicOf, type Topic } from './ruleTopics.ts';
 
@@ -17,7 +24,7 @@ const half = (measure: 'worth' | 'count'): Amount => ({ from: 'share', share: li
 /** Every placed piece of a kind, or of all kinds, is gathered. */
 const everyOf = (of: string): Condition =>
   condition(`enough-${of}`, { reading: 'collected', of }, { from: 'placed', of, measure: 'count' });
-const nameOf = (here: LevelHere, id: string): string => here.names.pieces[id] ?? id;
+const nameOf = (here: LevelContext, id: string): string => here.names.pieces[id] ?? id;
 
 interface Found {
   goals: string[];
@@ -29,7 +36,7 @@ interface Found {
   kinds: { id: string; name: string }[];
 }
 
-function found({ level, project }: LevelHere): Found {
+function found({ level, project }: LevelContext): Found {
   const { pieces } = level.ground;
   const ids = (sort: string): string[] => pieces.filter((piece) => piece.piece === sort).map((piece) => piece.id);
   const placed = new Set(pieces.flatMap((piece) => (piece.piece === 'collectable' ? [piece.kind] : [])));
@@ -44,7 +51,7 @@ function found({ level, project }: LevelHere): Found {
   };
 }
 
-function waysToWin(here: LevelHere): Intent[] {
+function waysToWin(here: LevelContext): Intent[] {
   const { goals, zones, gates, latches, kinds } = found(here);
   const { project, names } = here;
   const { worth, player } = names.words;
@@ -181,7 +188,7 @@ function waysToWin(here: LevelHere): Intent[] {
   ];
 }
 
-function waysToLose(here: LevelHere): Intent[] {
+function waysToLose(here: LevelContext): Intent[] {
   const { project, names } = here;
   const { enemies, hazards } = project.kinds;
   const lose = (say: string, also: string, rules: Rule[], clock?: Intent['clock']): Intent => ({
@@ -274,7 +281,7 @@ function waysToLose(here: LevelHere): Intent[] {
   ];
 }
 
-function milestones(here: LevelHere): Intent[] {
+function milestones(here: LevelContext): Intent[] {
   const { gates, latches, waves, hidden, kinds } = found(here);
   const { project, names } = here;
   const halfWay = condition('half-way', { reading: 'worth', of: 'any' }, half('worth'));
@@ -402,7 +409,7 @@ function milestones(here: LevelHere): Intent[] {
 }
 
 /** A condition of one's own on anything that can be read, for each heading. */
-function ownConditions(here: LevelHere): Intent[] {
+function ownConditions(here: LevelContext): Intent[] {
   const { project, level, names } = here;
   return readingsHere({ project, level }).flatMap((reading): Intent[] => {
     const words = readingInWords(reading, names);
@@ -420,20 +427,20 @@ function ownConditions(here: LevelHere): Intent[] {
 }
 
 /** Everything that can be said at this level under a heading, likeliest first. */
-export const intentsFor = (here: LevelHere, topic: Topic): Intent[] =>
+export const intentsFor = (here: LevelContext, topic: Topic): Intent[] =>
   [
     ...(here.level.bout ? boutIntents(here) : { won: waysToWin, lost: waysToLose, milestone: milestones }[topic](here)),
     ...ownConditions(here),
   ].filter((intent) => intent.topic === topic);
 
 /** The rules of the level itself that win it. Standing rules are left alone: other levels have them, too. */
-export const ownWaysToWin = ({ level }: LevelHere): Rule[] => level.rules.filter((rule) => topicOf(rule) === 'won');
+export const ownWaysToWin = ({ level }: LevelContext): Rule[] => level.rules.filter((rule) => topicOf(rule) === 'won');
 
 /**
  * Returns the edit that adds an intent to the level.
  * @param instead the intent takes the place of the level's own ways to win, and of winning when time is up
  */
-export function sayIntent(here: LevelHere, intent: Intent, instead = false): NamedEdit {
+export function sayIntent(here: LevelContext, intent: Intent, instead = false): NamedEdit {
   const { project, level } = here;
   const label = `${level.name}: ${intent.say}`;
   const removed = instead ? ownWaysToWin(here) : [];

@@ -1,4 +1,4 @@
-import type { Project } from '@stadion/core/model';
+import type { Project } from '@stadion/core/document/model';
 import type { NumberLimits } from '../ui/index.ts';
 
 /** Source: the international foot, 1959. */

@@ -1,4 +1,4 @@
-import type { Level, Project, Rule } from '@stadion/core/model';
+import type { Level, Project, Rule } from '@stadion/core/document/model';
 
 /** Under which heading a rule stands. */
 export type Topic = 'won' | 'lost' | 'milestone';

@@ -6,7 +6,7 @@ import {
   type Level,
   type Reading,
   type Rule,
-} from '@stadion/core/model';
+} from '@stadion/core/document/model';
 import type { Topic } from './ruleTopics.ts';
 
 /** Something a designer wants to say, as one plain line, and the rules that say it. */

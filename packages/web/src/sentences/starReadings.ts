@@ -1,4 +1,4 @@
-import type { StarReading } from '@stadion/core/model';
+import type { StarReading } from '@stadion/core/document/model';
 
 /** What a ladder of stars can stand on, in words, with the direction that is better. */
 export const STAR_READINGS: Readonly<

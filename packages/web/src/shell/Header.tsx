@@ -1,10 +1,10 @@
 import { History, Play, Radio, Redo2, Search, TriangleAlert, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { useGamesQuery } from '../api/stadionApi.ts';
-import { counted } from '@stadion/core/wording';
+import { counted } from '@stadion/core/basics/wording';
 import { countsOf } from '../features/findings/groups.ts';
 import { nameRefused, Button, Mark, Menu, TextInPlace, Tip } from '../ui/index.ts';
-import { at, replaceAt } from '@stadion/core/edits';
+import { at, replaceAt } from '@stadion/core/authoring/edits';
 import {
   addressOf,
   useAppDispatch,
@@ -40,9 +40,9 @@ const isShown = (tab: Screen, screen: Screen): boolean => tab === screen || (tab
 const SAVED = 'All edits saved';
 
 /** Where the edits made here are, in words. */
-function savedWords({ connection, open, clash, astray, kept }: DocumentState): string {
+function savedWords({ connection, open, clash, diverged, kept }: DocumentState): string {
   const waiting = open?.pending.length ?? 0;
-  if (astray) return 'Another history: see below';
+  if (diverged) return 'Another history: see below';
   if (clash) return 'Conflict: see below';
   if (connection !== 'offline') return waiting > 0 ? 'Saving…' : SAVED;
   if (waiting === 0) return 'Offline: the server does not answer';
@@ -52,13 +52,13 @@ function savedWords({ connection, open, clash, astray, kept }: DocumentState): s
 
 function Saved() {
   const state = useDocument();
-  const { astray, clash, connection } = state;
+  const { diverged, clash, connection } = state;
   const words = savedWords(state);
   const isSaved = words === SAVED;
   return (
     <span
       role="status"
-      className={`text-[12px] ${isSaved ? 'shrink-0' : 'truncate'} ${astray || clash || connection === 'offline' ? 'font-semibold text-mark' : 'text-bar-ink-2'}`}
+      className={`text-[12px] ${isSaved ? 'shrink-0' : 'truncate'} ${diverged || clash || connection === 'offline' ? 'font-semibold text-mark' : 'text-bar-ink-2'}`}
     >
       <span className={isSaved ? 'max-[1100px]:sr-only' : ''}>{words}</span>
       {isSaved ? (

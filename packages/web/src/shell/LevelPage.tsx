@@ -8,7 +8,7 @@ import { Movers } from '../features/movers/Movers.tsx';
 import { Tuning } from '../features/tuning/Tuning.tsx';
 import { FirstStep } from '../project/FirstStep.tsx';
 import { usePacer, useProject, useSelection } from '../project/hooks.ts';
-import { levelHere, type LevelHere } from '../project/levelHere.ts';
+import { levelHere, type LevelContext } from '../project/levelHere.ts';
 import { useForecast } from '../project/useForecast.ts';
 
 /** One side of the selected level, and what it leads to. */
@@ -19,7 +19,7 @@ export function LevelPage() {
   return here ? <Level here={here} /> : <FirstStep />;
 }
 
-function Level({ here }: { here: LevelHere }) {
+function Level({ here }: { here: LevelContext }) {
   const { view } = useSelection();
   const live = useForecast(here.project, here.position, usePacer());
   return (

@@ -3,13 +3,13 @@ import { Outlet } from 'react-router';
 import { FindingsDrawer } from '../features/findings/FindingsDrawer.tsx';
 import { NewFindings } from '../features/findings/NewFindings.tsx';
 import { useKeepFindings } from '../project/useFindings.ts';
-import { AstrayNotice } from '../features/history/AstrayNotice.tsx';
+import { DivergedNotice } from '../features/history/DivergedNotice.tsx';
 import { ConflictNotice } from '../features/history/ConflictNotice.tsx';
 import { FindPalette } from '../features/find/FindPalette.tsx';
 import { HistoryDrawer } from '../features/history/HistoryDrawer.tsx';
 import { RefusalNotice } from '../features/history/RefusalNotice.tsx';
 import { Track } from '../features/track/Track.tsx';
-import { addLevel, duplicateLevel, moveSlot } from '@stadion/core/edits';
+import { addLevel, duplicateLevel, moveSlot } from '@stadion/core/authoring/edits';
 import {
   useAppDispatch,
   useAppSelector,
@@ -116,7 +116,7 @@ export function WorkLayout() {
       <Track />
       <KeepFindings />
       <NewFindings />
-      <AstrayNotice />
+      <DivergedNotice />
       <ConflictNotice />
       <RefusalNotice />
       <div className="relative flex min-h-0 grow">

@@ -1,4 +1,4 @@
-import { histogram } from '@stadion/core/stats';
+import { histogram } from '@stadion/core/basics/stats';
 import { lazy, Suspense, useRef } from 'react';
 import { formatNumber } from './format.ts';
 import { useDragged } from './useDragged.ts';

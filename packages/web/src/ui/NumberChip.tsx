@@ -1,4 +1,4 @@
-import { toSignificant } from '@stadion/core/ramps';
+import { toSignificant } from '@stadion/core/document/ramps';
 import { Popover } from 'radix-ui';
 import { useCallback, useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { formatNumber } from './format.ts';

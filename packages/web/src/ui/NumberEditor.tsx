@@ -1,4 +1,4 @@
-import { toSignificant } from '@stadion/core/ramps';
+import { toSignificant } from '@stadion/core/document/ramps';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from './Button.tsx';
 import { formatNumber } from './format.ts';

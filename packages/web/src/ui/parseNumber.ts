@@ -1,4 +1,4 @@
-import { arithmetic } from '@stadion/core/ramps';
+import { arithmetic } from '@stadion/core/document/ramps';
 
 /** @param percent a % was typed after the number */
 export type ParsedNumber = { ok: true; value: number; percent: boolean } | { ok: false; reason: string };

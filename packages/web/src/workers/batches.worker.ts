@@ -1,5 +1,5 @@
-import type { Pacer, Project } from '@stadion/core/model';
-import { batchPlayer, type Batch, type BatchPlayer, type Goal } from '@stadion/core/tuning';
+import type { Pacer, Project } from '@stadion/core/document/model';
+import { batchPlayer, type Batch, type BatchPlayer, type Goal } from '@stadion/core/forecast/tuning';
 
 /** Batches to play; what they are played on comes with the first ones, and stays. */
 export interface Batches {

@@ -6,9 +6,9 @@ import {
   prepareBout,
   type BoutForecast,
   type Meeting,
-} from '@stadion/core/bouts';
-import type { Bouts, Pacer } from '@stadion/core/model';
-import { drawPlayer } from '@stadion/core/pacers';
+} from '@stadion/core/play/bouts';
+import type { Bouts, Pacer } from '@stadion/core/document/model';
+import { drawPlayer } from '@stadion/core/forecast/pacers';
 import { answering } from './answering.ts';
 
 /** Asks what comes of a meeting; a later question takes the place of an earlier one. */

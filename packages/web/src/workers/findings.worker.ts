@@ -6,9 +6,9 @@ import {
   type AttemptsSeen,
   type ExpectationCheck,
   type Finding,
-} from '@stadion/core/findings';
-import { projectOf, type ProjectDocument } from '@stadion/core/model';
-import { applyPatch, type PatchOperation } from '@stadion/core/patch';
+} from '@stadion/core/authoring/findings';
+import { projectOf, type ProjectDocument } from '@stadion/core/document/model';
+import { applyPatch, type PatchOperation } from '@stadion/core/basics/patch';
 import { answering, type Work } from './answering.ts';
 
 /** What has changed since the last request. */

@@ -7,12 +7,12 @@ import {
   type Forecast,
   type Tally,
   type TrialQuestion,
-} from '@stadion/core/trials';
+} from '@stadion/core/forecast/trials';
 import { answering } from './answering.ts';
 import type { ForecastBatch, ForecastBatchCame } from './forecastBatches.worker.ts';
-import { helpersOn } from './hands.ts';
+import { helperCount } from './workerPool.ts';
 import { InOrder } from './inOrder.ts';
-import { latestGame } from './latestGame.ts';
+import { runnerForLatest } from './runnerForLatest.ts';
 
 /** Asks for a forecast; a later question takes the place of an earlier one. */
 export interface ForecastRequest {
@@ -33,7 +33,7 @@ const BATCH = 10;
 const FIRST_ANSWER = 30;
 const ANSWER_EVERY_MS = 120;
 
-const gameOf = latestGame();
+const gameOf = runnerForLatest();
 let helpers: Worker[] | undefined;
 /** What is worked on now. */
 let current: { id: number; order: InOrder<Tally> } | undefined;
@@ -50,7 +50,7 @@ function startHelpers(count: number): Worker[] {
 
 answering(
   ({ id, question, cores }: ForecastRequest) => {
-    helpers ??= startHelpers(helpersOn(cores));
+    helpers ??= startHelpers(helperCount(cores));
     const { population } = question;
     const told = new Set<Worker>();
     const order = new InOrder<Tally>({

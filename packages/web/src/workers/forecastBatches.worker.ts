@@ -1,5 +1,5 @@
-import { emptyTally, playBatch, type Tally, type TrialQuestion } from '@stadion/core/trials';
-import { latestGame } from './latestGame.ts';
+import { emptyTally, playBatch, type Tally, type TrialQuestion } from '@stadion/core/forecast/trials';
+import { runnerForLatest } from './runnerForLatest.ts';
 
 /** Attempts of a forecast to play. The question comes with its first batch. */
 export interface ForecastBatch {
@@ -16,7 +16,7 @@ export interface ForecastBatchCame {
   tally: Tally;
 }
 
-const gameOf = latestGame();
+const gameOf = runnerForLatest();
 const waiting: ForecastBatch[] = [];
 let latest = 0;
 let current: { id: number; question: TrialQuestion } | undefined;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
 import {
   addTally,
   DEFAULT_PRECISION,
@@ -7,10 +7,10 @@ import {
   forecastOf,
   isPreciseEnough,
   playBatch,
-  readyGame,
+  levelRunner,
   trialQuestion,
   type Tally,
-} from '@stadion/core/trials';
+} from '@stadion/core/forecast/trials';
 import { InOrder } from './inOrder.ts';
 
 /** A work whose helpers answer after so many milliseconds, or never, and who did which part. */
@@ -91,11 +91,11 @@ describe('a work in parts', () => {
     const precision = { halfWidth: 0.05, fewest: 60, limit: 400 };
     const batch = (at: number): Tally => {
       const tally = emptyTally();
-      playBatch(readyGame(level), population, at * 10, 10, tally);
+      playBatch(levelRunner(level), population, at * 10, 10, tally);
       return tally;
     };
     const alone = emptyTally();
-    while (!isPreciseEnough(alone, precision)) playBatch(readyGame(level), population, alone.attempts, 10, alone);
+    while (!isPreciseEnough(alone, precision)) playBatch(levelRunner(level), population, alone.attempts, 10, alone);
     const order: InOrder<Tally> = new InOrder({
       helpers: 2,
       here: batch,

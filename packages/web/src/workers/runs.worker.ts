@@ -1,12 +1,12 @@
-import type { Project } from '@stadion/core/model';
-import { runsOf, type BookedRow, type Funnel, type Runs } from '@stadion/core/trials';
+import type { Project } from '@stadion/core/document/model';
+import { runsOf, type AttemptRow, type Funnel, type Runs } from '@stadion/core/forecast/trials';
 import { answering } from './answering.ts';
 
 export interface KnownPacer {
   pacer: string;
   /** Names all that its runs depend on: runs that were played for the same are not played again. */
   key: string;
-  slots: [slotId: string, rows: readonly BookedRow[]][];
+  slots: [slotId: string, rows: readonly AttemptRow[]][];
 }
 
 interface Played {

@@ -1,6 +1,6 @@
-import type { WithBouts } from '@stadion/core/bouts';
-import { everyPacer } from '@stadion/core/pacers';
-import { travel, type Travelled } from '@stadion/core/trials';
+import type { WithBouts } from '@stadion/core/play/bouts';
+import { everyPacer } from '@stadion/core/forecast/pacers';
+import { travel, type Travelled } from '@stadion/core/forecast/trials';
 import { answering } from './answering.ts';
 
 /** Asks how far players come along the sequence; a later question takes the place of an earlier one. */

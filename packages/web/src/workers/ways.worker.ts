@@ -1,6 +1,6 @@
-import type { PreparedLevel } from '@stadion/core/attempt';
-import type { Pacer } from '@stadion/core/model';
-import { Ways, type Way } from '@stadion/core/trials';
+import type { PreparedLevel } from '@stadion/core/play/attempt';
+import type { Pacer } from '@stadion/core/document/model';
+import { Ways, type Way } from '@stadion/core/forecast/trials';
 import { answering } from './answering.ts';
 
 /** Asks where players pass on a level; a later question takes the place of an earlier one. */

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import type { ForecastEvent, HandOffSummary } from '@stadion/core/contract';
-import { documentOf } from '@stadion/core/model';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import type { ForecastEvent, HandOffSummary } from '@stadion/core/exchange/contract';
+import { documentOf } from '@stadion/core/document/model';
 import request from 'supertest';
 import { testApp } from '../../testing/testApp.ts';
 import { fileThread } from '../../jobs/fileThread.ts';

@@ -1,5 +1,5 @@
-import { forecastDone, type ForecastList } from '@stadion/core/contract';
-import { pacerOf, projectOf, type ProjectDocument } from '@stadion/core/model';
+import { forecastDone, type ForecastList } from '@stadion/core/exchange/contract';
+import { pacerOf, projectOf, type ProjectDocument } from '@stadion/core/document/model';
 import type { KnownForecasts, Rates } from '@stadion/files';
 
 /** What is asked of the trials: the forecasts of all slots by a pacer, as far as they are known. */

@@ -1,6 +1,6 @@
-import { CreateHandOff, type ImportedProject } from '@stadion/core/contract';
-import { FILES, SCHEMAS } from '@stadion/core/formats';
-import type { ProjectDocument } from '@stadion/core/model';
+import { CreateHandOff, type ImportedProject } from '@stadion/core/exchange/contract';
+import { FILES, SCHEMAS } from '@stadion/core/exchange/formats';
+import type { ProjectDocument } from '@stadion/core/document/model';
 import { fileName, jsonText, type Rates } from '@stadion/files';
 import { Router, text, type Response } from 'express';
 import { StadionError } from '../../http/errors.ts';

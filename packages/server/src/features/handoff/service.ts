@@ -1,5 +1,5 @@
-import type { CreateHandOff, HandOffSummary, KeptHandOff } from '@stadion/core/contract';
-import type { ProjectDocument } from '@stadion/core/model';
+import type { CreateHandOff, HandOffSummary, KeptHandOff } from '@stadion/core/exchange/contract';
+import type { ProjectDocument } from '@stadion/core/document/model';
 import type { FileReading, KnownForecasts } from '@stadion/files';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';

@@ -1,4 +1,4 @@
-import type { HandOffSummary } from '@stadion/core/contract';
+import type { HandOffSummary } from '@stadion/core/exchange/contract';
 import { and, desc, eq } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
 import { handOffs } from '../../db/schema.ts';

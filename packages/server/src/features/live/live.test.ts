@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { handOffOf, type HandOff } from '@stadion/core/formats';
-import { projectOf } from '@stadion/core/model';
+import { handOffOf, type HandOff } from '@stadion/core/exchange/formats';
+import { projectOf } from '@stadion/core/document/model';
 import { apply } from 'json-merge-patch';
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';

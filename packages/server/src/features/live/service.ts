@@ -1,6 +1,6 @@
-import type { GameLink } from '@stadion/core/contract';
-import { handOffOf, type HandOff } from '@stadion/core/formats';
-import { projectOf, type ProjectDocument } from '@stadion/core/model';
+import type { GameLink } from '@stadion/core/exchange/contract';
+import { handOffOf, type HandOff } from '@stadion/core/exchange/formats';
+import { projectOf, type ProjectDocument } from '@stadion/core/document/model';
 import { createSession, type Session } from 'better-sse';
 import type { Request, Response } from 'express';
 import { generate } from 'json-merge-patch';

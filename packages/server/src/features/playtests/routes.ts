@@ -1,4 +1,4 @@
-import type { GameLink } from '@stadion/core/contract';
+import type { GameLink } from '@stadion/core/exchange/contract';
 import express, { Router } from 'express';
 import { pipeline } from 'node:stream/promises';
 import { Readable } from 'node:stream';

@@ -1,5 +1,5 @@
-import { GameEvent, MOST_EVENTS_IN_A_BATCH, type EventReceipt } from '@stadion/core/contract';
-import { pointerOf } from '@stadion/core/model';
+import { GameEvent, MOST_EVENTS_IN_A_BATCH, type EventReceipt } from '@stadion/core/exchange/contract';
+import { pointerOf } from '@stadion/core/document/model';
 import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';
 import * as store from './store.ts';

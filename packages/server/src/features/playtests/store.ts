@@ -1,4 +1,4 @@
-import type { GameEvent } from '@stadion/core/contract';
+import type { GameEvent } from '@stadion/core/exchange/contract';
 import { and, asc, desc, eq, inArray, sql, sum } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
 import { gameEventCounts, gameEvents } from '../../db/schema.ts';

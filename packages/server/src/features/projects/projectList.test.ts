@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
-import type { OpenProject, ProjectSummary } from '@stadion/core/contract';
+import type { OpenProject, ProjectSummary } from '@stadion/core/exchange/contract';
 import request from 'supertest';
 import { testApp } from '../../testing/testApp.ts';
 import { setBinned } from './store.ts';

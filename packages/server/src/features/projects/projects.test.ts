@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
-import type { Edit, OpenProject } from '@stadion/core/contract';
-import type { PatchOperation } from '@stadion/core/patch';
-import { homeBeforeDusk, manyLevels } from '@stadion/core/demo';
-import { documentOf } from '@stadion/core/model';
+import type { Edit, OpenProject } from '@stadion/core/exchange/contract';
+import type { PatchOperation } from '@stadion/core/basics/patch';
+import { homeBeforeDusk, manyLevels } from '@stadion/core/exchange/demo';
+import { documentOf } from '@stadion/core/document/model';
 import { createClient } from '@libsql/client';
 import fc from 'fast-check';
 import fs, { readFileSync } from 'node:fs';
@@ -255,7 +255,10 @@ describe('a project stored by an earlier version', () => {
     'is brought up from %d to this one when the server starts, as an edit of its own, once',
     async (version, slots) => {
       const old = JSON.parse(
-        readFileSync(new URL(`../../../../core/src/formats/upgrades/version${version}.json`, import.meta.url), 'utf8'),
+        readFileSync(
+          new URL(`../../../../core/src/exchange/formats/upgrades/version${version}.json`, import.meta.url),
+          'utf8',
+        ),
       ) as { name: string };
       const { id: stored } = await app.projects.create({ from: 'empty' });
       // As the earlier version left it, behind the back of the one that is tested.

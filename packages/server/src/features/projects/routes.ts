@@ -1,4 +1,4 @@
-import { CreateProject, historyTag, PatchRequest, RenameProject } from '@stadion/core/contract';
+import { CreateProject, historyTag, PatchRequest, RenameProject } from '@stadion/core/exchange/contract';
 import { Router } from 'express';
 import type { ProjectEvents } from '../../http/events.ts';
 import { StadionError } from '../../http/errors.ts';

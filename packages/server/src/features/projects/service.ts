@@ -8,11 +8,11 @@ import type {
   Revision,
   RevisionList,
   HistoryPlace,
-} from '@stadion/core/contract';
-import { applyWithInverse, patchBetween, PatchMisfit, type PatchOperation } from '@stadion/core/patch';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { importProject, problemsAfterEdit } from '@stadion/core/formats';
-import { startProject } from '@stadion/core/building';
+} from '@stadion/core/exchange/contract';
+import { applyWithInverse, patchBetween, PatchMisfit, type PatchOperation } from '@stadion/core/basics/patch';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { importProject, problemsAfterEdit } from '@stadion/core/exchange/formats';
+import { startProject } from '@stadion/core/authoring/building';
 import {
   documentOf,
   emptyProject,
@@ -21,7 +21,7 @@ import {
   PROJECT_VERSION,
   type Project,
   type ProjectDocument,
-} from '@stadion/core/model';
+} from '@stadion/core/document/model';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
 import { storageTrouble } from '../../db/trouble.ts';
@@ -113,7 +113,7 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
   /** Why projects cannot be read, by id: damaged text, or written by a newer Stadion. */
   const unreadable = new Map<string, string>();
 
-  /** A project, unless it cannot be read: then why is remembered. */
+  /** A project, unless it cannot be read: then the reason is kept. */
   async function readable(
     id: string,
     read: () => Promise<store.StoredProject | undefined>,

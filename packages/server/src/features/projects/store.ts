@@ -1,6 +1,6 @@
-import type { Edit, ProjectSummary, Revision } from '@stadion/core/contract';
-import { applyPatch, type PatchOperation } from '@stadion/core/patch';
-import type { ProjectDocument } from '@stadion/core/model';
+import type { Edit, ProjectSummary, Revision } from '@stadion/core/exchange/contract';
+import { applyPatch, type PatchOperation } from '@stadion/core/basics/patch';
+import type { ProjectDocument } from '@stadion/core/document/model';
 import { and, asc, desc, eq, gt, inArray, isNotNull, lt, sql, type SQL } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
 import { projects, revisions, snapshots } from '../../db/schema.ts';

@@ -1,4 +1,4 @@
-import { CreateSnapshot, RenameSnapshot } from '@stadion/core/contract';
+import { CreateSnapshot, RenameSnapshot } from '@stadion/core/exchange/contract';
 import { Router } from 'express';
 import { jsonBody, param } from '../../http/parsing.ts';
 import type { SnapshotService } from './service.ts';

@@ -1,6 +1,6 @@
-import type { CreateSnapshot, Snapshot, SnapshotSummary } from '@stadion/core/contract';
-import { applyPatch, type PatchOperation } from '@stadion/core/patch';
-import type { ProjectDocument } from '@stadion/core/model';
+import type { CreateSnapshot, Snapshot, SnapshotSummary } from '@stadion/core/exchange/contract';
+import { applyPatch, type PatchOperation } from '@stadion/core/basics/patch';
+import type { ProjectDocument } from '@stadion/core/document/model';
 import { nanoid } from 'nanoid';
 import type { Storage } from '../../db/client.ts';
 import { wholeDocument } from '../../db/documents.ts';

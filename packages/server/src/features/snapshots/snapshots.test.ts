@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
-import type { ForecastList, Snapshot, SnapshotSummary } from '@stadion/core/contract';
-import type { PatchOperation } from '@stadion/core/patch';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { documentOf } from '@stadion/core/model';
+import type { ForecastList, Snapshot, SnapshotSummary } from '@stadion/core/exchange/contract';
+import type { PatchOperation } from '@stadion/core/basics/patch';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { documentOf } from '@stadion/core/document/model';
 import request from 'supertest';
 import { testApp } from '../../testing/testApp.ts';
 

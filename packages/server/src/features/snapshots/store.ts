@@ -1,4 +1,4 @@
-import type { SnapshotSummary } from '@stadion/core/contract';
+import type { SnapshotSummary } from '@stadion/core/exchange/contract';
 import { and, asc, count, eq } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
 import { snapshots } from '../../db/schema.ts';

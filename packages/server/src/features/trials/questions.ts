@@ -1,6 +1,6 @@
-import type { Level, Pacer, Project, Slot } from '@stadion/core/model';
-import { rampTable, valuesIn } from '@stadion/core/ramps';
-import { isBout, precisionFor, trialQuestion, type TrialQuestion } from '@stadion/core/trials';
+import type { Level, Pacer, Project, Slot } from '@stadion/core/document/model';
+import { rampTable, valuesIn } from '@stadion/core/document/ramps';
+import { isBout, precisionFor, trialQuestion, type TrialQuestion } from '@stadion/core/forecast/trials';
 import { createHash } from 'node:crypto';
 
 /** The question of one slot, and what it is known by. */

@@ -1,4 +1,4 @@
-import type { ForecastEvent } from '@stadion/core/contract';
+import type { ForecastEvent } from '@stadion/core/exchange/contract';
 import type { Logger } from 'pino';
 
 /** Rates that change close together are written once, after so long. */

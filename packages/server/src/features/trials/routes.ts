@@ -1,4 +1,4 @@
-import { BooksRequest, TrialsChange } from '@stadion/core/contract';
+import { BooksRequest, TrialsChange } from '@stadion/core/exchange/contract';
 import { Router } from 'express';
 import { jsonBody, param } from '../../http/parsing.ts';
 import type { TrialService } from './service.ts';

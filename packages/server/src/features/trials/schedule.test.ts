@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { emptyTally, type Tally } from '@stadion/core/trials';
+import { emptyTally, type Tally } from '@stadion/core/forecast/trials';
 import { TrialSchedule } from './schedule.ts';
 
 const batch = (attempts = 20): Tally => ({ ...emptyTally(), attempts, cleared: attempts });

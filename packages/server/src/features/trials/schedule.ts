@@ -1,4 +1,4 @@
-import { addTally, emptyTally, LOOKED_AT_EVERY, type Tally } from '@stadion/core/trials';
+import { addTally, emptyTally, LOOKED_AT_EVERY, type Tally } from '@stadion/core/forecast/trials';
 
 /** A question under way, and how far it has come. */
 interface Job {

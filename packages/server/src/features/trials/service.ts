@@ -5,10 +5,10 @@ import {
   type ForecastList,
   type TrialsChange,
   type TrialsState,
-} from '@stadion/core/contract';
-import { everyPacer, PERFECT_PACER } from '@stadion/core/pacers';
-import { projectOf, type Pacer, type Project, type ProjectDocument } from '@stadion/core/model';
-import { emptyTally, forecastOf, isPreciseEnough, type Forecast } from '@stadion/core/trials';
+} from '@stadion/core/exchange/contract';
+import { everyPacer, PERFECT_PACER } from '@stadion/core/forecast/pacers';
+import { projectOf, type Pacer, type Project, type ProjectDocument } from '@stadion/core/document/model';
+import { emptyTally, forecastOf, isPreciseEnough, type Forecast } from '@stadion/core/forecast/trials';
 import type { Logger } from 'pino';
 import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';

@@ -1,4 +1,4 @@
-import type { Forecast, Tally } from '@stadion/core/trials';
+import type { Forecast, Tally } from '@stadion/core/forecast/trials';
 import { eq, inArray, type AnyColumn } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
 import { forecasts, trialParts } from '../../db/schema.ts';

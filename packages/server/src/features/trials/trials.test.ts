@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { Books, ForecastList, TrialsState } from '@stadion/core/contract';
-import { MOST_BOOKED } from '@stadion/core/trials';
+import type { Books, ForecastList, TrialsState } from '@stadion/core/exchange/contract';
+import { MOST_RECORDS } from '@stadion/core/forecast/trials';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -175,7 +175,7 @@ describe('the trials of a project', () => {
     const { books } = body as Books;
     expect(Object.keys(books).toSorted()).toEqual(entries.map(({ key }) => key).toSorted());
     const rows = books[entries[0]!.key]!;
-    expect(rows.length).toBe(Math.min(MOST_BOOKED, entries[0]!.summary!.attempts));
+    expect(rows.length).toBe(Math.min(MOST_RECORDS, entries[0]!.summary!.attempts));
     expect(rows.filter(([won]) => won === 1).length / rows.length).toBeCloseTo(entries[0]!.summary!.clearRate, 1);
   });
 });

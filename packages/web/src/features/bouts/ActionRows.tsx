@@ -1,6 +1,6 @@
-import { addAction, at, removeAction, replaceAt, setOptional } from '@stadion/core/edits';
-import type { Action } from '@stadion/core/model';
-import { actionFormulaError } from '@stadion/core/ramps';
+import { addAction, at, removeAction, replaceAt, setOptional } from '@stadion/core/authoring/edits';
+import type { Action } from '@stadion/core/document/model';
+import { actionFormulaError } from '@stadion/core/document/ramps';
 import { useEdit } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
 import { ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';

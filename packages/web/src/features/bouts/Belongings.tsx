@@ -1,5 +1,5 @@
-import { at, replaceAt, setOptional } from '@stadion/core/edits';
-import { freshName, literal, type Fighter } from '@stadion/core/model';
+import { at, replaceAt, setOptional } from '@stadion/core/authoring/edits';
+import { freshName, literal, type Fighter } from '@stadion/core/document/model';
 import { useEdit } from '../../project/hooks.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip, nameRefused, NumberChip, TextInPlace } from '../../ui/index.ts';

@@ -1,4 +1,4 @@
-import type { BoutWorld } from '@stadion/core/bouts';
+import type { BoutWorld } from '@stadion/core/play/bouts';
 import { formatNumber } from '../../ui/index.ts';
 import { namesIn } from '../../sentences/boutNames.ts';
 

@@ -1,6 +1,6 @@
-import { everyPacer } from '@stadion/core/pacers';
-import { LEVEL_SHARES, type Meeting } from '@stadion/core/bouts';
-import type { Bouts } from '@stadion/core/model';
+import { everyPacer } from '@stadion/core/forecast/pacers';
+import { LEVEL_SHARES, type Meeting } from '@stadion/core/play/bouts';
+import type { Bouts } from '@stadion/core/document/model';
 import { useMemo } from 'react';
 import { useProject } from '../../project/hooks.ts';
 import { workerHook } from '../../project/useWorkerAnswer.ts';

@@ -1,7 +1,7 @@
-import { makeBoutWorld, meetingOf, prepareBout } from '@stadion/core/bouts';
+import { makeBoutWorld, meetingOf, prepareBout } from '@stadion/core/play/bouts';
 import { useMemo, type ReactNode } from 'react';
 import { useFindings } from '../../project/useFindings.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { BoutSentence } from '../../sentences/BoutSentence.tsx';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
@@ -11,7 +11,7 @@ import { BoutOdds } from './BoutOdds.tsx';
 import { HarmTable } from './HarmTable.tsx';
 
 /** The bout that decides a level, with its numbers there. @param head over it, with what can be done there */
-export function BoutView({ here, head }: { here: LevelHere; head: ReactNode }) {
+export function BoutView({ here, head }: { here: LevelContext; head: ReactNode }) {
   const { project, level, position, values, slotId } = here;
   const { bouts } = project;
   const findings = useFindings().filter((finding) => finding.slotId === slotId);

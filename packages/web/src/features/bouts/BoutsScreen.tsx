@@ -1,4 +1,4 @@
-import { startBouts } from '@stadion/core/edits';
+import { startBouts } from '@stadion/core/authoring/edits';
 import { useMemo } from 'react';
 import { useEdit, useProject, useSelection } from '../../project/hooks.ts';
 import { levelHere } from '../../project/levelHere.ts';

@@ -1,6 +1,6 @@
-import { membersOf, statisticsOf } from '@stadion/core/bouts';
-import { addFighter, at, levelsNeeding, removeFighter, replaceAt, setOptional } from '@stadion/core/edits';
-import type { Fighter } from '@stadion/core/model';
+import { membersOf, statisticsOf } from '@stadion/core/play/bouts';
+import { addFighter, at, levelsNeeding, removeFighter, replaceAt, setOptional } from '@stadion/core/authoring/edits';
+import type { Fighter } from '@stadion/core/document/model';
 import { useState } from 'react';
 import { useEdit } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';

@@ -1,5 +1,5 @@
-import { experienceNeeded, meetingsAlong } from '@stadion/core/bouts';
-import { at, replaceAt } from '@stadion/core/edits';
+import { experienceNeeded, meetingsAlong } from '@stadion/core/play/bouts';
+import { at, replaceAt } from '@stadion/core/authoring/edits';
 import { useMemo } from 'react';
 import { useEdit } from '../../project/hooks.ts';
 import { Button, formatNumber, NumberChip } from '../../ui/index.ts';

@@ -1,4 +1,4 @@
-import { harmTable, type BoutWorld, type Harm } from '@stadion/core/bouts';
+import { harmTable, type BoutWorld, type Harm } from '@stadion/core/play/bouts';
 import { useMemo } from 'react';
 import { formatNumber } from '../../ui/index.ts';
 import { namesIn } from '../../sentences/boutNames.ts';

@@ -1,5 +1,5 @@
-import { USUAL_TURN_SECONDS } from '@stadion/core/bouts';
-import { at, replaceAt, setOptional } from '@stadion/core/edits';
+import { USUAL_TURN_SECONDS } from '@stadion/core/play/bouts';
+import { at, replaceAt, setOptional } from '@stadion/core/authoring/edits';
 import { useEdit } from '../../project/hooks.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 import { Part, type BoutsHere } from './shared.tsx';

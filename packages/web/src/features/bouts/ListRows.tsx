@@ -1,4 +1,4 @@
-import { MOST_MEMBERS } from '@stadion/core/bouts';
+import { MOST_MEMBERS } from '@stadion/core/play/bouts';
 import {
   addElement,
   addGroup,
@@ -10,8 +10,8 @@ import {
   removeStatistic,
   renameStatistic,
   replaceAt,
-} from '@stadion/core/edits';
-import { literal, type Group, type Statistic } from '@stadion/core/model';
+} from '@stadion/core/authoring/edits';
+import { literal, type Group, type Statistic } from '@stadion/core/document/model';
 import { useEdit } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
 import { AmountChip } from '../../sentences/index.ts';

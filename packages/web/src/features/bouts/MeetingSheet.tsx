@@ -1,5 +1,5 @@
-import { makeBoutWorld, MOST_LEVEL, prepareBout, type Meeting } from '@stadion/core/bouts';
-import type { Fighter } from '@stadion/core/model';
+import { makeBoutWorld, MOST_LEVEL, prepareBout, type Meeting } from '@stadion/core/play/bouts';
+import type { Fighter } from '@stadion/core/document/model';
 import { useMemo } from 'react';
 import { useSelection } from '../../project/hooks.ts';
 import { useKept } from '../../project/useKept.ts';

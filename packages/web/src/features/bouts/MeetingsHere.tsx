@@ -1,5 +1,5 @@
-import { at, replaceAt, setMeetings, setOptional } from '@stadion/core/edits';
-import { literal, type Meetings, type Project } from '@stadion/core/model';
+import { at, replaceAt, setMeetings, setOptional } from '@stadion/core/authoring/edits';
+import { literal, type Meetings, type Project } from '@stadion/core/document/model';
 import { useEdit } from '../../project/hooks.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip, formatPercent, NumberChip } from '../../ui/index.ts';

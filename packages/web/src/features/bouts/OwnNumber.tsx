@@ -1,6 +1,6 @@
-import { MOST_LEVEL, statisticsOf } from '@stadion/core/bouts';
-import { at, setLikeness, setStatistic } from '@stadion/core/edits';
-import type { Fighter, Statistic } from '@stadion/core/model';
+import { MOST_LEVEL, statisticsOf } from '@stadion/core/play/bouts';
+import { at, setLikeness, setStatistic } from '@stadion/core/authoring/edits';
+import type { Fighter, Statistic } from '@stadion/core/document/model';
 import { useEdit } from '../../project/hooks.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { formatNumber, NumberChip } from '../../ui/index.ts';

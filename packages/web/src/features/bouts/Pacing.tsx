@@ -1,4 +1,4 @@
-import { LEAST_SEEN, meetingsAlong, MOST_BOUTS_TO_A_LEVEL, pacingOf } from '@stadion/core/bouts';
+import { LEAST_SEEN, meetingsAlong, MOST_BOUTS_TO_A_LEVEL, pacingOf } from '@stadion/core/play/bouts';
 import { useMemo, type ReactNode } from 'react';
 import { useColumns } from '../../project/columns.ts';
 import { useGoto } from '../../project/hooks.ts';

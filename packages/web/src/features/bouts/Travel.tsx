@@ -1,7 +1,7 @@
-import { remembered } from '@stadion/core/memo';
-import type { Project } from '@stadion/core/model';
-import { everyPacer } from '@stadion/core/pacers';
-import { hasBouts, MOST_TRIES, type Travelled } from '@stadion/core/trials';
+import { memoizeByObject } from '@stadion/core/basics/memo';
+import type { Project } from '@stadion/core/document/model';
+import { everyPacer } from '@stadion/core/forecast/pacers';
+import { hasBouts, MOST_TRIES, type Travelled } from '@stadion/core/forecast/trials';
 import { useProject } from '../../project/hooks.ts';
 import { workerHook } from '../../project/useWorkerAnswer.ts';
 import { formatNumber } from '../../ui/index.ts';
@@ -14,7 +14,7 @@ const useAnswer = workerHook<TravelRequest, TravelAnswer>(
 
 let projects = 0;
 /** A document stays the same object until it is edited. */
-const keyOf = remembered((_project: Project) => String(++projects));
+const keyOf = memoizeByObject((_project: Project) => String(++projects));
 
 /** How far the players of one pacer come. */
 export interface Journey {

@@ -1,5 +1,5 @@
-import { setUse } from '@stadion/core/edits';
-import type { Fighter } from '@stadion/core/model';
+import { setUse } from '@stadion/core/authoring/edits';
+import type { Fighter } from '@stadion/core/document/model';
 import { useEdit } from '../../project/hooks.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 import type { BoutsHere } from './shared.tsx';

@@ -1,11 +1,11 @@
-import type { Bouts } from '@stadion/core/model';
+import type { Bouts } from '@stadion/core/document/model';
 import type { ReactNode } from 'react';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { nameRefused, TextInPlace } from '../../ui/index.ts';
 
 /** What every part of the screen is about. */
 export interface BoutsHere {
-  here: LevelHere;
+  here: LevelContext;
   bouts: Bouts;
 }
 

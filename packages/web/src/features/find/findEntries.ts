@@ -1,11 +1,11 @@
-import { namesFor } from '@stadion/core/attempt';
-import { allKinds } from '@stadion/core/edits';
-import type { Finding } from '@stadion/core/findings';
+import { namesFor } from '@stadion/core/play/attempt';
+import { allKinds } from '@stadion/core/authoring/edits';
+import type { Finding } from '@stadion/core/authoring/findings';
 import { FIND_PLACES } from './places.ts';
 import { placeOfFinding } from '../../project/placeOfFinding.ts';
-import type { Level, Project } from '@stadion/core/model';
+import type { Level, Project } from '@stadion/core/document/model';
 import type { Goto } from '../../project/hooks.ts';
-import { ruleInWords } from '@stadion/core/rules';
+import { ruleInWords } from '@stadion/core/play/rules';
 
 /** Something that can be found, and where it is. */
 export interface FindEntry {

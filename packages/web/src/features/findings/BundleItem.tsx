@@ -1,5 +1,5 @@
-import type { Finding } from '@stadion/core/findings';
-import { positionOf } from '@stadion/core/model';
+import type { Finding } from '@stadion/core/authoring/findings';
+import { positionOf } from '@stadion/core/document/model';
 import { useState } from 'react';
 import { useProject } from '../../project/hooks.ts';
 import { FindingItem } from './FindingItem.tsx';

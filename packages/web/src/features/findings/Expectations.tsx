@@ -1,6 +1,6 @@
-import { positionOf, type Expectation, type Project } from '@stadion/core/model';
+import { positionOf, type Expectation, type Project } from '@stadion/core/document/model';
 import { X } from 'lucide-react';
-import { dropExpectation } from '@stadion/core/edits';
+import { dropExpectation } from '@stadion/core/authoring/edits';
 import { useEdit, useGoto, useProject } from '../../project/hooks.ts';
 import { useExpectations } from '../../project/useExpectations.ts';
 

@@ -1,4 +1,4 @@
-import { findingClass, leaveSo, type Finding, type Remedy } from '@stadion/core/findings';
+import { findingClass, leaveSo, type Finding, type Remedy } from '@stadion/core/authoring/findings';
 import { useState, type KeyboardEvent } from 'react';
 import { addressOf, useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { placeOfFinding } from '../../project/placeOfFinding.ts';

@@ -1,4 +1,4 @@
-import { SEVERITIES, type Severity, type Source } from '@stadion/core/findings';
+import { SEVERITIES, type Severity, type Source } from '@stadion/core/authoring/findings';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useAppDispatch, useProject } from '../../project/hooks.ts';
 import { useAllFindings, useHaveFindingsCome } from '../../project/useFindings.ts';

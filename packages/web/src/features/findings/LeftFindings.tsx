@@ -1,5 +1,5 @@
-import { countAgain, leftBecause, type Finding } from '@stadion/core/findings';
-import { positionOf } from '@stadion/core/model';
+import { countAgain, leftBecause, type Finding } from '@stadion/core/authoring/findings';
+import { positionOf } from '@stadion/core/document/model';
 import { useEdit, useProject } from '../../project/hooks.ts';
 import { keyOf } from './groups.ts';
 

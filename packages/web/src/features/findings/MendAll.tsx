@@ -1,6 +1,6 @@
-import { mendAll, type Finding } from '@stadion/core/findings';
-import { MAX_OPERATIONS_IN_AN_EDIT } from '@stadion/core/contract';
-import { positionOf } from '@stadion/core/model';
+import { mendAll, type Finding } from '@stadion/core/authoring/findings';
+import { MAX_OPERATIONS_IN_AN_EDIT } from '@stadion/core/exchange/contract';
+import { positionOf } from '@stadion/core/document/model';
 import { useMemo, useState } from 'react';
 import { useEdit, useProject, useProjectDocument } from '../../project/hooks.ts';
 import { Button } from '../../ui/index.ts';

@@ -1,4 +1,4 @@
-import type { Finding } from '@stadion/core/findings';
+import type { Finding } from '@stadion/core/authoring/findings';
 import { useEffect, useRef, useState } from 'react';
 import { useSelection } from '../../project/hooks.ts';
 import { useFindings } from '../../project/useFindings.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { findingsOf, type Finding } from '@stadion/core/findings';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { findingsOf, type Finding } from '@stadion/core/authoring/findings';
 import { placeOfFinding } from '../../project/placeOfFinding.ts';
 import { countsOf, groupsOf, keyOf, linesOf, shown } from './groups.ts';
 

@@ -6,8 +6,8 @@ import {
   type FindingCode,
   type Severity,
   type Source,
-} from '@stadion/core/findings';
-import type { Project } from '@stadion/core/model';
+} from '@stadion/core/authoring/findings';
+import type { Project } from '@stadion/core/document/model';
 
 /** What the list goes by. */
 export type GroupedBy = 'severity' | 'level' | 'class';

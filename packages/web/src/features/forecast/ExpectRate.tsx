@@ -1,12 +1,12 @@
-import type { Pacer } from '@stadion/core/model';
-import type { Forecast } from '@stadion/core/trials';
-import { at, expectClearRate, removeAt, replaceAt } from '@stadion/core/edits';
+import type { Pacer } from '@stadion/core/document/model';
+import type { Forecast } from '@stadion/core/forecast/trials';
+import { at, expectClearRate, removeAt, replaceAt } from '@stadion/core/authoring/edits';
 import { useEdit } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { NumberChip } from '../../ui/index.ts';
 
 /** What the designer holds this forecast to from now on, if anything. */
-export function ExpectRate({ here, forecast, pacer }: { here: LevelHere; forecast: Forecast; pacer: Pacer }) {
+export function ExpectRate({ here, forecast, pacer }: { here: LevelContext; forecast: Forecast; pacer: Pacer }) {
   const { project, slotId, position } = here;
   const edit = useEdit();
   const kept = project.expectations.find(

@@ -1,11 +1,11 @@
-import type { Pacer } from '@stadion/core/model';
-import { wantedAt } from '@stadion/core/ramps';
-import { TOO_COSTLY, type Forecast } from '@stadion/core/trials';
+import type { Pacer } from '@stadion/core/document/model';
+import { wantedAt } from '@stadion/core/document/ramps';
+import { TOO_COSTLY, type Forecast } from '@stadion/core/forecast/trials';
 import type { ReactNode } from 'react';
-import { setWanted } from '@stadion/core/edits';
+import { setWanted } from '@stadion/core/authoring/edits';
 import { useAppDispatch, useEdit, usePacer } from '../../project/hooks.ts';
 import { endingName } from '../../project/causes.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import type { LiveForecast } from '../../project/useForecast.ts';
 import { pacerChosen } from '../../project/viewSlice.ts';
 import { formatNumber, formatPercent, formatSeconds, NumberChip, Segmented } from '../../ui/index.ts';
@@ -16,7 +16,7 @@ import { ExpectRate } from './ExpectRate.tsx';
 import { LossMap } from './LossMap.tsx';
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   live: LiveForecast;
   /** What else is told of the level. */
   children?: ReactNode;
@@ -62,7 +62,7 @@ export function ForecastPanel({ here, live, children }: Props) {
 }
 
 /** Bars of the same name are one: running out of time is one ending, whoever took a life before. */
-function endingParts(here: LevelHere, forecast: Forecast): EndingPart[] {
+function endingParts(here: LevelContext, forecast: Forecast): EndingPart[] {
   const parts: EndingPart[] = forecast.stars
     .map((count, stars) => ({
       name: stars === 0 ? 'Cleared' : `Cleared ${'★'.repeat(stars)}`,
@@ -97,7 +97,7 @@ function TooCostly({ forecast: { attempts, endings } }: { forecast: Forecast }) 
   );
 }
 
-function Report({ here, forecast, pacer }: { here: LevelHere; forecast: Forecast; pacer: Pacer }) {
+function Report({ here, forecast, pacer }: { here: LevelContext; forecast: Forecast; pacer: Pacer }) {
   const edit = useEdit();
   const { project, slotId, position } = here;
   const { interval, clearRate } = forecast;

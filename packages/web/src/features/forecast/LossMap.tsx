@@ -1,13 +1,13 @@
-import { groundKindOf, prepareLevel } from '@stadion/core/grounds';
-import { sectionsOf } from '@stadion/core/ground';
-import { looksAt, lossMarks, sceneOf, type Mark } from '@stadion/core/scene';
-import type { Forecast } from '@stadion/core/trials';
+import { groundKindOf, prepareLevel } from '@stadion/core/play/movement';
+import { sectionsOf } from '@stadion/core/play/grid';
+import { looksAt, lossMarks, sceneOf, type Mark } from '@stadion/core/play/scene';
+import type { Forecast } from '@stadion/core/forecast/trials';
 import { useMemo } from 'react';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { formatNumber, GroundPicture } from '../../ui/index.ts';
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   forecast: Pick<Forecast, 'lostAt' | 'parts'>;
 }
 

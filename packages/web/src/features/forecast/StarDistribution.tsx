@@ -1,15 +1,15 @@
-import type { StarReading } from '@stadion/core/model';
-import { resolveAmount, starsFor } from '@stadion/core/rules';
-import type { Forecast } from '@stadion/core/trials';
-import { at, replaceAt } from '@stadion/core/edits';
+import type { StarReading } from '@stadion/core/document/model';
+import { resolveAmount, starsFor } from '@stadion/core/play/rules';
+import type { Forecast } from '@stadion/core/forecast/trials';
+import { at, replaceAt } from '@stadion/core/authoring/edits';
 import { useEdit } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { STAR_READINGS } from '../../sentences/starReadings.ts';
 import { Distribution, formatNumber, formatPercent, type Threshold } from '../../ui/index.ts';
 import { STAR_SHADES } from '../../ui/shades.ts';
 
 /** The right end of the axis: what the reading can come to at most, else what was seen. */
-function highest(here: LevelHere, reading: StarReading, seen: number, asked: number): number {
+function highest(here: LevelContext, reading: StarReading, seen: number, asked: number): number {
   const { level, project, values, placed } = here;
   const limit = level.clock.limitSeconds === null ? 0 : resolveAmount(level.clock.limitSeconds, values, placed);
   const most: Record<StarReading, number> = {
@@ -29,7 +29,7 @@ function highest(here: LevelHere, reading: StarReading, seen: number, asked: num
 }
 
 /** What the ladder of stars stands on, as a distribution with the thresholds to drag. */
-export function StarDistribution({ here, forecast }: { here: LevelHere; forecast: Forecast }) {
+export function StarDistribution({ here, forecast }: { here: LevelContext; forecast: Forecast }) {
   const edit = useEdit();
   const { level, values, placed } = here;
   const { stars } = level;

@@ -1,6 +1,6 @@
-import { CELLS, cellsOn, groundOfText, legendOf, textOfGround, type TextFault } from '@stadion/core/building';
+import { CELLS, cellsOn, groundOfText, legendOf, textOfGround, type TextFault } from '@stadion/core/authoring/building';
 import { useMemo, useRef, useState } from 'react';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
 import { Button } from '../../ui/index.ts';
 import { CELL_WORDS, type Outcome } from './gestures.ts';
@@ -11,7 +11,7 @@ export function AsText({
   onOutcome,
   onClose,
 }: {
-  here: LevelHere;
+  here: LevelContext;
   onOutcome: (outcome: Outcome) => void;
   onClose: () => void;
 }) {

@@ -1,17 +1,17 @@
-import { runsAlongRow, type Gap } from '@stadion/core/attempt';
-import { heightOf, widthOf } from '@stadion/core/building';
-import { at, replaceAt } from '@stadion/core/edits';
-import { literal, type Amount, type Id, type Pacer } from '@stadion/core/model';
-import { resolveAmount } from '@stadion/core/rules';
-import type { Reach } from '@stadion/core/scene';
+import { runsAlongRow, type Gap } from '@stadion/core/play/attempt';
+import { heightOf, widthOf } from '@stadion/core/authoring/building';
+import { at, replaceAt } from '@stadion/core/authoring/edits';
+import { literal, type Amount, type Id, type Pacer } from '@stadion/core/document/model';
+import { resolveAmount } from '@stadion/core/play/rules';
+import type { Reach } from '@stadion/core/play/scene';
 import { useEdit } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { formatNumber } from '../../ui/index.ts';
 import type { WaysAnswer } from '../../workers/ways.worker.ts';
 import { nameOfPiece } from './words.ts';
 
 /** What a ground comes to: how far its furthest cell is, and whether everything can be reached. */
-export function FactsOfGround({ here, reach, gaps }: { here: LevelHere; reach: Reach; gaps: readonly Gap[] }) {
+export function FactsOfGround({ here, reach, gaps }: { here: LevelContext; reach: Reach; gaps: readonly Gap[] }) {
   const { level } = here;
   const away = level.ground.pieces
     .filter(({ id }) => reach.unreachable.includes(id))
@@ -38,7 +38,7 @@ export function FactsOfGround({ here, reach, gaps }: { here: LevelHere; reach: R
 }
 
 /** The lanes of a ground side by side, so that their speeds and gaps can be compared. */
-export function LanesOfGround({ here, onHold }: { here: LevelHere; onHold: (id: Id) => void }) {
+export function LanesOfGround({ here, onHold }: { here: LevelContext; onHold: (id: Id) => void }) {
   const lanes = here.level.ground.pieces.flatMap((piece) => (piece.piece === 'lane' ? [piece] : []));
   if (lanes.length < 2) return null;
   const number = (amount: Amount): string => formatNumber(resolveAmount(amount, here.values, here.placed), 2);
@@ -101,7 +101,7 @@ function TightestGap({ gaps }: { gaps: readonly Gap[] }) {
 }
 
 interface WaysProps {
-  here: LevelHere;
+  here: LevelContext;
   pacer: Pacer;
   ways: WaysAnswer | null;
 }

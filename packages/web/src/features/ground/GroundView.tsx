@@ -1,6 +1,6 @@
 import { useFindings } from '../../project/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
-import { cleared, copiedText, pasted, withGroundAsSection, type Cell } from '@stadion/core/building';
+import { cleared, copiedText, pasted, withGroundAsSection, type Cell } from '@stadion/core/authoring/building';
 import {
   addKind,
   at,
@@ -10,11 +10,11 @@ import {
   withoutPieces,
   type KindDeed,
   type Removal,
-} from '@stadion/core/edits';
-import { waysAt } from '@stadion/core/findings';
-import type { Id, Level } from '@stadion/core/model';
-import { sectionsOf } from '@stadion/core/ground';
-import { prepareLevel } from '@stadion/core/grounds';
+} from '@stadion/core/authoring/edits';
+import { waysAt } from '@stadion/core/authoring/findings';
+import type { Id, Level } from '@stadion/core/document/model';
+import { sectionsOf } from '@stadion/core/play/grid';
+import { prepareLevel } from '@stadion/core/play/movement';
 import {
   gapMarks,
   gapsOf,
@@ -30,12 +30,12 @@ import {
   unreachableMarks,
   wayMarks,
   type Mark,
-} from '@stadion/core/scene';
-import { rulesOf } from '@stadion/core/rules';
-import type { Forecast } from '@stadion/core/trials';
+} from '@stadion/core/play/scene';
+import { rulesOf } from '@stadion/core/play/rules';
+import type { Forecast } from '@stadion/core/forecast/trials';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { useEdit, useGoto, usePacer, useSequenceEdit } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
 import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
 import { freeLook } from '../../project/looks.ts';
@@ -45,16 +45,16 @@ import { choiceByKey, choiceOfKind, handChoices, keyOfHand } from './choices.ts'
 import { FactsOfGround, FactsOfWays, LanesOfGround } from './GroundFacts.tsx';
 import type { Hand, Outcome } from './gestures.ts';
 import { nameOfPiece } from './words.ts';
-import { HeldSentence } from './HeldSentence.tsx';
+import { SelectedPieceSentence } from './SelectedPieceSentence.tsx';
 import { DrawnBar, type Drawn } from './DrawnBar.tsx';
 import { Palette } from './Palette.tsx';
 import { onSection, SectionSentence, SectionStrips, SectionTable } from './sections/index.ts';
 import { Stage } from './Stage.tsx';
 import { useWays } from './useWays.ts';
-import { another, CopyPanel, ScatterPanel, SizePanel, WholeGround, type GroundPanel } from './WholeGround.tsx';
+import { another, CopyPanel, ScatterPanel, SizePanel, GroundMenu, type GroundPanel } from './GroundMenu.tsx';
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   /** Of the level, as far as it has come. */
   forecast: Forecast | null;
   /** What stands over the level, with what can be done to it. */
@@ -218,7 +218,7 @@ export function GroundView({ here: whole, forecast, head }: Props) {
     <div className="flex w-0 min-w-0 grow flex-col overflow-y-auto px-[22px] pt-3.5 pb-4 [scrollbar-gutter:stable]">
       {head(
         <>
-          <WholeGround
+          <GroundMenu
             here={here}
             whole={whole}
             onOutcome={take}
@@ -312,7 +312,7 @@ export function GroundView({ here: whole, forecast, head }: Props) {
                 {trouble}
               </p>
             )}
-            <HeldSentence
+            <SelectedPieceSentence
               here={here}
               pieces={pieces}
               hand={hand}

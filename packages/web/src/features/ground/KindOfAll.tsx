@@ -1,11 +1,11 @@
-import { at, replaceAt } from '@stadion/core/edits';
-import { KINDS_OF_PIECE, type Piece } from '@stadion/core/model';
+import { at, replaceAt } from '@stadion/core/authoring/edits';
+import { KINDS_OF_PIECE, type Piece } from '@stadion/core/document/model';
 import { useEdit } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { ChoiceChip } from '../../ui/index.ts';
 
 /** The kind of several held pieces: all of them change together. */
-export function KindOfAll({ here, pieces }: { here: LevelHere; pieces: readonly Piece[] }) {
+export function KindOfAll({ here, pieces }: { here: LevelContext; pieces: readonly Piece[] }) {
   const edit = useEdit();
   const { level, project } = here;
   const roles = new Set(pieces.map(({ piece }) => KINDS_OF_PIECE[piece]));

@@ -1,4 +1,4 @@
-import type { Amount, Piece } from '@stadion/core/model';
+import type { Amount, Piece } from '@stadion/core/document/model';
 import type { ReactNode } from 'react';
 import { ChoiceChip } from '../../ui/index.ts';
 

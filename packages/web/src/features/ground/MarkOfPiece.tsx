@@ -1,4 +1,4 @@
-import type { Look, MarkedPiece, Project } from '@stadion/core/model';
+import type { Look, MarkedPiece, Project } from '@stadion/core/document/model';
 import { freeLook, takenMarks } from '../../project/looks.ts';
 import { LookChip } from '../../sentences/index.ts';
 

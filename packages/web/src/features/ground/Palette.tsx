@@ -1,6 +1,6 @@
-import { keyOf } from '@stadion/core/building';
-import { KIND_DEEDS, type KindDeed } from '@stadion/core/edits';
-import type { Ground } from '@stadion/core/model';
+import { keyOf } from '@stadion/core/authoring/building';
+import { KIND_DEEDS, type KindDeed } from '@stadion/core/authoring/edits';
+import type { Ground } from '@stadion/core/document/model';
 import { useMemo, useState } from 'react';
 import { FigureMark, Menu } from '../../ui/index.ts';
 import type { HandChoice } from './choices.ts';

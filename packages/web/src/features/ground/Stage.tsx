@@ -1,7 +1,7 @@
-import { boxOf, boxOn, cellsAlong, heightOf, isArea, widthOf, type Cell } from '@stadion/core/building';
-import { prepareLevel } from '@stadion/core/grounds';
-import type { PreparedLevel } from '@stadion/core/attempt';
-import type { Ground, Id, Level, Piece } from '@stadion/core/model';
+import { boxOf, boxOn, cellsAlong, heightOf, isArea, widthOf, type Cell } from '@stadion/core/authoring/building';
+import { prepareLevel } from '@stadion/core/play/movement';
+import type { PreparedLevel } from '@stadion/core/play/attempt';
+import type { Ground, Id, Level, Piece } from '@stadion/core/document/model';
 import {
   hiddenMarks,
   looksAt,
@@ -11,9 +11,9 @@ import {
   wayFromMarks,
   type Figure,
   type Mark,
-} from '@stadion/core/scene';
+} from '@stadion/core/play/scene';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
 import { GroundPicture, useDragged } from '../../ui/index.ts';
 import {
@@ -30,7 +30,7 @@ import {
 import { cellInWords, nameOfPiece } from './words.ts';
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   /** The level as it stands, made ready. */
   prepared: PreparedLevel;
   hand: Hand | null;

@@ -1,6 +1,6 @@
-import { cellsOn, puttablesOn, type CellName, type Puttable } from '@stadion/core/building';
-import { KINDS_OF_PIECE, type Ground, type Id, type PieceName, type Project } from '@stadion/core/model';
-import { kindFigures, type Figure } from '@stadion/core/scene';
+import { cellsOn, puttablesOn, type CellName, type Puttable } from '@stadion/core/authoring/building';
+import { KINDS_OF_PIECE, type Ground, type Id, type PieceName, type Project } from '@stadion/core/document/model';
+import { kindFigures, type Figure } from '@stadion/core/play/scene';
 import { CELL_WORDS, type Hand } from './gestures.ts';
 
 /** One of the things that can be in hand, as it is offered. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { puttables } from '@stadion/core/building';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { freshId, type Ground, type Piece } from '@stadion/core/model';
+import { puttables } from '@stadion/core/authoring/building';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { freshId, type Ground, type Piece } from '@stadion/core/document/model';
 import { choiceByKey, choiceOfKind, handChoices } from './choices.ts';
 import { nextAt, outcomeOf, piecesAt, put, type Drag, type Hand } from './gestures.ts';
 

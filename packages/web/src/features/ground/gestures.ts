@@ -11,8 +11,8 @@ import {
   type Cell,
   type CellName,
   type Puttable,
-} from '@stadion/core/building';
-import { Limits, type Ground, type Id, type MintId, type Piece } from '@stadion/core/model';
+} from '@stadion/core/authoring/building';
+import { Limits, type Ground, type Id, type MintId, type Piece } from '@stadion/core/document/model';
 
 /** What a click puts: cells, a piece, points of a patrol's way, or ties of a latch. */
 export type Hand =

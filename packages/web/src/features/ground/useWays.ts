@@ -1,7 +1,7 @@
-import { prepareLevel } from '@stadion/core/grounds';
-import type { Pacer } from '@stadion/core/model';
+import { prepareLevel } from '@stadion/core/play/movement';
+import type { Pacer } from '@stadion/core/document/model';
 import { useMemo } from 'react';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { workerHook } from '../../project/useWorkerAnswer.ts';
 import type { WaysAnswer, WaysRequest } from '../../workers/ways.worker.ts';
 
@@ -12,7 +12,7 @@ const useAnswer = workerHook<WaysRequest, WaysAnswer>(
 );
 
 /** Where players pass on a level, worked out in a web worker while it is wanted. */
-export function useWays({ project, position }: LevelHere, pacer: Pacer, wanted: boolean): WaysAnswer | null {
+export function useWays({ project, position }: LevelContext, pacer: Pacer, wanted: boolean): WaysAnswer | null {
   const level = useMemo(() => (wanted ? prepareLevel(project, position) : null), [project, position, wanted]);
   const key = useMemo(() => JSON.stringify([level, pacer.abilities, pacer.spread]), [level, pacer]);
   return useAnswer(level && { key, request: () => ({ level, pacer }) }).answer;

@@ -1,10 +1,10 @@
-import type { Cell } from '@stadion/core/building';
-import type { Ground, Id, Piece } from '@stadion/core/model';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { Cell } from '@stadion/core/authoring/building';
+import type { Ground, Id, Piece } from '@stadion/core/document/model';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { piecesAt } from './gestures.ts';
 
 /** What a piece is called: by its own name, or its kind and number. */
-export const nameOfPiece = ({ names }: Pick<LevelHere, 'names'>, piece: Piece): string => {
+export const nameOfPiece = ({ names }: Pick<LevelContext, 'names'>, piece: Piece): string => {
   const name = names.pieces[piece.id] ?? (piece.piece === 'start' ? 'Start' : piece.id);
   return name.charAt(0).toUpperCase() + name.slice(1);
 };
@@ -12,7 +12,7 @@ export const nameOfPiece = ({ names }: Pick<LevelHere, 'names'>, piece: Piece): 
 const CELL_WORDS: Readonly<Record<string, string>> = { '#': 'wall', '.': 'open', '~': 'no ground' };
 
 /** A cell and what is on it. @example 'column 3, row 4: open; Clover 2 (held)' */
-export function cellInWords(here: LevelHere, ground: Ground, cell: Cell, held: ReadonlySet<Id>): string {
+export function cellInWords(here: LevelContext, ground: Ground, cell: Cell, held: ReadonlySet<Id>): string {
   const pieces = piecesAt(ground, cell).map(
     (piece) => `${nameOfPiece(here, piece)}${held.has(piece.id) ? ' (held)' : ''}`,
   );

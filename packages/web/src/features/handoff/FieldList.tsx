@@ -1,4 +1,4 @@
-import { fieldsOf, SCHEMAS } from '@stadion/core/formats';
+import { fieldsOf, SCHEMAS } from '@stadion/core/exchange/formats';
 import { useMemo, useState } from 'react';
 
 /** What each field of a file means, by its schema. @param schema its name */

@@ -1,6 +1,6 @@
-import { changesBetween } from '@stadion/core/changes';
-import type { HandOffSummary, Problem } from '@stadion/core/contract';
-import { projectOf } from '@stadion/core/model';
+import { changesBetween } from '@stadion/core/authoring/changes';
+import type { HandOffSummary, Problem } from '@stadion/core/exchange/contract';
+import { projectOf } from '@stadion/core/document/model';
 import { useId, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { useCreateHandOffMutation, useHandOffQuery, useHandOffsQuery } from '../../api/stadionApi.ts';

@@ -1,14 +1,14 @@
 import {
   exportProject,
   FILES,
-  handedSlot,
+  exportSlot,
   handOffOf,
   parameterTable,
   roundsHandedOver,
   stringsOf,
   type FileName,
-} from '@stadion/core/formats';
-import type { Project, ProjectDocument } from '@stadion/core/model';
+} from '@stadion/core/exchange/formats';
+import type { Project, ProjectDocument } from '@stadion/core/document/model';
 import { useMemo, type ReactNode } from 'react';
 import { useAppSelector, useProject, useProjectDocument, useSelection } from '../../project/hooks.ts';
 import { ImportFile } from '../../project/ImportFile.tsx';
@@ -24,7 +24,7 @@ const json = (value: unknown): string => JSON.stringify(value, null, 2);
 const PREVIEWS: Readonly<
   Partial<Record<FileName, (project: Project, document: ProjectDocument, position: number) => string>>
 > = {
-  'hand-off.json': (project, _document, position) => json(handedSlot(project, position) ?? handOffOf(project)),
+  'hand-off.json': (project, _document, position) => json(exportSlot(project, position) ?? handOffOf(project)),
   'project.json': (_project, document) => json(exportProject(document)),
   'values.csv': (project) => table(project, ','),
   'values.tsv': (project) => table(project, '\t'),

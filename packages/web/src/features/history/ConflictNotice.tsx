@@ -1,5 +1,5 @@
-import type { Edit, Revision } from '@stadion/core/contract';
-import type { PatchOperation } from '@stadion/core/patch';
+import type { Edit, Revision } from '@stadion/core/exchange/contract';
+import type { PatchOperation } from '@stadion/core/basics/patch';
 import { nanoid } from 'nanoid';
 import { clashSettled, edited } from '../../project/documentSlice.ts';
 import { useAppDispatch, useDocument } from '../../project/hooks.ts';

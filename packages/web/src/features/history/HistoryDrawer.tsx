@@ -1,7 +1,7 @@
-import { changesBetween } from '@stadion/core/changes';
-import { MAX_OPERATIONS_IN_AN_EDIT, type RevisionList } from '@stadion/core/contract';
-import { projectOf, type ProjectDocument } from '@stadion/core/model';
-import { patchBetween } from '@stadion/core/patch';
+import { changesBetween } from '@stadion/core/authoring/changes';
+import { MAX_OPERATIONS_IN_AN_EDIT, type RevisionList } from '@stadion/core/exchange/contract';
+import { projectOf, type ProjectDocument } from '@stadion/core/document/model';
+import { patchBetween } from '@stadion/core/basics/patch';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { fetchJson } from '../../api/http.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { documentOf, type ProjectDocument } from '@stadion/core/model';
-import { applyWithInverse } from '@stadion/core/patch';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { documentOf, type ProjectDocument } from '@stadion/core/document/model';
+import { applyWithInverse } from '@stadion/core/basics/patch';
 import { byMinutes, documentAfter, type PastEdit } from './past.ts';
 
 const first = documentOf(homeBeforeDusk());

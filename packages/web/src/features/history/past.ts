@@ -1,6 +1,6 @@
-import type { Revision } from '@stadion/core/contract';
-import type { ProjectDocument } from '@stadion/core/model';
-import { applyPatch, type PatchOperation } from '@stadion/core/patch';
+import type { Revision } from '@stadion/core/exchange/contract';
+import type { ProjectDocument } from '@stadion/core/document/model';
+import { applyPatch, type PatchOperation } from '@stadion/core/basics/patch';
 
 /** An edit as the history lists it: acknowledged, or still on its way. */
 export interface PastEdit {

@@ -1,4 +1,4 @@
-import type { Figure } from '@stadion/core/scene';
+import type { Figure } from '@stadion/core/play/scene';
 import type { CSSProperties } from 'react';
 import { FigureMark, formatNumber } from '../../ui/index.ts';
 

@@ -1,12 +1,18 @@
-import { at, KIND_DEEDS, replaceAt, setMovement, setOptional } from '@stadion/core/edits';
-import { literal, type Amount, type CollectableKind, type EnemyKind, type HazardKind } from '@stadion/core/model';
+import { at, KIND_DEEDS, replaceAt, setMovement, setOptional } from '@stadion/core/authoring/edits';
+import {
+  literal,
+  type Amount,
+  type CollectableKind,
+  type EnemyKind,
+  type HazardKind,
+} from '@stadion/core/document/model';
 import { useEdit } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 
 /** What a collectable is worth. */
-export function CollectableWords({ here, kind }: { here: LevelHere; kind: CollectableKind }) {
+export function CollectableWords({ here, kind }: { here: LevelContext; kind: CollectableKind }) {
   return (
     <>
       <span className="join">is worth</span>
@@ -28,7 +34,7 @@ const MOVEMENTS = Object.entries(KIND_DEEDS).flatMap(([value, { role, label }]) 
 );
 
 /** How an enemy moves, sees, hurts and is beaten. */
-export function EnemyWords({ here, kind }: { here: LevelHere; kind: EnemyKind }) {
+export function EnemyWords({ here, kind }: { here: LevelContext; kind: EnemyKind }) {
   const edit = useEdit();
   const path = at('kinds', 'enemies', kind.id);
   const amount = (label: string, field: string, value: Amount, max: number, step = 0.1) => (
@@ -141,7 +147,7 @@ const ACTS = [
 ];
 
 /** What a hazard takes. */
-export function HazardWords({ here, kind }: { here: LevelHere; kind: HazardKind }) {
+export function HazardWords({ here, kind }: { here: LevelContext; kind: HazardKind }) {
   const edit = useEdit();
   const path = at('kinds', 'hazards', kind.id);
   return (

@@ -1,4 +1,4 @@
-import { namesFor } from '@stadion/core/attempt';
+import { namesFor } from '@stadion/core/play/attempt';
 import {
   addKind,
   at,
@@ -12,17 +12,17 @@ import {
   type KindDeed,
   type KindRole,
   type KindUses,
-} from '@stadion/core/edits';
-import type { EnemyKind, HazardKind } from '@stadion/core/model';
-import { resolveAmount, ruleInWords } from '@stadion/core/rules';
-import { kindFigures, looksOf } from '@stadion/core/scene';
+} from '@stadion/core/authoring/edits';
+import type { EnemyKind, HazardKind } from '@stadion/core/document/model';
+import { resolveAmount, ruleInWords } from '@stadion/core/play/rules';
+import { kindFigures, looksOf } from '@stadion/core/play/scene';
 import { MoreHorizontal } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { KindsSwitch } from '../../project/KindsSwitch.tsx';
 import { FirstStep } from '../../project/FirstStep.tsx';
 import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
-import { levelHere, type LevelHere } from '../../project/levelHere.ts';
+import { levelHere, type LevelContext } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
@@ -48,7 +48,7 @@ const ROLES: readonly { role: KindRole; title: string; none: string }[] = [
   { role: 'hazards', title: 'Hazards', none: 'No hazards yet.' },
 ];
 
-function Cast({ here }: { here: LevelHere }) {
+function Cast({ here }: { here: LevelContext }) {
   const { project } = here;
   const edit = useEdit();
   const add = (deed: KindDeed): void => edit(addKind(project, deed, freeLook(project, KIND_DEEDS[deed].role), mintId));
@@ -105,7 +105,7 @@ function Cast({ here }: { here: LevelHere }) {
 }
 
 interface RowProps {
-  here: LevelHere;
+  here: LevelContext;
   role: KindRole;
   kind: AnyKind;
   index: number;

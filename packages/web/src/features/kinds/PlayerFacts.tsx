@@ -1,7 +1,7 @@
-import { literal, usualShooting, type Project } from '@stadion/core/model';
-import { at, replaceAt } from '@stadion/core/edits';
+import { literal, usualShooting, type Project } from '@stadion/core/document/model';
+import { at, replaceAt } from '@stadion/core/authoring/edits';
 import { useEdit } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { MOVES, RoamMoves } from './moves/index.ts';
 import { nameRefused, ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';
@@ -14,7 +14,7 @@ const AIMS = [
 type Shooting = NonNullable<Project['player']['shooting']>;
 
 /** What the player can do in every level. */
-export function PlayerFacts({ here }: { here: LevelHere }) {
+export function PlayerFacts({ here }: { here: LevelContext }) {
   const edit = useEdit();
   const { player, words } = here.project;
   const set = (label: string, path: string, value: unknown): void => edit({ label, patch: [replaceAt(path, value)] });
@@ -75,7 +75,7 @@ export function PlayerFacts({ here }: { here: LevelHere }) {
   );
 }
 
-function Shoots({ here, shooting }: { here: LevelHere; shooting: Shooting | null }) {
+function Shoots({ here, shooting }: { here: LevelContext; shooting: Shooting | null }) {
   const edit = useEdit();
   const path = at('player', 'shooting');
   if (!shooting) {

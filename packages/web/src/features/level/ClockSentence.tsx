@@ -1,10 +1,10 @@
-import type { Finding } from '@stadion/core/findings';
-import { literal } from '@stadion/core/model';
-import { addAt, at, replaceAt } from '@stadion/core/edits';
+import type { Finding } from '@stadion/core/authoring/findings';
+import { literal } from '@stadion/core/document/model';
+import { addAt, at, replaceAt } from '@stadion/core/authoring/edits';
 import { useEdit } from '../../project/hooks.ts';
 import { ChoiceChip } from '../../ui/index.ts';
 import { AmountChip, conditionOn, ConditionSentence } from '../../sentences/index.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 
 const STARTS = [
   { value: 'load', label: 'the load' },
@@ -20,7 +20,7 @@ const labelOf = (choices: readonly { value: string; label: string }[], value: st
   choices.find((choice) => choice.value === value)?.label ?? value;
 
 /** The clock, as a sentence. */
-export function ClockSentence({ here, findings }: { here: LevelHere; findings: readonly Finding[] }) {
+export function ClockSentence({ here, findings }: { here: LevelContext; findings: readonly Finding[] }) {
   const edit = useEdit();
   const { level } = here;
   const { clock } = level;

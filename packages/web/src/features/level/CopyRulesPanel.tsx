@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { copyRules, slotsNamed, type CopiedRules, type LevelChange } from '@stadion/core/edits';
+import { copyRules, slotsNamed, type CopiedRules, type LevelChange } from '@stadion/core/authoring/edits';
 import { useEdit } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
-import { ruleInWords } from '@stadion/core/rules';
+import type { LevelContext } from '../../project/levelHere.ts';
+import { ruleInWords } from '@stadion/core/play/rules';
 import { topicOf } from '../../sentences/index.ts';
 import { Button, ChoiceChip } from '../../ui/index.ts';
 
@@ -16,7 +16,7 @@ const PARTS = [
 ] as const;
 
 /** Copies rules of this level to others in one move: choose what and where, see what changes, do it. */
-export function CopyRulesPanel({ here, onDone }: { here: LevelHere; onDone: () => void }) {
+export function CopyRulesPanel({ here, onDone }: { here: LevelContext; onDone: () => void }) {
   const edit = useEdit();
   const { project, level, names } = here;
   const [what, setWhat] = useState<CopiedRules>({

@@ -1,13 +1,13 @@
-import { startingJudgeAt } from '@stadion/core/trials';
-import { clockCasesOf, starCasesOf, type EndCase } from '@stadion/core/rules';
+import { startingJudgeAt } from '@stadion/core/forecast/trials';
+import { clockCasesOf, starCasesOf, type EndCase } from '@stadion/core/play/rules';
 import { useMemo } from 'react';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { CaseTable, valueInWords, verdictInWords, type EdgeRow } from '../../sentences/index.ts';
 import { STAR_READINGS } from '../../sentences/starReadings.ts';
 
 const PLACES = { below: 'just below', at: 'at', above: 'just above' } as const;
 
-function rowsOf(here: LevelHere, cases: readonly EndCase[]): EdgeRow[] {
+function rowsOf(here: LevelContext, cases: readonly EndCase[]): EdgeRow[] {
   const { stars } = here.level;
   return cases.map((entry, index) => {
     const isClock = entry.star < 0;
@@ -45,7 +45,7 @@ export function TableSwitch({ of, open, onToggle }: { of: TableOf; open: boolean
 }
 
 /** The edge cases of the clock or of the stars. */
-export function EndTable({ here, of }: { here: LevelHere; of: TableOf }) {
+export function EndTable({ here, of }: { here: LevelContext; of: TableOf }) {
   const rows = useMemo(() => {
     const starting = startingJudgeAt(here.project, here.position);
     return rowsOf(here, of === 'clock' ? clockCasesOf(starting, starting.worth) : starCasesOf(starting));

@@ -1,8 +1,8 @@
-import type { EndingSide, GoesOn } from '@stadion/core/model';
-import { resolveAmount } from '@stadion/core/rules';
-import { at, replaceAt } from '@stadion/core/edits';
+import type { EndingSide, GoesOn } from '@stadion/core/document/model';
+import { resolveAmount } from '@stadion/core/play/rules';
+import { at, replaceAt } from '@stadion/core/authoring/edits';
 import { useEdit } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip, formatNumber, Menu, TextInPlace } from '../../ui/index.ts';
 
@@ -20,7 +20,7 @@ const NEXT = [
 ];
 
 /** What happens after a win and after a loss, each with its bar. */
-export function EndingSentence({ here }: { here: LevelHere }) {
+export function EndingSentence({ here }: { here: LevelContext }) {
   return (
     <div className="flex flex-col gap-1.5">
       <Side here={here} side="won" />
@@ -29,7 +29,7 @@ export function EndingSentence({ here }: { here: LevelHere }) {
   );
 }
 
-function Side({ here, side }: { here: LevelHere; side: 'won' | 'lost' }) {
+function Side({ here, side }: { here: LevelContext; side: 'won' | 'lost' }) {
   const edit = useEdit();
   const { level, project } = here;
   const ending = level.ending[side];
@@ -122,7 +122,7 @@ function Side({ here, side }: { here: LevelHere; side: 'won' | 'lost' }) {
 const WIDTH = 420;
 
 /** The time after the end: freeze, then hold. */
-function Bar({ here, ending, word }: { here: LevelHere; ending: EndingSide; word: string }) {
+function Bar({ here, ending, word }: { here: LevelContext; ending: EndingSide; word: string }) {
   const freeze = Math.max(0, resolveAmount(ending.freezeSeconds, here.values, here.placed));
   const hold = Math.max(0, resolveAmount(ending.holdSeconds, here.values, here.placed));
   const whole = freeze + hold;

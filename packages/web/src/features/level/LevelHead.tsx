@@ -1,17 +1,17 @@
-import { renameLevel } from '@stadion/core/edits';
+import { renameLevel } from '@stadion/core/authoring/edits';
 import type { ReactNode } from 'react';
 import { useAppDispatch, useAppSelector, useEdit, useGoto, useSelection } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { renamingStarted } from '../../project/viewSlice.ts';
 import { nameRefused, Segmented, TextInPlace } from '../../ui/index.ts';
 
-const viewsOf = ({ level }: LevelHere) => [
+const viewsOf = ({ level }: LevelContext) => [
   { value: 'rules', label: 'Rules' },
   { value: 'ground', label: level.bout ? 'Bout' : 'Ground' },
 ];
 
 /** Over a level: its place and name, which of its sides is looked at, and what can be done there. */
-export function LevelHead({ here, children }: { here: LevelHere; children?: ReactNode }) {
+export function LevelHead({ here, children }: { here: LevelContext; children?: ReactNode }) {
   const { level, slotId, position } = here;
   const edit = useEdit();
   const goto = useGoto();

@@ -1,7 +1,7 @@
-import { findingClass, type Finding } from '@stadion/core/findings';
+import { findingClass, type Finding } from '@stadion/core/authoring/findings';
 import { memo, useState } from 'react';
-import { at, replaceAt, setOptional } from '@stadion/core/edits';
-import { numbersIn, objectiveInWords } from '@stadion/core/rules';
+import { at, replaceAt, setOptional } from '@stadion/core/authoring/edits';
+import { numbersIn, objectiveInWords } from '@stadion/core/play/rules';
 import { useAppDispatch, useAppSelector, useEdit } from '../../project/hooks.ts';
 import { preferAllActs } from '../../project/preferences.ts';
 import { allActsShown } from '../../project/viewSlice.ts';
@@ -13,7 +13,7 @@ import { ClockSentence } from './ClockSentence.tsx';
 import { CopyRulesPanel } from './CopyRulesPanel.tsx';
 import { EndingSentence } from './EndingSentence.tsx';
 import { RuleList } from './RuleList.tsx';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { LevelHead } from './LevelHead.tsx';
 import { NumbersHere } from './NumbersHere.tsx';
 import { AddRule, NoteOf } from '../../sentences/index.ts';
@@ -32,7 +32,7 @@ const TIES = [
 const isOfLosing = ({ code }: Finding): boolean => findingClass(code).group === 'loss';
 
 /** All that holds at the selected slot, as sentences. Forecasts that come beside it leave it alone. */
-export const LevelSheet = memo(function LevelSheet({ here }: { here: LevelHere }) {
+export const LevelSheet = memo(function LevelSheet({ here }: { here: LevelContext }) {
   const { level, slotId } = here;
   const edit = useEdit();
   const all = useFindings();

@@ -1,11 +1,11 @@
-import { deriveValue } from '@stadion/core/ramps';
-import { READING_WORDS } from '@stadion/core/edits';
+import { deriveValue } from '@stadion/core/document/ramps';
+import { READING_WORDS } from '@stadion/core/authoring/edits';
 import { useGoto } from '../../project/hooks.ts';
 import { formatNumber, Tip } from '../../ui/index.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 
 /** Every parameter's value at this slot, each with the chain that made it and the way to its lane. */
-export function NumbersHere({ here }: { here: LevelHere }) {
+export function NumbersHere({ here }: { here: LevelContext }) {
   const goto = useGoto();
   const { project, position } = here;
   if (project.parameters.length === 0)

@@ -1,7 +1,7 @@
-import type { Finding } from '@stadion/core/findings';
-import type { Level } from '@stadion/core/model';
+import type { Finding } from '@stadion/core/authoring/findings';
+import type { Level } from '@stadion/core/document/model';
 import { RuleSentence, shownRules, topicOf, type Topic } from '../../sentences/index.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 
 const NOTHING: Readonly<Record<Topic, string>> = {
   won: 'nothing: no rule wins it',
@@ -27,7 +27,15 @@ function clockInWords({ clock }: Level, topic: Topic): string | undefined {
 }
 
 /** Every rule under one heading, standing ones in their place. */
-export function RuleList({ here, topic, findings }: { here: LevelHere; topic: Topic; findings: readonly Finding[] }) {
+export function RuleList({
+  here,
+  topic,
+  findings,
+}: {
+  here: LevelContext;
+  topic: Topic;
+  findings: readonly Finding[];
+}) {
   const { project, level } = here;
   const rules = shownRules(project, level).filter(({ rule }) => topicOf(rule) === topic);
   const byClock = clockInWords(level, topic);

@@ -1,11 +1,11 @@
-import type { Finding } from '@stadion/core/findings';
-import { literal, type StarReading, type Stars } from '@stadion/core/model';
-import { starCount } from '@stadion/core/rules';
+import type { Finding } from '@stadion/core/authoring/findings';
+import { literal, type StarReading, type Stars } from '@stadion/core/document/model';
+import { starCount } from '@stadion/core/play/rules';
 import { X } from 'lucide-react';
-import { addAt, at, removeAt, replaceAt } from '@stadion/core/edits';
+import { addAt, at, removeAt, replaceAt } from '@stadion/core/authoring/edits';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { useEdit } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { AmountChip, conditionOn, ConditionSentence } from '../../sentences/index.ts';
 import { STAR_READINGS } from '../../sentences/starReadings.ts';
 import { ChoiceChip } from '../../ui/index.ts';
@@ -15,7 +15,7 @@ const OWN = 'conditions';
 const stars = (count: number): string => '★'.repeat(count);
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   findings: readonly Finding[];
 }
 
@@ -80,7 +80,7 @@ function ladderOn(reading: StarReading, before: Stars): Stars {
 }
 
 /** A condition for each star, from what the ladder asked where it can be said. */
-function eachItsOwn(here: LevelHere): Stars {
+function eachItsOwn(here: LevelContext): Stars {
   const { stars: before } = here.level;
   if (before.is === 'conditions') return before;
   const conditions = before.thresholds.map((threshold, index) => {
@@ -112,7 +112,15 @@ function Remove({ count, level, path }: { count: number; level: string; path: st
   );
 }
 
-function Ladder({ here, ladder, path }: { here: LevelHere; ladder: Extract<Stars, { is: 'ladder' }>; path: string }) {
+function Ladder({
+  here,
+  ladder,
+  path,
+}: {
+  here: LevelContext;
+  ladder: Extract<Stars, { is: 'ladder' }>;
+  path: string;
+}) {
   const edit = useEdit();
   const { level } = here;
   const { thresholds, reading, direction } = ladder;
@@ -193,7 +201,7 @@ function Conditions({
   path,
   findings,
 }: {
-  here: LevelHere;
+  here: LevelContext;
   conditions: Extract<Stars, { is: 'conditions' }>['conditions'];
   path: string;
   findings: readonly Finding[];

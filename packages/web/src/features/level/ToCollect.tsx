@@ -1,14 +1,14 @@
-import { endingOfRule, leaves, resolveAmount } from '@stadion/core/rules';
-import { at } from '@stadion/core/edits';
+import { endingOfRule, leaves, resolveAmount } from '@stadion/core/play/rules';
+import { at } from '@stadion/core/authoring/edits';
 import { formatNumber } from '../../ui/index.ts';
 import { AmountChip } from '../../sentences/index.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 
 const SHADES = ['var(--win-3)', 'var(--win-2)', 'var(--mark)', 'var(--lavender)', 'var(--ink-3)'];
 const WIDTH = 560;
 
 /** The worth that the win asks for, if it asks for any. */
-function neededWorth(here: LevelHere): number | undefined {
+function neededWorth(here: LevelContext): number | undefined {
   for (const { rule } of here.rules) {
     if (endingOfRule(rule) !== 'won') continue;
     for (const { leaf } of leaves(rule.when)) {
@@ -20,7 +20,7 @@ function neededWorth(here: LevelHere): number | undefined {
 }
 
 /** What lies on the ground, what it is worth, and the budget: placed, needed, to spare. */
-export function ToCollect({ here }: { here: LevelHere }) {
+export function ToCollect({ here }: { here: LevelContext }) {
   const { project, placed } = here;
   const total = placed.worth['any'] ?? 0;
   const needed = neededWorth(here);

@@ -1,4 +1,4 @@
-import type { Mover } from '@stadion/core/tuning';
+import type { Mover } from '@stadion/core/forecast/tuning';
 import { useGoto, usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { formatNumber } from '../../ui/index.ts';
 import { useMovers } from '../../project/useMovers.ts';

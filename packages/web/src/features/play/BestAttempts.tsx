@@ -1,12 +1,12 @@
-import type { Recording } from '@stadion/core/attempt';
-import { ticksToSeconds } from '@stadion/core/rules';
-import type { LevelHere } from '../../project/levelHere.ts';
-import { sectionsOf } from '@stadion/core/ground';
+import type { Recording } from '@stadion/core/play/attempt';
+import { ticksToSeconds } from '@stadion/core/play/rules';
+import type { LevelContext } from '../../project/levelHere.ts';
+import { sectionsOf } from '@stadion/core/play/grid';
 import { formatMoment, formatNumber } from '../../ui/index.ts';
 import type { BestAttempt } from './bestAttempts.ts';
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   best: readonly BestAttempt[];
   /** Mark of the level as it is now. */
   level: number;

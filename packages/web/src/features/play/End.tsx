@@ -1,7 +1,7 @@
-import { positionOf } from '@stadion/core/model';
-import { causeInWords, conditionInWords, ticksToSeconds, type Observed, type Verdicts } from '@stadion/core/rules';
-import { LOST_FIGHT } from '@stadion/core/trials';
-import type { LevelHere } from '../../project/levelHere.ts';
+import { positionOf } from '@stadion/core/document/model';
+import { causeInWords, conditionInWords, ticksToSeconds, type Observed, type Verdicts } from '@stadion/core/play/rules';
+import { LOST_FIGHT } from '@stadion/core/forecast/trials';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { Button, formatNumber } from '../../ui/index.ts';
 
 /** An attempt that has ended, on a ground or in a bout. */
@@ -14,7 +14,7 @@ export interface Ended {
 }
 
 /** Why it ended, in a sentence. */
-function whyInWords(here: LevelHere, state: Ended): string {
+function whyInWords(here: LevelContext, state: Ended): string {
   const { rule } = state.verdicts.ending;
   if (rule === LOST_FIGHT) return 'A fight on the way was lost, and here that loses the level.';
   if (rule === -1) {
@@ -30,7 +30,7 @@ function whyInWords(here: LevelHere, state: Ended): string {
 }
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   state: Ended;
   onRestart: () => void;
   onLeave: () => void;
@@ -43,7 +43,7 @@ interface Props {
 
 /** Where the ending leads, as a button; a retry needs none of its own. */
 function nextOf(
-  { project, level, slotId }: LevelHere,
+  { project, level, slotId }: LevelContext,
   side: 'won' | 'lost',
 ): { slotId: string; words: string } | undefined {
   const { next } = level.ending[side];

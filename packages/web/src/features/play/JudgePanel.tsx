@@ -1,5 +1,5 @@
-import type { Condition } from '@stadion/core/model';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { Condition } from '@stadion/core/document/model';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { lengthLimits, SHARE_LIMITS } from '../../sentences/lengths.ts';
 import {
   causeInWords,
@@ -13,7 +13,7 @@ import {
   ticksToSeconds,
   type Judge,
   type Verdicts,
-} from '@stadion/core/rules';
+} from '@stadion/core/play/rules';
 import { formatNumber } from '../../ui/index.ts';
 
 /** An attempt, as far as it is judged. */
@@ -24,7 +24,7 @@ interface Judged {
 
 interface Props {
   state: Judged;
-  here: LevelHere;
+  here: LevelContext;
 }
 
 /** A unit stays on the line of its number. */
@@ -68,7 +68,7 @@ interface RowProps {
   condition: Condition;
   node: JudgeNode;
   state: Judged;
-  here: LevelHere;
+  here: LevelContext;
   depth: number;
 }
 

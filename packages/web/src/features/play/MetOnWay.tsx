@@ -6,7 +6,7 @@ import {
   type Choice,
   type Met,
   type PreparedMeetings,
-} from '@stadion/core/bouts';
+} from '@stadion/core/play/bouts';
 import { useCallback, useMemo } from 'react';
 import { BoutByHand } from '../../sentences/TryBout.tsx';
 import { Button } from '../../ui/index.ts';

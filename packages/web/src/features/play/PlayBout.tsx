@@ -1,4 +1,4 @@
-import { briefOf } from '@stadion/core/attempt';
+import { briefOf } from '@stadion/core/play/attempt';
 import {
   attemptByHand,
   makeBoutLevelWorld,
@@ -9,13 +9,13 @@ import {
   type BoutAttempt,
   type Choice,
   type PreparedBoutLevel,
-} from '@stadion/core/bouts';
-import { effectInWords, READINGS } from '@stadion/core/rules';
-import { recordedChoices } from '@stadion/core/trials';
+} from '@stadion/core/play/bouts';
+import { effectInWords, READINGS } from '@stadion/core/play/rules';
+import { recordedChoices } from '@stadion/core/forecast/trials';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { addressOf, useSelection } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { BoutByHand } from '../../sentences/TryBout.tsx';
 import { Button, formatNumber } from '../../ui/index.ts';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts.ts';
@@ -25,7 +25,7 @@ import { PlayHead } from './PlayHead.tsx';
 import { useWatchedAttempt } from './useWatchedAttempt.ts';
 
 /** Plays a level that a bout decides, every rule's truth beside it. */
-export function PlayBout({ here, prepared }: { here: LevelHere; prepared: PreparedBoutLevel }) {
+export function PlayBout({ here, prepared }: { here: LevelContext; prepared: PreparedBoutLevel }) {
   const { level, slotId } = here;
   const { projectId } = useSelection();
   const navigate = useNavigate();
@@ -97,13 +97,13 @@ export function PlayBout({ here, prepared }: { here: LevelHere; prepared: Prepar
 }
 
 /** The same fight with names, which no forecast needs. */
-function namedWorld({ project: { bouts, slots }, level, position, values }: LevelHere, { bout }: PreparedBoutLevel) {
+function namedWorld({ project: { bouts, slots }, level, position, values }: LevelContext, { bout }: PreparedBoutLevel) {
   if (!bouts || !level.bout) return makeBoutWorld(bout);
   return makeBoutWorld(prepareBout(bouts, meetingOf({ bouts, slots }, level.bout, position, values)));
 }
 
 /** What rules have done so far, the latest first. */
-function Told({ here, attempt: { told } }: { here: LevelHere; attempt: BoutAttempt }) {
+function Told({ here, attempt: { told } }: { here: LevelContext; attempt: BoutAttempt }) {
   return (
     <ul aria-label="What rules did" className="text-[12.5px]">
       {told.toReversed().map(({ rule, effect, round }, index) => {
@@ -141,7 +141,7 @@ function Counters({ attempt: { observed } }: { attempt: BoutAttempt }) {
 }
 
 interface EndProps {
-  here: LevelHere;
+  here: LevelContext;
   attempt: BoutAttempt;
   onAgain: () => void;
   onLeave: () => void;

@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { Button } from '../../ui/index.ts';
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   onRestart: () => void;
   onLeave: () => void;
   /** Beside the name. */

@@ -1,9 +1,9 @@
-import { SORTS, subjectsOf, type AttemptState, type Recording, type StartFrom } from '@stadion/core/attempt';
-import { meetingsOf, type PreparedMeetings } from '@stadion/core/bouts';
-import { sectionsOf } from '@stadion/core/ground';
-import { groundKindOf } from '@stadion/core/grounds';
-import { remembered } from '@stadion/core/memo';
-import type { EndingSide, Level, Project } from '@stadion/core/model';
+import { SORTS, subjectsOf, type AttemptState, type Recording, type StartFrom } from '@stadion/core/play/attempt';
+import { meetingsOf, type PreparedMeetings } from '@stadion/core/play/bouts';
+import { sectionsOf } from '@stadion/core/play/grid';
+import { groundKindOf } from '@stadion/core/play/movement';
+import { memoizeByObject } from '@stadion/core/basics/memo';
+import type { EndingSide, Level, Project } from '@stadion/core/document/model';
 import {
   leaves,
   READINGS,
@@ -13,8 +13,8 @@ import {
   subjectOf,
   ticksToSeconds,
   type Subjects,
-} from '@stadion/core/rules';
-import { happeningInWords, looksAt, sceneOfAttempt, seenStretch } from '@stadion/core/scene';
+} from '@stadion/core/play/rules';
+import { happeningInWords, looksAt, sceneOfAttempt, seenStretch } from '@stadion/core/play/scene';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { addressOf, useProject, useSelection } from '../../project/hooks.ts';
 import {
@@ -22,13 +22,13 @@ import {
   isBout,
   LOST_FIGHT,
   meetingsAt,
-  prepareGame,
+  resolveLevel,
   recordedAttempt,
-  type PreparedGame,
+  type ResolvedLevel,
   type PreparedGround,
-} from '@stadion/core/trials';
+} from '@stadion/core/forecast/trials';
 import { useNavigate } from 'react-router';
-import { levelHere, type LevelHere } from '../../project/levelHere.ts';
+import { levelHere, type LevelContext } from '../../project/levelHere.ts';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts.ts';
 import { Button, formatNumber, paint, readPalette, type Palette } from '../../ui/index.ts';
 import { attemptOf, bestAttempts, keepAttempt, levelMark } from './bestAttempts.ts';
@@ -61,8 +61,8 @@ export function PlayScreen() {
 }
 
 /** All that is played at a position: the level, and the fights on its way, with names. */
-function playedAt(project: Project, position: number): { game: PreparedGame; meetings: PreparedMeetings | null } {
-  const game = prepareGame(project, position);
+function playedAt(project: Project, position: number): { game: ResolvedLevel; meetings: PreparedMeetings | null } {
+  const game = resolveLevel(project, position);
   const level = project.levels[project.slots[position - 1]?.levelId ?? ''];
   const meetings = level && meetingsOf(level);
   if (!meetings || !hasBouts(project)) return { game, meetings: null };
@@ -70,13 +70,13 @@ function playedAt(project: Project, position: number): { game: PreparedGame; mee
 }
 
 /** What moves on after an end, and when. */
-const afterEnd = (here: LevelHere, side: EndingSide) => ({
+const afterEnd = (here: LevelContext, side: EndingSide) => ({
   freezeTicks: secondsToTicks(resolveAmount(side.freezeSeconds, here.values, here.placed)),
   goesOn: side.goesOn,
 });
 
 interface PlayProps {
-  here: LevelHere;
+  here: LevelContext;
   prepared: PreparedGround;
   meetings: PreparedMeetings | null;
 }
@@ -283,7 +283,7 @@ const lostByFight = (state: AttemptState): Ended => ({
 });
 
 /** Says that one section of a run is forced: it is how one looks at it, and nothing of the level. */
-function OnlySection({ here, section }: { here: LevelHere; section: number | undefined }) {
+function OnlySection({ here, section }: { here: LevelContext; section: number | undefined }) {
   const name = section === undefined ? undefined : sectionsOf(here.level.ground)[section]?.name;
   if (name === undefined) return null;
   return (
@@ -294,7 +294,7 @@ function OnlySection({ here, section }: { here: LevelHere; section: number | und
 }
 
 /** What a milestone says, for as long as it is shown. */
-function Said({ here, state }: { here: LevelHere; state: AttemptState }) {
+function Said({ here, state }: { here: LevelContext; state: AttemptState }) {
   const { rule, effect, untilTick } = state.message;
   const said = here.rules[rule]?.rule.then[effect];
   if (said?.effect !== 'message' || state.tick > untilTick) return null;
@@ -310,11 +310,13 @@ const SHOWN_ALWAYS: ReadonlySet<string> = new Set([
   ...(['worth', 'lives', 'health', 'score', 'timeLeft', 'timeElapsed', 'tries', 'phase'] as const),
 ]);
 
-const subjectsHere = remembered((project: Project) => remembered((level: Level) => subjectsOf(project, level)));
+const subjectsHere = memoizeByObject((project: Project) =>
+  memoizeByObject((level: Level) => subjectsOf(project, level)),
+);
 const subjectsAt = (project: Project, level: Level): Subjects => subjectsHere(project)(level);
 
 /** Returns the other readings that the level's rules name, such as tallies and crossings, each with the number asked for. */
-function namedReadings(here: LevelHere, { observed }: AttemptState): [string, string][] {
+function namedReadings(here: LevelContext, { observed }: AttemptState): [string, string][] {
   const { rules, names, placed, values } = here;
   const subjects = subjectsAt(here.project, here.level);
   const shown = new Map<string, string>();
@@ -334,7 +336,7 @@ function namedReadings(here: LevelHere, { observed }: AttemptState): [string, st
   return [...shown];
 }
 
-function Counters({ here, state }: { here: LevelHere; state: AttemptState }) {
+function Counters({ here, state }: { here: LevelContext; state: AttemptState }) {
   const { observed, clock, world } = state;
   const { motion } = world.level;
   const worth = observed.worth.at(-1) ?? 0;
@@ -367,7 +369,7 @@ function Counters({ here, state }: { here: LevelHere; state: AttemptState }) {
 
 const SHOWN_HAPPENINGS = 8;
 
-function Happenings({ here, state }: { here: LevelHere; state: AttemptState }) {
+function Happenings({ here, state }: { here: LevelContext; state: AttemptState }) {
   const latest = state.happenings.slice(-SHOWN_HAPPENINGS).toReversed();
   return (
     <section aria-label="Happenings" className="border-t border-line pt-2">

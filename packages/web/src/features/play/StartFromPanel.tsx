@@ -1,13 +1,13 @@
-import { PIECES, startPlace, type PreparedLevel, type StartFrom } from '@stadion/core/attempt';
-import { sectionsOf } from '@stadion/core/ground';
-import { groundKindOf } from '@stadion/core/grounds';
-import type { Reading } from '@stadion/core/model';
-import { READINGS, readingInWords, resolveAmount } from '@stadion/core/rules';
-import type { LevelHere } from '../../project/levelHere.ts';
+import { PIECES, startPlace, type PreparedLevel, type StartFrom } from '@stadion/core/play/attempt';
+import { sectionsOf } from '@stadion/core/play/grid';
+import { groundKindOf } from '@stadion/core/play/movement';
+import type { Reading } from '@stadion/core/document/model';
+import { READINGS, readingInWords, resolveAmount } from '@stadion/core/play/rules';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { Button, ChoiceChip, formatNumber, NumberChip } from '../../ui/index.ts';
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   prepared: PreparedLevel;
   from: StartFrom;
   onChange: (from: StartFrom) => void;

@@ -1,12 +1,12 @@
-import { happeningInWords } from '@stadion/core/scene';
-import { timelineOf, type AttemptState, type Recording } from '@stadion/core/attempt';
-import { causeInWords, conditionInWords, endingOfRule, ticksToSeconds } from '@stadion/core/rules';
+import { happeningInWords } from '@stadion/core/play/scene';
+import { timelineOf, type AttemptState, type Recording } from '@stadion/core/play/attempt';
+import { causeInWords, conditionInWords, endingOfRule, ticksToSeconds } from '@stadion/core/play/rules';
 import { useMemo } from 'react';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { Button, formatNumber } from '../../ui/index.ts';
 
 interface Props {
-  here: LevelHere;
+  here: LevelContext;
   state: AttemptState;
   recording: Recording;
   /** Ticks recorded: the timeline is drawn anew when they change. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { startAttempt, step } from '@stadion/core/attempt';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { makeWorld, prepareLevel } from '@stadion/core/grounds';
+import { startAttempt, step } from '@stadion/core/play/attempt';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { makeWorld, prepareLevel } from '@stadion/core/play/movement';
 import { attemptOf, better, levelMark, type BestAttempt } from './bestAttempts.ts';
 
 const like = (change: Partial<BestAttempt>): BestAttempt => ({

@@ -1,6 +1,6 @@
-import type { AttemptState, Recording } from '@stadion/core/attempt';
-import { mix } from '@stadion/core/random';
-import { READINGS } from '@stadion/core/rules';
+import type { AttemptState, Recording } from '@stadion/core/play/attempt';
+import { mix } from '@stadion/core/basics/random';
+import { READINGS } from '@stadion/core/play/rules';
 import { keepText, keptText } from '../../project/browserKeeps.ts';
 
 /** An attempt that a person has played to its end, with what ranks it. */

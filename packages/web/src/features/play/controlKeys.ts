@@ -1,4 +1,4 @@
-import type { Control } from '@stadion/core/attempt';
+import type { Control } from '@stadion/core/play/attempt';
 
 /** By control: the keys that hold it, as they are written and as the browser calls them. */
 export const CONTROL_KEYS: Readonly<Record<Control, { arrow: string; letter: string; codes: readonly string[] }>> = {

@@ -15,10 +15,10 @@ import {
   type PreparedLevel,
   type Recording,
   type StartFrom,
-} from '@stadion/core/attempt';
-import { makeWorld } from '@stadion/core/grounds';
-import { TICK_SECONDS } from '@stadion/core/rules';
-import { placesOf, remember, type Places } from '@stadion/core/scene';
+} from '@stadion/core/play/attempt';
+import { makeWorld } from '@stadion/core/play/movement';
+import { TICK_SECONDS } from '@stadion/core/play/rules';
+import { placesOf, remember, type Places } from '@stadion/core/play/scene';
 import { CONTROL_OF } from './controlKeys.ts';
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import type { Meetings } from './useMeetings.ts';

@@ -1,5 +1,12 @@
-import type { AttemptState } from '@stadion/core/attempt';
-import { meetNow, startOnWay, type BoutPhase, type Met, type OnWay, type PreparedMeetings } from '@stadion/core/bouts';
+import type { AttemptState } from '@stadion/core/play/attempt';
+import {
+  meetNow,
+  startOnWay,
+  type BoutPhase,
+  type Met,
+  type OnWay,
+  type PreparedMeetings,
+} from '@stadion/core/play/bouts';
 import { useCallback, useMemo, useRef, useState, type RefObject } from 'react';
 
 /** Fights on the way of an attempt that is played by hand. */

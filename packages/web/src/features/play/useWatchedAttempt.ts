@@ -1,6 +1,6 @@
-import type { Pacer, Project } from '@stadion/core/model';
-import { everyPacer } from '@stadion/core/pacers';
-import { seedOf } from '@stadion/core/trials';
+import type { Pacer, Project } from '@stadion/core/document/model';
+import { everyPacer } from '@stadion/core/forecast/pacers';
+import { seedOf } from '@stadion/core/forecast/trials';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 

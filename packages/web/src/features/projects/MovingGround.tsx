@@ -1,8 +1,8 @@
-import { startAttempt, step, type AttemptState, type World } from '@stadion/core/attempt';
-import { makeWorld, prepareLevel } from '@stadion/core/grounds';
-import type { Project } from '@stadion/core/model';
-import { makePlayer, PERFECT, playerInput, type Player } from '@stadion/core/pacers';
-import { looksOf, placesOf, sceneOf, sceneOfAttempt, seenStretch } from '@stadion/core/scene';
+import { startAttempt, step, type AttemptState, type World } from '@stadion/core/play/attempt';
+import { makeWorld, prepareLevel } from '@stadion/core/play/movement';
+import type { Project } from '@stadion/core/document/model';
+import { makePlayer, PERFECT, playerInput, type Player } from '@stadion/core/forecast/pacers';
+import { looksOf, placesOf, sceneOf, sceneOfAttempt, seenStretch } from '@stadion/core/play/scene';
 import { useEffect, useMemo, useState } from 'react';
 import { GroundPicture } from '../../ui/index.ts';
 

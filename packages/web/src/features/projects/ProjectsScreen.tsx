@@ -1,4 +1,4 @@
-import type { CreateProject, Problem, ProjectSummary } from '@stadion/core/contract';
+import type { CreateProject, Problem, ProjectSummary } from '@stadion/core/exchange/contract';
 import { MoreHorizontal } from 'lucide-react';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';

@@ -1,8 +1,14 @@
-import { START_KITS, startGoals, startProject, type StartChoices, type StartMoves } from '@stadion/core/building';
+import {
+  START_KITS,
+  startGoals,
+  startProject,
+  type StartChoices,
+  type StartMoves,
+} from '@stadion/core/authoring/building';
 import { RadioGroup } from 'radix-ui';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Button, NumberChip } from '../../ui/index.ts';
-import type { CreateProject } from '@stadion/core/contract';
+import type { CreateProject } from '@stadion/core/exchange/contract';
 import { GroundAtStart, MovingGround } from './MovingGround.tsx';
 
 /** A project from three answers, each given already; or the smaller beginnings. */

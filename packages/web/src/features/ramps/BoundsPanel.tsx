@@ -1,5 +1,5 @@
-import { rampValue, seriesOf } from '@stadion/core/ramps';
-import { moveTier, READING_WORDS, removeTier, renameTier, tierLimits } from '@stadion/core/edits';
+import { rampValue, seriesOf } from '@stadion/core/document/ramps';
+import { moveTier, READING_WORDS, removeTier, renameTier, tierLimits } from '@stadion/core/authoring/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
 import { NumberChip, TextInPlace } from '../../ui/index.ts';
 import { boundsOf, extentOf } from './liveAxis.ts';

@@ -1,4 +1,4 @@
-import type { Parameter, Ramp } from '@stadion/core/model';
+import type { Parameter, Ramp } from '@stadion/core/document/model';
 import { ChoiceChip, NumberChip, type NumberLimits } from '../../ui/index.ts';
 
 const TAKES = [

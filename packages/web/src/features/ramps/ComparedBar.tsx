@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { patchBetween } from '@stadion/core/patch';
+import { patchBetween } from '@stadion/core/basics/patch';
 import { useRemoveSnapshotMutation, useSnapshotQuery } from '../../api/stadionApi.ts';
 import { useChanges, useCompared } from '../../project/compared.ts';
 import { useEdit, useGoto, useProjectDocument, useSelection } from '../../project/hooks.ts';

@@ -1,7 +1,7 @@
-import type { Parameter } from '@stadion/core/model';
-import { conditionsIn, cyclesOf, formulaError, rowWith, seriesOf } from '@stadion/core/ramps';
+import type { Parameter } from '@stadion/core/document/model';
+import { conditionsIn, cyclesOf, formulaError, rowWith, seriesOf } from '@stadion/core/document/ramps';
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { setRamp } from '@stadion/core/edits';
+import { setRamp } from '@stadion/core/authoring/edits';
 import { useEdit, useProject, useSelection } from '../../project/hooks.ts';
 import { completionsOf, wordBefore, wordsFor, type Completion } from './completions.ts';
 import type { Preview } from './preview.ts';

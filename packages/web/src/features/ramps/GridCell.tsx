@@ -1,5 +1,5 @@
-import type { Parameter } from '@stadion/core/model';
-import type { RampRow } from '@stadion/core/ramps';
+import type { Parameter } from '@stadion/core/document/model';
+import type { RampRow } from '@stadion/core/document/ramps';
 import { memo, useEffect, useRef, type RefObject } from 'react';
 import { marksOfCell } from './cellMarks.tsx';
 import type { Selection } from './gridSelection.ts';

@@ -1,5 +1,5 @@
-import type { Parameter } from '@stadion/core/model';
-import { rowWith, type RampRow, type Stretch } from '@stadion/core/ramps';
+import type { Parameter } from '@stadion/core/document/model';
+import { rowWith, type RampRow, type Stretch } from '@stadion/core/document/ramps';
 import { memo, useCallback, useMemo, useState } from 'react';
 import type { Columns } from '../../project/columns.ts';
 import { useProject } from '../../project/hooks.ts';

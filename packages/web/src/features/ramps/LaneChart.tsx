@@ -1,5 +1,5 @@
-import type { Parameter, Project } from '@stadion/core/model';
-import { readRamp, withoutNumber, type RampRow, type Stretch } from '@stadion/core/ramps';
+import type { Parameter, Project } from '@stadion/core/document/model';
+import { readRamp, withoutNumber, type RampRow, type Stretch } from '@stadion/core/document/ramps';
 import { useMemo } from 'react';
 import type { Columns } from '../../project/columns.ts';
 import { useProject } from '../../project/hooks.ts';

@@ -1,8 +1,8 @@
-import { type Parameter } from '@stadion/core/model';
-import { withoutNumber, type RampRow } from '@stadion/core/ramps';
+import { type Parameter } from '@stadion/core/document/model';
+import { withoutNumber, type RampRow } from '@stadion/core/document/ramps';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { at, removeParameter, setParameterFact, setSane, type ParameterRemoval } from '@stadion/core/edits';
+import { at, removeParameter, setParameterFact, setSane, type ParameterRemoval } from '@stadion/core/authoring/edits';
 import { useAppDispatch, useEdit, useProject, useSelection } from '../../project/hooks.ts';
 import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
 import { lanePanelOpened, type LanePanel } from '../../project/viewSlice.ts';

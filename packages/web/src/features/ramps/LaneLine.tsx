@@ -1,5 +1,5 @@
-import type { Parameter, Project } from '@stadion/core/model';
-import type { RampRow } from '@stadion/core/ramps';
+import type { Parameter, Project } from '@stadion/core/document/model';
+import type { RampRow } from '@stadion/core/document/ramps';
 import { memo } from 'react';
 import { lanePoint, type LanePoint, type LaneScale } from './scale.ts';
 import { sayValue } from './words.ts';

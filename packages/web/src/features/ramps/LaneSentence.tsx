@@ -1,5 +1,5 @@
-import { placedOn } from '@stadion/core/attempt';
-import type { LiveAxis, Parameter, Project, Ramp, ShapeType } from '@stadion/core/model';
+import { placedOn } from '@stadion/core/play/attempt';
+import type { LiveAxis, Parameter, Project, Ramp, ShapeType } from '@stadion/core/document/model';
 import {
   numberOf,
   rawValue,
@@ -11,10 +11,10 @@ import {
   valuesAt,
   withNumber,
   type ShapeField,
-} from '@stadion/core/ramps';
+} from '@stadion/core/document/ramps';
 import { useMemo } from 'react';
 import { GUTTER } from '../../project/columns.ts';
-import { addTier, READING_WORDS, removePin, setAxis, setPin, setRamp, setShape } from '@stadion/core/edits';
+import { addTier, READING_WORDS, removePin, setAxis, setPin, setRamp, setShape } from '@stadion/core/authoring/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
 import { FIELD_LIMITS } from '../../project/fieldLimits.ts';

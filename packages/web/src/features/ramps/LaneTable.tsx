@@ -1,4 +1,4 @@
-import { changeOf, type RampRow } from '@stadion/core/ramps';
+import { changeOf, type RampRow } from '@stadion/core/document/ramps';
 import { useProject } from '../../project/hooks.ts';
 import type { PanelProps } from './preview.ts';
 import { derivationInWords } from './scale.ts';

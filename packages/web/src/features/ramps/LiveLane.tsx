@@ -1,7 +1,7 @@
-import type { Parameter, Ramp } from '@stadion/core/model';
-import { rampValue, seriesOf, type RampContext } from '@stadion/core/ramps';
+import type { Parameter, Ramp } from '@stadion/core/document/model';
+import { rampValue, seriesOf, type RampContext } from '@stadion/core/document/ramps';
 import { useMemo, useState } from 'react';
-import { READING_WORDS } from '@stadion/core/edits';
+import { READING_WORDS } from '@stadion/core/authoring/edits';
 import { useProject } from '../../project/hooks.ts';
 import { useTierBorder } from '../../project/useTierBorder.ts';
 import { extentOf, ticksOf } from './liveAxis.ts';

@@ -1,9 +1,9 @@
-import type { Parameter } from '@stadion/core/model';
+import type { Parameter } from '@stadion/core/document/model';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { toast } from 'sonner';
 import { useColumns } from '../../project/columns.ts';
-import { setCells, type CellChange } from '@stadion/core/edits';
+import { setCells, type CellChange } from '@stadion/core/authoring/edits';
 import { useCompared } from '../../project/compared.ts';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { useRamps } from '../../project/ramps.ts';

@@ -1,8 +1,8 @@
-import type { Parameter, Project, Ramp } from '@stadion/core/model';
-import { rowWith, seriesOf, toSignificant, type RampRow } from '@stadion/core/ramps';
+import type { Parameter, Project, Ramp } from '@stadion/core/document/model';
+import { rowWith, seriesOf, toSignificant, type RampRow } from '@stadion/core/document/ramps';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Columns } from '../../project/columns.ts';
-import { removePin, setPin } from '@stadion/core/edits';
+import { removePin, setPin } from '@stadion/core/authoring/edits';
 import { useAppDispatch, useEdit, useGoto, useProject } from '../../project/hooks.ts';
 import { stretchMarked } from '../../project/viewSlice.ts';
 import { useDragged } from '../../ui/index.ts';

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { addParameter, at } from '@stadion/core/edits';
+import { addParameter, at } from '@stadion/core/authoring/edits';
 import { useAppDispatch, useAppSelector, useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';

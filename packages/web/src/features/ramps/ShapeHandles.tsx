@@ -1,7 +1,7 @@
-import type { Parameter, Ramp } from '@stadion/core/model';
-import { shapeDefinition, toSignificant, type Handle, type RampContext } from '@stadion/core/ramps';
+import type { Parameter, Ramp } from '@stadion/core/document/model';
+import { shapeDefinition, toSignificant, type Handle, type RampContext } from '@stadion/core/document/ramps';
 import type { KeyboardEvent, PointerEvent } from 'react';
-import { setRamp } from '@stadion/core/edits';
+import { setRamp } from '@stadion/core/authoring/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
 import { useDragged } from '../../ui/index.ts';
 import { handyValue, keyStepOf, type LaneScale } from './scale.ts';

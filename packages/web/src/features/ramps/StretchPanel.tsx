@@ -1,6 +1,6 @@
-import { applyRangeEdit, type RangeEditResult, type RangeEditForm, type RangeEdit } from '@stadion/core/ramps';
+import { applyRangeEdit, type RangeEditResult, type RangeEditForm, type RangeEdit } from '@stadion/core/document/ramps';
 import { useEffect, useMemo, useState } from 'react';
-import { setRampAndPins } from '@stadion/core/edits';
+import { setRampAndPins } from '@stadion/core/authoring/edits';
 import { useAppDispatch, useAppSelector, useEdit, useProject } from '../../project/hooks.ts';
 import { rampsOf } from '../../project/ramps.ts';
 import { stretchMarked } from '../../project/viewSlice.ts';

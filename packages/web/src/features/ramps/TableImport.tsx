@@ -1,7 +1,7 @@
-import { readParameterTable, type TableReading } from '@stadion/core/formats';
+import { readParameterTable, type TableReading } from '@stadion/core/exchange/formats';
 import papaparse from 'papaparse';
 import { useRef, useState } from 'react';
-import { setCells } from '@stadion/core/edits';
+import { setCells } from '@stadion/core/authoring/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
 import { Button } from '../../ui/index.ts';
 import { sayValue } from './words.ts';

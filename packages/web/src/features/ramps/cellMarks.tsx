@@ -1,5 +1,5 @@
-import type { Parameter } from '@stadion/core/model';
-import type { RampRow } from '@stadion/core/ramps';
+import type { Parameter } from '@stadion/core/document/model';
+import type { RampRow } from '@stadion/core/document/ramps';
 import { sayValue } from './words.ts';
 
 /** What is to be seen of a value besides its number. */

@@ -1,5 +1,5 @@
-import type { Parameter } from '@stadion/core/model';
-import { FUNCTIONS, OWN_NAMES, READING_NAME } from '@stadion/core/ramps';
+import type { Parameter } from '@stadion/core/document/model';
+import { FUNCTIONS, OWN_NAMES, READING_NAME } from '@stadion/core/document/ramps';
 
 /** A word that can stand in a formula, and what it is. */
 export interface Completion {

@@ -1,4 +1,4 @@
-import { toSignificant } from '@stadion/core/ramps';
+import { toSignificant } from '@stadion/core/document/ramps';
 import papaparse from 'papaparse';
 import { cellsOf, type Block, type Cell } from './gridSelection.ts';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Ramp, Shape } from '@stadion/core/model';
-import { PLAIN } from '@stadion/core/ramps';
+import type { Ramp, Shape } from '@stadion/core/document/model';
+import { PLAIN } from '@stadion/core/document/ramps';
 import { boundsOf, extentOf, niceAbove, ticksOf } from './liveAxis.ts';
 
 const live = (shape: Shape): Ramp => ({ axis: 'score', shape });

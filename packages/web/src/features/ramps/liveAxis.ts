@@ -1,5 +1,5 @@
-import type { LiveAxis, Ramp } from '@stadion/core/model';
-import { rampValue, type Band, type RampContext, type RampSource } from '@stadion/core/ramps';
+import type { LiveAxis, Ramp } from '@stadion/core/document/model';
+import { rampValue, type Band, type RampContext, type RampSource } from '@stadion/core/document/ramps';
 
 /** How far a lane along a reading reaches where its ramp does not ask for more. */
 const USUAL_EXTENT: Readonly<Record<LiveAxis, number>> = {

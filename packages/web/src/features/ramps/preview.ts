@@ -1,5 +1,5 @@
-import type { Parameter } from '@stadion/core/model';
-import type { RampRow } from '@stadion/core/ramps';
+import type { Parameter } from '@stadion/core/document/model';
+import type { RampRow } from '@stadion/core/document/ramps';
 
 /** What an edit that is being made would give, before it is made. */
 export interface Preview {

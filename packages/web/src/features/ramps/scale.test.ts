@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { rowWith } from '@stadion/core/ramps';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { rowWith } from '@stadion/core/document/ramps';
 import fc from 'fast-check';
 import { derivationInWords, handyValue, lanePoint, laneScale } from './scale.ts';
 import { laneInWords, rampInWords, sayValue } from './words.ts';

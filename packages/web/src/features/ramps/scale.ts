@@ -1,5 +1,5 @@
-import type { Parameter, Project } from '@stadion/core/model';
-import { changeOf, deriveValue, isPinned, toSignificant, type RampRow } from '@stadion/core/ramps';
+import type { Parameter, Project } from '@stadion/core/document/model';
+import { changeOf, deriveValue, isPinned, toSignificant, type RampRow } from '@stadion/core/document/ramps';
 
 /** How a lane's values stand between its top and bottom, px. */
 export interface LaneScale {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
 import { usesInWords } from './uses.ts';
 import { positionsInWords } from './words.ts';
 

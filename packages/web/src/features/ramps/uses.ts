@@ -6,10 +6,10 @@ import {
   type Item,
   type Parameter,
   type Project,
-} from '@stadion/core/model';
-import { valuesAt } from '@stadion/core/ramps';
-import { resolveAmount } from '@stadion/core/rules';
-import { placedOn } from '@stadion/core/attempt';
+} from '@stadion/core/document/model';
+import { valuesAt } from '@stadion/core/document/ramps';
+import { resolveAmount } from '@stadion/core/play/rules';
+import { placedOn } from '@stadion/core/play/attempt';
 
 /** One number of the project that follows a parameter. */
 export interface Use {

@@ -1,6 +1,6 @@
-import type { Parameter } from '@stadion/core/model';
-import { laneMarks, readRamp, shapeDefinition, type LaneMarks, type RampRow } from '@stadion/core/ramps';
-import { READING_WORDS } from '@stadion/core/edits';
+import type { Parameter } from '@stadion/core/document/model';
+import { laneMarks, readRamp, shapeDefinition, type LaneMarks, type RampRow } from '@stadion/core/document/ramps';
+import { READING_WORDS } from '@stadion/core/authoring/edits';
 import { formatNumber } from '../../ui/index.ts';
 
 /** Shown values are times this: shares are read as percent. */

@@ -1,8 +1,8 @@
-import { RUN_EVENTS, type TallyPolicy, type Project, type RunEvent } from '@stadion/core/model';
-import { tallyPolicyOf, runTallies } from '@stadion/core/run';
-import { resolveAmount } from '@stadion/core/rules';
+import { RUN_EVENTS, type TallyPolicy, type Project, type RunEvent } from '@stadion/core/document/model';
+import { tallyPolicyOf, runTallies } from '@stadion/core/play/playthrough';
+import { resolveAmount } from '@stadion/core/play/rules';
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { setTallyPolicy } from '@stadion/core/edits';
+import { setTallyPolicy } from '@stadion/core/authoring/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
 import { formatNumber, parseNumber } from '../../ui/index.ts';
 

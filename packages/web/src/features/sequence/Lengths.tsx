@@ -1,5 +1,5 @@
-import { at, replaceAt } from '@stadion/core/edits';
-import type { Project } from '@stadion/core/model';
+import { at, replaceAt } from '@stadion/core/authoring/edits';
+import type { Project } from '@stadion/core/document/model';
 import { useEdit } from '../../project/hooks.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 

@@ -1,4 +1,11 @@
-import { ledgerOf, runTallies, startRun, type AttemptEntry, type LedgerRow, runPlanOf } from '@stadion/core/run';
+import {
+  ledgerOf,
+  runTallies,
+  startRun,
+  type AttemptEntry,
+  type LedgerRow,
+  runPlanOf,
+} from '@stadion/core/play/playthrough';
 import { useMemo, useState } from 'react';
 import { useGoto, useProject } from '../../project/hooks.ts';
 import { Button, formatNumber, NumberChip } from '../../ui/index.ts';

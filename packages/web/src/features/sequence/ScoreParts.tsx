@@ -1,10 +1,10 @@
-import { freshId, literal, type Reading, type ScorePart } from '@stadion/core/model';
-import { READINGS, readingInWords } from '@stadion/core/rules';
-import { namesFor } from '@stadion/core/attempt';
+import { freshId, literal, type Reading, type ScorePart } from '@stadion/core/document/model';
+import { READINGS, readingInWords } from '@stadion/core/play/rules';
+import { namesFor } from '@stadion/core/play/attempt';
 import { X } from 'lucide-react';
-import { at, insertEntry, removeAt } from '@stadion/core/edits';
+import { at, insertEntry, removeAt } from '@stadion/core/authoring/edits';
 import { useEdit } from '../../project/hooks.ts';
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { AmountChip, readingsHere } from '../../sentences/index.ts';
 import { Finder } from '../../ui/index.ts';
 
@@ -21,7 +21,7 @@ const unitOf = (reading: Reading): string =>
   })[READINGS[reading.reading].unit as string] ?? 'while';
 
 /** What the score is a sum of. */
-export function ScoreParts({ here }: { here: LevelHere }) {
+export function ScoreParts({ here }: { here: LevelContext }) {
   const { project } = here;
   const edit = useEdit();
   const names = namesFor(project, undefined);

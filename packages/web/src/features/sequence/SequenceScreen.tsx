@@ -1,10 +1,10 @@
-import { findingClass, type Finding } from '@stadion/core/findings';
-import { isEndless } from '@stadion/core/run';
-import { literal, type Run } from '@stadion/core/model';
+import { findingClass, type Finding } from '@stadion/core/authoring/findings';
+import { isEndless } from '@stadion/core/play/playthrough';
+import { literal, type Run } from '@stadion/core/document/model';
 import { useMemo, type ReactNode } from 'react';
-import { at, replaceAt, setStarGate } from '@stadion/core/edits';
+import { at, replaceAt, setStarGate } from '@stadion/core/authoring/edits';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
-import { levelHere, type LevelHere } from '../../project/levelHere.ts';
+import { levelHere, type LevelContext } from '../../project/levelHere.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import { FindingNote } from '../../sentences/FindingNote.tsx';
 import { FirstStep } from '../../project/FirstStep.tsx';
@@ -62,7 +62,7 @@ export function SequenceScreen() {
 const concernsRun = (finding: Finding): boolean =>
   findingClass(finding.code).group === 'run' || /^\/(run|tiers|slots\/[^/]+\/starGate)/.test(finding.path);
 
-function Sheet({ here }: { here: LevelHere }) {
+function Sheet({ here }: { here: LevelContext }) {
   const { project } = here;
   const { run } = project;
   const edit = useEdit();
@@ -196,7 +196,7 @@ function Sheet({ here }: { here: LevelHere }) {
 }
 
 interface OptionalProps {
-  here: LevelHere;
+  here: LevelContext;
   run: Run;
   field: 'livesAtMost' | 'lifeEvery';
   before: string;
@@ -241,7 +241,7 @@ function Optional({ here, run, field, before, after, add, start, most }: Optiona
 }
 
 /** Slots that open only with so many stars. */
-function StarGates({ here }: { here: LevelHere }) {
+function StarGates({ here }: { here: LevelContext }) {
   const { project, position, slotId } = here;
   const edit = useEdit();
   const goto = useGoto();

@@ -1,9 +1,9 @@
-import type { LevelHere } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../project/levelHere.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import { AddRule, RuleSentence } from '../../sentences/index.ts';
 
 /** Rules that hold in every level unless it switches them off or replaces them. Numbers are those of the selected slot. */
-export function StandingRules({ here }: { here: LevelHere }) {
+export function StandingRules({ here }: { here: LevelContext }) {
   const { project, position } = here;
   const findings = useFindings();
   return (

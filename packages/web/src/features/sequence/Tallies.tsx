@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { addTally, at, removeTally, replaceAt, type Removal } from '@stadion/core/edits';
+import { addTally, at, removeTally, replaceAt, type Removal } from '@stadion/core/authoring/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
 import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
 import { nameRefused, NumberChip, TextInPlace } from '../../ui/index.ts';

@@ -1,5 +1,5 @@
-import { addTier, moveTier, removeTier, renameTier, tierLimits } from '@stadion/core/edits';
-import { counted } from '@stadion/core/wording';
+import { addTier, moveTier, removeTier, renameTier, tierLimits } from '@stadion/core/authoring/edits';
+import { counted } from '@stadion/core/basics/wording';
 import { useEdit, useProject, useSelection } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
 import { NumberChip, TextInPlace } from '../../ui/index.ts';

@@ -1,7 +1,7 @@
-import type { Project } from '@stadion/core/model';
-import { valuesAt } from '@stadion/core/ramps';
-import { enterAttempt, startRun, type AttemptEntry, type RunState, runPlanOf } from '@stadion/core/run';
-import { placedOn } from '@stadion/core/attempt';
+import type { Project } from '@stadion/core/document/model';
+import { valuesAt } from '@stadion/core/document/ramps';
+import { enterAttempt, startRun, type AttemptEntry, type RunState, runPlanOf } from '@stadion/core/play/playthrough';
+import { placedOn } from '@stadion/core/play/attempt';
 
 /** Longer runs are not read line by line. */
 export const MOST_ENTRIES = 60;

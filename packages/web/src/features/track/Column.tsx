@@ -1,6 +1,6 @@
-import type { Severity } from '@stadion/core/findings';
-import type { ForecastEvent } from '@stadion/core/contract';
-import type { Slot } from '@stadion/core/model';
+import type { Severity } from '@stadion/core/authoring/findings';
+import type { ForecastEvent } from '@stadion/core/exchange/contract';
+import type { Slot } from '@stadion/core/document/model';
 import { useSortable } from '@dnd-kit/sortable';
 import { memo } from 'react';
 import { rateChangeInWords, type RateChange } from '../../project/compared.ts';

@@ -1,4 +1,4 @@
-import type { ForecastEvent } from '@stadion/core/contract';
+import type { ForecastEvent } from '@stadion/core/exchange/contract';
 import { useMemo, useRef, type PointerEvent } from 'react';
 import type { Columns } from '../../project/columns.ts';
 import { useProject } from '../../project/hooks.ts';

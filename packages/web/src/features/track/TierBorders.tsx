@@ -1,4 +1,4 @@
-import type { Tier } from '@stadion/core/model';
+import type { Tier } from '@stadion/core/document/model';
 import { GUTTER, type Columns } from '../../project/columns.ts';
 import { useProject } from '../../project/hooks.ts';
 import { useTierBorder } from '../../project/useTierBorder.ts';

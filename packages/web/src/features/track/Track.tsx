@@ -12,8 +12,8 @@ import {
 import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortable';
 import { useCallback, useEffect, useMemo, useRef, type PointerEvent } from 'react';
 import { GUTTER, useColumns } from '../../project/columns.ts';
-import { moveSlot } from '@stadion/core/edits';
-import { wantedAt } from '@stadion/core/ramps';
+import { moveSlot } from '@stadion/core/authoring/edits';
+import { wantedAt } from '@stadion/core/document/ramps';
 import { useRateChanges } from '../../project/compared.ts';
 import {
   useAppDispatch,
@@ -23,7 +23,7 @@ import {
   useSelection,
   useSequenceEdit,
 } from '../../project/hooks.ts';
-import { SEVERITIES, type Severity } from '@stadion/core/findings';
+import { SEVERITIES, type Severity } from '@stadion/core/authoring/findings';
 import { useFindings } from '../../project/useFindings.ts';
 import { usePacerForecasts } from '../../project/usePacerForecasts.ts';
 import { stretchMarked } from '../../project/viewSlice.ts';

@@ -1,5 +1,5 @@
-import type { ForecastEvent } from '@stadion/core/contract';
-import { wantedAt, type Stretch } from '@stadion/core/ramps';
+import type { ForecastEvent } from '@stadion/core/exchange/contract';
+import { wantedAt, type Stretch } from '@stadion/core/document/ramps';
 import { memo } from 'react';
 import type { Columns } from '../../project/columns.ts';
 import type { RateChange } from '../../project/compared.ts';

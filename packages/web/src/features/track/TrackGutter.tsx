@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useChangeTrialsMutation, useTrialsStateQuery } from '../../api/stadionApi.ts';
-import { addLevel, duplicateLevel, moveSlot, removeSlot, repeatSlot } from '@stadion/core/edits';
+import { addLevel, duplicateLevel, moveSlot, removeSlot, repeatSlot } from '@stadion/core/authoring/edits';
 import { useAppDispatch, useGoto, usePacer, useProject, useSelection, useSequenceEdit } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';
 import { pacerChosen, renamingStarted } from '../../project/viewSlice.ts';

@@ -1,15 +1,15 @@
-import { setRamp, type NamedEdit } from '@stadion/core/edits';
-import { wantedAt } from '@stadion/core/ramps';
-import type { FitAsked, FitSlot, RampFit, Unmet } from '@stadion/core/tuning';
+import { setRamp, type NamedEdit } from '@stadion/core/authoring/edits';
+import { wantedAt } from '@stadion/core/document/ramps';
+import type { FitAsked, FitSlot, RampFit, Unmet } from '@stadion/core/forecast/tuning';
 import { useState } from 'react';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, useGoto, usePacer, useProject } from '../../project/hooks.ts';
 import { StopAndGo } from '../../project/StopAndGo.tsx';
-import { inquiryHook } from '../../project/useInquiry.ts';
+import { searchHook } from '../../project/useSearch.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 import { SlotRow } from '../../project/SlotRow.tsx';
 
-const useFit = inquiryHook('fit', (project) => project);
+const useFit = searchHook('fit', (project) => project);
 
 const WHY: Readonly<Record<Unmet, string>> = {
   'nothing acts': 'none of the chosen parameters changes its clear rate',
@@ -24,8 +24,8 @@ export function FitPanel() {
   const pacer = usePacer();
   const count = project.slots.length;
   const turnable = project.parameters.filter(({ ramp }) => ramp.axis === undefined && ramp.shape.type !== 'formula');
-  const inquiry = useFit();
-  const { question, found, isRunning, ask } = inquiry;
+  const fit = useFit();
+  const { question, found, isRunning, ask } = fit;
   // As it was asked last, until something else is chosen.
   const last = question?.asked;
   const [chosen, choose] = useState<Partial<Omit<FitAsked, 'wanted'>>>({});
@@ -107,7 +107,7 @@ export function FitPanel() {
           <Button disabled={keys.length === 0 || wanted.every((each) => each === undefined)} onClick={search}>
             {question ? 'Fit again' : 'Fit'}
           </Button>
-          <StopAndGo of={inquiry} />
+          <StopAndGo of={fit} />
           {wanted.every((each) => each === undefined) ? (
             <span className="text-ink-3">Nothing is wanted yet: say it above.</span>
           ) : null}

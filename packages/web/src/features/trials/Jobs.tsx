@@ -1,4 +1,4 @@
-import { everyPacer } from '@stadion/core/pacers';
+import { everyPacer } from '@stadion/core/forecast/pacers';
 import { Progress } from 'radix-ui';
 import { useState } from 'react';
 import { stadionApi, useChangeTrialsMutation, useTrialsStateQuery } from '../../api/stadionApi.ts';

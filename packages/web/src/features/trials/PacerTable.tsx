@@ -1,7 +1,7 @@
 import { isBelow } from '../../project/isBelow.ts';
-import { wantedAt } from '@stadion/core/ramps';
+import { wantedAt } from '@stadion/core/document/ramps';
 import { useState } from 'react';
-import { addPacer } from '@stadion/core/edits';
+import { addPacer } from '@stadion/core/authoring/edits';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, useGoto, usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { mintId } from '../../project/mintId.ts';

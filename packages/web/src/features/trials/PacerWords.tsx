@@ -1,4 +1,4 @@
-import { ABILITIES, ABILITY_NAMES, type AbilityName } from '@stadion/core/abilities';
+import { ABILITIES, ABILITY_NAMES, type AbilityName } from '@stadion/core/basics/abilities';
 import {
   audienceOf,
   removePacer,
@@ -8,8 +8,8 @@ import {
   setPacerFact,
   setPacerSpread,
   type NamedEdit,
-} from '@stadion/core/edits';
-import type { Pacer } from '@stadion/core/model';
+} from '@stadion/core/authoring/edits';
+import type { Pacer } from '@stadion/core/document/model';
 import { useState } from 'react';
 import { useAppDispatch, useEdit, usePacer, useProject } from '../../project/hooks.ts';
 import { pacerChosen } from '../../project/viewSlice.ts';

@@ -1,5 +1,5 @@
-import { durations, reachedShare, type Funnel, type FunnelSlot, type Stop } from '@stadion/core/trials';
-import { starsAsked } from '@stadion/core/run';
+import { durations, reachedShare, type Funnel, type FunnelSlot, type Stop } from '@stadion/core/forecast/trials';
+import { starsAsked } from '@stadion/core/play/playthrough';
 import { useMemo } from 'react';
 import { useColumns, type Columns } from '../../project/columns.ts';
 import { lifeCause } from '../../project/causes.ts';

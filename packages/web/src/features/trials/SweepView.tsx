@@ -1,6 +1,6 @@
-import { setPin } from '@stadion/core/edits';
-import type { Project } from '@stadion/core/model';
-import { wantedAt } from '@stadion/core/ramps';
+import { setPin } from '@stadion/core/authoring/edits';
+import type { Project } from '@stadion/core/document/model';
+import { wantedAt } from '@stadion/core/document/ramps';
 import {
   smoothedRates,
   SWEEP_ATTEMPTS,
@@ -9,18 +9,18 @@ import {
   type SweepAsked,
   type SweepAxis,
   type SweepPoint,
-} from '@stadion/core/tuning';
+} from '@stadion/core/forecast/tuning';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { StopAndGo } from '../../project/StopAndGo.tsx';
-import { inquiryHook } from '../../project/useInquiry.ts';
-import type { Question } from '../../project/inquirer.ts';
+import { searchHook } from '../../project/useSearch.ts';
+import type { Question } from '../../project/searchStore.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, formatRemaining, NumberChip } from '../../ui/index.ts';
 import { SlotRow } from '../../project/SlotRow.tsx';
 
-const useSweep = inquiryHook('sweep', (project) => project);
+const useSweep = searchHook('sweep', (project) => project);
 
 const NONE = '';
 const VALUES = 11;
@@ -40,8 +40,8 @@ export function SweepView() {
   const pacer = usePacer();
   const { position } = useSelection();
   const usable = project.parameters.filter(({ ramp }) => ramp.axis === undefined);
-  const inquiry = useSweep();
-  const { question, found, isRunning, isAll, pace, ask } = inquiry;
+  const search = useSweep();
+  const { question, found, isRunning, isAll, pace, ask } = search;
   // As it was asked last, until something else is chosen.
   const last = question?.asked;
   const [chosen, choose] = useState<{ key?: string; besides?: string; everywhere?: boolean }>({});
@@ -133,7 +133,7 @@ export function SweepView() {
         </p>
         <div className="mt-1 flex items-center gap-2">
           <Button onClick={start}>{question ? 'Try them again' : 'Try them'}</Button>
-          <StopAndGo of={inquiry} />
+          <StopAndGo of={search} />
           {question ? (
             <span role="status" className="text-[12.5px] text-ink-3">
               {sweepInWords(project, question)}: {progressInWords(found, isRunning ? pace : null, isAll)}

@@ -1,4 +1,4 @@
-import { LOOKS_LIKE_A_FORMULA } from '@stadion/core/formats';
+import { LOOKS_LIKE_A_FORMULA } from '@stadion/core/exchange/formats';
 import papaparse from 'papaparse';
 import { useProject } from '../../project/hooks.ts';
 import { Menu } from '../../ui/index.ts';

@@ -1,6 +1,6 @@
-import { dropOwnWanted, setWanted, setWantedLine, wantedLineAs } from '@stadion/core/edits';
-import type { ShapeType } from '@stadion/core/model';
-import { numberOf, sequenceContext, shapeFields, SHAPES, wantedAt, withNumber } from '@stadion/core/ramps';
+import { dropOwnWanted, setWanted, setWantedLine, wantedLineAs } from '@stadion/core/authoring/edits';
+import type { ShapeType } from '@stadion/core/document/model';
+import { numberOf, sequenceContext, shapeFields, SHAPES, wantedAt, withNumber } from '@stadion/core/document/ramps';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';

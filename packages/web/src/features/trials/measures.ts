@@ -1,5 +1,5 @@
-import type { ForecastSummary } from '@stadion/core/contract';
-import { mixForecasts, type MixedForecast } from '@stadion/core/trials';
+import type { ForecastSummary } from '@stadion/core/exchange/contract';
+import { mixForecasts, type MixedForecast } from '@stadion/core/forecast/trials';
 
 /** What the table of pacers and slots shows. */
 export type Measure = 'clearRate' | 'tries' | 'time' | 'stars' | 'cause';

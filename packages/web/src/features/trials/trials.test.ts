@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import type { ForecastEvent } from '@stadion/core/contract';
-import { usualPacers } from '@stadion/core/model';
+import type { ForecastEvent } from '@stadion/core/exchange/contract';
+import { usualPacers } from '@stadion/core/document/model';
 import { cellText, shownOf, strengthOf, valueOf } from './measures.ts';
 import { progressOf, steadyRate, type PacerRow } from './useTrials.ts';
 

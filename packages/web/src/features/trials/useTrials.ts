@@ -1,10 +1,10 @@
-import { audienceOf } from '@stadion/core/edits';
-import type { Pacer } from '@stadion/core/model';
-import { attemptsNeeded, DEFAULT_PRECISION, mixForecasts } from '@stadion/core/trials';
+import { audienceOf } from '@stadion/core/authoring/edits';
+import type { Pacer } from '@stadion/core/document/model';
+import { attemptsNeeded, DEFAULT_PRECISION, mixForecasts } from '@stadion/core/forecast/trials';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { endingName } from '../../project/causes.ts';
 import { useProject } from '../../project/hooks.ts';
-import { levelHere, type LevelHere } from '../../project/levelHere.ts';
+import { levelHere, type LevelContext } from '../../project/levelHere.ts';
 import { bySlot, useForecastsOf, type Forecasts } from '../../project/usePacerForecasts.ts';
 import { shownOf, type Shown } from './measures.ts';
 
@@ -98,7 +98,7 @@ export function steadyRate(rates: readonly number[]): number | undefined {
 
 /** Shares of losses by what ended them: each pacer's own, and those of the mix. */
 function causesOf(
-  here: LevelHere,
+  here: LevelContext,
   rows: readonly PacerRow[],
 ): { own: Map<string, number>[]; mixed: Map<string, number> } {
   const mixed = new Map<string, number>();

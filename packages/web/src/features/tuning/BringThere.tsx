@@ -1,16 +1,23 @@
-import { setPin, setRampAndPins } from '@stadion/core/edits';
-import { applyRangeEdit, wantedAt } from '@stadion/core/ramps';
-import { lineOf, onlyLevelAt, wantedShare, type BringAsked, type Brought, type Goal } from '@stadion/core/tuning';
+import { setPin, setRampAndPins } from '@stadion/core/authoring/edits';
+import { applyRangeEdit, wantedAt } from '@stadion/core/document/ramps';
+import {
+  lineOf,
+  onlyLevelAt,
+  wantedShare,
+  type BringAsked,
+  type Brought,
+  type Goal,
+} from '@stadion/core/forecast/tuning';
 import { useMemo, useState } from 'react';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { StopAndGo } from '../../project/StopAndGo.tsx';
-import { inquiryHook } from '../../project/useInquiry.ts';
+import { searchHook } from '../../project/useSearch.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
-import type { Question } from '../../project/inquirer.ts';
+import type { Question } from '../../project/searchStore.ts';
 import { useMovers } from '../../project/useMovers.ts';
 import { ResponseChart } from './ResponseChart.tsx';
 
-const useBring = inquiryHook('bring', (project, { position }) => onlyLevelAt(project, position));
+const useBring = searchHook('bring', (project, { position }) => onlyLevelAt(project, position));
 
 /** All parameters that surely move the level, together. */
 const TOGETHER = '';
@@ -32,8 +39,8 @@ export function BringThere() {
   const pacer = usePacer();
   const { position } = useSelection();
   const wanted = wantedAt(project, position) ?? 0.8;
-  const inquiry = useBring();
-  const { question, found, isRunning, ask, isSame } = inquiry;
+  const search = useBring();
+  const { question, found, isRunning, ask, isSame } = search;
   // As it was asked last of this level, until something else is chosen.
   const last = question?.asked.position === position ? question.asked : undefined;
   const [chosen, choose] = useState<{ goal?: Goal; key?: string }>({});
@@ -111,7 +118,7 @@ export function BringThere() {
         <Button disabled={choices.length === 0} onClick={() => ask(asking)}>
           {question === null ? 'Search' : 'Search again'}
         </Button>
-        <StopAndGo of={inquiry} />
+        <StopAndGo of={search} />
       </div>
       {question !== null && found ? (
         <Found brought={found} question={question} isRunning={isRunning} isOther={!isSame(asking)} />

@@ -1,4 +1,4 @@
-import type { Brought, TuningLine } from '@stadion/core/tuning';
+import type { Brought, TuningLine } from '@stadion/core/forecast/tuning';
 import { formatPercent } from '../../ui/index.ts';
 
 interface Props {

@@ -1,8 +1,8 @@
-import { at, replaceAt, setOptional, type NamedEdit } from '@stadion/core/edits';
-import { literal, type Level, type Pacer, type Project } from '@stadion/core/model';
-import { PERFECT_PACER } from '@stadion/core/pacers';
-import { fromRow, type Booked, type BookedRow } from '@stadion/core/trials';
-import { parFrom, shareMeeting, thresholdFor, type ProposedStar } from '@stadion/core/tuning';
+import { at, replaceAt, setOptional, type NamedEdit } from '@stadion/core/authoring/edits';
+import { literal, type Level, type Pacer, type Project } from '@stadion/core/document/model';
+import { PERFECT_PACER } from '@stadion/core/forecast/pacers';
+import { fromRow, type AttemptRecord, type AttemptRow } from '@stadion/core/forecast/trials';
+import { parFrom, shareMeeting, thresholdFor, type ProposedStar } from '@stadion/core/forecast/tuning';
 import { useMemo, useState } from 'react';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { useBooks } from '../../project/useBooks.ts';
@@ -14,7 +14,7 @@ import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../
 const USUAL_SHARES = [0.5, 0.15, 0.05, 0.02];
 
 /** Cleared attempts by a pacer, by slot id; undefined where they are not known yet. */
-function useCleared(pacer: Pacer): ReadonlyMap<string, readonly Booked[]> {
+function useCleared(pacer: Pacer): ReadonlyMap<string, readonly AttemptRecord[]> {
   const [list] = useForecastsOf(useMemo(() => [pacer.id], [pacer.id]));
   const done = useMemo(() => list?.entries.filter((entry) => entry.done) ?? [], [list]);
   const books = useBooks(useMemo(() => done.map(({ key }) => key), [done]));
@@ -22,7 +22,7 @@ function useCleared(pacer: Pacer): ReadonlyMap<string, readonly Booked[]> {
     () =>
       new Map(
         done.flatMap(({ slotId, key }) => {
-          const rows: readonly BookedRow[] | undefined = books.get(key);
+          const rows: readonly AttemptRow[] | undefined = books.get(key);
           return rows ? [[slotId, rows.map(fromRow).filter(({ won }) => won)] as const] : [];
         }),
       ),
@@ -33,7 +33,7 @@ function useCleared(pacer: Pacer): ReadonlyMap<string, readonly Booked[]> {
 /** Thresholds of a level from shares of those who clear it; undefined where it has no ladder, or nobody clears it. */
 function proposedFor(
   level: Level,
-  cleared: readonly Booked[] | undefined,
+  cleared: readonly AttemptRecord[] | undefined,
   shares: readonly number[],
 ): (ProposedStar | null)[] | undefined {
   const { stars } = level;

@@ -1,4 +1,4 @@
-import type { Figure } from '@stadion/core/scene';
+import type { Figure } from '@stadion/core/play/scene';
 import { colourOfTone } from './paint.ts';
 
 /** Figures within one unit round 0, 0 as a small picture in a line of text. */

@@ -1,4 +1,4 @@
-import type { Mark } from '@stadion/core/scene';
+import type { Mark } from '@stadion/core/play/scene';
 import { useEffect, useRef } from 'react';
 import { paint, readPalette } from './paint.ts';
 

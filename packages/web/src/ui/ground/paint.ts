@@ -1,4 +1,4 @@
-import type { Figure, Mark, Tone } from '@stadion/core/scene';
+import type { Figure, Mark, Tone } from '@stadion/core/play/scene';
 
 /** The colour of every tone, as the page has it now. */
 export type Palette = (tone: Tone) => string;

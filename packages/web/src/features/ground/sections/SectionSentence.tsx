@@ -1,16 +1,16 @@
-import { endsThatDoNotJoin, sectionAlone } from '@stadion/core/building';
-import { addSection, removeSection, setSection } from '@stadion/core/edits';
-import { Limits, type Id, type Section } from '@stadion/core/model';
+import { endsThatDoNotJoin, sectionAlone } from '@stadion/core/authoring/building';
+import { addSection, removeSection, setSection } from '@stadion/core/authoring/edits';
+import { Limits, type Id, type Section } from '@stadion/core/document/model';
 import { useMemo, useState } from 'react';
 import { useEdit, usePacer } from '../../../project/hooks.ts';
-import type { LevelHere } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../project/levelHere.ts';
 import { mintId } from '../../../project/mintId.ts';
 import { useForecast } from '../../../project/useForecast.ts';
 import { formatNumber, formatPercent, nameRefused, NumberChip, TextInPlace } from '../../../ui/index.ts';
 
 interface Props {
   /** The level with its whole run. */
-  here: LevelHere;
+  here: LevelContext;
   section: Section;
   onOpen: (section: Id | undefined) => void;
 }
@@ -93,7 +93,7 @@ export function SectionSentence({ here, section, onOpen }: Props) {
 }
 
 /** The forecast of one section by itself. */
-function Alone({ here, section }: { here: LevelHere; section: Section }) {
+function Alone({ here, section }: { here: LevelContext; section: Section }) {
   const pacer = usePacer();
   const project = useMemo(() => sectionAlone(here.project, here.level, section.id), [here, section.id]);
   const { forecast, stale } = useForecast(project, here.position, pacer);

@@ -1,18 +1,26 @@
-import { flatSection } from '@stadion/core/building';
-import { addSection, addTier, moveTier, READING_WORDS, renameTier, setDrawnBy, tierLimits } from '@stadion/core/edits';
-import { groundKindOf, tierAt } from '@stadion/core/grounds';
-import { LiveAxis, type Id, type Section } from '@stadion/core/model';
-import { prepareLevel } from '@stadion/core/grounds';
-import { looksOf, sceneOf, type Mark } from '@stadion/core/scene';
+import { flatSection } from '@stadion/core/authoring/building';
+import {
+  addSection,
+  addTier,
+  moveTier,
+  READING_WORDS,
+  renameTier,
+  setDrawnBy,
+  tierLimits,
+} from '@stadion/core/authoring/edits';
+import { groundKindOf, tierAt } from '@stadion/core/play/movement';
+import { LiveAxis, type Id, type Section } from '@stadion/core/document/model';
+import { prepareLevel } from '@stadion/core/play/movement';
+import { looksOf, sceneOf, type Mark } from '@stadion/core/play/scene';
 import { useMemo, type ReactNode } from 'react';
 import { useEdit } from '../../../project/hooks.ts';
-import type { LevelHere } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../project/levelHere.ts';
 import { mintId } from '../../../project/mintId.ts';
 import { ChoiceChip, GroundPicture, NumberChip, TextInPlace } from '../../../ui/index.ts';
 
 interface Props {
   /** The level with its whole run. */
-  here: LevelHere;
+  here: LevelContext;
   /** The section that is edited; the opening when absent. */
   now: Id | undefined;
   onOpen: (section: Id | undefined) => void;
@@ -130,7 +138,7 @@ function PoolName({
 }
 
 /** What the tiers go by and where each begins, with what holds just before, at and after each bound. */
-function Bounds({ here }: { here: LevelHere }) {
+function Bounds({ here }: { here: LevelContext }) {
   const edit = useEdit();
   const { level, project } = here;
   const { ground } = level;

@@ -1,11 +1,11 @@
-import type { Id } from '@stadion/core/model';
-import type { Forecast } from '@stadion/core/trials';
-import type { LevelHere } from '../../../project/levelHere.ts';
+import type { Id } from '@stadion/core/document/model';
+import type { Forecast } from '@stadion/core/forecast/trials';
+import type { LevelContext } from '../../../project/levelHere.ts';
 import { formatNumber, formatPercent } from '../../../ui/index.ts';
 
 interface Props {
   /** The level with its whole run. */
-  here: LevelHere;
+  here: LevelContext;
   forecast: Forecast | null;
   onOpen: (section: Id) => void;
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { homeBeforeDusk } from '@stadion/core/demo';
-import { groundKindOf, prepareLevel } from '@stadion/core/grounds';
-import { sceneOf } from '@stadion/core/scene';
+import { homeBeforeDusk } from '@stadion/core/exchange/demo';
+import { groundKindOf, prepareLevel } from '@stadion/core/play/movement';
+import { sceneOf } from '@stadion/core/play/scene';
 import { levelHere } from '../../../project/levelHere.ts';
 import { handChoices } from '../choices.ts';
 import { cellInWords, nameOfPiece } from '../words.ts';

@@ -1,10 +1,10 @@
-import { namesFor } from '@stadion/core/attempt';
-import { withSectionAsGround } from '@stadion/core/building';
-import type { Id } from '@stadion/core/model';
-import type { LevelHere } from '../../../project/levelHere.ts';
+import { namesFor } from '@stadion/core/play/attempt';
+import { withSectionAsGround } from '@stadion/core/authoring/building';
+import type { Id } from '@stadion/core/document/model';
+import type { LevelContext } from '../../../project/levelHere.ts';
 
 /** The level as if a section of its run were all of its ground: what is shown of a ground and done to it goes for a section, too. */
-export function onSection(here: LevelHere, section: Id | undefined): LevelHere {
+export function onSection(here: LevelContext, section: Id | undefined): LevelContext {
   const ground = withSectionAsGround(here.level.ground, section);
   if (ground === here.level.ground || section === undefined) return here;
   const level = { ...here.level, ground };

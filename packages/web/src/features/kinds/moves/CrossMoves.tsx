@@ -1,11 +1,11 @@
-import { at } from '@stadion/core/edits';
-import { USUAL_CROSS } from '@stadion/core/grounds';
-import type { LevelHere } from '../../../project/levelHere.ts';
+import { at } from '@stadion/core/authoring/edits';
+import { USUAL_CROSS } from '@stadion/core/play/movement';
+import type { LevelContext } from '../../../project/levelHere.ts';
 import { AmountChip } from '../../../sentences/index.ts';
 import { NoMoves } from './NoMoves.tsx';
 
 /** How the player steps where it crosses lanes. */
-export function CrossMoves({ here }: { here: LevelHere }) {
+export function CrossMoves({ here }: { here: LevelContext }) {
   const { cross } = here.project.player.moves;
   const path = at('player', 'moves', 'cross');
   if (!cross)

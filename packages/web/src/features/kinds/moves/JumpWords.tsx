@@ -1,4 +1,4 @@
-import type { JumpFacts } from '@stadion/core/grounds';
+import type { JumpFacts } from '@stadion/core/play/movement';
 import type { ReactNode } from 'react';
 import { formatNumber } from '../../../ui/index.ts';
 

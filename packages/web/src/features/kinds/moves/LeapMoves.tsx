@@ -1,8 +1,8 @@
-import { at } from '@stadion/core/edits';
-import { jumpFacts, USUAL_LEAP } from '@stadion/core/grounds';
-import { resolveAmount } from '@stadion/core/rules';
+import { at } from '@stadion/core/authoring/edits';
+import { jumpFacts, USUAL_LEAP } from '@stadion/core/play/movement';
+import { resolveAmount } from '@stadion/core/play/rules';
 import type { ReactNode } from 'react';
-import type { LevelHere } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../project/levelHere.ts';
 import { AmountChip } from '../../../sentences/index.ts';
 import { JumpWords } from './JumpWords.tsx';
 import { NoMoves } from './NoMoves.tsx';
@@ -17,7 +17,7 @@ const LABELS = {
 } as const;
 
 /** How the player walks, jumps and falls, with what comes of it in cells. */
-export function LeapMoves({ here }: { here: LevelHere }) {
+export function LeapMoves({ here }: { here: LevelContext }) {
   const { leap } = here.project.player.moves;
   if (!leap)
     return (

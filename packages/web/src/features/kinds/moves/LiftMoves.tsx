@@ -1,12 +1,12 @@
-import { at } from '@stadion/core/edits';
-import { USUAL_LIFT } from '@stadion/core/grounds';
+import { at } from '@stadion/core/authoring/edits';
+import { USUAL_LIFT } from '@stadion/core/play/movement';
 import type { ReactNode } from 'react';
-import type { LevelHere } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../project/levelHere.ts';
 import { AmountChip } from '../../../sentences/index.ts';
 import { NoMoves } from './NoMoves.tsx';
 
 /** How the player flies where it rises while a key is held. */
-export function LiftMoves({ here }: { here: LevelHere }) {
+export function LiftMoves({ here }: { here: LevelContext }) {
   const { lift } = here.project.player.moves;
   if (!lift)
     return (

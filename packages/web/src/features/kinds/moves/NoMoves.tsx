@@ -1,12 +1,12 @@
-import { at, setOptional } from '@stadion/core/edits';
-import type { Ground, Project } from '@stadion/core/model';
+import { at, setOptional } from '@stadion/core/authoring/edits';
+import type { Ground, Project } from '@stadion/core/document/model';
 import { useEdit } from '../../../project/hooks.ts';
-import type { LevelHere } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../project/levelHere.ts';
 
 type Moves = Project['player']['moves'];
 
 interface Props<K extends keyof Moves> {
-  here: LevelHere;
+  here: LevelContext;
   kind: K & Ground['kind'];
   /** What it does as usual, in words. */
   says: string;

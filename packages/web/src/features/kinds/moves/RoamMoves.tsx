@@ -1,13 +1,13 @@
-import { at, replaceAt } from '@stadion/core/edits';
-import { literal, type Amount } from '@stadion/core/model';
-import { resolveAmount } from '@stadion/core/rules';
+import { at, replaceAt } from '@stadion/core/authoring/edits';
+import { literal, type Amount } from '@stadion/core/document/model';
+import { resolveAmount } from '@stadion/core/play/rules';
 import { useEdit } from '../../../project/hooks.ts';
-import type { LevelHere } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../project/levelHere.ts';
 import { AmountChip } from '../../../sentences/index.ts';
 import { NumberChip } from '../../../ui/index.ts';
 
 /** How the player goes where it roams freely. */
-export function RoamMoves({ here }: { here: LevelHere }) {
+export function RoamMoves({ here }: { here: LevelContext }) {
   const edit = useEdit();
   const { roam } = here.project.player.moves;
   const number = (amount: Amount): number => resolveAmount(amount, here.values, here.placed);

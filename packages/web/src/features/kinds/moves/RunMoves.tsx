@@ -1,8 +1,8 @@
-import { at } from '@stadion/core/edits';
-import { jumpFacts, USUAL_RUN } from '@stadion/core/grounds';
-import { resolveAmount } from '@stadion/core/rules';
+import { at } from '@stadion/core/authoring/edits';
+import { jumpFacts, USUAL_RUN } from '@stadion/core/play/movement';
+import { resolveAmount } from '@stadion/core/play/rules';
 import type { ReactNode } from 'react';
-import type { LevelHere } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../project/levelHere.ts';
 import { AmountChip } from '../../../sentences/index.ts';
 import { JumpWords } from './JumpWords.tsx';
 import { NoMoves } from './NoMoves.tsx';
@@ -17,7 +17,7 @@ const LABELS = {
 } as const;
 
 /** How the player is carried forward, jumps and slides, with what comes of it in cells. */
-export function RunMoves({ here }: { here: LevelHere }) {
+export function RunMoves({ here }: { here: LevelContext }) {
   const { run } = here.project.player.moves;
   if (!run)
     return (

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { LevelHere } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../project/levelHere.ts';
 import { CrossMoves } from './CrossMoves.tsx';
 import { LeapMoves } from './LeapMoves.tsx';
 import { LiftMoves } from './LiftMoves.tsx';
@@ -8,7 +8,7 @@ import { RunMoves } from './RunMoves.tsx';
 export { RoamMoves } from './RoamMoves.tsx';
 
 /** How the player moves on kinds of ground that not every project has, each as a sentence. */
-export const MOVES: Readonly<Record<string, (props: { here: LevelHere }) => ReactNode>> = {
+export const MOVES: Readonly<Record<string, (props: { here: LevelContext }) => ReactNode>> = {
   cross: CrossMoves,
   leap: LeapMoves,
   run: RunMoves,

@@ -1,0 +1,157 @@
+import {
+  fromParameter,
+  literal,
+  usualEnding,
+  type Amount,
+  type Condition,
+  type Level,
+  type Parameter,
+  type Project,
+  type Ramp,
+  type Rule,
+  type Stars,
+  type Tier,
+} from '../../../document/model/index.ts';
+
+/** One way of moving that a project can start with, and the goals that fit it. */
+export interface StartKit {
+  /** What the player does. @example 'roams freely' */
+  label: string;
+  says: string;
+  /** What ends a level well, by name. */
+  goals: Readonly<Record<string, { label: string; says: string }>>;
+  /** Everything that differs by the way of moving. @param project with nothing in it yet */
+  make(project: Project, goal: string, levels: number): Project;
+}
+
+/** A number at the first level, and what it comes near to. */
+export type Course = readonly [from: number, to: number];
+
+/** @param sane range of sensible values */
+export const parameter = (
+  key: string,
+  label: string,
+  number: Parameter['number'],
+  unit: string,
+  [min, max]: readonly [number, number],
+  ramp: Ramp,
+): Parameter => ({ key, label, number, unit, sane: { min, max }, ramp, pins: {}, note: '' });
+
+/** Half of the way from the first to the last value is gone after so many levels. */
+export const halfway = (levels: number): number => Math.max(1, Math.round(levels / 3));
+
+/** From its first value towards another, half of the way by a third of the sequence. */
+export const ease = ([from, to]: Course, levels: number): Ramp['shape'] => ({
+  type: 'ease',
+  from,
+  to,
+  halfway: halfway(levels),
+});
+
+/** Bands of about a third of the sequence each; fewer where there are fewer levels. */
+export function tiersOf(levels: number): Tier[] {
+  const third = Math.max(1, Math.round(levels / 3));
+  const names = ['Opening', 'Middle', 'Late'];
+  return names.flatMap((name, index): Tier[] => {
+    const from = 1 + index * third;
+    return from <= levels ? [{ id: `tier-${index + 1}`, name, from }] : [];
+  });
+}
+
+/** Share of the sequence that has passed at a position, 0–1. */
+export const share = (position: number, levels: number): number => (levels === 1 ? 0 : (position - 1) / (levels - 1));
+
+/** A condition on a reading against an amount. */
+export const compare = (
+  reading: Extract<Condition, { is: 'compare' }>['reading'],
+  amount: Amount | number,
+  comparison: 'atLeast' | 'atMost' = 'atLeast',
+): Condition => ({
+  id: 'goal',
+  is: 'compare',
+  reading,
+  comparison,
+  amount: typeof amount === 'number' ? literal(amount) : amount,
+});
+
+/** The rule that wins once its condition holds. */
+export const winningRule = (when: Condition): Rule[] => [{ id: 'won', when, then: [{ effect: 'win' }], fires: 'once' }];
+
+/** The player is inside a goal. */
+export const insideOf = (zone: string): Condition => ({
+  id: 'goal',
+  is: 'onOff',
+  reading: { reading: 'inside', zone },
+  on: true,
+});
+
+/** Costs a life, and leads back to the start. @param when id of the condition */
+export const costsALife = (
+  id: string,
+  when: string,
+  reading: Extract<Condition, { is: 'onOff' }>['reading'],
+): Rule => ({
+  id,
+  when: { id: when, is: 'onOff', reading, on: true },
+  then: [{ effect: 'loseLife', lives: literal(1), back: 'start', resets: [] }],
+  fires: 'eachTime',
+});
+
+/** The clock over the sequence. Seconds. */
+export const clockParameter = (course: Course, levels: number, label = 'Clock'): Parameter =>
+  parameter('clock', label, 'seconds', 's', [5, 180], { shape: ease(course, levels), roundTo: 1 });
+
+/** The share of what is placed that is asked for over the sequence. */
+export const shareParameter = (course: Course, levels: number): Parameter =>
+  parameter('share', 'Share needed', 'share', '', [0, 1], { shape: ease(course, levels), roundTo: 0.01 });
+
+/** A share of the clock, which follows a parameter. */
+export const clockTimes = (times: number): Amount => ({ ...fromParameter('clock'), times });
+
+/** The share of what is placed that a parameter asks for. */
+export const shareAsked = (): Condition =>
+  compare(
+    { reading: 'worth', of: 'any' },
+    { from: 'share', share: fromParameter('share'), of: 'any', measure: 'worth' },
+  );
+
+/** A level that is lost when its clock runs out, with stars by shares of the clock that are left. @param stars shares for two and for three, or stars of its own */
+export const levelFrom = (
+  position: number,
+  { stars, ...own }: Pick<Level, 'brief' | 'ground' | 'rules'> & { stars: readonly [number, number] | Stars },
+): Level => ({
+  id: `level-${position}`,
+  name: `Level ${position}`,
+  ...own,
+  standingRulesOff: [],
+  clock: {
+    limitSeconds: fromParameter('clock'),
+    starts: 'firstMove',
+    warnAtSeconds: literal(5),
+    parSeconds: null,
+    atExpiry: 'lose',
+  },
+  stars:
+    'is' in stars
+      ? stars
+      : {
+          is: 'ladder',
+          reading: 'timeLeft',
+          direction: 'atLeast',
+          thresholds: [null, clockTimes(stars[0]), clockTimes(stars[1])],
+        },
+  tie: 'win',
+  ending: usualEnding(),
+});
+
+/** What is gathered where tokens are scattered. */
+export const TOKEN: Project['kinds']['collectables'][number] = {
+  id: 'token',
+  name: 'Token',
+  worth: literal(5),
+  look: { mark: 'sixfoil', colour: 'marigold' },
+};
+
+/** Levels by id, one for each position. */
+export const levelsOf = (levels: number, at: (position: number) => Level): Record<string, Level> =>
+  Object.fromEntries(Array.from({ length: levels }, (_, index) => [`level-${index + 1}`, at(index + 1)]));

@@ -1,0 +1,16 @@
+import type { PatchOperation } from '../../basics/patch/index.ts';
+
+/** Something that differs between two states of a project. */
+export interface Change {
+  /** Unique in a list of changes. */
+  id: string;
+  about: 'parameter' | 'level' | 'sequence' | 'project';
+  /** What it concerns. @example 'Hornet speed' */
+  title: string;
+  /** How it differs, in words: from the earlier state to the later one. */
+  words: string[];
+  /** Positions, in the later state, at which values differ. */
+  positions: number[];
+  /** What takes the later state back to the earlier one in this; absent where it cannot be taken back by itself. */
+  restore?: PatchOperation[];
+}

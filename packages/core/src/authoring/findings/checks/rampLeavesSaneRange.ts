@@ -1,0 +1,73 @@
+import { pointerOf } from '../../../document/model/index.ts';
+import { seriesOf } from '../../../document/ramps/index.ts';
+import { isGoingOn } from '../../../play/playthrough/index.ts';
+import { say, type Check, type Found, type Mend } from '../finding.ts';
+import { rowOf, withUnit } from '../rampFacts.ts';
+import type { ParameterFacts } from '../scopes.ts';
+
+const NOISE = 1e-9;
+/** The least number of levels past the end that are checked. */
+const LEVELS_PAST_END = 24;
+
+/** Caps the ramp at the ends that it leaves by, or brings a pin back. */
+function mendOf({ parameter }: ParameterFacts, slotId: string, value: number, ramp: number): Mend {
+  const { key, sane, pins } = parameter;
+  const end = value > sane.max ? sane.max : sane.min;
+  if (Object.hasOwn(pins, slotId) && ramp >= sane.min - NOISE && ramp <= sane.max + NOISE)
+    return { label: 'Drop the pin', patch: [{ op: 'remove', path: pointerOf(['parameters', key, 'pins', slotId]) }] };
+  const limit = value > sane.max ? 'atMost' : 'atLeast';
+  const path = pointerOf(['parameters', key, 'ramp', limit]);
+  const op = parameter.ramp[limit] === undefined ? 'add' : 'replace';
+  return { label: `At ${limit === 'atMost' ? 'most' : 'least'} ${say(end)}`, patch: [{ op, path, value: end }] };
+}
+
+/** The first position past the end of the sequence at which the value leaves its sane range. A run goes there where the ramps go on. */
+function pastTheEnd({ parameter, project }: ParameterFacts): Found[] {
+  const count = project.slots.length;
+  const last = project.slots.at(-1);
+  if (!isGoingOn(project.run) || !last || parameter.ramp.axis !== undefined) return [];
+  const { sane, label, key, unit } = parameter;
+  const series = seriesOf(project);
+  for (let position = count + 1; position <= count + Math.max(count, LEVELS_PAST_END); position++) {
+    const value = series.valueAt(parameter, position);
+    if (value >= sane.min - NOISE && value <= sane.max + NOISE) continue;
+    return [
+      {
+        slotId: last.id,
+        path: pointerOf(['parameters', key, 'ramp']),
+        sentence: `${label} leaves its sane range past the end, at level ${position}.`,
+        reason: `The ramps go on after the last slot. It is ${withUnit(say(value), unit)} there, and ${say(sane.min)} to ${say(sane.max)} is sane.`,
+        mend: mendOf({ parameter, project } as ParameterFacts, '', value, value),
+      },
+    ];
+  }
+  return [];
+}
+
+/** A parameter that leaves the range that its designer calls sane. */
+export const rampLeavesSaneRange: Check<'parameter'> = {
+  code: 'ramp-leaves-sane-range',
+  scope: 'parameter',
+  find(facts) {
+    const { parameter } = facts;
+    const row = rowOf(facts);
+    if (!row) return [];
+    const { sane, label, key, unit } = parameter;
+    const isOutside = (value: number): boolean => value < sane.min - NOISE || value > sane.max + NOISE;
+    const positions = row.values.flatMap((value, index) => (isOutside(value) ? [index + 1] : []));
+    const [first] = positions;
+    if (first === undefined) return pastTheEnd(facts);
+    const value = row.values[first - 1] as number;
+    const slotId = row.slotId(first);
+    const more = positions.length === 1 ? '' : `, and it is outside at ${positions.length} levels in all`;
+    return [
+      {
+        slotId,
+        path: pointerOf(['parameters', key, 'ramp']),
+        sentence: `${label} leaves its sane range at level ${first}.`,
+        reason: `It is ${withUnit(say(value), unit)} there, and ${say(sane.min)} to ${say(sane.max)} is sane${more}.`,
+        mend: mendOf(facts, slotId, value, row.ramp[first - 1] as number),
+      },
+    ];
+  },
+};

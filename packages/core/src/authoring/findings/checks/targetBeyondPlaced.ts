@@ -1,0 +1,72 @@
+import { scattered } from '../../building/index.ts';
+import { groundPatch } from '../../edits/index.ts';
+import { freshId, pointerOf, type Reading } from '../../../document/model/index.ts';
+import { readingInWords } from '../../../play/rules/index.ts';
+import { say, type Check, type Found, type Mend } from '../finding.ts';
+import { beyondReach } from '../possible.ts';
+import type { SlotFacts } from '../scopes.ts';
+
+/** Units between pieces that are placed, and from the start, where there is room. */
+const APART = 1.4;
+
+/** Places so many more pieces that what is asked for lies there; undefined where the ground has no room, or no kind is worth anything. */
+function placeMore(
+  { project, level, number }: SlotFacts,
+  reading: Extract<Reading, { reading: 'worth' | 'collected' }>,
+  missing: number,
+): Mend | undefined {
+  if (level.ground.kind === 'run') return undefined;
+  const placed = (kind: string): number =>
+    level.ground.pieces.filter((piece) => piece.piece === 'collectable' && piece.kind === kind && !piece.hidden).length;
+  const kinds = project.kinds.collectables.filter(({ id }) => reading.of === 'any' || reading.of === id);
+  const most = kinds.toSorted((one, other) => placed(other.id) - placed(one.id))[0];
+  if (!most) return undefined;
+  const each = reading.reading === 'worth' ? number(most.worth) : 1;
+  if (each <= 0) return undefined;
+  const more = Math.ceil(missing / each - 1e-9);
+  const count = placed(most.id) + more;
+  if (more > MOST_MORE) return undefined;
+  const scatter = { kind: most.id, count: more, fromStart: APART, apart: APART, seed: count };
+  const { ground, thrown } = scattered(level.ground, scatter, freshId, true);
+  if (thrown < more) return undefined;
+  return {
+    label: `Place ${more} more of ${most.name}`,
+    patch: groundPatch(['levels', level.id, 'ground'], level.ground, ground),
+  };
+}
+
+/** More pieces than these are not proposed. */
+const MOST_MORE = 40;
+
+/** The only ways to win ask for more than lies on the ground. */
+export const targetBeyondPlaced: Check<'judged'> = {
+  code: 'target-beyond-placed',
+  scope: 'judged',
+  find: (here) =>
+    beyondReach(here).flatMap(({ leaf: { reading, comparison }, path, asked, most }): Found[] => {
+      if (reading.reading !== 'worth' && reading.reading !== 'collected') return [];
+      const measure = reading.reading === 'worth' ? 'worth' : 'count';
+      const placed = here.resolving.placed[measure][reading.of] ?? 0;
+      const there =
+        most < placed
+          ? `${say(most)} of the ${say(placed)} on the ground can be reached`
+          : `${say(most)} are on the ground`;
+      const isMore = comparison === 'moreThan';
+      const mended = isMore ? most - 1 : most;
+      const amount = pointerOf([...path, 'amount']);
+      const patch = [{ op: 'replace' as const, path: amount, value: { from: 'number', value: mended } }];
+      const more = placeMore(here, reading, (isMore ? asked + 1 : asked) - most);
+      return [
+        {
+          slotId: here.slot.id,
+          path: pointerOf(path),
+          sentence: 'The target is beyond what is placed: nobody can win.',
+          reason: `It takes ${isMore ? 'more than ' : ''}${say(asked)} ${readingInWords(reading, here.names)}, and ${there}.`,
+          ...(more ? { orMend: more } : {}),
+          ...(mended > 0
+            ? { mend: { label: `Ask for ${isMore ? `more than ${say(mended)}` : `all ${say(most)}`}`, patch } }
+            : {}),
+        },
+      ];
+    }),
+};

@@ -1,0 +1,24 @@
+import { pointerOf } from '../../../document/model/index.ts';
+import { evidenceOf, percent, type EvidenceCheck } from './attemptFacts.ts';
+
+/** So many points from one level to the next are a wall. */
+const DROP = 0.25;
+
+/** Much harder than the level before it. */
+export const wall: EvidenceCheck = {
+  code: 'wall',
+  find(facts) {
+    const { here, forecast, before, pacer, isMiddle } = facts;
+    if (!isMiddle || !before || before.clearRate - forecast.clearRate < DROP) return [];
+    if (before.interval.low <= forecast.interval.high) return [];
+    return [
+      {
+        slotId: here.slot.id,
+        path: pointerOf(['slots', here.slot.id]),
+        sentence: 'The level is much harder than the one before it.',
+        reason: `${pacer.name} clears the one before in ${percent(before.clearRate)} and this one in ${percent(forecast.clearRate)}.`,
+        evidence: evidenceOf(facts, false),
+      },
+    ];
+  },
+};

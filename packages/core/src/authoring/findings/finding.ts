@@ -1,0 +1,51 @@
+import type { PatchOperation } from '../../basics/patch/index.ts';
+import type { FindingCode, Severity } from './classes.ts';
+import type { FactsByScope, Scope } from './scopes.ts';
+
+/** A change that makes the finding go away. */
+export interface Mend {
+  /** What the button says. @example 'Ask for 132' */
+  label: string;
+  patch: PatchOperation[];
+}
+
+/** Something wrong or doubtful, with its place. */
+export interface Finding {
+  code: FindingCode;
+  severity: Severity;
+  slotId: string;
+  /** JSON pointer to what it concerns. */
+  path: string;
+  /** One plain sentence. */
+  sentence: string;
+  /** Why, with numbers. */
+  reason: string;
+  mend?: Mend;
+  /** Another way to mend it. */
+  orMend?: Mend;
+  /** What attempts it rests on, for one that was seen in attempts. */
+  evidence?: Evidence;
+}
+
+/** Attempts that a finding rests on. */
+export interface Evidence {
+  /** How many there are. */
+  attempts: number;
+  /** Id of the pacer that made them. */
+  pacer: string;
+  /** The number of one that shows it, from 0; absent where none does. */
+  shows?: number;
+}
+
+/** A finding as a check tells it: how severe it is stands in the table of classes. */
+export type Found = Omit<Finding, 'code' | 'severity'>;
+
+/** One class of findings. */
+export interface Check<S extends Scope = Scope> {
+  code: FindingCode;
+  scope: S;
+  find(facts: FactsByScope[S]): Found[];
+}
+
+/** A number as people write it. */
+export const say = (value: number): string => String(Math.round(value * 100) / 100);

@@ -1,0 +1,2 @@
+export { evictOldest } from './evictOldest.ts';
+export { memoizeByObject } from './memoizeByObject.ts';

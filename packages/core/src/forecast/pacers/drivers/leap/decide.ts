@@ -1,0 +1,361 @@
+import {
+  collectablesOf,
+  enemiesOf,
+  latchesOf,
+  zonesOf,
+  type AttemptState,
+  type Collectable,
+  type View,
+} from '../../../../play/attempt/index.ts';
+import { cellAt } from '../../../../play/grid/index.ts';
+import { copyLeaping, isStandable, sideInput, type Leaping, type LeapOwn } from '../../../../play/movement/index.ts';
+import { TICK_SECONDS } from '../../../../play/rules/index.ts';
+import type { Player } from '../../driver.ts';
+import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
+import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
+import { copyMoving, imagineUntilActing, type Moving } from '../imagine.ts';
+import { graphOf, ticksTo, type Graph } from './graph.ts';
+import { lookAround, near, turning, type Near } from './near.ts';
+import { IN_AIR, ON_FLOOR, inputAt, WAIT, type Move } from './moves.ts';
+
+/** What a player on a leap ground remembers between decisions. */
+export interface LeapMemory {
+  /** The cell that it heads for, -1 for none, and since when. */
+  goal: number;
+  goalTick: number;
+  /** What it is doing, from the next decision on, and how that was thought to go. */
+  move: Move;
+  price: number;
+  /** Pieces that lay there when the goal was chosen. */
+  pieces: number;
+}
+
+export const startMemory = (): LeapMemory => ({
+  goal: -1,
+  goalTick: -1000,
+  move: { ...WAIT },
+  price: Number.NEGATIVE_INFINITY,
+  pieces: 0,
+});
+
+/** What goes no worse than it was thought to, by so much, is gone on with. Ticks. */
+const AS_THOUGHT = 5;
+
+/** A goal is chosen anew at least this often. Ticks. */
+const TICKS_BETWEEN_GOALS = 30;
+/** A move is looked at for so long at most. Ticks. */
+const LONGEST = 110;
+/** A walk or a wait is looked at for so long. Ticks. */
+const WALK_TICKS = 14;
+/** Share of its reaction by which a player misjudges when it takes off, as a deviation. */
+const TIMING_ERROR_SHARE = 0.14;
+/** What is kept clear of what moves: at least, and per unit of caution. Units. */
+const CLEARANCE = 0.05;
+const CLEARANCE_PER_CAUTION = 0.15;
+/** Prices, in ticks. */
+const PRICE = {
+  hurt: 100_000,
+  trapped: 50_000,
+  lost: 20_000,
+  tooNear: 3_000,
+  wait: 20,
+  there: 5_000,
+  beats: 8_000,
+} as const;
+
+/** Scratch of the decision at hand. */
+const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
+const own = {} as LeapOwn;
+
+/** A body as it is at one moment. */
+interface Moment extends Moving, Leaping {}
+const atRest = (): Moment => ({
+  ...{ x: 0, y: 0, vx: 0, vy: 0 },
+  ...{ onFloor: false, airTicks: 0, pressTicks: 0, held: false, rising: false, jumpsLeft: 0, fell: false },
+});
+
+function keep(moment: Moment): void {
+  copyMoving(body, moment);
+  copyLeaping(own, moment);
+}
+
+function bringBack(moment: Moment): void {
+  copyMoving(moment, body);
+  copyLeaping(moment, own);
+}
+
+/** Where what is decided takes effect, and where a move that is looked at has come down. */
+const kept = atRest();
+const landed = atRest();
+
+const HURT = 1;
+const BEATS = 2;
+const TOO_NEAR = 3;
+
+/** Does the imagined body meet something, so many ticks from now, or come nearer to it than it wants? */
+function meets(state: AttemptState, ticks: number, clearance: number): number {
+  const { world, view } = state;
+  if (own.fell) return HURT;
+  if (world.hasAvoid && world.avoid[cellAt(view.grid, body.x, body.y)] === 1) return HURT;
+  const seconds = ticks * TICK_SECONDS;
+  let met = 0;
+  for (let i = 0; i < near.count; i++) {
+    const seen = near.list[i] as Near;
+    const { enemy } = seen;
+    const x = turning(enemy.x + enemy.vx * seconds, seen);
+    const y = enemy.y + enemy.vy * seconds;
+    const dx = x - body.x;
+    const dy = y - body.y;
+    const touch = enemy.radius + body.radius;
+    const squared = dx * dx + dy * dy;
+    if (enemy.source.fromAbove && enemy.health > 0 && body.vy > 0 && body.y < y - enemy.radius * 0.5) {
+      if (squared < touch * touch) return BEATS;
+      continue;
+    }
+    if (squared < touch * touch) return HURT;
+    if (squared < (touch + clearance) * (touch + clearance)) met = TOO_NEAR;
+  }
+  return met;
+}
+
+/** What one does who has come down: stands, goes on, turns back, jumps on. */
+const AFTERWARDS: readonly Move[] = [
+  { ...WAIT },
+  { side: 1, sideTicks: 99, jumpTicks: 0 },
+  { side: -1, sideTicks: 99, jumpTicks: 0 },
+  { side: 1, sideTicks: 99, jumpTicks: 99 },
+  { side: -1, sideTicks: 99, jumpTicks: 99 },
+];
+/** So long is looked on after coming down. Ticks. */
+const AFTER_TICKS = 24;
+
+/** Is there something left to do for the imagined body, so many ticks from now, that does not hurt it at once? */
+function canGoOn(state: AttemptState, ticks: number): boolean {
+  const { world, view } = state;
+  keep(landed);
+  for (const move of AFTERWARDS) {
+    bringBack(landed);
+    // A jump begins with a press.
+    own.held = false;
+    let tick = 0;
+    while (tick < AFTER_TICKS) {
+      world.kind.moveBody(world, view, body, own, inputAt(move, tick));
+      tick++;
+      if (meets(state, ticks + tick, 0) === HURT) break;
+      if (tick === AFTER_TICKS) return true;
+    }
+  }
+  return false;
+}
+
+/** Ticks from where the imagined body stands to its goal. */
+function ticksFrom(state: AttemptState, distances: Float64Array): number {
+  const { view } = state;
+  const { grid } = view;
+  return distances[footing(view, cellAt(grid, body.x, body.y))] as number;
+}
+
+/** The cell that a body stands in: the one beside where it stands with one foot. */
+function footing(view: View, cell: number): number {
+  const { grid } = view;
+  if (isStandable(view, own, cell % grid.width, Math.floor(cell / grid.width))) return cell;
+  const beside = cell + (body.x - Math.floor(body.x) < 0.5 ? -1 : 1);
+  return isStandable(view, own, beside % grid.width, Math.floor(beside / grid.width)) ? beside : cell;
+}
+
+/** How long what a price is for takes, in ticks; much longer where it goes badly. */
+const ticksOf = (price: number): number =>
+  price < -PRICE.there ? price + PRICE.beats : price < 0 ? price + PRICE.there : price;
+
+/** How a move goes: the lower, the better. The imagined body stands where it begins. */
+function priceOf(
+  player: Player,
+  state: AttemptState,
+  move: Move,
+  goal: number,
+  distances: Float64Array,
+  clearance: number,
+  least = Number.POSITIVE_INFINITY,
+): number {
+  const { world, view } = state;
+  const from = player.reaction.ticks;
+  const begins = own.onFloor;
+  let left = !begins;
+  let passed = -1;
+  let risked = 0;
+  for (let tick = 0; tick < LONGEST; tick++) {
+    world.kind.moveBody(world, view, body, own, inputAt(move, tick));
+    const met = meets(state, from + tick + 1, clearance);
+    if (met === HURT) return PRICE.hurt - tick * 10;
+    if (met === TOO_NEAR && risked === 0) risked = PRICE.tooNear - tick * 10;
+    if (met === BEATS) return player.needs.anythingToBeat ? tick - PRICE.beats : tick + 100;
+    // Coming there is worth it only to who lands after it.
+    if (goal >= 0 && passed < 0 && cellAt(view.grid, body.x, body.y) === goal) passed = tick;
+    if (!own.onFloor) left = true;
+    const done = own.onFloor && (left ? tick > 2 : tick >= WALK_TICKS);
+    if (!done) continue;
+    if (passed >= 0) return passed + risked - PRICE.there;
+    const on = ticksFrom(state, distances);
+    // Waiting is for those who have nothing better.
+    const waits = move.side === 0 && move.jumpTicks === 0 ? PRICE.wait : 0;
+    const price = tick + waits + risked + (on === Number.POSITIVE_INFINITY ? PRICE.lost : on);
+    if (price >= least || canGoOn(state, from + tick + 1)) return price;
+    return price + PRICE.trapped;
+  }
+  return PRICE.hurt / 2;
+}
+
+/** The cell of an area that is the fewest ticks away. */
+function nearestOf(graph: Graph, cells: Iterable<number>, here: number): number {
+  let best = -1;
+  let least = Number.POSITIVE_INFINITY;
+  for (const cell of cells) {
+    const ticks = ticksTo(graph, cell)[here] as number;
+    if (ticks >= least) continue;
+    least = ticks;
+    best = cell;
+  }
+  return best;
+}
+
+/** So many cells of an area are looked at as goals. */
+const MOST_CELLS = 60;
+
+function* cellsOf(
+  width: number,
+  height: number,
+  area: { x: number; y: number; width: number; height: number },
+): Generator<number> {
+  const [left, top] = [Math.max(0, Math.floor(area.x)), Math.max(0, Math.floor(area.y))];
+  const right = Math.min(width, Math.ceil(area.x + area.width));
+  const bottom = Math.min(height, Math.ceil(area.y + area.height));
+  let given = 0;
+  for (let y = bottom - 1; y >= top; y--)
+    for (let x = left; x < right && given < MOST_CELLS; x++, given++) yield y * width + x;
+}
+
+/** Where the player heads for, as a cell to be passed. */
+function chooseGoal(player: Player, state: AttemptState, graph: Graph, here: number): number {
+  const { needs } = player;
+  const { grid, level } = state.world;
+  const { width, height } = grid;
+  if (needs.anythingToBeat) {
+    const any = needs.beat.length - 1;
+    const cells = enemiesOf(state).all.flatMap((enemy) =>
+      enemy.active && enemy.health > 0 && (needs.beat[any] || needs.beat[enemy.kind])
+        ? [cellAt(grid, enemy.x, enemy.y)]
+        : [],
+    );
+    const cell = nearestOf(graph, cells, here);
+    if (cell >= 0) return cell;
+  }
+  if (needs.anythingToGather) {
+    const { all, remaining, remainingCount } = collectablesOf(state);
+    const any = needs.gather.length - 1;
+    const cells = remaining.slice(0, remainingCount).flatMap((index) => {
+      const piece = all[index] as Collectable;
+      return needs.gather[any] || needs.gather[piece.kind] ? [cellAt(grid, piece.x, piece.y)] : [];
+    });
+    const cell = nearestOf(graph, cells, here);
+    if (cell >= 0) return cell;
+  }
+  const latch = latchesOf(level)[needs.latch];
+  if (latch) return cellAt(grid, latch.x, latch.y);
+  const zones = zonesOf(level);
+  const zone = needs.goal ? zones.find(({ goal }) => goal) : zones[needs.zone];
+  if (zone) return nearestOf(graph, cellsOf(width, height, zone), here);
+  if (needs.height >= 0) {
+    const y = Math.max(0, Math.ceil(height - needs.height) - 1);
+    return nearestOf(graph, cellsOf(width, height, { x: 0, y, width, height: 1 }), here);
+  }
+  return -1;
+}
+
+/** The standing place that counts for the player: below it while it is in the air. */
+function standingCell(state: AttemptState): number {
+  const { view } = state;
+  const { grid } = view;
+  const cell = footing(view, cellAt(grid, body.x, body.y));
+  for (let below = cell; below < grid.walls.length; below += grid.width)
+    if (isStandable(view, own, below % grid.width, Math.floor(below / grid.width))) return below;
+  return cell;
+}
+
+/** What a player of these abilities does next. @returns an input of the kind of ground */
+export function chooseMove(player: Player, state: AttemptState, memory: LeapMemory): number {
+  const { abilities, needs, stream } = player;
+  const misjudged = stream.nextBell() * player.reaction.ticks * TICK_SECONDS * TIMING_ERROR_SHARE;
+  pendingNeeds(state, needs);
+  player.fires = needs.anythingToBeat && state.world.level.motion.player.shooting !== null;
+  imagineUntilActing(player, state, body, own);
+  const clearance = CLEARANCE + abilities.cautionUnits * CLEARANCE_PER_CAUTION;
+  lookAround(state, body, own.speed, clearance);
+  const graph = graphOf(state);
+  // In the air a goal is kept: what is below says little of what is near.
+  const { remainingCount } = collectablesOf(state);
+  const isOld = state.tick - memory.goalTick >= TICKS_BETWEEN_GOALS || remainingCount !== memory.pieces;
+  if (memory.goal < 0 || (own.onFloor && isOld)) {
+    const here = standingCell(state);
+    memory.goal = chooseGoal(player, state, graph, here);
+    if (memory.goal < 0 && state.observed.gates.length > 0) {
+      needsToOpenTheWay(state, needs);
+      memory.goal = chooseGoal(player, state, graph, here);
+    }
+    memory.goalTick = state.tick;
+    memory.pieces = remainingCount;
+  }
+  const { goal } = memory;
+  const distances = ticksTo(graph, goal);
+  // Who takes off too early or too late takes itself to be elsewhere.
+  body.x += body.vx * misjudged;
+  keep(kept);
+  const going = priceOf(player, state, memory.move, goal, distances, clearance);
+  bringBack(kept);
+  // What goes as it was thought to is gone on with.
+  if (going < PRICE.lost && going <= memory.price + AS_THOUGHT) return goOn(memory, memory.move, going);
+  // Who has found a way that is as quick as any looks no further. Waiting is looked at last.
+  const here = own.onFloor ? footing(state.view, cellAt(state.view.grid, body.x, body.y)) : -1;
+  const quick = here < 0 ? memory.price : (distances[here] as number);
+  const moves = own.onFloor ? ON_FLOOR : IN_AIR;
+  let best: Move = WAIT;
+  let least = Number.POSITIVE_INFINITY;
+  for (let i = 0; i < moves.length && ticksOf(least) > quick; i++) {
+    bringBack(kept);
+    const move = moves[i] as Move;
+    const price = priceOf(player, state, move, goal, distances, clearance, least);
+    if (price >= least) continue;
+    least = price;
+    best = move;
+  }
+  bringBack(kept);
+  // A jump begins with a press: who still holds lets go first.
+  if (own.onFloor && own.held && best.jumpTicks > 0) {
+    memory.price = Number.NEGATIVE_INFINITY;
+    return sideInput(best.side, false);
+  }
+  return goOn(memory, best, least);
+}
+
+/** Notes what is left of a move after this decision. Returns its input. */
+function goOn(memory: LeapMemory, move: Move, price: number): number {
+  const input = inputAt(move, 0);
+  memory.move.side = move.side;
+  memory.move.sideTicks = Math.max(0, move.sideTicks - TICKS_BETWEEN_DECISIONS);
+  memory.move.jumpTicks = Math.max(0, move.jumpTicks - TICKS_BETWEEN_DECISIONS);
+  memory.price = price - TICKS_BETWEEN_DECISIONS;
+  return input;
+}
+
+/** Half a second of the same: does it hurt? */
+const LOOKED_AT_TICKS = 30;
+
+/** Is a player who goes on doing this about to be hurt? */
+export function willBeHurt(player: Player, state: AttemptState, input: number): boolean {
+  imagineUntilActing(player, state, body, own);
+  lookAround(state, body, own.speed, 0);
+  for (let tick = 0; tick < LOOKED_AT_TICKS; tick++) {
+    state.world.kind.moveBody(state.world, state.view, body, own, input);
+    if (meets(state, player.reaction.ticks + tick, 0) === HURT) return true;
+  }
+  return false;
+}

@@ -1,0 +1,100 @@
+import { quantile, wilson, type Interval } from '../../basics/stats/index.ts';
+import type { AttemptRow } from './attemptRecord.ts';
+import type { PartCount, Tally } from './tally.ts';
+import { packWins } from './wins.ts';
+
+/** How many attempts ended one way. Indices as in GameResult. */
+export interface EndingCount {
+  rule: number;
+  lifeRule: number;
+  count: number;
+}
+
+/** What trials predict of a level at a slot, with its uncertainty. */
+export interface Forecast {
+  attempts: number;
+  clearRate: number;
+  interval: Interval;
+  /** Which attempts were won, as `packWins` has it; forecasts stored long ago lack it. */
+  wins?: string;
+  /** Tries to clear for a player who keeps trying without learning: 1 / clear rate; null when none cleared. */
+  triesToClear: number | null;
+  medianSeconds: number | null;
+  /** Of the cleared ones, where they are bouts. */
+  medianRounds?: number;
+  /** What the ladder of stars stands on, ascending, of cleared attempts; empty without a ladder, or for time left without a limit. */
+  starReadings: number[];
+  /** Attempts by number of stars earned, 0 to 5; losses are not among them. */
+  stars: number[];
+  /** Of the lost attempts, most frequent first. */
+  endings: EndingCount[];
+  /** x, y, x, y … */
+  lostAt: number[];
+  /** By rule in force: attempts in which it has fired; forecasts stored long ago lack it. */
+  fired?: number[];
+  /** Pieces to gather that no attempt gathered, by their places among those of the ground; stored long ago they lack. */
+  neverGathered?: number[];
+  /** Of the first attempts, in their order, what a run's books need; forecasts stored long ago lack it. */
+  booked?: AttemptRow[];
+  /** What came of each part, on a ground of parts that come again and again. */
+  parts?: PartCount[];
+}
+
+const ascending = (values: readonly number[]): number[] => values.toSorted((a, b) => a - b);
+
+/** Read a tally as a forecast. */
+export function forecastOf(tally: Tally): Forecast {
+  const clearRate = tally.attempts === 0 ? 0 : tally.cleared / tally.attempts;
+  const median = quantile(ascending(tally.times), 0.5);
+  return {
+    attempts: tally.attempts,
+    clearRate,
+    interval: wilson(tally.cleared, tally.attempts),
+    wins: packWins(tally.wins),
+    triesToClear: tally.cleared === 0 ? null : tally.attempts / tally.cleared,
+    medianSeconds: Number.isNaN(median) ? null : median,
+    ...(tally.rounds ? { medianRounds: quantile(ascending(tally.rounds), 0.5) } : {}),
+    starReadings: ascending(tally.starReadings),
+    stars: tally.stars,
+    endings: Object.entries(tally.endings)
+      .map(([key, count]) => {
+        const [rule, lifeRule] = key.split('/').map(Number) as [number, number];
+        return { rule, lifeRule, count };
+      })
+      .toSorted((a, b) => b.count - a.count),
+    lostAt: tally.lostAt,
+    ...(tally.fired ? { fired: tally.fired } : {}),
+    ...(tally.gathered
+      ? { neverGathered: tally.gathered.flatMap((count, index) => (count === 0 ? [index] : [])) }
+      : {}),
+    ...(tally.booked ? { booked: tally.booked } : {}),
+    ...(tally.parts ? { parts: tally.parts } : {}),
+  };
+}
+
+/** A spot is so wide. Units. */
+const SPOT = 2;
+
+/** Where most losses lie, on one spot of two by two units. */
+export interface Crowd {
+  /** Its middle, units. */
+  x: number;
+  y: number;
+  /** Losses on it, and in all. */
+  count: number;
+  of: number;
+}
+
+/** The spot on which most losses lie; null where nothing was lost. */
+export function crowdOf({ lostAt }: Pick<Forecast, 'lostAt'>): Crowd | null {
+  const of = lostAt.length / 2;
+  const spots = new Map<string, Crowd>();
+  for (let i = 0; i < lostAt.length; i += 2) {
+    const x = (Math.floor((lostAt[i] as number) / SPOT) + 0.5) * SPOT;
+    const y = (Math.floor((lostAt[i + 1] as number) / SPOT) + 0.5) * SPOT;
+    const spot = spots.get(`${x} ${y}`) ?? { x, y, count: 0, of };
+    spot.count++;
+    spots.set(`${x} ${y}`, spot);
+  }
+  return [...spots.values()].toSorted((one, other) => other.count - one.count)[0] ?? null;
+}

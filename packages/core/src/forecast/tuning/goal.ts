@@ -1,0 +1,28 @@
+import { ticksToSeconds } from '../../play/rules/index.ts';
+import type { GameResult } from '../trials/index.ts';
+
+/** What a level is to be brought to. */
+export type Goal =
+  | { is: 'clearRate'; share: number }
+  /** So many of those who clear it earn so many stars. */
+  | { is: 'stars'; stars: number; share: number }
+  /** Half of those who clear it take so long at most. */
+  | { is: 'time'; seconds: number };
+
+/** That it is cleared, however often. */
+export const CLEARED: Goal = { is: 'clearRate', share: 1 };
+
+/** The share of attempts that is to meet a goal. */
+export const wantedShare = (goal: Goal): number => (goal.is === 'time' ? 0.5 : goal.share);
+
+/** Does an attempt meet the goal? Undefined where it says nothing about it. */
+export function meets(goal: Goal, result: GameResult): boolean | undefined {
+  switch (goal.is) {
+    case 'clearRate':
+      return result.won;
+    case 'stars':
+      return result.won ? result.stars >= goal.stars : undefined;
+    case 'time':
+      return result.won ? ticksToSeconds(result.length) <= goal.seconds : undefined;
+  }
+}

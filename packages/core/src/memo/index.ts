@@ -1,2 +1,0 @@
-export { letGoOldest } from './letGoOldest.ts';
-export { remembered } from './remembered.ts';
