@@ -37,7 +37,8 @@ describe('two states of a project', () => {
             'at most 2.7 → 3',
             'no longer rounded to 0.05',
             'pin at 7 2.55 → 2.6',
-            'no pin at 21, it was 2.2',
+            'no pin at 21, it was 2.5',
+            'no pin at 24, it was 2.9',
             'pinned at 9 to 2.1',
           ],
         ],
@@ -88,8 +89,8 @@ describe('two states of a project', () => {
     follow(before);
     follow(after);
     expect(changesBetween(before, after)).toMatchObject([
-      { title: 'Hornet speed', positions: [7, 14, 21] },
-      { title: 'Clock', words: ['follows what has changed elsewhere'], positions: [7, 14, 21] },
+      { title: 'Hornet speed', positions: [7, 14, 21, 24] },
+      { title: 'Clock', words: ['follows what has changed elsewhere'], positions: [7, 14, 21, 24] },
     ]);
   });
 
@@ -121,6 +122,6 @@ describe('two states of a project', () => {
       project.parameters[0]!.pins = {};
     });
     const [change] = changesBetween(before, after);
-    expect(change?.restore).toMatchObject([{ op: 'replace', value: { pins: { 'slot-14': 2.3, 'slot-21': 2.2 } } }]);
+    expect(change?.restore).toMatchObject([{ op: 'replace', value: { pins: { 'slot-14': 2.3, 'slot-21': 2.5 } } }]);
   });
 });

@@ -73,7 +73,7 @@ describe('a point', () => {
 
   it('tells how its value came to be', () => {
     expect(derivationInWords(project, speed, 21, (value) => sayValue(speed, value))).toBe(
-      'shape 3 → at most 2.7 2.7 → rounded 0.05 2.7 → pinned 2.2',
+      'shape 3 → at most 2.7 2.7 → rounded 0.05 2.7 → pinned 2.5',
     );
   });
 });
@@ -88,7 +88,7 @@ describe('in words', () => {
 
   it('a lane tells its range, its bounds and its pins', () => {
     expect(laneInWords(speed, row)).toBe(
-      'Hornet speed, units/s: from 2, +0.1 every 2 levels, at most 2.7; 2 to 2.7; cap reached at level 15; 3 pins',
+      'Hornet speed, units/s: from 2, +0.1 every 2 levels, at most 2.7; 2 to 2.9; cap reached at level 15; 4 pins',
     );
   });
 });

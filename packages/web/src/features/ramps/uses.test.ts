@@ -31,9 +31,9 @@ describe('what uses a parameter', () => {
   });
 
   it('stands at its own level, or at the selected one where that is it', () => {
-    const clocks = usesOf('clock', 4);
+    const clocks = usesOf('clock', 5);
     expect(clocks[0]).toMatchObject({ words: 'Clover Steps: clock, limit', at: 1, value: 48 });
-    expect(clocks.find(({ at }) => at === 4)?.words).toBe('Two Ponds: clock, limit');
+    expect(clocks.find(({ at }) => at === 5)?.words).toBe('Garden Walls: clock, limit');
   });
 
   it('of a share is that share of what is placed', () => {
