@@ -53,6 +53,19 @@ describe('target beyond placed', () => {
   });
 });
 
+describe('a ramp that leaves its sane range', () => {
+  it('is brought back together with its pins', () => {
+    const project = homeBeforeDusk();
+    const beetles = project.parameters.find(({ key }) => key === 'beetles')!;
+    beetles.sane.max = 4;
+    const outside = (each: Project): Finding[] =>
+      findingsOf(each).filter(({ code }) => code === 'ramp-leaves-sane-range');
+    const [finding, ...others] = outside(project);
+    expect(others).toEqual([]);
+    expect(outside(mended(project, finding!))).toEqual([]);
+  });
+});
+
 describe('a target beyond what is placed', () => {
   it('is mended by asking for less, or by placing more where there is room', () => {
     const [finding] = findingsAt(homeBeforeDusk(), 17);

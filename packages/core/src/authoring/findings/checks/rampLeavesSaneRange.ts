@@ -9,16 +9,27 @@ const NOISE = 1e-9;
 /** The least number of levels past the end that are checked. */
 const LEVELS_PAST_END = 24;
 
-/** Caps the ramp at the ends that it leaves by, or brings a pin back. */
-function mendOf({ parameter }: ParameterFacts, slotId: string, value: number, ramp: number): Mend {
+/** Caps the ramp at the ends that it leaves by, and drops the pins outside. @param ramp values of the ramp without its pins */
+function mendOf({ parameter }: ParameterFacts, ramp: readonly number[]): Mend {
   const { key, sane, pins } = parameter;
-  const end = value > sane.max ? sane.max : sane.min;
-  if (Object.hasOwn(pins, slotId) && ramp >= sane.min - NOISE && ramp <= sane.max + NOISE)
-    return { label: 'Drop the pin', patch: [{ op: 'remove', path: pointerOf(['parameters', key, 'pins', slotId]) }] };
-  const limit = value > sane.max ? 'atMost' : 'atLeast';
-  const path = pointerOf(['parameters', key, 'ramp', limit]);
-  const op = parameter.ramp[limit] === undefined ? 'add' : 'replace';
-  return { label: `At ${limit === 'atMost' ? 'most' : 'least'} ${say(end)}`, patch: [{ op, path, value: end }] };
+  const caps = (['atLeast', 'atMost'] as const).flatMap((limit) => {
+    const end = limit === 'atMost' ? sane.max : sane.min;
+    const isBeyond = (value: number): boolean => (limit === 'atMost' ? value > end + NOISE : value < end - NOISE);
+    return ramp.some(isBeyond) ? [{ limit, end }] : [];
+  });
+  const outside = Object.entries(pins).filter(([, pin]) => pin < sane.min - NOISE || pin > sane.max + NOISE);
+  const words = caps.map(({ limit, end }) => `at ${limit === 'atMost' ? 'most' : 'least'} ${say(end)}`).join(', ');
+  return {
+    label: caps.length > 0 ? words.replace('at', 'At') : outside.length === 1 ? 'Drop the pin' : 'Drop the pins',
+    patch: [
+      ...caps.map(({ limit, end }) => ({
+        op: parameter.ramp[limit] === undefined ? ('add' as const) : ('replace' as const),
+        path: pointerOf(['parameters', key, 'ramp', limit]),
+        value: end,
+      })),
+      ...outside.map(([slotId]) => ({ op: 'remove' as const, path: pointerOf(['parameters', key, 'pins', slotId]) })),
+    ],
+  };
 }
 
 /** The first position past the end of the sequence at which the value leaves its sane range. A run goes there where the ramps go on. */
@@ -37,7 +48,7 @@ function pastTheEnd({ parameter, project }: ParameterFacts): Found[] {
         path: pointerOf(['parameters', key, 'ramp']),
         sentence: `${label} leaves its sane range past the end, at level ${position}.`,
         reason: `The ramps go on after the last slot. It is ${withUnit(say(value), unit)} there, and ${say(sane.min)} to ${say(sane.max)} is sane.`,
-        mend: mendOf({ parameter, project } as ParameterFacts, '', value, value),
+        mend: mendOf({ parameter, project } as ParameterFacts, [value]),
       },
     ];
   }
@@ -66,7 +77,7 @@ export const rampLeavesSaneRange: Check<'parameter'> = {
         path: pointerOf(['parameters', key, 'ramp']),
         sentence: `${label} leaves its sane range at level ${first}.`,
         reason: `It is ${withUnit(say(value), unit)} there, and ${say(sane.min)} to ${say(sane.max)} is sane${more}.`,
-        mend: mendOf(facts, slotId, value, row.ramp[first - 1] as number),
+        mend: mendOf(facts, row.ramp),
       },
     ];
   },
