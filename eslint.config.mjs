@@ -1,6 +1,7 @@
 import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
+import plainEnglish from './scripts/lint/plainEnglish.mjs';
 
 const tests = ['**/*.test.ts', '**/*.test.tsx', '**/testing/**', 'e2e/**', 'bench/**', 'scripts/**'];
 
@@ -63,6 +64,16 @@ export default ts.config(
         { selector: "BinaryExpression[operator='**']", message: 'Not equal bit for bit in every engine.' },
       ],
     },
+  },
+  {
+    // Folders whose comments and names of tests have been rewritten; the others follow.
+    files: [
+      'packages/core/src/forecast/**/*.ts',
+      'packages/server/src/features/**/*.ts',
+      'packages/web/src/workers/**/*.ts',
+    ],
+    plugins: { stadion: { rules: { 'plain-english': plainEnglish } } },
+    rules: { 'stadion/plain-english': 'error' },
   },
   // Tests break documents in ways that no type allows.
   { files: tests, rules: { '@typescript-eslint/no-explicit-any': 'off' } },

@@ -92,14 +92,14 @@ describe('every shape', () => {
 
 describe('what follows a parameter', () => {
   it('can be made of it: times and plus', async () => {
-    await at.open('level/slot-4');
+    await at.open('level/slot-2');
     await at.page.clickName('button', '× and + on what Clock follows');
     await at.page.typeInto('Clock: times', '0.5');
     await at.page.typeInto('Clock: plus', '6');
-    // 48 s at slot 4: 48 × 0.5 + 6.
+    // 48 s at slot 2: 48 × 0.5 + 6.
     await at.page.byName('button', /^Clock: 30 s/);
     await at.saved('written down', (p) =>
-      JSON.stringify(p.levels['two-ponds']!.clock.limitSeconds).includes('"times":0.5,"plus":6'),
+      JSON.stringify(p.levels['dew-on-the-beds']!.clock.limitSeconds).includes('"times":0.5,"plus":6'),
     );
   });
 

@@ -15,7 +15,7 @@ let ask: (data: Question | Stop) => void;
 let told: Told[];
 const begun = new Map<number, number>();
 
-/** A worker whose questions take so many bits of work; the first says nothing. */
+/** A worker whose questions take three parts of work; the first gives no answer. */
 function start(everyMs = 0, firstMs = everyMs): void {
   answering<Question, { bits: number }>(
     ({ id, bits }) => {

@@ -2,7 +2,7 @@
 export interface Work<Part> {
   /** Does the next bit. @returns false once there is nothing left to do */
   step(): boolean | Promise<boolean>;
-  /** What it has come to; undefined while that says nothing yet. */
+  /** Returns the answer until now; undefined while there is none. */
   read(): Part | undefined;
   /** It is over: done, or not waited for any more. */
   end?(): void;
@@ -18,12 +18,11 @@ export interface Stop {
 export const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
 /**
- * Answers the questions that come to a worker: each a bit at a time, told as it goes on; a later question takes the place of
+ * Answers the questions that come to a worker, part by part, and reports the progress. A later question replaces
  * an earlier one.
- *
- * @param begin the work on a question; told whether its answer is still waited for
- * @param everyMs how often it is told how far the work has come
- * @param firstMs after how long that is told first
+ * @param begin begins the work on a question; its second argument returns whether the answer is still awaited
+ * @param everyMs time between two reports of the progress
+ * @param firstMs time before the first report
  */
 export function answering<Request extends { id: number }, Part extends object>(
   begin: (request: Request, isAwaited: () => boolean) => Work<Part>,

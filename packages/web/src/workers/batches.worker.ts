@@ -7,7 +7,7 @@ export interface Batches {
   batches: readonly Batch[];
 }
 
-/** What came of each batch. */
+/** The result of each batch. */
 export type BatchesCame = ReturnType<BatchPlayer>[];
 
 let play: BatchPlayer | undefined;

@@ -19,11 +19,11 @@ export interface BoutRequest {
   pacers: readonly Pacer[];
 }
 
-/** What a meeting comes to for one pacer. */
+/** The results of a meeting for one pacer. */
 export interface BoutOfPacer {
   pacer: string;
   forecast: BoutForecast;
-  /** Share of bouts won by the first so many of the party, from one on; null until it is known. */
+  /** Share of bouts won by the first members of the party, by their number from 1; null until it is known. */
   bySize: (number | null)[];
   /** The level of the whole party from which each of `LEVEL_SHARES` is won: null where none does, undefined until it is known. */
   levels: (number | null | undefined)[];

@@ -11,10 +11,10 @@ import { projectOf, type ProjectDocument } from '@stadion/core/document/model';
 import { applyPatch, type PatchOperation } from '@stadion/core/basics/patch';
 import { answering, type Work } from './answering.ts';
 
-/** What has changed since the last request. */
+/** The changes since the last request. */
 export interface FindingsRequest {
   id: number;
-  /** Leads from the document before to the one of now; from an empty one where it begins anew. */
+  /** Leads from the document of the last request to the present one; from an empty one at the beginning. */
   patch: PatchOperation[];
   anew: boolean;
   /** Id of the slot that is looked at: what has to be played is played there first. */
@@ -48,7 +48,7 @@ function learn(forecasts: FindingsRequest['forecasts']): void {
 
 /** So long it plays before it lets a later question in. */
 const AT_ONCE_MS = 20;
-/** What is read off comes at once; what has to be played follows in so many milliseconds, and again. */
+/** Interval of the answers, ms. Findings that need no play come at once. */
 const ANSWER_EVERY_MS = 250;
 
 function begin({ anew, patch, forecasts, slotId }: FindingsRequest): Work<Omit<FindingsAnswer, 'id' | 'done'>> {
@@ -57,7 +57,7 @@ function begin({ anew, patch, forecasts, slotId }: FindingsRequest): Work<Omit<F
     book = new FindingBook();
     known.clear();
   }
-  // What the patch does not touch stays the same object: it is not looked at again.
+  // Parts that the patch does not touch stay the same objects, so they are not checked again.
   document = applyPatch(document, patch);
   learn(forecasts);
   const project = projectOf(document);

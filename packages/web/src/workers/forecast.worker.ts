@@ -18,7 +18,7 @@ import { runnerForLatest } from './runnerForLatest.ts';
 export interface ForecastRequest {
   id: number;
   question: TrialQuestion;
-  /** Of this machine. */
+  /** Number of cores of this machine. */
   cores: number;
 }
 
@@ -29,13 +29,13 @@ export interface ForecastAnswer {
 }
 
 const BATCH = 10;
-/** The first answer comes after so many attempts, later ones not more often than they can be read. */
+/** Number of attempts before the first answer; later answers come no more often than they can be read. */
 const FIRST_ANSWER = 30;
 const ANSWER_EVERY_MS = 120;
 
 const gameOf = runnerForLatest();
 let helpers: Worker[] | undefined;
-/** What is worked on now. */
+/** The work in progress. */
 let current: { id: number; order: InOrder<Tally> } | undefined;
 
 function startHelpers(count: number): Worker[] {

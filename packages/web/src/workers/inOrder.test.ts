@@ -13,7 +13,7 @@ import {
 } from '@stadion/core/forecast/trials';
 import { InOrder } from './inOrder.ts';
 
-/** A work whose helpers answer after so many milliseconds, or never, and who did which part. */
+/** A work whose helpers answer after some milliseconds, or never, with a record of who did which part. */
 function crewOf(helpers: number, after?: (at: number) => number) {
   const did: string[] = [];
   const order: InOrder<string> = new InOrder({

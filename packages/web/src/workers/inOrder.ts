@@ -1,15 +1,15 @@
 import { pause } from './answering.ts';
 
-/** Who does numbered parts of a work: this thread every so manieth, helpers the others, always the same ones. */
+/** Workers for numbered parts of a work. Parts are dealt round-robin to this thread and its helpers, always the same way. */
 interface Crew<Part> {
   helpers: number;
   /** Does a part in this thread. */
   here(at: number): Part;
-  /** Asks a helper for a part, which `arrived` is told of. @param helper from 0 */
+  /** Requests a part from a helper; `arrived` receives it. @param helper from 0 */
   ask(helper: number, at: number): void;
 }
 
-/** So many parts are asked of each helper before what comes first has come: it never waits for this thread. */
+/** Number of parts that each helper has in advance, so that it never waits for this thread. */
 const AHEAD = 2;
 
 /** A work in numbered parts, done by several hands and taken in order: the same as if one had done it. */
@@ -55,7 +55,7 @@ export class InOrder<Part> {
       if (this.#here < until) {
         this.#known.set(this.#here, here(this.#here));
         this.#here += hands;
-        // What helpers have done is let in.
+        // Lets messages of helpers arrive.
         if (helpers > 0) await pause();
       } else {
         await new Promise<void>((resolve) => (this.#wake = resolve));

@@ -27,7 +27,7 @@ export interface RunsRequest {
 
 export interface RunsAnswer {
   id: number;
-  /** By pacer, as far as they have come. */
+  /** The funnel of each pacer until now. */
   funnels: [pacer: string, funnel: Funnel][];
   done: boolean;
 }
@@ -35,7 +35,7 @@ export interface RunsAnswer {
 const RUNS_AT_ONCE = 4;
 const ANSWER_EVERY_MS = 600;
 
-/** Of the last question, by the keys of its pacers. */
+/** Playthroughs of the last question, by the keys of its pacers. */
 let before = new Map<string, Played>();
 
 answering(({ project, known, runs }: RunsRequest) => {

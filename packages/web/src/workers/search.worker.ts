@@ -13,7 +13,7 @@ import { answering, pause } from './answering.ts';
 import type { Batches, BatchesCame } from './batches.worker.ts';
 import { helpersBy, shared, type Hand } from './workerPool.ts';
 
-/** What came of the batches of a round: successes and trials, in turn. */
+/** Results of the batches of a round: successes and trials, in turn. */
 export type Round = readonly number[];
 
 /** Asks something about tuning; a later question takes the place of an earlier one. */
@@ -24,7 +24,7 @@ export interface SearchRequest<Name extends TuningName = TuningName> {
   pacer: Pacer;
   name: Name;
   asked: TuningAsked[Name];
-  /** What came of its first rounds is known from before. */
+  /** Results of its first rounds, known from before. */
   known?: readonly Round[];
   /** Are further rounds played? Else it is only told what is known. */
   goesOn: boolean;
@@ -33,14 +33,14 @@ export interface SearchRequest<Name extends TuningName = TuningName> {
 export interface SearchAnswer<Name extends TuningName = TuningName> {
   id: number;
   found: TuningFound[Name];
-  /** Rounds that were played since it was told last. */
+  /** Rounds that were played since the last message. */
   rounds: Round[];
   /** Is all found that was asked? */
   isAll: boolean;
   done: boolean;
 }
 
-/** Batches that are handed over together hold about so many attempts at most; one of many is handed over in parts. */
+/** Limit of the attempts that are handed to a worker together; a larger batch is split. */
 const TOGETHER = 40;
 const MOST_IN_PART = 20;
 /** Less is not worth handing over. */
@@ -121,7 +121,7 @@ answering(
       search.take(countedOf(round));
       rounds.push(round);
     }
-    // What is known is told before a round is waited for.
+    // Known results are reported before a round is waited for.
     let isTold = known.length === 0;
     return {
       async step() {

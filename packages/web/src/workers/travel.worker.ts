@@ -11,7 +11,7 @@ export interface TravelRequest {
 
 export interface TravelAnswer {
   id: number;
-  /** By pacer, as far as they have come. */
+  /** The way of each pacer until now. */
   pacers: { pacer: string; along: readonly Travelled[] }[];
   done: boolean;
 }

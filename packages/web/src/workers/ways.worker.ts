@@ -12,12 +12,12 @@ export interface WaysRequest {
 
 export interface WaysAnswer {
   id: number;
-  /** By cell: the share of the attempts that passed there, 0–1. */
+  /** Share of the attempts that passed each cell, 0–1. */
   passes: readonly number[];
   played: number;
   /** The fastest win of a player without faults; null while there is none. */
   fastest: Way | null;
-  /** So many attempts of a player without faults were made. */
+  /** Number of attempts by a player without faults. */
   tried: number;
   done: boolean;
 }

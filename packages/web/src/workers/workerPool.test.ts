@@ -2,7 +2,7 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { handOf, helpersBy, helperCount, shared } from './workerPool.ts';
 
-/** A hand that takes so many turns of the loop for a job. */
+/** A worker that takes a number of turns of the event loop for a job. */
 const hand =
   (turns: number, done: number[][] = [], name = 0) =>
   async (job: number): Promise<number> => {

@@ -1,4 +1,4 @@
-/** What does a job: this thread, or a worker. */
+/** A worker for jobs: this thread, or another one. */
 export type Hand<Job, Result> = (job: Job) => Promise<Result>;
 
 /** No more workers than this for one question. */
@@ -13,10 +13,9 @@ export const handsHere = (): number => Math.min(MOST_HANDS, Math.max(1, navigato
 export const helperCount = (cores: number): number => Math.min(MOST_HANDS, Math.max(1, cores - 1)) - 1;
 
 /**
- * Does jobs with several hands: each takes the next one as soon as it is free.
- *
+ * Does jobs with several workers: each takes the next job as soon as it is free.
  * @param isAwaited once it says no, no further job is begun
- * @returns what came of each job, in their order; with gaps where jobs were not begun
+ * @returns the result of each job, in their order, with gaps where jobs were not begun
  */
 export async function shared<Job, Result>(
   jobs: readonly Job[],

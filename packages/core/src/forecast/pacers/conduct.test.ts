@@ -58,7 +58,7 @@ const share = (count: number, holds: (attempt: number) => boolean): number =>
   Array.from({ length: count }, (_, attempt) => holds(attempt)).filter(Boolean).length / count;
 
 describe('patience', () => {
-  it('begins anew when a lost life gives back what was gathered', () => {
+  it('begins again when a lost life returns the gathered pieces', () => {
     const project = garden({
       pieces: [clover('near', 4.5), clover('walled', 17.5)],
       rows: [

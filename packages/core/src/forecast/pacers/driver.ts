@@ -9,12 +9,12 @@ import type { Needs } from './goals/index.ts';
 export interface Player {
   abilities: Abilities;
   driver: Driver;
-  /** What the driver remembers: only it looks into it. */
+  /** Memory of the driver; only the driver reads it. */
   memory: unknown;
   needs: Needs;
   /** Wants to shoot. */
   fires: boolean;
-  /** What is decided begins so many ticks later than the decision, less than there are between two. */
+  /** Delay of a decision's effect in ticks, less than the ticks between two decisions. */
   late: number;
   reaction: Reaction;
   /** Steering error, in deviations. */
@@ -25,18 +25,17 @@ export interface Player {
 
 /** How a player thinks on one kind of ground. */
 export interface Driver<Memory = unknown> {
-  /** What it remembers between decisions. */
+  /** Returns the memory between decisions. */
   start(state: AttemptState): Memory;
   /**
-   * What a player of these abilities does, seeing the state as it is now and acting a reaction later. Works out its
-   * goals first, sets `player.fires` besides.
-   *
+   * Returns the act of a player of these abilities, who sees the present state and acts a reaction later. Computes
+   * its goals first, and also sets `player.fires`.
    * @returns index into the actions of the kind of ground
    */
   decide(player: Player, state: AttemptState, memory: Memory): number;
   /** The input that comes of a wanted one by a steering error. What lies still in plain sight is noticed: an error that leads into it is made smaller. @param degrees to the right of it */
   misdirected(player: Player, state: AttemptState, input: number, degrees: number): number;
-  /** What an absent player does in place of what it did last; that itself when absent. */
+  /** Returns the input of an absent player in place of its last one; without this function the last one stays. */
   absent?(input: number): number;
   /** Is an input about to lead into something that lies still in plain sight? */
   leadsIntoHarm(player: Player, state: AttemptState, input: number): boolean;

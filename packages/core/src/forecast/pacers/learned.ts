@@ -1,6 +1,6 @@
 import type { Abilities } from '../../basics/abilities/index.ts';
 
-/** What each try leaves of the room to learn. */
+/** Share of the room to learn that remains after each try. */
 const LEFT_BY_A_TRY = 0.8;
 
 /**

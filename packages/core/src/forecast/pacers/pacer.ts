@@ -1,7 +1,7 @@
 import type { Abilities } from '../../basics/abilities/index.ts';
 import type { Pacer } from '../../document/model/index.ts';
 
-/** What of a pacer decides how its players play. */
+/** The fields of a pacer that decide how its players play. */
 export type Population = Pick<Pacer, 'abilities' | 'spread'>;
 
 /** A player without faults: what it cannot clear cannot be cleared. */

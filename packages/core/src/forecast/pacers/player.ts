@@ -31,7 +31,7 @@ export function makePlayerOn(driver: Driver, state: AttemptState, abilities: Abi
   };
 }
 
-/** Does a player decide before the tick after so many? */
+/** Does a player decide before the tick that follows `tick` ticks? */
 export const isDecidedAt = (tick: number): boolean => tick % TICKS_BETWEEN_DECISIONS === 0;
 
 /** Decides with the same number of draws every time. */

@@ -1,10 +1,10 @@
 import { ticksToSeconds } from '../../play/rules/index.ts';
 import type { GameResult } from './game.ts';
 
-/** Of so many attempts at most, the first ones, it is kept what a run's books need. */
+/** Number of attempts, the first ones, whose records are kept for playthroughs. */
 export const MOST_RECORDS = 400;
 
-/** What one attempt adds to the books of a run. */
+/** The record of one attempt: all that the ledger of a playthrough needs. */
 export interface AttemptRecord {
   won: boolean;
   stars: number;
@@ -16,7 +16,7 @@ export interface AttemptRecord {
   /** As in GameResult. */
   endingRule: number;
   lifeRule: number;
-  /** What the ladder of stars stands on, when it was won; null without one. */
+  /** The reading of the star ladder at the win; null without a ladder or a win. */
   starReading: number | null;
   /** Own tallies, by index. */
   tallies: readonly number[];

@@ -29,11 +29,11 @@ const WORK = {
   condition: 0.2,
   /** Ways to the player, by cells of the ground. */
   cell: 1 / 250,
-  /** Ways made anew when a gate opens or closes, by cells. */
+  /** Distance maps that are computed again when a gate opens or closes, per cell. */
   cellOfGate: 1 / 30,
 } as const;
 
-/** What an attempt has cost so far, taking for every tick what it costs now. */
+/** Returns the cost of an attempt until now, as if every tick had cost what the last one does. */
 function workOf(state: AttemptState): number {
   const { world, happenings, tick } = state;
   const { sweep } = enemiesOf(state);

@@ -1,10 +1,10 @@
 import { Z_95, type Interval } from '../../basics/stats/index.ts';
 import type { Forecast } from './forecast.ts';
 
-/** Of a forecast what a mix needs. */
+/** Forecast fields that mixing uses. */
 export type Mixed = Pick<Forecast, 'attempts' | 'clearRate' | 'interval' | 'medianSeconds' | 'stars'>;
 
-/** What a mix of populations does at a level. */
+/** The forecast of a mix of populations at a level. */
 export interface MixedForecast {
   clearRate: number;
   interval: Interval;
@@ -42,7 +42,7 @@ export function mixForecasts(parts: readonly { share: number; forecast: Mixed }[
   };
 }
 
-/** About so many attempts does a clear rate take until it is known as well as asked for. */
+/** Returns about how many attempts a clear rate needs for the requested precision. */
 export function attemptsNeeded(
   clearRate: number,
   { halfWidth, fewest, limit }: { halfWidth: number; fewest: number; limit: number },

@@ -15,7 +15,7 @@ export interface TrialQuestion {
   precision: Precision;
 }
 
-/** What questions are asked by now. */
+/** Version of the rules of play and of the pacers; stored answers of other versions are not used. */
 export const ENGINE = 12;
 
 /** @param position from 1 */
@@ -27,7 +27,7 @@ export function trialQuestion(
 ): TrialQuestion {
   const level = resolveLevel(project, position);
   const population = { abilities, spread };
-  // When the clock warns is told to people; no simulated player heeds it.
+  // Simulated players ignore the warning of the clock, so it is left out of the question.
   return { engine: ENGINE, level: { ...level, judging: { ...level.judging, warnAtTicks: 0 } }, population, precision };
 }
 

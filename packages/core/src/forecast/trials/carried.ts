@@ -1,7 +1,7 @@
 import type { Condition, Level, Project, ReadingName } from '../../document/model/index.ts';
 import { eachCondition, rulesOf } from '../../play/rules/index.ts';
 
-/** What a level reads of what a run brings into it. */
+/** The parts of a playthrough's state that a level reads. */
 export interface Carried {
   /** Lives in another way than that they run out. */
   lives: boolean;
@@ -17,7 +17,7 @@ const isOutOfLives = (condition: Condition): boolean =>
   condition.amount.from === 'number' &&
   condition.amount.value === 0;
 
-/** What attempts at a level depend on besides its own numbers. */
+/** Returns the parts of a playthrough's state on which attempts at a level depend. */
 export function carriedInto(project: Project, level: Level): Carried {
   const read = new Set<ReadingName | 'out of lives'>();
   const look = (whole: Condition): void =>

@@ -10,7 +10,7 @@ export interface EndingCount {
   count: number;
 }
 
-/** What trials predict of a level at a slot, with its uncertainty. */
+/** The prediction of trials for a level at a slot, with its uncertainty. */
 export interface Forecast {
   attempts: number;
   clearRate: number;
@@ -20,23 +20,23 @@ export interface Forecast {
   /** Tries to clear for a player who keeps trying without learning: 1 / clear rate; null when none cleared. */
   triesToClear: number | null;
   medianSeconds: number | null;
-  /** Of the cleared ones, where they are bouts. */
+  /** Median number of rounds of cleared attempts, for bouts. */
   medianRounds?: number;
-  /** What the ladder of stars stands on, ascending, of cleared attempts; empty without a ladder, or for time left without a limit. */
+  /** Readings of the star ladder in cleared attempts, ascending; empty without a ladder, or for time left without a limit. */
   starReadings: number[];
   /** Attempts by number of stars earned, 0 to 5; losses are not among them. */
   stars: number[];
-  /** Of the lost attempts, most frequent first. */
+  /** Endings of lost attempts, most frequent first. */
   endings: EndingCount[];
   /** x, y, x, y … */
   lostAt: number[];
-  /** By rule in force: attempts in which it has fired; forecasts stored long ago lack it. */
+  /** Number of attempts in which each rule in force has fired; old stored forecasts lack it. */
   fired?: number[];
   /** Pieces to gather that no attempt gathered, by their places among those of the ground; stored long ago they lack. */
   neverGathered?: number[];
-  /** Of the first attempts, in their order, what a run's books need; forecasts stored long ago lack it. */
+  /** Records of the first attempts, in their order, for playthroughs; old stored forecasts lack them. */
   booked?: AttemptRow[];
-  /** What came of each part, on a ground of parts that come again and again. */
+  /** Results of each section, on a ground of sections that repeat. */
   parts?: PartCount[];
 }
 

@@ -4,9 +4,9 @@ import { quantile, wilson, type Interval } from '../../basics/stats/index.ts';
 /** Why a run goes no further: it is through, the player gives up, a gate asks for stars, an ending ends it, it takes too long, or nothing is known of the level. */
 export type Stop = 'through' | 'gave up' | 'gate' | 'ended' | 'too long' | 'unknown';
 
-/** What one run came to. */
+/** The result of one playthrough. */
 export interface RunRecord {
-  /** By position, of those that were reached. */
+  /** Results by position, for the positions that were reached. */
   slots: Map<number, { tries: number; losses: number; livesLost: [lifeRule: number, count: number][]; stars: number }>;
   seconds: number;
   /** Stars at the end. */
@@ -24,7 +24,7 @@ export interface FunnelSlot {
   tries: number;
   /** Lives lost at it, by the rule that took the last of an attempt. */
   livesLost: Record<number, number>;
-  /** Runs that have earned so many stars at it, 0 to 5, of those that reached it. */
+  /** Number of runs by stars earned here, 0 to 5, among those that reached it. */
   stars: number[];
   /** Runs that went no further from it. */
   stopped: Partial<Record<Stop, number>>;
@@ -32,12 +32,12 @@ export interface FunnelSlot {
   isPlayed: boolean;
 }
 
-/** What became of many runs. */
+/** The results of many runs. */
 export interface Funnel {
   runs: number;
   slots: FunnelSlot[];
   through: number;
-  /** Of those that went through, in seconds. */
+  /** Durations of the runs that went through, in seconds. */
   seconds: number[];
   /** Stars at the end of those. */
   stars: number[];

@@ -1,6 +1,6 @@
 import type { Abilities } from '../../basics/abilities/index.ts';
 
-/** What a player brings into a game from the run before it. All parts may be left out. */
+/** State that a player carries into a game from the playthrough. All parts are optional. */
 export interface Carry {
   lives?: number;
   health?: number;
@@ -20,15 +20,15 @@ export const TOO_COSTLY = -3;
 /** In place of a rule that ended it: a fight on the way was lost, which loses the level. */
 export const LOST_FIGHT = -4;
 
-/** What one game came to: enough for a forecast and for the ledger of a run. */
+/** The result of one game: enough for a forecast and for the ledger of a playthrough. */
 export interface GameResult {
   won: boolean;
   stars: number;
   /** How long it took, in ticks of the clock. */
   length: number;
-  /** Of a bout: how many rounds. */
+  /** Number of rounds, for a bout. */
   rounds?: number;
-  /** What the ladder of stars stands on, at the end; endless without one. */
+  /** The reading of the star ladder at the end; infinite without a ladder. */
   starReading: number;
   /** Index of the rule that ended it, -1 for the clock, GAVE_UP, TOO_COSTLY or LOST_FIGHT. */
   endingRule: number;

@@ -8,7 +8,7 @@ import { PERFECT } from '../pacers/index.ts';
 import { LONGEST_ATTEMPT_SECONDS, levelRunner } from './index.ts';
 import { depth } from '../../testing/index.ts';
 
-/** What an unkind document does to a level: numbers of the body and of parameters, cells turned over, many pieces. */
+/** Changes that a hostile document makes to a level: numbers of the body and of parameters, cells turned over, many pieces. */
 interface Unkind {
   position: number;
   numbers: number[];

@@ -35,20 +35,20 @@ export interface WayState {
   way: OnWay;
   /** Has a fight been lost that loses the level? */
   isLost: boolean;
-  /** That all fights so far have taken. */
+  /** Number of turns of all fights until now. */
   turns: number;
 }
 
-/** Who plays on the ground and in the fights. */
+/** The player of the ground and of the fights. */
 interface WayPlayer {
   player: Player;
   who: Abilities;
-  /** Is told of every fight that is over. */
+  /** Called for every fight that has ended. */
   note?: (fight: BoutState, group: number) => void;
   noteTurn?: (turn: Turn) => void;
 }
 
-/** What happens between two ticks: a fight, where somebody is met. The ground and its clock stand still meanwhile. */
+/** Plays a fight between two ticks, where somebody is met. The ground and its clock stand still during the fight. */
 function meet(state: WayState, { who, note, noteTurn }: WayPlayer): void {
   const { world, ground, way } = state;
   const met = meetNow(world.meetings.on, way, ground.observed);

@@ -79,7 +79,7 @@ describe('an attempt at a level with fights on the way', () => {
     expect(played(alone)).toEqual(played(homeBeforeDusk()));
   });
 
-  it('is asked anew only where something of the fights has changed, and never by a name', () => {
+  it('is asked again only where something about the fights has changed, and never because of a name', () => {
     const question = (project: Project): string =>
       JSON.stringify(trialQuestion(project, 1, steady(project), DEFAULT_PRECISION));
     const renamed = met({}, ({ bouts }) => bouts!.fighters.forEach((fighter) => (fighter.name += ' the Old')));
@@ -130,7 +130,7 @@ describe('a journey through the sequence', () => {
     expect(here.seconds / here.tries).toBeGreaterThan(quiet.seconds / quiet.tries);
   });
 
-  it('tries again what is not cleared, so many times at most, and brings nothing for a fight that is lost', () => {
+  it('repeats levels that are not cleared up to a limit, and gains nothing from a lost fight', () => {
     const hopeless = met({ groups: { captain: 1 }, many: literal(3), every: literal(0.5) }, ({ bouts }) => {
       bouts!.fighters.find(({ id }) => id === 'wasp-captain')!.statistics['health'] = literal(1e6);
     });

@@ -73,7 +73,7 @@ describe('attempts that are judged again', () => {
       expect([i, again.play(steady, seedOf(i))]).toEqual([i, anew.play(steady, seedOf(i))]);
   });
 
-  it('are not played anew where stars, the clock or the tie change', () => {
+  it('are not played again where stars, the clock or the tie change', () => {
     const first = replayingRunner(prepareLevel(demo, 9));
     for (let i = 0; i < ATTEMPTS; i++) first.play(steady, seedOf(i));
     const share = (wanted: string): number => {
@@ -86,7 +86,7 @@ describe('attempts that are judged again', () => {
     expect(share('a longer clock')).toBeGreaterThan(0.5);
   });
 
-  it('are judged again from one edit to the next, and played anew where what moves has changed', () => {
+  it('are judged again from one edit to the next, and played again where motion has changed', () => {
     const first = replayingRunner(prepareLevel(demo, 9));
     first.play(steady, seedOf(0));
     const second = replayingRunner(changed(9, EDITS[2]![1]), first);

@@ -46,7 +46,7 @@ export interface ReplayingRunner {
   play(who: Population | Abilities, seed: number): GameResult;
   /** By seed. */
   played: ReadonlyMap<number, Played>;
-  /** How many were judged again, and not played anew. */
+  /** Number of attempts that were judged again instead of played. */
   judgedAgain(): number;
 }
 
@@ -58,7 +58,7 @@ function mixNeeds(hash: number, { gather, beat, zone, goal, latch, height }: Nee
   return mixFloat(hash, height);
 }
 
-/** What players pursue now, by the rules as they are judged: the same number for the same goals. @param needs is overwritten */
+/** Returns a number for what players pursue now, by the rules as they are judged: the same number for the same goals. @param needs is overwritten */
 function pursuedNow(state: AttemptState, needs: Needs): number {
   pendingNeeds(state, needs);
   const hash = mixNeeds(0, needs);
@@ -66,7 +66,7 @@ function pursuedNow(state: AttemptState, needs: Needs): number {
   return mixNeeds(hash, needs);
 }
 
-/** What is judged, without what comparisons compare with, and for how long conditions have to hold. */
+/** The structure of the rules, without the amounts of comparisons and the times that conditions have to hold. */
 const shapeOf = ({ rules, score, tallies, lives, clockStart, clockStarts, stars }: PreparedLevel['judging']): string =>
   JSON.stringify(
     // Conditions of stars are judged as those of rules are.
@@ -123,7 +123,7 @@ function judgeAgain(world: World, { recording, pursued, acted }: Played): GameRe
     const before = now.length;
     noteActed(state, now);
     for (let at = before; at < now.length; at++) if (now[at] !== acted[at]) return undefined;
-    // What acted then, and does not now.
+    // An effect that acted in the recorded attempt and does not act now.
     const next = acted[now.length];
     if (next !== undefined && next <= state.tick) return undefined;
   }
@@ -143,11 +143,10 @@ function starsAlone(one: PreparedLevel, other: PreparedLevel): ((result: GameRes
 }
 
 /**
- * Makes a level ready, and keeps its attempts. Those of an earlier level that differs by its thresholds, its clock, its
- * stars or its tie alone are judged again by their inputs, tick for tick: the same results as if they were played, wherever a
- * player would have done the same. Bouts, and grounds with
- * fights on the way, are played anew.
- *
+ * Makes a level ready, and keeps its attempts. Attempts of an earlier level that differs only in its thresholds,
+ * its clock, its stars or its tie are judged again by their inputs, tick for tick. The results are those of
+ * playing, wherever a player would have done the same. Bouts, and grounds with fights on the way, are played
+ * again.
  * @param earlier of the same population
  */
 export function replayingRunner(level: ResolvedLevel, earlier?: ReplayingRunner): ReplayingRunner {

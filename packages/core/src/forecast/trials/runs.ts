@@ -105,7 +105,7 @@ function chanceAt({ all: { numbers, costs }, rows }: Pool, cost: number): number
 
 /** Runs under way: a pacer's players through the whole sequence. */
 export interface Runs {
-  /** Plays so many more. */
+  /** Plays `count` more runs. */
   play(count: number): void;
   read(): Funnel;
 }
@@ -129,7 +129,7 @@ export function runsOf(project: Project, pacer: Pacer, known: AttemptRecords, { 
   const starts = own.map((tally) => plan.starts[tally] ?? 0);
   const pools = new Map<string, Pool>();
   const funnel = emptyFunnel(project);
-  /** Of the players of known attempts, by their numbers. */
+  /** Deviations of the players of known attempts, by attempt number. */
   const deviations = Array.from({ length: MOST_RECORDS }, (_, number) =>
     deviationsOf(drawPlayer(pacer, seedOf(number)), pacer),
   );
@@ -223,7 +223,7 @@ export function runsOf(project: Project, pacer: Pacer, known: AttemptRecords, { 
     const endsElse =
       lives < pool.lives ? row.livesLost >= lives && lives > 0 : row.livesLost >= pool.lives && lives > pool.lives;
     if (!isOther && !endsElse) return added(row, starts);
-    // What the level does not read does not make another attempt of it.
+    // State that the level does not read does not change the attempt.
     const readTries = carried.tries || learning > 0 ? tries : 1;
     const readTallies = carried.tallies ? tallies : starts;
     const key = [number, lives, readTries, ...readTallies].join();

@@ -23,7 +23,7 @@ export const DEFAULT_PRECISION: Precision = { halfWidth: 0.03, fewest: 240, limi
 export const precisionFor = ({ id }: Pick<Pacer, 'id'>): Precision =>
   id === PERFECT_PACER.id ? { halfWidth: 1, fewest: 200, limit: 200 } : DEFAULT_PRECISION;
 
-/** Looked at every so many attempts only, wherever they are played: the same question stops at the same attempt. */
+/** Number of attempts between two checks of the precision. It is the same everywhere, so the same question stops at the same attempt. */
 export const LOOKED_AT_EVERY = 20;
 
 /**

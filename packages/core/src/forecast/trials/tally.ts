@@ -2,38 +2,38 @@ import { recordOf, MOST_RECORDS, toRow, type AttemptRow } from './attemptRecord.
 import { ticksToSeconds } from '../../play/rules/index.ts';
 import type { GameResult } from './game.ts';
 
-/** Where at most so many losses are kept for the picture of the ground. */
+/** Limit of the places of losses that are kept for the picture of the ground. */
 const MOST_PLACES = 400;
 
-/** What is kept of many attempts: plain data, so that batches can be added up from anywhere. */
+/** The sums of many attempts: plain data, so that batches from anywhere can be added. */
 export interface Tally {
   attempts: number;
   cleared: number;
   /** Was it won, by attempt in their order. */
   wins: boolean[];
-  /** Of the cleared ones, in seconds. */
+  /** Times of cleared attempts, in seconds. */
   times: number[];
-  /** Of the cleared ones, where they are bouts. */
+  /** Numbers of rounds of cleared attempts, for bouts. */
   rounds?: number[];
-  /** What the ladder of stars stands on. */
+  /** Readings of the star ladder in cleared attempts. */
   starReadings: number[];
-  /** By number of stars, 0 to 5. */
+  /** Number of cleared attempts by stars, 0 to 5. */
   stars: number[];
-  /** By ending: `rule/lifeRule`, indices as in GameResult. */
+  /** Number of lost attempts by ending: `rule/lifeRule`, indices as in GameResult. */
   endings: Record<string, number>;
   /** x, y, x, y … of losses, units. */
   lostAt: number[];
-  /** By rule in force: attempts in which it has fired. */
+  /** Number of attempts in which each rule in force has fired. */
   fired?: number[];
-  /** By piece to gather, in the order of the ground: attempts in which it was gathered. */
+  /** Number of attempts in which each piece was gathered, in the order of the ground. */
   gathered?: number[];
-  /** Of the first attempts, in their order, what a run's books need. */
+  /** Records of the first attempts, in their order, for playthroughs. */
   booked?: AttemptRow[];
-  /** By part, on a ground of parts that come again and again. */
+  /** Results by section, on a ground of sections that repeat. */
   parts?: PartCount[];
 }
 
-/** What came of one part of a ground. */
+/** Results of one section of a ground. */
 export interface PartCount {
   /** How often players came to it. */
   entered: number;
@@ -43,7 +43,7 @@ export interface PartCount {
   lostAt: number[];
 }
 
-/** Adds what came of parts, in place. */
+/** Adds the results of sections, in place. */
 function addParts(tally: Tally, parts: readonly PartCount[]): void {
   tally.parts ??= [];
   const all = tally.parts;
@@ -126,7 +126,7 @@ export function addTally(tally: Tally, batch: Tally): void {
   addCounts(tally, 'fired', batch.fired);
   addCounts(tally, 'gathered', batch.gathered);
   if (batch.booked) {
-    // What was played before attempts were booked is not filled up with later ones.
+    // Tallies from before records were kept are not filled up with later records.
     const isWhole = (tally.booked?.length ?? 0) === Math.min(MOST_RECORDS, tally.attempts - batch.attempts);
     if (isWhole) tally.booked = [...(tally.booked ?? []), ...batch.booked].slice(0, MOST_RECORDS);
   }

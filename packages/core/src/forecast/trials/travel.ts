@@ -21,7 +21,7 @@ import { levelRunner } from './levelRunner.ts';
 
 /** Attempts at each level. */
 const ATTEMPTS = 12;
-/** A level that is cleared more rarely than once in so many tries is left behind after them. */
+/** Number of tries after which a player goes on from a level without clearing it. */
 export const MOST_TRIES = 5;
 
 /** How far players of a pacer have come after a place of the sequence. All are means. */
@@ -29,9 +29,9 @@ export interface Travelled extends Grown {
   position: number;
   /** Tries until the level is cleared. */
   tries: number;
-  /** Of play, from the start, turns of fights included. */
+  /** Play time from the start, turns of fights included. */
   seconds: number;
-  /** Fights on the way and deciding ones so far, and how many were won. */
+  /** Number of fights until now, on the way and deciding ones, and the number won. */
   fought: number;
   won: number;
   coins: number;
@@ -39,7 +39,7 @@ export interface Travelled extends Grown {
   dropped: ReadonlyMap<string, number>;
 }
 
-/** What attempts at one level came to, summed up. */
+/** Sums of the attempts at one level. */
 interface Sum {
   cleared: number;
   ticks: number;
@@ -117,7 +117,7 @@ export function* travel(project: WithBouts, pacer: Pacer): Generator<Travelled> 
     if (!level) continue;
     const sum = playLevel(project, level, position, grown.level, pacer);
     const tries = Math.min(MOST_TRIES, ATTEMPTS / Math.max(1, sum.cleared));
-    // Of one attempt, so many times.
+    // The mean of one attempt, times the number of tries.
     const times = tries / ATTEMPTS;
     grown = grownBy(project.bouts, grown, sum.experience * times);
     seconds += ticksToSeconds(sum.ticks) * times;

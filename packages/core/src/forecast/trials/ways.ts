@@ -54,7 +54,7 @@ export class Ways {
     if (won && (this.#fastest === null || seconds < this.#fastest.seconds)) this.#fastest = { points, seconds };
   }
 
-  /** By cell: the share of the attempts that passed there, 0–1. */
+  /** Share of the attempts that passed each cell, 0–1. */
   get passes(): number[] {
     return Array.from(this.#passes, (count) => (this.#played === 0 ? 0 : count / this.#played));
   }
@@ -63,7 +63,7 @@ export class Ways {
     return this.#played;
   }
 
-  /** The fastest win so far; null where there was none. */
+  /** The fastest win until now; null where there was none. */
   get fastest(): Way | null {
     return this.#fastest;
   }

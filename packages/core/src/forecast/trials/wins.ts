@@ -9,7 +9,7 @@ export function packWins(won: readonly boolean[]): string {
   return packed;
 }
 
-/** What `packWins` packed. @param attempts how many there were */
+/** Unpacks the result of `packWins`. @param attempts their number */
 export function unpackWins(packed: string, attempts: number): boolean[] {
   return Array.from({ length: Math.min(attempts, packed.length * 4) }, (_, index) => {
     const digit = Number.parseInt(packed[Math.floor(index / 4)] ?? '0', 16);

@@ -27,7 +27,7 @@ export interface Brought {
   tried: Tried[];
   /** All values at which the goal is met, as far as they are known; the one nearest to where the level stands first. */
   crossings: Crossing[];
-  /** What is proposed, confirmed by attempts of its own; null until then, and where no value meets the goal. */
+  /** The proposed value, confirmed by attempts of its own; null until then, and where no value meets the goal. */
   answer: { at: number; share: number; interval: Interval } | null;
   /** No value meets the goal: the one that comes nearest. */
   nearest: Tried | null;
@@ -37,7 +37,7 @@ type Rounds = Generator<readonly Pending[], void>;
 
 const SCANNED = 13;
 const SCAN_ATTEMPTS = 60;
-/** So many places of the first look are asked for together. */
+/** Number of places of the first scan that are requested together. */
 const SCANNED_TOGETHER = 4;
 const BATCH = 40;
 /** The wanted deviation of the share: within 2 points in nearly 99 of 100 tries, if the line is as straight as held. */
@@ -46,7 +46,7 @@ const MOST_ATTEMPTS = 8000;
 const CONFIRMED = 600;
 /** Attempts after which a share that seems to be the wanted one, without being crossed, is held for it. */
 const TOUCHES = 600;
-/** A line through log odds holds about so far to either side; less far where all is to be straight. */
+/** Distance over which a straight line through log odds holds, in log odds to either side. */
 const REACH = 0.8;
 const NARROW_REACH = 0.4;
 /** As soon as the share is known so well, batches come from nearer by: a bend of the line would count as an error else. */
@@ -56,9 +56,9 @@ const CONFIRMATION = 1_000_000;
 
 interface Local {
   at: number;
-  /** Of the share there. */
+  /** Standard deviation of the share there. */
   deviation: number;
-  /** Of the value. */
+  /** Standard deviation of the value. */
   spread: number;
   /** Log odds by unit of the line. */
   slope: number;
@@ -256,7 +256,7 @@ export function bringThere(position: number, line: TuningLine, goal: Goal): Sear
     const { attempts, met } = confirmed;
     const share = attempts === 0 ? 0 : met / attempts;
     const deviation = Math.sqrt((wanted * (1 - wanted)) / Math.max(1, attempts));
-    // What does not agree with the search is searched further, with these attempts as well.
+    // Attempts that disagree with the search continue it, and count in it.
     if (!line.whole && !retried && brackets().length > 0 && Math.abs(share - wanted) > 3 * deviation) {
       retried = true;
       const into = tried.get(at) ?? { at, attempts: 0, met: 0 };

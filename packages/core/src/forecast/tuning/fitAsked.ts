@@ -2,14 +2,14 @@ import type { Parameter, Project, Ramp, Shape } from '../../document/model/index
 import { rampValue, sequenceContext, SHAPES, toSignificant } from '../../document/ramps/index.ts';
 import type { Interval } from '../../basics/stats/index.ts';
 
-/** What may be turned, and where to. */
+/** The request of a fit: what may be turned, and to which rates. */
 export interface FitAsked {
   /** Keys of the parameters whose ramps may be turned. */
   keys: readonly string[];
   /** A stretch of the sequence, both ends included. */
   from: number;
   to: number;
-  /** By position from 1: the clear rate wanted there; undefined for none. */
+  /** Wanted clear rates by position from 1; undefined for none. */
   wanted: readonly (number | undefined)[];
   /** Keep the shapes, or let ramps go through a point at every level of the stretch. */
   by: 'own' | 'points';
@@ -25,9 +25,9 @@ export interface FitSlot {
   wanted: number;
   /** Null until the level has been tried. */
   before: number | null;
-  /** What is expected of the turned ramps. */
+  /** Clear rate that is expected with the turned ramps. */
   expected: number;
-  /** What attempts of their own say, once they were played. */
+  /** Clear rate in confirming attempts, once they were played. */
   after: { share: number; interval: Interval } | null;
   unmet: Unmet | null;
 }

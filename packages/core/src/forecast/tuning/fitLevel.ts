@@ -3,9 +3,7 @@ import type { FitSlot } from './fitAsked.ts';
 import type { Lever } from './levers.ts';
 import type { LocalModel } from './turnedRamps.ts';
 
-/*
- * What a fit keeps of each level of its stretch, and how much it tries.
- */
+/** The state of a fit for each level of its stretch, and the numbers that limit its attempts. */
 
 /** Attempts at the present values, at each place along a lever, and how often levers are looked at. */
 export const PRESENT = 40;
@@ -19,21 +17,21 @@ export const REPAIR_SPREAD = 6;
 /** Levels drawn around the present values in each sweep, and attempts at each. */
 export const DRAWS = 24;
 export const ATTEMPTS_PER_DRAW = 4;
-/** One draw of so many is of the present values themselves. */
+/** One in this number of draws uses the present values themselves. */
 export const PRESENT_EVERY = 3;
-/** Values are drawn so far around the present ones that log odds change by about so much. */
+/** Change of log odds that the drawn values should cause, around the present values. */
 export const TELLING = 1.5;
-/** What was drawn further away than so many times that tells nothing about here. */
+/** Draws further away than this many times that distance are ignored. */
 export const NEAR = 1.6;
 /** How strongly it is held, before anything is known, that a step changes nothing: by log odds of so much a step. */
 export const USUAL_SLOPE = 0.3;
 /** The same for the log odds themselves: barely. */
 export const PRIOR_CONSTANT = 0.05;
 export const CONFIRMED = 120;
-/** So many more where the first ones do not settle it. */
+/** Number of further attempts where the first ones do not decide. */
 export const CONFIRMED_MORE = 240;
 export const DOUBTFUL = 0.03;
-/** What nothing brings near is confirmed by fewer. */
+/** Number of attempts for a level that nothing brings near. */
 export const CONFIRMED_FAR = 60;
 /** How often levels that were missed are turned once more. */
 export const REPAIRS = 3;
@@ -44,7 +42,7 @@ export const FAR = 0.06;
 /** Attempts of confirmations are addressed apart from those of the search. */
 export const CONFIRMATION = 2_000_000;
 export const MET = 0.05;
-/** What is expected is further away: the level is turned once more. */
+/** Miss beyond which a level is turned once more. */
 export const MISSED = 0.035;
 export const SEED = 0x51f7;
 
@@ -52,7 +50,7 @@ export const SEED = 0x51f7;
 export interface Level {
   local: LocalModel;
   levers: Lever[];
-  /** Steps from where the ramps began, and what came of them, a draw each. */
+  /** Steps from the ramps at the beginning, one row for each draw; the results stand beside them. */
   rows: number[][];
   outcomes: Counted[];
   /** Attempts played, but for confirmations. */
@@ -64,9 +62,9 @@ export interface Level {
   /** Attempts at the turned values, and how many were ever played for that. */
   confirmed: Counted;
   confirmations: number;
-  /** By the look from far: can it come near what is wanted? */
+  /** Whether the first scan shows that the wanted rate can be reached. */
   isInReach: boolean;
-  /** The nearest so far, as confirmed: by parameter, the value of its point there. */
+  /** The nearest confirmed result until now, with the value of each parameter's point. */
   best: { miss: number; after: NonNullable<FitSlot['after']>; values: (number | undefined)[] } | null;
   before: number | null;
   after: FitSlot['after'];

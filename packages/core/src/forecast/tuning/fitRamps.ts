@@ -86,13 +86,13 @@ export function fitRamps(project: Project, asked: FitAsked): Search<RampFit> {
     return values;
   }
 
-  /** Values with one parameter moved so many steps from where it stands; whole where only whole numbers make sense. */
+  /** Returns the value of one parameter moved by a number of steps; whole where the parameter is whole. */
   function moved(index: number, value: number, by: number): number {
     const to = clamped(of, index, value + by * (of.steps[index] as number));
     return parameters[index]!.number === 'whole' ? Math.round(to) : to;
   }
 
-  /** @param note is told how many cleared it */
+  /** @param note receives the number of cleared attempts */
   function batchOf(level: Level, values: Values, from: number, count: number, note: (won: number) => void): Pending {
     return {
       batch: { position: level.local.position, values, from, count },
@@ -168,7 +168,7 @@ export function fitRamps(project: Project, asked: FitAsked): Search<RampFit> {
     });
   }
 
-  /** What was seen to change nothing, over all its range, is left where it is. */
+  /** Leaves parameters alone that change nothing over their whole range. */
   function leaveIdle(level: Level): void {
     const { local, levers, rows } = level;
     const kept = levers.flatMap((lever, j) => (changesSomething(lever) ? [j] : []));
@@ -212,7 +212,7 @@ export function fitRamps(project: Project, asked: FitAsked): Search<RampFit> {
     const { local, rows, outcomes } = level;
     const here = stepsAt(of, local, current);
     const reach = reaches(level, spread);
-    // Of whole numbers, the neighbours are never too far.
+    // Neighbouring whole numbers are never too far.
     const isNear = (value: number, j: number): boolean =>
       Math.abs(value - (here[j] as number)) <= Math.max(NEAR * (reach[j] as number), isWhole(local, j) ? 1 : 0);
     const near = rows.flatMap((row, i) => (row.every(isNear) ? [i] : []));
@@ -228,7 +228,7 @@ export function fitRamps(project: Project, asked: FitAsked): Search<RampFit> {
     return { ...local, constant: atStart, slopes, levers: undefined };
   }
 
-  /** Where nothing was turned, attempts tell more of where the level stands. */
+  /** Attempts at unchanged values sharpen the estimate of the present rate. */
   function standsAt(level: Level, won: number, count: number): void {
     for (const lever of level.levers) addToLever(lever, 0, won, count);
     const stands = level.levers[0]?.points.find(({ steps }) => steps === 0);
@@ -262,7 +262,7 @@ export function fitRamps(project: Project, asked: FitAsked): Search<RampFit> {
 
   const shareNow = ({ local }: Level): number => shareAt(of, local, current);
 
-  /** Of ramps through points: remembers what came nearest so far, as confirmed. */
+  /** Keeps the nearest confirmed result until now, for ramps through points. */
   function keepBest(level: Level): void {
     const { after, local, best } = level;
     if (asked.by !== 'points' || !after) return;
@@ -299,7 +299,7 @@ export function fitRamps(project: Project, asked: FitAsked): Search<RampFit> {
     current = leaptRamps(of, locals, current);
   }
 
-  /** What is missed after all: around where it came nearest, then along one lever alone, in turn. */
+  /** Closes the remaining misses: around the nearest result, then along one lever at a time. */
   function* closings(tried: readonly Level[]): Generator<Pending[]> {
     for (let round = 0; round < CLOSINGS; round++) {
       const missed = tried.filter(({ best }) => best !== null && best.miss > MET);
@@ -338,7 +338,7 @@ export function fitRamps(project: Project, asked: FitAsked): Search<RampFit> {
     let due: readonly Level[] = levels;
     for (let round = 0; ; round++) {
       yield due.map((level) => confirmation(level));
-      // What these few do not settle is tried by more.
+      // Levels that are still in doubt are confirmed by more attempts.
       yield due.filter(isDoubtful).map((level) => confirmation(level, true));
       for (const level of tried) level.local = learned(level, REPAIR_SPREAD);
       const missed = tried.filter((level) => Math.abs(shareNow(level) - level.local.wanted) > MISSED);

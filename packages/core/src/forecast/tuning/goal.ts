@@ -1,10 +1,10 @@
 import { ticksToSeconds } from '../../play/rules/index.ts';
 import type { GameResult } from '../trials/index.ts';
 
-/** What a level is to be brought to. */
+/** A goal for a level. */
 export type Goal =
   | { is: 'clearRate'; share: number }
-  /** So many of those who clear it earn so many stars. */
+  /** The share of clears that earn this number of stars. */
   | { is: 'stars'; stars: number; share: number }
   /** Half of those who clear it take so long at most. */
   | { is: 'time'; seconds: number };

@@ -1,7 +1,7 @@
 import { differenceOf } from '../../basics/stats/index.ts';
 import { logOdds } from './odds.ts';
 
-/** What attempts said of one place along a lever: a parameter moved so many steps, all others as they were. */
+/** Results of attempts at one place along a lever: one parameter moved by some steps, all others unchanged. */
 interface LeverPoint {
   steps: number;
   successes: number;
@@ -19,11 +19,11 @@ export interface Lever {
   points: LeverPoint[];
 }
 
-/** Nearer than so many steps a crossing is not searched further. */
+/** Distance below which a crossing is not searched further, steps. */
 const NEAR_ENOUGH = 2;
-/** So many attempts at a place say on which side of what is wanted it is. */
+/** Number of attempts that decide on which side of the wanted rate a place lies. */
 const SURE = 48;
-/** An end nearer than so many steps is where it stands. */
+/** Distance below which an end of the range counts as the present place, steps. */
 const AT_THE_END = 0.5;
 
 export function addToLever({ points }: Lever, steps: number, successes: number, trials: number): void {

@@ -2,7 +2,7 @@ import type { Parameter, Project } from '../../document/model/index.ts';
 import { valuesAt, type Values } from '../../document/ramps/index.ts';
 import type { Mover } from './whatMovesIt.ts';
 
-/** Values of parameters along one number: the number of one parameter, or so many steps of several. */
+/** Values of parameters along one number: the value of one parameter, or a number of steps of several. */
 export interface TuningLine {
   /** Where the level stands now. */
   now: number;
@@ -36,7 +36,7 @@ export function parameterLine(project: Project, position: number, parameter: Par
   };
 }
 
-/** So many steps are gone along several parameters at most. */
+/** Limit of the steps along several parameters. */
 const MOST_STEPS = 12;
 
 /**

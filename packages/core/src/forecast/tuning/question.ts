@@ -17,7 +17,7 @@ export interface BringAsked {
   by: string | readonly Mover[];
 }
 
-/** What can be asked, by name. */
+/** Requests of the searches, by name. */
 export interface TuningAsked {
   bring: BringAsked;
   sweep: SweepAsked;
@@ -26,7 +26,7 @@ export interface TuningAsked {
   movers: { position: number };
 }
 
-/** What is found, by what was asked. */
+/** Results of the searches, by name. */
 export interface TuningFound {
   bring: Brought;
   sweep: Sweep;
@@ -57,6 +57,6 @@ export const searchFor = <Name extends TuningName>(
   asked: TuningAsked[Name],
 ): Search<TuningFound[Name]> => BEGIN[name](project, asked);
 
-/** What counts as a success in its attempts. */
+/** Returns what counts as a success in the attempts of a search. */
 export const goalOf = <Name extends TuningName>(asked: TuningAsked[Name]): Goal =>
   'goal' in asked ? asked.goal : CLEARED;

@@ -30,7 +30,7 @@ const ASKED: { [Name in TuningName]: TuningAsked[Name] } = {
   movers: { position: 9 },
 };
 
-/** Goes on for so many rounds. @returns what came of them */
+/** Continues a search for a number of rounds. @returns their results */
 function goOn(search: Search<unknown>, most: number): Counted[][] {
   const rounds: Counted[][] = [];
   for (let due = search.due(); due.length > 0 && rounds.length < most; due = search.due()) {

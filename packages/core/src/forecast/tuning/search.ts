@@ -16,22 +16,22 @@ export interface Batch {
   count: number;
 }
 
-/** What is found out by attempts. All of it follows from what came of the batches: told them again, it goes on from there. */
+/** A search by attempts. It depends on the results of its batches alone: given the same results again, it continues from there. */
 export interface Search<Found> {
-  /** What is to be played next; nothing once it is done. */
+  /** Returns the batches to play next; none once the search is done. */
   due(): readonly Batch[];
-  /** Goes on. @param came of each batch, in the order of `due` */
+  /** Continues with results. @param came the result of each batch, in the order of `due` */
   take(came: readonly Counted[]): void;
   read(): Found;
 }
 
-/** A batch, and what is done with what comes of it. */
+/** A batch, and the use of its result. */
 export interface Pending {
   batch: Batch;
   note: (came: Counted) => void;
 }
 
-/** An search by its rounds: every round waits for what came of the batches before. */
+/** Makes a search from its rounds: every round waits for the results of the batches before. */
 export function searchOf<Found>(rounds: Iterator<readonly Pending[]>, read: () => Found): Search<Found> {
   let pending: readonly Pending[] = [];
   function goOn(): void {
@@ -82,7 +82,7 @@ export function batchPlayer(project: Project, population: Population, goal: Goal
   };
 }
 
-/** A batch in parts of so many attempts at most, for several hands: what comes of them adds up to what comes of it. */
+/** Splits a batch into parts of at most `most` attempts, for several workers: the results of the parts add up to its result. */
 export function partsOf(batch: Batch, most: number): Batch[] {
   const parts: Batch[] = [];
   for (let done = 0; done < batch.count; done += most)

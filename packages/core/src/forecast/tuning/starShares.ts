@@ -4,11 +4,11 @@ import { quantile } from '../../basics/stats/index.ts';
 /** A threshold that a share of those who clear a level meets. */
 export interface ProposedStar {
   threshold: number;
-  /** Who meets it, of those who clear the level. */
+  /** Share of clears that meet it. */
   share: number;
 }
 
-/** What people read: whole seconds, pieces, lives; points in steps that grow with them. */
+/** Returns the step of a readable threshold: whole seconds, pieces, lives; points in steps that grow with them. */
 function stepOf(reading: StarReading, size: number): number {
   switch (reading) {
     case 'score':

@@ -29,14 +29,14 @@ export interface SweepPoint {
 
 export interface Sweep {
   points: readonly SweepPoint[];
-  /** Attempts at each point so far, at least. */
+  /** Least number of attempts at any point until now. */
   least: number;
 }
 
 /** Attempts at each point: about ±5 points at 80 %. */
 export const SWEEP_ATTEMPTS = 240;
 const BATCH = 10;
-/** So many points are asked for together. */
+/** Number of points that are requested together. */
 const TOGETHER = 8;
 
 /** Values evenly over a range; whole ones where only those are meant. */

@@ -12,19 +12,19 @@ import { alongLever, type Lever } from './levers.ts';
 import { logOdds, odds } from './odds.ts';
 import { stepOf } from './whatMovesIt.ts';
 
-/** What may be turned: parameters, between which values, over a stretch of the sequence. */
+/** Parameters that may be turned, their bounds, and the stretch of the sequence. */
 export interface Turnable {
   context: RampContext;
   /** As they are before anything is turned. */
   start: readonly Parameter[];
   bounds: readonly { min: number; max: number }[];
-  /** What a designer would change each by. */
+  /** A sensible step of each parameter. */
   steps: readonly number[];
   from: number;
   to: number;
 }
 
-/** What is known of one level around its present values. */
+/** The local model of one level around its present values. */
 export interface LocalModel {
   position: number;
   wanted: number;
@@ -47,7 +47,7 @@ const MISS = 0.02;
 const PRICE = 0.05;
 const DIGITS = 4;
 const ROUNDS = 25;
-/** What is wanted nearer to 0 or 1 than this has no log odds to go by. */
+/** Wanted rates nearer to 0 or 1 than this are moved here, since log odds end there. */
 const EDGE = 0.02;
 
 export function turnable(
@@ -103,7 +103,7 @@ const oddsBy = ({ constant, slopes, levers }: LocalModel, steps: readonly number
     constant,
   );
 
-/** Log odds by step of one acting parameter, so many steps from where the ramps began. @param j its place among the acting ones */
+/** Returns the change of log odds by one step of an acting parameter, at a number of steps from the beginning. @param j its place among the acting ones */
 export function slopeAt({ slopes, levers }: LocalModel, j: number, steps: number): number {
   const lever = levers?.[j];
   return lever ? (alongLever(lever, steps + 1) - alongLever(lever, steps - 1)) / 2 : (slopes[j] ?? 0);
@@ -123,7 +123,7 @@ interface OfRamp {
 const knobsIn = ({ context, from, to }: Turnable, ramps: readonly Parameter[]): OfRamp[] =>
   ramps.flatMap(({ ramp: { shape } }, index) =>
     knobsOf(shape, context).flatMap((knob, place) => {
-      // Of points only those of the stretch are turned.
+      // Only points of the stretch are turned.
       const point = shape.type === 'points' ? shape.points[place] : undefined;
       return point && (point.position < from || point.position > to) ? [] : [{ index, knob }];
     }),
@@ -145,7 +145,7 @@ function smooth(parameter: Parameter): Parameter {
   return { ...parameter, number: 'real', ramp };
 }
 
-/** What is missed at one level, and what its steps cost: what is to become least, squared. */
+/** Returns the misses of one level and the cost of its steps; the sum of their squares is minimized. */
 function missesAt(local: LocalModel, steps: readonly number[]): number[] {
   // In log odds, as steep as they are where it is wanted: so what nearly all clear is pulled as much as what half do.
   const gap = oddsBy(local, steps) - local.wantedOdds;
@@ -164,7 +164,7 @@ const dot = (a: readonly number[], b: readonly number[]): number =>
   a.reduce((sum, value, i) => sum + value * (b[i] as number), 0);
 const square = (all: readonly number[]): number => dot(all, all);
 
-/** By how much one number of a ramp is turned for no value to move more than one step; 0 where it moves none. */
+/** Returns the change of one number of a ramp that moves no value by more than one step; 0 where it moves none. */
 function turnOfAStep(
   of: Turnable,
   locals: readonly LocalModel[],
@@ -199,10 +199,9 @@ const tidied = (of: Turnable, ramps: readonly Parameter[]): Parameter[] =>
   }));
 
 /**
- * Ramps whose numbers are turned so that the local models come nearest to what is wanted: Gauss–Newton over all numbers at
+ * Returns ramps whose numbers bring the local models nearest to the wanted rates: Gauss–Newton over all numbers at
  * once, damped. Source: D. W. Marquardt (1963).
- *
- * @param spread so many steps no value moves further
+ * @param spread limit of the steps of any value
  */
 export function turnedRamps(
   of: Turnable,
@@ -213,7 +212,7 @@ export function turnedRamps(
   const knobs = knobsIn(of, ramps);
   if (knobs.length === 0) return ramps;
   const limits = knobs.map((each) => {
-    // A local model is believed over so many steps only.
+    // A local model holds over a limited number of steps.
     const reach = spread * turnOfAStep(of, locals, ramps, each);
     return { low: read(ramps, each) - reach, high: read(ramps, each) + reach };
   });
@@ -257,7 +256,7 @@ export function turnedRamps(
   return tidied(of, current);
 }
 
-/** So many steps at once a number is turned, either way, when levels have been looked at from far: a steep place is narrow. */
+/** Limit of the steps of one turn, either way, after a first scan: a steep place is narrow. */
 const FURTHEST = 60;
 const LEAPS = [0.5, ...Array.from({ length: FURTHEST }, (_, index) => index + 1), 80, 110].flatMap((by) => [by, -by]);
 const PASSES = 6;

@@ -6,10 +6,10 @@ import { actingAt } from './acting.ts';
 import { searchOf, type Search, type Pending } from './search.ts';
 import { odds } from './odds.ts';
 
-/** What one step of a parameter does to the clear rate at a level. */
+/** The effect of one step of a parameter on the clear rate of a level. */
 export interface Mover {
   key: string;
-  /** What a step is, in the parameter's unit. */
+  /** Size of a step, in the parameter's unit. */
   step: number;
   /** Change of the clear rate by one step up from here, as a share: −0.04 for 4 points less. */
   effect: number;
@@ -29,11 +29,11 @@ export interface Movers {
 
 /** Enough to tell half a step of most parameters from nothing. */
 const MOVER_ATTEMPTS = 2400;
-/** Every drawn level is played so often: preparing one costs about as much as an attempt. */
+/** Number of attempts at each drawn level: preparing one costs about as much as an attempt. */
 const ATTEMPTS_PER_DRAW = 6;
-/** So many drawn levels are asked for together. */
+/** Number of drawn levels that are requested together. */
 const DRAWN_TOGETHER = 10;
-/** Parameters are drawn up to so many steps to either side; whole ones one step, so that the fit has nothing to bridge. */
+/** Limit of the steps that a parameter is drawn away, to either side; whole ones one step, so that the fit has no gap. */
 const SPREAD = 1.5;
 const WHOLE_SPREAD = 1.499;
 /** Any number: the draws' own stream of luck. */
@@ -42,7 +42,7 @@ const SHARE_STEP = 0.05;
 /** A real number's step, as a share of its value. */
 const REAL_STEP = 0.05;
 
-/** What a designer would change a parameter by. */
+/** Returns a sensible step of a parameter. */
 export function stepOf({ number, sane, ramp }: Parameter, value: number): number {
   switch (number) {
     case 'whole':
@@ -59,8 +59,8 @@ export function stepOf({ number, sane, ramp }: Parameter, value: number): number
 }
 
 /**
- * What one step from here does, by a fit around here: the difference of two shares, with its interval by the delta method.
- *
+ * Returns the effect of one step from the present values, by a fit around them: the difference of two shares, with
+ * its interval by the delta method.
  * @param moved indices of the coefficients that a step brings in
  */
 function oneStep(
@@ -79,9 +79,9 @@ function oneStep(
 }
 
 /**
- * What moves the clear rate of the level at a position: every attempt draws all parameters a little around their values,
- * and one logistic regression, with squares, gives what one step of each does from here. One attempt informs all parameters.
- *
+ * Searches what moves the clear rate of the level at a position. Every attempt draws all parameters a little
+ * around their values, and one logistic regression, with squares, gives the effect of one step of each. One
+ * attempt informs all parameters.
  * @param position from 1; there must be a level
  */
 export function moversOf(project: Project, position: number, most = MOVER_ATTEMPTS): Search<Movers> {

@@ -2,10 +2,10 @@ import { forecastDone, type ForecastList } from '@stadion/core/exchange/contract
 import { pacerOf, projectOf, type ProjectDocument } from '@stadion/core/document/model';
 import type { KnownForecasts, Rates } from '@stadion/files';
 
-/** What is asked of the trials: the forecasts of all slots by a pacer, as far as they are known. */
+/** Returns the known forecasts of all slots by a pacer. */
 type ForecastsBy = (id: string, pacer: string) => Promise<ForecastList>;
 
-/** What is known of the clear rates, by the pacer that the application shows at first. */
+/** Returns the known clear rates, by the pacer that the application shows at first. */
 export async function knownRates(id: string, document: ProjectDocument, forecastsBy: ForecastsBy): Promise<Rates> {
   const { entries } = await forecastsBy(id, pacerOf(projectOf(document), null).id);
   return new Map(

@@ -28,7 +28,7 @@ interface Told {
   data: unknown;
 }
 
-/** A game that listens: what it is told, in turn. */
+/** A game that listens, with the messages that it receives. */
 function listen(query = '', lastId?: string) {
   const told: Told[] = [];
   const waiting: (() => void)[] = [];
@@ -63,7 +63,7 @@ function listen(query = '', lastId?: string) {
   open.add(call);
   return {
     told,
-    /** The first so many things that it is told. */
+    /** Returns the first `count` messages. */
     async first(count: number): Promise<Told[]> {
       while (told.length < count) await new Promise<void>((wake) => waiting.push(wake));
       return told.slice(0, count);
@@ -108,7 +108,7 @@ describe('the live link', () => {
     expect(app.live.lines(id)).toBe(before);
   });
 
-  it('lets a game that was away catch up, and begins anew for one that knows nothing of it', async () => {
+  it('lets a game that was away catch up, and begins again for one that knows no change', async () => {
     const game = listen();
     const [first] = await game.first(1);
     game.hangUp();

@@ -16,7 +16,7 @@ interface Dependencies {
   onGames: (projectId: string) => void;
 }
 
-/** What games of one project are told: all of it, or one slot. */
+/** The line of games of one project: all of it, or one slot. */
 interface Line {
   slot: string | undefined;
   sessions: Map<Session, { game: GameLink['connected'][number]; response: Response }>;
@@ -31,13 +31,13 @@ interface Line {
   changes: { before: number; revision: number; patch: string }[];
 }
 
-/** A game that was away comes back by these; one that was away for longer begins anew. */
+/** Number of changes that are kept for games that were away; a game that was away for longer begins again. */
 const KEPT_CHANGES = 300;
-/** Edits that come close together are told as one. Milliseconds. */
+/** Edits within this time are sent as one message. Milliseconds. */
 const TOGETHER_MS = 30;
 /** Time for which a line and its changes are kept after its last game has gone. Milliseconds. */
 const KEPT_MS = 120_000;
-/** Who is further behind than this is let go: it comes back and catches up. */
+/** A game that is further behind than this is disconnected; it connects again and catches up. Bytes. */
 const MOST_BEHIND_BYTES = 4_000_000;
 
 export type LiveService = ReturnType<typeof makeLiveService>;
@@ -59,7 +59,7 @@ const without = (handOff: HandOff, other: HandOff): HandOff => ({
 });
 
 export function makeLiveService({ read, onGames, now: clock, log }: Dependencies) {
-  /** By project, then by slot. */
+  /** Lines by project, then by slot. */
   const lines = new Map<string, Map<string, Line>>();
 
   const now = async (projectId: string): Promise<{ handOff: HandOff; revision: number }> => {
@@ -125,7 +125,7 @@ export function makeLiveService({ read, onGames, now: clock, log }: Dependencies
   }
 
   return {
-    /** Connects a game until it goes away. @param game its name @param slot id of the one slot that it is told of */
+    /** Connects a game until it goes away. @param game its name @param slot id of the one slot that it follows */
     async connect(projectId: string, game: string, slot: string | undefined, request: Request, response: Response) {
       const line = await lineOf(projectId, slot);
       // Before anything is waited for: the line must not be forgotten meanwhile.

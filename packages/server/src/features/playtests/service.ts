@@ -106,7 +106,7 @@ export function makePlaytestService({ storage, now, onEvents, limits = LIMITS }:
       return { kept, known: rows.length - kept, refused };
     },
 
-    /** What has come of a project so far. */
+    /** Returns the summary of a project's events until now. */
     async summary(projectId: string) {
       const today = now().toISOString().slice(0, 10);
       const { events, attemptsSince } = await store.countEvents(storage.db, projectId, today);

@@ -16,14 +16,14 @@ export const rowOf = (projectId: string, { source, id, type, time, data }: GameE
   data: JSON.stringify(data),
 });
 
-/** SQLite takes so many values in one statement; a row has seven. */
+/** Limit of the rows in one statement: SQLite takes 32,766 values, and a row has seven. */
 const ROWS_AT_ONCE = 4000;
 
 const { projectId, type, at, slot, source, id } = gameEvents;
 
 const COUNTED = ['events', 'attempts', 'kept', 'characters'] as const;
 
-/** What is added to the counts of one day. */
+/** Additions to the counts of one day. */
 type Change = typeof gameEventCounts.$inferInsert;
 
 /** Length of a day in the text of a time. */

@@ -2,7 +2,7 @@ import type { StoredProject } from './store.ts';
 
 /** A document is written as a whole once edits have rested so long, ms. */
 const REST_MS = 1500;
-/** Or once so many edits stand after the one that is written. */
+/** Number of unwritten edits after which the document is written at once. */
 const MOST_EDITS = 200;
 
 /**
@@ -24,7 +24,7 @@ export class DocumentWriter {
     const wait = revision - documentRevision >= MOST_EDITS ? 0 : REST_MS;
     const timer = setTimeout(() => {
       this.#waiting.delete(id);
-      // What cannot be written now is written with the next edit: the edits themselves are stored.
+      // A failed write is repeated with the next edit: the edits themselves are stored.
       this.#write(project).catch(() => undefined);
     }, wait);
     timer.unref();

@@ -1,9 +1,9 @@
 import type { StoredProject } from './store.ts';
 
-/** So many levels are kept in memory, some ten kilobytes of text each: many small projects, or a few large ones. */
+/** Limit of the levels in memory, about ten kilobytes of text each: many small projects, or a few large ones. */
 const MOST_LEVELS = 4000;
 
-/** What is small counts as much as this: it is not its levels alone. */
+/** Least number of levels that a project counts as: it has more than its levels. */
 const LEAST_LEVELS = 10;
 
 /** Documents at their latest revisions, so that neither an edit nor a question reads and parses the whole text again. */

@@ -330,7 +330,7 @@ describe('an edit of the whole document at once', () => {
 });
 
 describe('stored bytes that are no text any more', () => {
-  it('are told of, and do not end the server', async () => {
+  it('are reported, and do not end the server', async () => {
     const server = await testApp();
     const { id: bad } = await server.projects.create({ from: 'demo' });
     const { id: edited } = await server.projects.create({ from: 'demo' });
@@ -422,7 +422,7 @@ describe('a heavy history', () => {
 });
 
 describe('a history that was put back from a copy', () => {
-  it('is told from the one that a page knows, wherever the two part', async () => {
+  it('is distinguished from the history that a page knows, wherever the two part', async () => {
     const first = rename('A');
     await send([first]);
     const stale = edit([{ op: 'replace', path: '/name', value: 'B' }]);

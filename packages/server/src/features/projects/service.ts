@@ -34,7 +34,7 @@ import * as store from './store.ts';
 const RECENT_REVISIONS = 200;
 /** Missed revisions sent at once. */
 const MOST_REVISIONS = 500;
-/** What is in the bin comes back for so long. */
+/** Days that a project stays in the bin. */
 const KEPT_IN_BIN_DAYS = 30;
 
 interface Dependencies {
@@ -67,7 +67,7 @@ function applyEdit(document: ProjectDocument, edit: Edit): { document: ProjectDo
     throw new StadionError('bad-document', `“${edit.label}” was refused: an edit does not change the version.`, {
       places: [{ message: `The version is ${PROJECT_VERSION}.`, pointer: '/version' }],
     });
-  // What the edit does not touch stays the same object: whatever is known of it stays known.
+  // Parts that the edit does not touch stay the same objects, so that results that are kept by object stay valid.
   const edited = applied.document as ProjectDocument;
   const problems = problemsAfterEdit(edited);
   if (problems.length > 0) {
@@ -169,7 +169,7 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
       return this.add(document);
     },
 
-    /** What a new project begins with. */
+    /** Returns the document of a new project. */
     async begun(wanted: CreateProject): Promise<Project> {
       switch (wanted.from) {
         case 'demo':
@@ -208,7 +208,7 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
       return storage.write((transaction) => store.emptyBin(transaction, before));
     },
 
-    /** What its list shows of a project besides. @param rates clear rates by slot */
+    /** Keeps the rates that the list of projects shows. @param rates clear rates by slot */
     async keepRates(id: string, rates: readonly (number | null)[]): Promise<void> {
       await storage.write((transaction) => store.writeRates(transaction, id, rates));
     },
@@ -262,7 +262,7 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
     async open(id: string): Promise<OpenProject> {
       const { documentRevision: _written, ...project } = await this.read(id);
       const recent = await store.latestRevisions(storage.db, id, RECENT_REVISIONS);
-      // A revision that came between the two reads is told as an event.
+      // A revision between the two reads is sent as an event.
       return { ...project, recent: recent.filter((entry) => entry.revision <= project.revision) };
     },
 
@@ -277,7 +277,7 @@ export function makeProjectService({ storage, now, onRevisions }: Dependencies) 
       };
     },
 
-    /** Every revision after one, up to another, oldest first. @throws StadionError where the history does not reach so far back */
+    /** Every revision after one, up to another, oldest first. @throws StadionError where the history does not reach back to it */
     async historyAfter(id: string, after: number, upTo: number): Promise<Revision[]> {
       const found: Revision[] = [];
       while (after + found.length < upTo) {

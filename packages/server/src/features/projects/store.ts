@@ -169,7 +169,7 @@ export async function writeDocument(db: Db, id: string, document: ProjectDocumen
     .where(and(eq(projects.id, id), lt(projects.documentRevision, revision)));
 }
 
-/** So many bytes of revisions are read and sent at once, and one revision at the least. */
+/** Limit of the revisions that are read and sent at once, bytes; at least one revision is sent. */
 const MOST_BYTES = 4_000_000;
 
 /** How many of some revisions, in their order, are not too heavy together. */
@@ -181,19 +181,19 @@ function howMany(sizes: readonly { bytes: number }[]): number {
 
 const bytesOf = sql<number>`length(${revisions.edit}) + length(${revisions.inverse})`;
 
-/** Revisions in an order: so many at most, and as many as are not too heavy together. */
+/** Returns revisions in an order: at most `count`, and together no heavier than the limit. */
 async function readSome(db: Db, where: SQL | undefined, order: SQL, limit: number): Promise<Revision[]> {
   const sizes = await db.select({ bytes: bytesOf }).from(revisions).where(where).orderBy(order).limit(limit);
   const rows = await db.select(REVISION).from(revisions).where(where).orderBy(order).limit(howMany(sizes));
   return rows.map(toRevision);
 }
 
-/** The revisions after one, oldest first: so many at most, and as many as are not too heavy together. */
+/** Returns the revisions after one, oldest first: at most `count`, and together no heavier than the limit. */
 export function revisionsAfter(db: Db, id: string, after: number, limit: number): Promise<Revision[]> {
   return readSome(db, and(eq(revisions.projectId, id), gt(revisions.revision, after)), asc(revisions.revision), limit);
 }
 
-/** The latest revisions, oldest first: so many at most, and as many as are not too heavy together. */
+/** Returns the latest revisions, oldest first: at most `count`, and together no heavier than the limit. */
 export async function latestRevisions(db: Db, id: string, count: number): Promise<Revision[]> {
   return (await readSome(db, eq(revisions.projectId, id), desc(revisions.revision), count)).toReversed();
 }

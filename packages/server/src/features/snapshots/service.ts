@@ -10,7 +10,7 @@ import * as store from './store.ts';
 /** A snapshot holds the whole document. */
 const MOST_SNAPSHOTS = 200;
 
-/** What is asked of the projects themselves. */
+/** The part of the project service that snapshots use. */
 interface Projects {
   read(id: string): Promise<{ id: string; revision: number; document: ProjectDocument }>;
   historyAfter(id: string, after: number, upTo: number): Promise<{ inverse: PatchOperation[] }[]>;

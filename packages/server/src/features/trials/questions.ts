@@ -13,7 +13,7 @@ export interface AskedSlot {
   motion: string;
 }
 
-/** Of one level at one position, for as long as nothing that its question depends on has changed. */
+/** The question of one level at one position, valid until something changes on which it depends. */
 interface Known {
   slot: Slot;
   parts: readonly unknown[];
@@ -24,7 +24,7 @@ interface Known {
 
 const hashOf = (value: unknown): string => createHash('sha256').update(JSON.stringify(value)).digest('hex');
 
-/** So many slots are worked out before others have their turn. */
+/** Number of slots that are computed before other work has its turn. */
 const AT_ONCE = 20;
 
 const breath = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
@@ -37,10 +37,10 @@ const partsOf = (project: Project): readonly unknown[] => {
   return [kinds, player, standing, run, score, tallies, slots.length, bouts, ...(live ? [parameters, liveTiers] : [])];
 };
 
-/** What the attempts are besides how they are judged; a bout is judged turn by turn, so that all of it counts. */
+/** Returns the motion of the attempts without their judging; a bout is judged turn by turn, so that all of it counts. */
 const motionOf = ({ level }: TrialQuestion): unknown => (isBout(level) ? level : level.motion);
 
-/** Questions by the objects that they are made of: an edit asks anew only what it concerns, and never holds the event loop. */
+/** Questions by the objects that they are made of: an edit computes only the questions that it concerns, and never blocks the event loop. */
 export class Questions {
   readonly #known = new WeakMap<Level, Map<string, Known>>();
 

@@ -14,7 +14,7 @@ interface Job {
 
 /** Whose questions share time and turns. */
 interface Group {
-  /** By key, in turn. */
+  /** Jobs by key, in turn. */
   jobs: Map<string, Job>;
   /** How long was played for it, milliseconds, counted from where the others stood when it came. */
   spent: number;
@@ -37,13 +37,13 @@ export interface NextBatch {
 
 /** Attempts in a batch: small, so that every slot has its first estimate within a few seconds. */
 const BATCH = LOOKED_AT_EVERY;
-/** A batch that fails so often is given up. */
+/** Number of failures after which a batch is given up. */
 const MOST_FAILURES = 2;
 
 /**
- * Which attempts are played next: groups (projects) share the time, whatever their attempts cost, and within a group its
- * questions take turns. Holds no threads, no clock and no storage: whoever drives it plays what it names and tells it what
- * came of it and how long it took.
+ * Decides which attempts are played next: groups (projects) share the time, whatever their attempts cost, and the
+ * questions of a group take turns. It has no threads, no clock and no storage: its caller plays the named batches
+ * and reports their results and durations.
  */
 export class TrialSchedule {
   readonly #isDone: (key: string, tally: Tally) => boolean;
@@ -109,7 +109,7 @@ export class TrialSchedule {
     return dropped;
   }
 
-  /** Who waits for a question. */
+  /** Returns the groups that wait for a question. */
   askersOf(key: string): readonly string[] {
     return [...(this.#job(key)?.askers.keys() ?? [])];
   }

@@ -21,7 +21,7 @@ import { Watchers } from './watchers.ts';
 
 /** The list of what is known goes out before the first event that adds to it. */
 const HEAD_START_MS = 60;
-/** How far a question has come is stored every so many attempts, so that a restart goes on from there. */
+/** Number of attempts between two saves of a question's progress, so that a restart continues from there. */
 const STORED_EVERY = 100;
 
 /** Whose slot waits for an answer: of the project as it is, or of a snapshot of it. */
@@ -107,7 +107,7 @@ export function makeTrialService(dependencies: Dependencies) {
   const finish = async (key: string): Promise<void> => {
     const tally = schedule.tallyOf(key);
     const forecast = tally && forecastOf(tally);
-    // Who is told of it may ask for it before it is stored.
+    // A page that receives the event may request the forecast before it is stored.
     if (forecast) storing.set(key, forecast);
     announce(key, true);
     forget(key);
@@ -196,7 +196,7 @@ export function makeTrialService(dependencies: Dependencies) {
         summary: tally && tally.attempts > 0 ? summarize(forecastOf(tally), false) : null,
       };
     });
-    // What this project wanted of this pacer before is wanted no more, unless it was asked again.
+    // Earlier requests of this project for this pacer end, unless they were made again.
     const isMine = isOf(projectId, asking.snapshot, pacer.id);
     await keep(schedule.leave((asker, key) => isMine(asker) && !wanted.has(`${key} ${asker}`)));
     if (asking.snapshot === undefined && pacer !== PERFECT_PACER) lists.begin(projectId, pacer.id, entries);
@@ -241,7 +241,7 @@ export function makeTrialService(dependencies: Dependencies) {
       return ask({ projectId, snapshot }, project, pacerNamed(project, pacerId));
     },
 
-    /** What a run's books need of the attempts at some questions, as far as they are known. */
+    /** Returns the known records of attempts at some questions, for playthroughs. */
     async books(keys: readonly string[]): Promise<Books> {
       const books = Object.fromEntries(
         [...(await known(keys))].flatMap(([key, { booked }]) => (booked ? [[key, booked as number[][]]] : [])),

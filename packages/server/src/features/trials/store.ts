@@ -4,10 +4,10 @@ import type { Database, Transaction } from '../../db/client.ts';
 import { forecasts, trialParts } from '../../db/schema.ts';
 import { anyText, readJson } from '../../db/wholeText.ts';
 
-/** SQLite takes so many values in one question at the least. */
+/** Number of values that SQLite takes in one query at least. */
 const AT_ONCE = 400;
 
-/** What is stored under keys. What is damaged is passed over: it is worked out anew. */
+/** Reads the values stored under keys. Damaged values are skipped; they are computed again. */
 async function readByKey<Value>(
   db: Database,
   table: typeof forecasts | typeof trialParts,
@@ -40,7 +40,7 @@ export async function saveForecast(db: Transaction, key: string, forecast: Forec
     .onConflictDoNothing();
 }
 
-/** What has been played of questions that are not answered yet, by key. */
+/** Reads the progress of unanswered questions, by key. */
 export const readParts = (db: Database, keys: readonly string[]): Promise<Map<string, Tally>> =>
   readByKey(db, trialParts, trialParts.tally, keys);
 

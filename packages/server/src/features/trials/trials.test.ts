@@ -19,7 +19,7 @@ beforeAll(async () => {
   const keep = new Set(['slot-4', 'slot-11']);
   const others = Object.keys(document.slots).filter((slot) => !keep.has(slot));
   const patch = others.map((slot) => ({ op: 'remove' as const, path: `/slots/${slot}` }));
-  // What is expected of other slots goes with them.
+  // The expectations of other slots are removed with them.
   const alone = [{ op: 'replace' as const, path: '/expectations', value: {} }, ...patch];
   await app.projects.edit(id, { revision: 0 }, [{ id: 'two-slots-only', label: 'Two slots', patch: alone }]);
 });

@@ -7,7 +7,7 @@ const SETTLE_MS = 150;
 export class Watchers {
   readonly #refresh: (projectId: string, pacers: readonly string[]) => Promise<void>;
   readonly #log: Logger;
-  /** By project: pacers, and when each was asked for first. */
+  /** Pacers of each project, and the time of the first request for each. */
   readonly #pacers = new Map<string, Map<string, string>>();
   readonly #settling = new Map<string, NodeJS.Timeout>();
 
@@ -23,7 +23,7 @@ export class Watchers {
     this.#pacers.set(projectId, pacers);
   }
 
-  /** Who is looked at, and since when. */
+  /** Returns the watched pacers, and the time since when. */
   watched(projectId: string): { pacer: string; at: string }[] {
     return [...(this.#pacers.get(projectId) ?? [])].map(([pacer, at]) => ({ pacer, at }));
   }

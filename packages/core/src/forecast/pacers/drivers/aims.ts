@@ -96,7 +96,7 @@ function goalOf(player: Player, state: AttemptState, from: number): number {
   if (enemy) {
     const dx = enemy.x - body.x;
     const dy = enemy.y - body.y;
-    // Who can shoot it from where it is has nowhere to go.
+    // A player who can shoot the enemy from here goes nowhere.
     return isInShot(state, body, enemy, Math.sqrt(dx * dx + dy * dy)) ? -1 : cellAt(grid, enemy.x, enemy.y);
   }
   if (needs.anythingToGather) {

@@ -2,7 +2,7 @@ import { FIRE, type AttemptState, type PlayerBody } from '../../../play/attempt/
 import type { Player } from '../driver.ts';
 import { plannedFor } from '../faults/reaction.ts';
 
-/** Sets a body to where the player will be when what it decides now takes effect, by what it has decided so far. @param own of the kind of ground, made the state's */
+/** Sets a body to the player's place when its present decision takes effect, by its earlier decisions. @param own state of the kind of ground, overwritten with the present one */
 export function imagineUntilActing(
   { reaction }: Player,
   { world, view, body, own, tick }: AttemptState,

@@ -12,7 +12,7 @@ export interface Reaction {
   dueTicks: number[];
   first: number;
   count: number;
-  /** What is done right now. */
+  /** The present input. */
   input: number;
 }
 
@@ -34,7 +34,7 @@ export function intend(reaction: Reaction, tick: number, input: number): void {
   else reaction.first = (reaction.first + 1) % PENDING;
 }
 
-/** What will be done at a later tick, by what has been decided so far. */
+/** Returns the input at a later tick, by the decisions until now. */
 export function plannedFor({ inputs, dueTicks, first, count, input }: Reaction, tick: number): number {
   for (let i = count - 1; i >= 0; i--) {
     const slot = (first + i) % PENDING;
@@ -43,7 +43,7 @@ export function plannedFor({ inputs, dueTicks, first, count, input }: Reaction, 
   return input;
 }
 
-/** What is done at a tick: the latest of what is due. */
+/** Returns the input at a tick: the latest decision that is due. */
 export function actAt(reaction: Reaction, tick: number): number {
   while (reaction.count > 0 && (reaction.dueTicks[reaction.first] as number) <= tick) {
     reaction.input = reaction.inputs[reaction.first] as number;

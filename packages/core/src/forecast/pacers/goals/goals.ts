@@ -2,7 +2,7 @@ import { collectablesOf, latchesOf, preparedEnemies, type AttemptState } from '.
 import type { ReadingName } from '../../../document/model/index.ts';
 import type { JudgeNode, ResolvedEffect } from '../../../play/rules/index.ts';
 
-/** What is still missing for a win. Lists run by kind, the last entry is “any”; an index of -1 stands for none. */
+/** The remaining needs for a win. Lists are by kind, the last entry is “any”; an index of -1 stands for none. */
 export interface Needs {
   gather: boolean[];
   anythingToGather: boolean;
@@ -28,7 +28,7 @@ export const emptyNeeds = (kindsOfCollectable: number, kindsOfEnemy: number): Ne
   height: -1,
 });
 
-/** What leads on to what is followed so far: a latch to a gate, a milestone to a hidden piece. */
+/** Limit of the steps from a need to what opens it: a latch for a gate, a milestone for a hidden piece. */
 const DEEPEST = 5;
 
 const gather = (needs: Needs, kind: number): void => {
@@ -107,7 +107,7 @@ const gatherAny: Pursue = (_node, state, needs) => gather(needs, state.world.lev
 const beatKind: Pursue = ({ subject }, _state, needs) => beat(needs, subject);
 const isToTurnOn = (node: Leaf): boolean => node.is === 'onOff' && node.on;
 
-/** What a player does about a reading that is not yet as a rule asks for. Readings without an entry come about by themselves. */
+/** Pursuits of a player for readings that a rule still needs. Readings without an entry change by themselves. */
 const PURSUITS: Partial<Record<ReadingName, Pursue>> = {
   worth: gatherKind,
   collected: gatherKind,
@@ -145,7 +145,7 @@ function add(node: JudgeNode, state: AttemptState, needs: Needs, depth: number):
   const { truth, numbers } = state.verdicts;
   if (depth > DEEPEST || truth[node.index] === true) return;
   switch (node.is) {
-    // Of “at least k” too, all are pursued: which are the easiest is not foreseen, and whatever comes first counts.
+    // All parts of “at least k” are pursued, too: the easiest ones are not foreseen, and the first ones count.
     case 'all':
     case 'atLeast':
       for (const child of node.of) add(child, state, needs, depth);
@@ -187,7 +187,7 @@ export function pendingNeeds(state: AttemptState, needs: Needs): void {
   if (state.world.level.judging.atExpiry === 'grade') addStars(state, needs);
 }
 
-/** What is needed cannot be reached: works out how the way is opened. @param needs is overwritten */
+/** Computes the needs that open the way where the present needs cannot be reached. @param needs is overwritten */
 export function needsToOpenTheWay(state: AttemptState, needs: Needs): void {
   clear(needs);
   openGate(-1, state, needs, 0);

@@ -8,7 +8,7 @@ import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
 import { openGoalOf } from '../aims.ts';
 import { driftOf, isHit, laneMapOf, raftUnder, secondsOf, seeTraffic, type LaneMap } from './traffic.ts';
 
-/** What a player on a cross ground remembers between decisions. */
+/** Memory of a player on a cross ground between decisions. */
 export interface CrossMemory {
   lanes: LaneMap;
   /** The cell in which it is, and since when. */
@@ -18,7 +18,7 @@ export interface CrossMemory {
 
 export const startMemory = (state: AttemptState): CrossMemory => ({ lanes: laneMapOf(state), cell: -1, sinceTick: 0 });
 
-/** A way is looked for over so many times the foresight: crossing is planned further ahead than dodging. */
+/** Horizon of a way as a multiple of the foresight: crossing is planned further ahead than dodging. */
 const FORESIGHT_FACTOR = 2.5;
 const FEWEST_STEPS = 3;
 const MOST_STEPS = 14;
@@ -28,7 +28,7 @@ const TIMING_ERROR_SHARE = 0.18;
 const IMPATIENT_TICKS = 240;
 const DESPERATE_TICKS = 600;
 const IMPATIENT_SHARE = 0.4;
-/** Of a step: from when on the player may be met in the cell that it leads to, and until when in the one it comes from. */
+/** Shares of a step: from when the player may be hit in the next cell, and until when in the last one. */
 const ARRIVES_SHARE = 0.2;
 const LEAVES_SHARE = 0.7;
 /** Prices, in cells of way. */
@@ -43,9 +43,9 @@ const xs = new Float64Array(MOST_PLACES * 2);
 const ys = new Float64Array(MOST_PLACES * 2);
 const prices = new Float64Array(MOST_PLACES * 2);
 const firsts = new Uint8Array(MOST_PLACES * 2);
-/** By cell: the place that stands for it after the step at hand. */
+/** The place of each cell after the present step. */
 let placeOf = new Int32Array(0);
-/** By cell: for which step at hand it was asked whether who enters it is hit, and the answer. */
+/** The step for which each cell was checked for a hit, and the answer. */
 let asked = new Float64Array(0);
 let hit = new Uint8Array(0);
 let asking = 0;
@@ -55,7 +55,7 @@ const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
 /** When the step under way at that time ends, or the last one before it did; -1 for none. Ticks from now. */
 let landing = -1;
 
-/** Sets the scratch body to where the player will be when it can act, by what it has decided so far. Returns in how many ticks. */
+/** Sets the scratch body to the player's place when it can act, by its earlier decisions. Returns the number of ticks until then. */
 function imagineUntilFree({ reaction }: Player, state: AttemptState): number {
   const { world, view } = state;
   Object.assign(body, state.body);
@@ -75,7 +75,7 @@ function imagineUntilFree({ reaction }: Player, state: AttemptState): number {
   return ticks + own.resting;
 }
 
-/** What a player of these abilities does next. @returns an input of the kind of ground */
+/** Returns the next input of a player of these abilities, an index into the actions of the kind of ground. */
 export function chooseStep(player: Player, state: AttemptState, memory: CrossMemory): number {
   const { abilities, needs, stream } = player;
   const { world, view } = state;
@@ -101,7 +101,7 @@ export function chooseStep(player: Player, state: AttemptState, memory: CrossMem
     Math.max(FEWEST_STEPS, Math.ceil((abilities.foresightSeconds * FORESIGHT_FACTOR) / cycle)),
   );
   seeTraffic(memory.lanes, state, misjudged, abilities.cautionUnits * risk, freeIn + (steps + 1) * cycle);
-  // Who is carried, or lands on what carries, goes on with it until then.
+  // A player who is carried, or lands on a carrier, moves with it until then.
   const landsIn = landing >= 0 ? secondsOf(landing) : 0;
   const raft = raftUnder(memory.lanes, state, body.x, body.y, landsIn);
   if (raft >= 0) drift(state, raft, freeIn - landsIn, body);
@@ -152,13 +152,13 @@ function search(
     placeOf.fill(-1);
     asking++;
     let reached = 0;
-    // What does not get further is caught in the end: the later, the better.
+    // A player who gets no further is caught in the end: the later, the better.
     const before = k === 0 ? Number.POSITIVE_INFINITY : least;
     least = Number.POSITIVE_INFINITY;
     for (let i = base; i < base + count; i++) {
       const x = xs[i] as number;
       const y = ys[i] as number;
-      // Who cannot even leave in time cannot stay either.
+      // A player who cannot leave in time cannot stay either.
       if (isHit(lanes, state, x, y, now, now + stepSeconds * LEAVES_SHARE)) continue;
       for (let input = 0; input < STEPS.length; input++) {
         const [dx, dy] = STEPS[input] as readonly [number, number];

@@ -19,7 +19,7 @@ export const crossDriver: Driver<CrossMemory> = {
     return slipped !== input && isBad(state, slipped) ? REST : slipped;
   },
   leadsIntoHarm: (_player, state, input) => input !== REST && isBad(state, input),
-  // Who does not look does not step.
+  // An absent player does not step.
   absent: () => REST,
 };
 

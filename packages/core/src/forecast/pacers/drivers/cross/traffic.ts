@@ -11,7 +11,7 @@ import {
 } from '../../../../play/attempt/index.ts';
 import { TICK_SECONDS } from '../../../../play/rules/index.ts';
 
-/** So many vehicles of one lane are looked at, those to come included. */
+/** Limit of the vehicles of one lane that are considered, future ones included. */
 const MOST_SEEN = 80;
 /** Least time kept between oneself and what drives, seconds; and what each unit of caution adds. */
 const LEAST_MARGIN_SECONDS = 0.02;
@@ -23,12 +23,12 @@ const HALF_WIDTH = 0.38;
 export interface LaneMap {
   rows: number[][];
   columns: number[][];
-  /** By lane: fronts as the player takes them to be now, with those that will come. */
+  /** Fronts of the vehicles of each lane as the player believes them now, with future ones. */
   fronts: Float64Array[];
   counts: number[];
-  /** By lane: from which of them on none is in sight yet. */
+  /** Index in each lane from which no vehicle is in sight yet. */
   unseenFrom: number[];
-  /** What is kept clear of a vehicle besides the player's radius, by lane. Units. */
+  /** Distance kept from a vehicle beyond the player's radius, by lane. Units. */
   margins: number[];
   anyCarries: boolean;
   /** More that is kept clear of one that has not come yet. */

@@ -18,12 +18,12 @@ import { graphOf, ticksTo, type Graph } from './graph.ts';
 import { lookAround, near, turning, type Near } from './near.ts';
 import { IN_AIR, ON_FLOOR, inputAt, WAIT, type Move } from './moves.ts';
 
-/** What a player on a leap ground remembers between decisions. */
+/** Memory of a player on a leap ground between decisions. */
 export interface LeapMemory {
   /** The cell that it heads for, -1 for none, and since when. */
   goal: number;
   goalTick: number;
-  /** What it is doing, from the next decision on, and how that was thought to go. */
+  /** The move in progress from the next decision on, and its expected price. */
   move: Move;
   price: number;
   /** Pieces that lay there when the goal was chosen. */
@@ -38,10 +38,10 @@ export const startMemory = (): LeapMemory => ({
   pieces: 0,
 });
 
-/** What goes no worse than it was thought to, by so much, is gone on with. Ticks. */
+/** A move continues while its price exceeds the expected one by no more than this. Ticks. */
 const AS_THOUGHT = 5;
 
-/** A goal is chosen anew at least this often. Ticks. */
+/** Longest time between two choices of a goal. Ticks. */
 const TICKS_BETWEEN_GOALS = 30;
 /** A move is looked at for so long at most. Ticks. */
 const LONGEST = 110;
@@ -49,7 +49,7 @@ const LONGEST = 110;
 const WALK_TICKS = 14;
 /** Share of its reaction by which a player misjudges when it takes off, as a deviation. */
 const TIMING_ERROR_SHARE = 0.14;
-/** What is kept clear of what moves: at least, and per unit of caution. Units. */
+/** Distance kept from moving things: at least, and per unit of caution. Units. */
 const CLEARANCE = 0.05;
 const CLEARANCE_PER_CAUTION = 0.15;
 /** Prices, in ticks. */
@@ -92,7 +92,7 @@ const HURT = 1;
 const BEATS = 2;
 const TOO_NEAR = 3;
 
-/** Does the imagined body meet something, so many ticks from now, or come nearer to it than it wants? */
+/** Does the imagined body meet something in `ticks` ticks, or come nearer to it than it wants? */
 function meets(state: AttemptState, ticks: number, clearance: number): number {
   const { world, view } = state;
   if (own.fell) return HURT;
@@ -118,7 +118,7 @@ function meets(state: AttemptState, ticks: number, clearance: number): number {
   return met;
 }
 
-/** What one does who has come down: stands, goes on, turns back, jumps on. */
+/** Moves after a landing: stand, go on, turn back, jump again. */
 const AFTERWARDS: readonly Move[] = [
   { ...WAIT },
   { side: 1, sideTicks: 99, jumpTicks: 0 },
@@ -129,7 +129,7 @@ const AFTERWARDS: readonly Move[] = [
 /** So long is looked on after coming down. Ticks. */
 const AFTER_TICKS = 24;
 
-/** Is there something left to do for the imagined body, so many ticks from now, that does not hurt it at once? */
+/** Does the imagined body have a move in `ticks` ticks that does not hurt it at once? */
 function canGoOn(state: AttemptState, ticks: number): boolean {
   const { world, view } = state;
   keep(landed);
@@ -218,7 +218,7 @@ function nearestOf(graph: Graph, cells: Iterable<number>, here: number): number 
   return best;
 }
 
-/** So many cells of an area are looked at as goals. */
+/** Limit of the cells of an area that are considered as goals. */
 const MOST_CELLS = 60;
 
 function* cellsOf(
@@ -281,7 +281,7 @@ function standingCell(state: AttemptState): number {
   return cell;
 }
 
-/** What a player of these abilities does next. @returns an input of the kind of ground */
+/** Returns the next input of a player of these abilities, an index into the actions of the kind of ground. */
 export function chooseMove(player: Player, state: AttemptState, memory: LeapMemory): number {
   const { abilities, needs, stream } = player;
   const misjudged = stream.nextBell() * player.reaction.ticks * TICK_SECONDS * TIMING_ERROR_SHARE;
@@ -306,14 +306,14 @@ export function chooseMove(player: Player, state: AttemptState, memory: LeapMemo
   }
   const { goal } = memory;
   const distances = ticksTo(graph, goal);
-  // Who takes off too early or too late takes itself to be elsewhere.
+  // A take-off at the wrong time means that the player believes itself elsewhere.
   body.x += body.vx * misjudged;
   keep(kept);
   const going = priceOf(player, state, memory.move, goal, distances, clearance);
   bringBack(kept);
-  // What goes as it was thought to is gone on with.
+  // A move that goes as expected continues.
   if (going < PRICE.lost && going <= memory.price + AS_THOUGHT) return goOn(memory, memory.move, going);
-  // Who has found a way that is as quick as any looks no further. Waiting is looked at last.
+  // The search ends at a way that cannot be faster. Waiting is tried last.
   const here = own.onFloor ? footing(state.view, cellAt(state.view.grid, body.x, body.y)) : -1;
   const quick = here < 0 ? memory.price : (distances[here] as number);
   const moves = own.onFloor ? ON_FLOOR : IN_AIR;

@@ -8,6 +8,6 @@ export const leapDriver: Driver<LeapMemory> = {
   // Its errors are errors of time at take-off: they are in where it takes itself to be.
   misdirected: (_player, _state, input) => input,
   leadsIntoHarm: (player, state, input) => willBeHurt(player, state, input),
-  // Who does not look stops.
+  // An absent player stops.
   absent: () => 0,
 };

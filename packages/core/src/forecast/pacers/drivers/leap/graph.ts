@@ -19,11 +19,11 @@ interface Arc {
 
 export interface Graph {
   arcs: Arc[];
-  /** By cell: indices of arcs that land there. */
+  /** Indices of the arcs that land in each cell. */
   landing: number[][];
-  /** By cell: indices of arcs that pass there. */
+  /** Indices of the arcs that pass each cell. */
   passing: number[][];
-  /** By goal: ticks to it from each cell that can be stood in. */
+  /** Ticks to each goal from every cell with footing. */
   known: Map<number, Float64Array>;
 }
 
@@ -71,7 +71,7 @@ function arcsFrom(world: World, view: View, own: LeapOwn, usual: LeapOwn, from: 
         if (!own.onFloor) left = true;
         const done = own.onFloor && (move.jumpTicks > 0 ? tick > 3 && left : left || tick >= WALK_TICKS);
         if (!done) continue;
-        // Who does not land has come nowhere.
+        // A body that does not land reaches no place.
         if (isStandable(view, own, cell % grid.width, Math.floor(cell / grid.width)))
           add({ from, to: cell, ticks: tick + 1, passed });
         break;

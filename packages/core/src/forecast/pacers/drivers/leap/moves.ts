@@ -1,8 +1,8 @@
 import { sideInput, type Side } from '../../../../play/movement/index.ts';
 
-/*
- * What a player can do next, as inputs over ticks: a side, how long jump is held, and when the side is let go. Everything
- * is counted in ticks of one decision, so that what is imagined is what is done.
+/**
+ * A possible move as inputs over ticks: a side, the time that jump is held, and the time at which the side is
+ * released. All times are multiples of a decision, so that the imagined move is the real one.
  */
 
 /** One thing that can be tried. */
@@ -28,7 +28,7 @@ export const FROM_FLOOR: readonly Move[] = [
 /** Waiting: only when nothing better is safe. */
 export const WAIT: Move = { side: 0, sideTicks: 0, jumpTicks: 0 };
 
-/** What is tried by one who stands. */
+/** Moves that a standing player tries. */
 export const ON_FLOOR: readonly Move[] = [...FROM_FLOOR, WAIT];
 
 /** In the air: the sides, for how long, and whether jump is still held. */

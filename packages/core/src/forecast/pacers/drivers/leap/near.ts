@@ -1,12 +1,12 @@
 import { enemiesOf, type AttemptState, type Enemy, type PlayerBody } from '../../../../play/attempt/index.ts';
 
-/** What may come near in the decision at hand, and between which places it walks to and fro: endless for what does not walk. */
+/** Something that may come near during the present decision, and the places between which it walks; infinite for things that do not walk. */
 export interface Near {
   enemy: Enemy;
   low: number;
   high: number;
 }
-/** Scratch of the decision at hand: only the first so many count. */
+/** Scratch of the present decision: only the first `count` are valid. */
 export const near = { list: [] as Near[], count: 0 };
 /** Nothing is looked at for longer than this. Seconds. */
 const LONGEST_SECONDS = 3;

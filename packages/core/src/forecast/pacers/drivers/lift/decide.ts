@@ -8,7 +8,7 @@ import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
 import { isInShot, nearestToBeat, openGoalOf } from '../aims.ts';
 import { copyMoving, imagineUntilActing } from '../imagine.ts';
 
-/** What a player on a lift ground remembers between decisions. */
+/** Memory of a player on a lift ground between decisions. */
 export interface LiftMemory {
   /** Does touching a wall cost anything? */
   wallsHurt: boolean;
@@ -26,7 +26,7 @@ export interface LiftMemory {
 const IMPATIENT_TICKS = 240;
 const DESPERATE_TICKS = 480;
 const IMPATIENT_SHARE = 0.3;
-/** Who has waited too long lets itself be touched. Units. */
+/** Distance by which a player who has waited too long accepts a touch. Units. */
 const TAKES_A_TOUCH = 10;
 
 export const startMemory = ({ world }: AttemptState): LiftMemory => ({
@@ -65,7 +65,7 @@ const STEERED_PLANS: readonly Plan[] = [...PLANS, ...ASIDE];
 const STEERED_HOLDING_PLANS: readonly Plan[] = [...HOLDING_PLANS, ...ASIDE];
 const plansOf = (holds: boolean, steers: boolean): readonly Plan[] =>
   steers ? (holds ? STEERED_HOLDING_PLANS : STEERED_PLANS) : holds ? HOLDING_PLANS : PLANS;
-/** Flying is planned so many times further ahead than dodging. */
+/** Horizon of a flight as a multiple of the foresight. */
 const FORESIGHT_FACTOR = 1.6;
 const SHORTEST_TICKS = 36;
 const LONGEST_TICKS = 96;
@@ -73,22 +73,22 @@ const LONGEST_TICKS = 96;
 const STEADY = 3;
 /** How far along its way a player looks for what it steers to. Cells. */
 const LOOK_AHEAD_CELLS = 4;
-/** One who is carried forward looks so far for a gap; a column with fewer free cells than this share of the ground is one. Cells. */
+/** Distance over which a player who is carried forward looks for a gap, and the share of free cells below which a column is a gap. Cells. */
 const GAP_AHEAD_CELLS = 16;
 const GAP_SHARE = 0.75;
 /** So much room is kept to what is flown past. Units. */
 const STEERING_RADIUS = 0.45;
-/** The steady hand looks anew so often. Ticks. */
+/** Time between two looks of the steady hand. Ticks. */
 const TICKS_BETWEEN_LOOKS = 3;
-/** An aim error of so many degrees is a place missed by a unit. */
+/** Degrees of aim error that miss a place by one unit. */
 const DEGREES_PER_UNIT = 25;
 /** Nearer to the wanted column than this nobody steers. Units. */
 const IN_LINE = 0.15;
 const STEERED_SECONDS = 0.05;
-/** Where all that moves stays so far off, it need not be looked at again for so long. Units, ticks. */
+/** Distance of all moving things at which no further look is needed, and the time for which this holds. Units, ticks. */
 const FAR_OFF = 3;
 const SURE_TICKS = 2 * TICKS_BETWEEN_DECISIONS;
-/** What is kept clear of what moves: at least, and per unit of caution. Units. */
+/** Distance kept from moving things: at least, and per unit of caution. Units. */
 const CLEARANCE = 0.06;
 const CLEARANCE_PER_CAUTION = 0.2;
 /** Prices, in fifths of a unit of way. */
@@ -104,7 +104,7 @@ const own: LiftOwn = {
 };
 const aim = { x: 0, y: 0 };
 
-/** By distance map: the cell that is steered to from each, worked out when first asked for; less 1, so that 0 says it was not. */
+/** The cell that is steered to from each cell, plus 1, by distance map; 0 where it is not computed yet. */
 const steered = new WeakMap<Int32Array, Int32Array>();
 const standing = { x: 0, y: 0, radius: STEERING_RADIUS };
 
@@ -133,7 +133,7 @@ function steeredTo(grid: Grid, distances: Int32Array, from: number): number {
   return best;
 }
 
-/** By distance map: twice the height of the middle of the gap that comes next from each cell, and 1; 0 where it was not asked for yet. */
+/** Twice the height of the middle of the next gap from each cell, plus 1, by distance map; 0 where it is not computed yet. */
 const gaps = new WeakMap<Int32Array, Int32Array>();
 
 /** Twice where the free cells above and below a cell have their middle, or -1 where there is room enough. */
@@ -187,13 +187,13 @@ function lookAhead(state: AttemptState, distances: Int32Array, missed: number): 
 /** The input of the steady hand. */
 function steady(): number {
   const off = aim.x - body.x;
-  // What one decision steers is not taken back by the next.
+  // The next decision must not steer back what this one steers.
   const inLine = Math.max(IN_LINE, own.steer * STEERED_SECONDS);
   const side = off > inLine ? 1 : off < -inLine ? -1 : 0;
   return sideInput(side, body.vy > STEADY * (aim.y - body.y));
 }
 
-/** What a plan does at one of its ticks. */
+/** Returns the input of a plan at one of its ticks. */
 function inputOf([held, ticks, side]: Plan, tick: number): number {
   const input = steady();
   return tick < ticks ? sideInput(side ?? sideOf(input), held) : input;
@@ -212,7 +212,7 @@ function placeLater(place: number, way: number, radius: number, length: number):
 /** Scratch: how near anything comes in what is imagined, as the square of its distance. */
 let closest = Number.POSITIVE_INFINITY;
 
-/** Does the imagined body meet what hurts, so many ticks from now, or come nearer to it than it wants? */
+/** Does the imagined body meet something harmful in `ticks` ticks, or come nearer to it than it wants? */
 function meets(state: AttemptState, memory: LiftMemory, ticks: number, clearance: number): number {
   const { world } = state;
   const { grid } = state.view;
@@ -272,7 +272,7 @@ function priceOf(
 ): number {
   const { world, view } = state;
   const { grid } = view;
-  // Who is there already has to hold it, and looks on.
+  // A body that has arrived must stay, so the plan is followed to its end.
   const holding = isThere(memory, view, distances);
   const free = isFree(memory);
   let nearest = Number.POSITIVE_INFINITY;
@@ -312,7 +312,7 @@ function priceOf(
 
 const held = { x: 0, y: 0, vx: 0, vy: 0 };
 
-/** What a player of these abilities does next. @returns an input of the kind of ground */
+/** Returns the next input of a player of these abilities, an index into the actions of the kind of ground. */
 export function choosePlan(player: Player, state: AttemptState, memory: LiftMemory): number {
   const { abilities, needs } = player;
   const { world, view } = state;
@@ -332,7 +332,7 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
   const missed = (player.drift * abilities.aimErrorDegrees) / DEGREES_PER_UNIT;
   const isNew = goal !== memory.goal;
   memory.goal = goal;
-  // Who is where it should be has no reason for haste.
+  // A player who has arrived is not impatient.
   const isAtRest = isFree(memory) || isThere(memory, view, distances);
   if (isNew || isAtRest || (distances[here] as number) < memory.nearest) {
     memory.nearest = distances[here] as number;

@@ -27,7 +27,7 @@ import { isDesperate, isHeldUp, isImpatient, noteProgress, type RoamMemory } fro
 import { here, predictSelf } from './ownSteps.ts';
 import { horizonOf, IMAGINED_MOMENTS, lookForThreats, priceThreats, probe } from './threats.ts';
 
-/** A target is chosen anew at least this often. */
+/** Longest time between two choices of a target, ticks. */
 const TICKS_BETWEEN_CHOICES = 45;
 /** Share of its caution that an impatient player keeps. */
 const IMPATIENT_CAUTION_SHARE = 0.4;
@@ -49,11 +49,11 @@ const LOST_AGAIN_SHARE = 0.2;
 const FACING_COSINE = 0.99;
 /** Least pay of a piece, as a share of the usual one. */
 const LEAST_PAY_SHARE = 0.25;
-/** Beyond its caution, a planner looks so far round a piece for what guards it. Units. */
+/** Distance beyond its caution in which a planner looks for guards of a piece. Units. */
 const GUARD_REACH = 1.5;
 /** Price of each enemy that guards a piece, to one who plans fully. Units of way. */
 const GUARD_PRICE = 6;
-/** What staying with the choice made is worth: it spares zigzags. Units of way. */
+/** Value of keeping the present choice: it avoids zigzags. Units of way. */
 const STAYING_BONUS = 1;
 /** A player that must rise goes this much higher than asked, and never nearer than this to the upper edge. Units. */
 const HEIGHT_MARGIN = 0.6;
@@ -99,7 +99,7 @@ function chooseTarget(player: Player, state: AttemptState, memory: RoamMemory): 
     const piece = all[index] as Collectable;
     if (!needs.gather[any] && !needs.gather[piece.kind]) continue;
     const cell = cellAt(world.grid, piece.x, piece.y);
-    // What lies in a wall is left there.
+    // Pieces in walls are ignored.
     if (world.grid.walls[cell] === 1) continue;
     const way = maps.to(cell)[from] as number;
     if (way === UNREACHABLE) continue;
@@ -140,7 +140,7 @@ function aimAlong(
   let aimY = here.y;
   for (let i = 0; i < LOOK_AHEAD_CELLS; i++) {
     let next = nextCellTowards(wary, distances, cell);
-    // Who already stands where it hurts takes the shortest way out; who has no other way goes through.
+    // A player who already stands in harm takes the shortest way out; one without another way goes through.
     if (next === cell) {
       next = nextCellTowards(grid, distances, cell);
       if (next !== cell) memory.crosses = true;

@@ -9,7 +9,7 @@ const DESPERATE_AFTER_TICKS = 300;
 /** One who has come further than this is not held up. Units. */
 const SPOT_RADIUS = 2.5;
 
-/** What a player on a roam ground remembers between decisions. */
+/** Memory of a player on a roam ground between decisions. */
 export interface RoamMemory {
   /** Index of the collectable headed for, -1 for none. */
   target: number;
@@ -26,11 +26,11 @@ export interface RoamMemory {
   /** How many pieces lay on the ground, and how many enemies had been beaten, at the last decision. */
   remaining: number;
   beaten: number;
-  /** What a piece of this ground is worth in the middle, points: one that pays more is worth a longer way to a planner. */
+  /** Median worth of a piece of this ground, points: a planner goes a longer way for a piece that pays more. */
   usualWorth: number;
 }
 
-/** What a player remembers before its first decision. */
+/** Returns the memory of a player before its first decision. */
 export function startMemory(state: AttemptState): RoamMemory {
   const { all, remainingCount } = collectablesOf(state);
   const worths = all.reduce((sum, { worth }) => sum + Math.max(0, worth), 0);

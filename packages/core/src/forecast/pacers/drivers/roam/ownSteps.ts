@@ -50,8 +50,8 @@ export function predictSelf({ reaction }: Player, state: AttemptState, heldUp: b
 const STEP_TICKS = 24;
 
 /**
- * Would a heading, added to what the player has decided so far, lead it from safe ground to where it hurts? Who looks
- * at what lies still knows how its own steps will go.
+ * Would a heading, added to the player's earlier decisions, lead it from safe ground into harm? A player foresees
+ * its own steps towards still harm exactly.
  */
 export function leadsToHarm({ reaction }: Player, state: AttemptState, heading: number): boolean {
   const { body, world, view, tick } = state;

@@ -5,7 +5,7 @@ import type { Player } from '../../driver.ts';
 
 /** Moments at which a threatened player imagines itself along each way out. */
 export const IMAGINED_MOMENTS = 4;
-/** So many threats at once are weighed; more would not change what to do. */
+/** Limit of the threats that are weighed at once; more would not change the decision. */
 const MOST_THREATS = 64;
 /** Price of a touch, in units of way. */
 const TOUCH_PRICE = 60;

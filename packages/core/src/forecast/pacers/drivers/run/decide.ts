@@ -16,9 +16,9 @@ import {
 } from './imagined.ts';
 import { HOLDS, inputAt, NOTHING, type Plan } from './plan.ts';
 
-/** What a player on a run remembers between decisions. */
+/** Memory of a player on a run between decisions. */
 export interface RunMemory {
-  /** What it means to do next, or is doing. */
+  /** The next plan, or the one in progress. */
   plan: Plan;
   /** When it really presses and lets go: off by its timing error, which it does not know beforehand. */
   really: Plan;
@@ -38,28 +38,28 @@ export const startMemory = (): RunMemory => ({
   waitUntil: -1,
 });
 
-/** What lies ahead is looked at for so long: at least, at most, and per second of foresight. Ticks. */
+/** Horizon of the look ahead: at least, at most, and per second of foresight. Ticks. */
 const SHORTEST_TICKS = 66;
 const LONGEST_TICKS = 96;
 const TICKS_PER_FORESIGHT = 60;
-/** What is seen to go well for so long need not be looked at again yet. Ticks. */
+/** A plan that is known to go well for this time is not checked again yet. Ticks. */
 const SEEN_ENOUGH = 48;
-/** Presses are tried at every so many ticks, up to so late. */
+/** Step and limit of the times at which presses are tried, ticks. */
 const PRESS_STEP = 3;
 const LATEST_PRESS = 42;
 /** A plan is made once what hurts is so near. Ticks. */
 const DUE_TICKS = 50;
-/** Of plans that are hurt in the end, those that last as long as the best but so much are as good. Ticks. */
+/** Plans that end in harm count as equal within this time of the longest one. Ticks. */
 const AS_LONG = 4;
-/** A piece more is worth so many ticks of a wider window. */
+/** Value of one more piece, in ticks of a wider window. */
 const PIECE = 6;
 /** Share of its reaction by which a player misjudges a press, as a deviation. */
 const TIMING_ERROR_SHARE = 0.14;
-/** What is kept clear of what moves: at least, and per unit of caution. Units. */
+/** Distance kept from moving things: at least, and per unit of caution. Units. */
 const CLEARANCE = 0.03;
 const CLEARANCE_PER_CAUTION = 0.08;
 
-/** What may come after a plan, counted from when the player stands again. */
+/** Plans that may follow a plan, counted from the landing. */
 const THENS: readonly Plan[] = [
   NOTHING,
   { does: JUMP, from: 0, until: 30 },
@@ -173,7 +173,7 @@ function windows(enough: number): Window[] {
 /** A window that begins so late can be looked at again at the next decision. Ticks. */
 const WAITS_FROM = 2 * TICKS_BETWEEN_DECISIONS;
 
-/** So many windows are looked at for what comes after them. */
+/** Limit of the windows whose continuation is examined. */
 const MOST_LOOKED_ON = 8;
 
 /** Scratch: ticks until the window begins that the last search found and left for later; 0 for none. */
@@ -210,7 +210,7 @@ function makePlan(
 /** Scratch: how running on goes at the decision at hand. */
 const alone: Goes = { lasts: 0, gathers: 0 };
 
-/** What a player of these abilities does next. @returns an input of the kind of ground */
+/** Returns the next input of a player of these abilities, an index into the actions of the kind of ground. */
 export function chooseInput(player: Player, state: AttemptState, memory: RunMemory): number {
   const { abilities, needs, stream } = player;
   // Drawn at every decision, so that what is decided never changes what is drawn later.
@@ -230,14 +230,14 @@ export function chooseInput(player: Player, state: AttemptState, memory: RunMemo
   const isOver = now >= Math.max(plan.until, really.until);
   const piece = isOver && standsAtStart() ? nearestPiece() : -1;
   const isNew = piece >= 0 && piece !== memory.lookedAt;
-  // What has been seen to go well goes on so while nothing moves.
+  // A plan that was seen to go well stays good while nothing moves.
   const isSeen = memory.safeUntil - now >= SEEN_ENOUGH || (isOver && memory.waitUntil > now);
   if (!isNew && isSeen && !anythingMoves()) return inputOf(player, really, now);
   const { lasts: goes, gathers: gets } = imagine(state, isOver ? NOTHING : plan, from, horizon, clearance);
   memory.safeUntil = goes < horizon ? -1 : now + goes;
   const pressed = !isOver && now > really.from;
   if (isNew) memory.lookedAt = piece;
-  // What is far off can wait: from nearer all presses that clear it are seen.
+  // Distant obstacles can wait: all presses that clear them are visible from nearer.
   const isDue = goes < (isOver ? Math.min(horizon, DUE_TICKS) : horizon);
   if (isDue || (isNew && gets === 0 && goes >= horizon)) {
     if (isOver) {
@@ -249,7 +249,7 @@ export function chooseInput(player: Player, state: AttemptState, memory: RunMemo
       alone.gathers = outcome.gathers;
     }
     const wants = goes >= horizon;
-    // What is under way is changed only for something that lasts longer.
+    // A plan in progress is replaced only by one that lasts longer.
     if (
       makePlan(
         state,
@@ -283,7 +283,7 @@ export function chooseInput(player: Player, state: AttemptState, memory: RunMemo
   return inputOf(player, really, now);
 }
 
-/** What is done from this decision on; where it changes before the next one, it begins that much later. */
+/** Returns the input from this decision on; where it changes before the next decision, it begins that much later. */
 function inputOf(player: Player, really: Plan, now: number): number {
   const last = now + TICKS_BETWEEN_DECISIONS - 1;
   const atFirst = inputAt(really, now);

@@ -16,15 +16,15 @@ import { copyMoving, imagineUntilActing, type Moving } from '../imagine.ts';
 import { inputAt, type Plan } from './plan.ts';
 import { forgetWays, isKnownWay, keepWay, lastsOnWay, noteWay, reachedOnWay } from './ways.ts';
 
-/*
- * What a player imagines: its body from the tick at which it can act, and what is near. Scratch of the decision at
- * hand, so that nothing is made in it.
+/**
+ * The imagination of a player: its body from the tick at which it can act, and everything near. Scratch of the
+ * present decision, so that no objects are made in it.
  */
 
 const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
 const own = {} as RunOwn;
 
-/** What of a body changes while it runs; the rest stays as it is for a whole decision. */
+/** The changing state of a running body; the rest stays the same for a whole decision. */
 interface Moment extends Moving, Leaping {
   half: number;
   halfTall: number;
@@ -57,16 +57,16 @@ function bringBack(moment: Moment): void {
 
 const kept = atRest();
 
-/** What may be met, and what may be gathered. */
+/** Enemies that may be met, and pieces that may be gathered. */
 const enemies: Enemy[] = [];
 const hazards: Area[] = [];
 const pieces: Collectable[] = [];
-/** So many pieces at most are looked at: a bit each. */
+/** Limit of the pieces that are considered: a bit each. */
 const MOST_PIECES = 31;
-/** Of what moves, what is so far ahead or behind is looked at. Units. */
+/** Distance ahead and behind within which moving things are considered. Units. */
 const NEAR_AHEAD = 30;
 const NEAR_BEHIND = 4;
-/** What lies still is looked at that far ahead: as many seconds as are imagined at most, and what a body reaches from there. */
+/** Distance ahead within which still things are considered: the longest imagined time, and the reach of a body from there. */
 const AHEAD_SECONDS = 1.8;
 const AROUND = 2;
 
@@ -101,7 +101,7 @@ export const anythingMoves = (): boolean => enemies.length > 0;
 /** Does the player stand on something, or slide, where its act begins? */
 export const standsAtStart = (): boolean => kept.onFloor;
 
-/** Does the imagined body meet what hurts, so many ticks from now? @param clearance what it keeps from it, units */
+/** Does the imagined body meet something harmful in `ticks` ticks? @param clearance distance that it keeps, units */
 function isHurt(ticks: number, clearance: number): boolean {
   if (own.fell || own.blocked) return true;
   for (let i = 0; i < hazards.length; i++) {

@@ -1,6 +1,6 @@
-/*
- * Who stands on a run and presses nothing goes on in one way only, by where that was and when: presses that come down at
- * the same place share what follows. Scratch of one search, by ticks from the act.
+/**
+ * A standing runner without a press has one way only, given by place and time, so presses that land at the same
+ * place share the rest. Scratch of one search, by ticks from the act.
  */
 
 /** Longer than any search looks ahead. Ticks. */
