@@ -54,7 +54,7 @@ describe('the level in sentences', () => {
 
   it('scrubs a number by dragging sideways', async () => {
     await at.page.drag(await at.page.byName('button', '2 stars: time left'), 24, 0);
-    await at.saved('18 s for two stars', (p) => JSON.stringify(clover(p).stars).includes('"value":18'));
+    await at.saved('39 s for two stars', (p) => JSON.stringify(clover(p).stars).includes('"value":39'));
   });
 
   it('binds a number to a parameter with =, and shows its value here', async () => {

@@ -44,7 +44,7 @@ export interface ReplayingRunner {
   level: ResolvedLevel;
   /** One play from start to end, with nothing carried in. */
   play(who: Population | Abilities, seed: number): GameResult;
-  /** By seed. */
+  /** Played attempts by seed. */
   played: ReadonlyMap<number, Played>;
   /** Number of attempts that were judged again instead of played. */
   judgedAgain(): number;
