@@ -3,7 +3,7 @@ import { SORTS } from './pieces/index.ts';
 import type { AttemptState } from './types.ts';
 import { moveShots } from './shots.ts';
 
-/** What moves on after an end. */
+/** The motion that continues after an end. */
 export interface AfterEnd {
   /** Ticks for which nothing moves. */
   freezeTicks: number;

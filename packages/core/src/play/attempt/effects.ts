@@ -51,7 +51,7 @@ function tallied(state: AttemptState, effect: Counting, rule: number, at: number
   if (count(state.observed, effect, fullHealth(state))) tell(state, rule, at);
 }
 
-/** What each effect that does not end the attempt does to it. */
+/** The action of each effect that does not end the attempt. */
 const EFFECTS: { [N in Milestone['effect']]: Apply<Extract<Milestone, { effect: N }>> } = {
   loseLife: (state, effect, rule) => {
     const { body, observed, world } = state;

@@ -7,7 +7,7 @@ import { enemiesOf, hashState, REST, startAttempt, step, type AttemptState, type
 const ROWS = ['##########', '#........#', '#........#', '#....~...#', '##########'];
 const SPEED = 3;
 
-/** An attempt at a ground of 10 × 5 with one enemy on it, and where that is after so many ticks. */
+/** Returns the place of the one enemy on a ground of 10 × 5 after a number of ticks. */
 function enemyAfter(ticks: number, movement: EnemyKind['movement'], at: Piece['at'], heading?: number): AttemptState {
   const project = garden({
     rows: ROWS,

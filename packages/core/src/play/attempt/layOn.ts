@@ -8,7 +8,7 @@ import { viewOf } from './view.ts';
 export interface Stretch {
   /** As many as the ground has. */
   rows: readonly string[];
-  /** By sort, at places of the stretch. Units. */
+  /** Pieces by sort, at places of the stretch. Units. */
   pieces: Readonly<Record<PieceName, readonly unknown[]>>;
 }
 
@@ -75,7 +75,7 @@ export function layOn(state: AttemptState, stretch: Stretch): void {
     }
   }
   world.hasAvoid = world.avoid.includes(1);
-  // What comes in looks at the ground as it now is.
+  // New pieces see the ground as it is now.
   state.view = viewOf(world, state.observed.gates);
   for (const sort of SORTS) sort.more?.(motion.pieces[sort.name], firsts[sort.name], state);
 }

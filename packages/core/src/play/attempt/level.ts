@@ -22,9 +22,9 @@ export interface Shooting {
   liveReach?: LiveAmount;
 }
 
-/** What a kind of ground makes of its player's abilities, at least. */
+/** The least that a kind of ground prepares of its player's body. */
 export interface KindMotion {
-  /** What of it follows a parameter that changes during the attempt, by the name of the dial that turns it. */
+  /** Numbers that follow a parameter that changes during the attempt, by the name of their dial. */
   live: Readonly<Record<string, LiveAmount>>;
 }
 
@@ -36,7 +36,7 @@ export interface KindMotion {
 export interface PreparedLevel {
   /** The kind of ground. */
   kind: Ground['kind'];
-  /** What changes how things move. */
+  /** Everything that changes how things move. */
   motion: {
     rows: string[];
     player: {
@@ -52,7 +52,7 @@ export interface PreparedLevel {
     };
     /** How the body moves: only the kind of ground looks into it. */
     body: KindMotion;
-    /** What each sort of piece is made ready as, in the order of the ground: only its own file looks into it. */
+    /** Prepared pieces of each sort, in the order of the ground; only the file of the sort reads them. */
     pieces: Readonly<Record<PieceName, readonly unknown[]>>;
     kindsOfHazard: { damage: number; liveDamage?: LiveAmount; perSecond: boolean }[];
     kindsOfCollectable: number;
@@ -62,6 +62,6 @@ export interface PreparedLevel {
     /** Those of them that follow a reading; absent where none does. */
     liveRamps?: LiveRamp[];
   };
-  /** What only changes how the motion is judged. */
+  /** Everything that only changes how the motion is judged. */
   judging: Judging;
 }

@@ -64,7 +64,7 @@ const round =
     ...inner(pen),
   ];
 
-/** What is drawn on a filled mark must differ from it. */
+/** A drawing on a filled mark must differ from it. */
 const inside = ({ filled, tone }: Pen): Tone => (filled ? 'sheet' : tone);
 
 const bar = (pen: Pen, x: number, y: number, width: number, height: number): Figure => ({

@@ -39,7 +39,7 @@ export interface Mark {
 export interface Places {
   x: number;
   y: number;
-  /** By sort of piece: x, y, x, y … of its moving pieces. */
+  /** Places of the moving pieces of each sort: x, y, x, y … */
   moving: Record<PieceName, Float64Array | undefined>;
 }
 

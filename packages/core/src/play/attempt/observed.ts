@@ -4,7 +4,7 @@ import { SORTS } from './pieces/index.ts';
 import { startPlace } from './pieces/start.ts';
 import type { PieceSort } from './types.ts';
 
-/** What the judge sees before anybody has moved. */
+/** Returns the readings before anybody has moved. */
 export function startObserved(
   level: PreparedLevel,
   { scoreTerms }: { scoreTerms?: readonly ScoreTerm[] } = {},

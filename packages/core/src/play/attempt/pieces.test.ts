@@ -328,7 +328,7 @@ describe('in the middle of the level', () => {
     expect(state.message.untilTick - cuedTicksOf(state)[0]!).toBe(120);
   });
 
-  it('what fires every so many seconds does so while its condition holds', () => {
+  it('a rule that fires at an interval does so while its condition holds', () => {
     const state = inGarden({
       rules: [
         {

@@ -17,7 +17,7 @@ export function carryBody({ body, view }: AttemptState, dx: number, dy: number):
   return true;
 }
 
-/** Notes whether there is no ground under the player, which is told when it comes to be so. */
+/** Notes whether there is no ground under the player, and reports the moment when the ground is lost. */
 export function noteOffGround({ observed, happenings, tick }: AttemptState, isOff: boolean): void {
   if (isOff && observed.offGround === 0) happenings.push({ tick, what: 'fell' });
   observed.offGround = isOff ? 1 : 0;

@@ -20,7 +20,7 @@ import { placedOn, subjectsOf } from './pieces/facts.ts';
 import { bySort, PIECES } from './pieces/index.ts';
 import type { GroundKind, Preparing } from './types.ts';
 
-/** What resolving a level's rules at a position needs to know. @param given values of all parameters, where they are not the ramps' own */
+/** Returns the facts that resolve a level's rules at a position. @param given values of all parameters, where they are not the ramps' own */
 export function resolvingAt(project: Project, level: Level, position: number, given?: Values): Resolving {
   const values = given ?? valuesAt(project, position);
   const changed = changedParameters(rulesOf(project, level).map(({ rule }) => rule));
@@ -35,7 +35,7 @@ export function resolvingAt(project: Project, level: Level, position: number, gi
   };
 }
 
-/** What preparing needs to know. */
+/** Returns the facts that preparing needs. */
 function preparingOf(project: Project, level: Level, resolving: Resolving): Preparing {
   const preparing: Preparing = {
     project,

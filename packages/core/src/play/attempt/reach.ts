@@ -4,7 +4,7 @@ import type { AttemptState } from './types.ts';
 /** How near the player's edge must come to the middle of a piece to gather or touch it. Units. */
 export const REACH = 0.35;
 
-/** What of a difference in height is left beyond the middle line of a body. @param dy units @param half how far that goes up and down */
+/** Returns the part of a difference in height beyond the middle line of a body. @param dy units @param half length of the line up and down, units */
 export const beyond = (dy: number, half: number): number => (dy > half ? dy - half : dy < -half ? dy + half : 0);
 
 /** Does the player touch a piece that lies here? */

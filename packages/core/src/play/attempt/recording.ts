@@ -26,7 +26,7 @@ export function recordedTicks({ runs }: Recording): number {
   return ticks;
 }
 
-/** The input that was recorded for the tick after so many; undefined beyond the end. */
+/** Returns the recorded input for the tick that follows `ticks` ticks; undefined beyond the end. */
 export function inputAfter({ runs }: Recording, ticks: number): number | undefined {
   let passed = 0;
   for (let i = 0; i < runs.length; i += 2) {
@@ -70,12 +70,12 @@ export function replay(
   return state;
 }
 
-/** What happened over an attempt, rule by rule. */
+/** The course of an attempt, rule by rule. */
 export interface Timeline {
   ticks: number;
-  /** By rule: from tick, to tick (exclusive), from, to … of when its condition held. */
+  /** Spans of ticks in which the condition of each rule held: from, to (exclusive), from, to … */
   truths: number[][];
-  /** By rule: the ticks at which it fired. */
+  /** Ticks at which each rule fired. */
   fired: number[][];
   happenings: Happening[];
   /** The tick that decided, or null while nothing has. */

@@ -23,7 +23,7 @@ function all(acts: readonly Act[], state: AttemptState): void {
   for (let i = 0; i < acts.length; i++) (acts[i] as Act)(state);
 }
 
-/** What is worth telling of one attempt, at most. */
+/** Limit of the happenings that are kept of one attempt. */
 const MOST_HAPPENINGS = 8000;
 
 /** Everything that meets the player at this tick, and where it is. */

@@ -14,9 +14,9 @@ import type { KindMotion, PreparedLevel } from './level.ts';
 import type { Looks } from './looks.ts';
 import type { Figure, Mark, Places } from './mark.ts';
 
-/*
- * What an attempt is made of. These types need one another, so they stand together: the state knows its world, a world
- * its kind of ground, and kinds of ground and sorts of pieces act on states.
+/**
+ * The types of an attempt. They need one another, so they stand together: the state knows its world, a world its
+ * kind of ground, and kinds of ground and sorts of pieces act on states.
  */
 
 /** The ground as it is in one state of what can bar the way. */
@@ -25,11 +25,11 @@ export interface View {
   grid: Grid;
   /** Ways over it that go round what hurts. */
   maps: DistanceMaps;
-  /** What hurts counts as wall here too: for steering clear of it. */
+  /** The grid with harmful cells as walls, for keeping clear of them. */
   wary: Grid;
 }
 
-/** What all attempts at one prepared level share; made once. */
+/** The parts that all attempts at one prepared level share; made once. */
 export interface World {
   level: PreparedLevel;
   kind: GroundKind;
@@ -42,11 +42,11 @@ export interface World {
   /** 1 for each cell that hurts or has no ground. */
   avoid: Uint8Array;
   hasAvoid: boolean;
-  /** By gate: the cells that are wall while its entry in `Observed.gates` is 0. */
+  /** Cells of each gate that are wall while its entry in `Observed.gates` is 0. */
   barriers: number[][];
-  /** By state of the gates, a bit for each open one; made when first met and kept. */
+  /** Views by the state of the gates, a bit for each open one; made when first needed, and kept. */
   views: Map<number, View>;
-  /** What each sort of piece makes ready once for all attempts: only its own file looks into it. */
+  /** Data that each sort of piece prepares once for all attempts; only the file of the sort reads it. */
   ready: Record<PieceName, unknown>;
   /** Distance at which the player gathers or touches a piece, units. */
   gatherReach: number;
@@ -78,13 +78,13 @@ export interface Shot {
 /** Something worth telling, at its tick. `rule` is an index into the level's rules, -1 for the clock. */
 export type Happening =
   | { tick: number; what: 'clock started' | 'warned' | 'fell' }
-  /** What became of a piece; `index` counts the pieces of its sort. @example { piece: 'gate', index: 0, did: 'opens' } */
+  /** A change of a piece; `index` counts the pieces of its sort. @example { piece: 'gate', index: 0, did: 'opens' } */
   | { tick: number; what: 'piece'; piece: PieceName; index: number; did: string }
   | { tick: number; what: 'milestone'; rule: number; effect: number }
   | { tick: number; what: 'life lost'; rule: number; x: number; y: number }
   | { tick: number; what: 'won' | 'lost'; rule: number; x: number; y: number };
 
-/** What a milestone says, until when. */
+/** A message of a milestone, and its end. */
 interface Message {
   /** Index of the rule, -1 for none. */
   rule: number;
@@ -99,9 +99,9 @@ export interface AttemptState {
   tick: number;
   phase: 'playing' | 'won' | 'lost';
   body: PlayerBody;
-  /** What the kind of ground remembers of this attempt: only its module looks into it. */
+  /** State of the kind of ground in this attempt; only its module reads it. */
   own: unknown;
-  /** What each sort of piece remembers of this attempt: only its file looks into it. */
+  /** State of each sort of piece in this attempt; only its file reads it. */
   pieces: Record<PieceName, unknown>;
   /** Is the player on something that carries it along? Then there is ground under it. */
   carried: boolean;
@@ -117,7 +117,7 @@ export interface AttemptState {
   ammunition: number;
   /** Values of the parameters that change during the attempt. */
   dials: number[];
-  /** By live ramp. */
+  /** State of each live ramp. */
   followed: FollowedRamp[];
   message: Message;
   observed: Observed;
@@ -146,7 +146,7 @@ export interface Action {
   name: string;
 }
 
-/** What preparing needs to know of one level at one slot. */
+/** The facts of one level at one slot that preparing needs. */
 export interface Preparing {
   project: Project;
   level: Level;
@@ -179,11 +179,11 @@ export interface GroundPart extends Spot {
 export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknown> {
   /** The numbers by which the player of a project moves, as they are written down. */
   moves(project: Pick<Project, 'player'>): Readonly<Record<string, Amount>>;
-  /** What moves, as plain data: part of the question's key. */
+  /** Prepares the motion as plain data: part of the question's key. */
   prepare(preparing: Preparing): Motion;
   /** Lays on ground that only this attempt has, before the player comes there; absent where all of it is known from the start. */
   layAhead?(state: AttemptState, own: Own): void;
-  /** Of parts that are drawn, lets only one come. */
+  /** Limits the drawn sections to one. */
   onlyPart?(own: Own, part: number): void;
   /** Where a loss is drawn: on a part of the ground that comes again and again, by its number; absent where places say all. Units. */
   partAt?(state: AttemptState, at: Spot): GroundPart;
@@ -211,25 +211,25 @@ export interface GroundKind<Motion extends KindMotion = KindMotion, Own = unknow
   /** Makes `to` the same as `from`. */
   copy(from: Own, to: Own): void;
   hash(own: Own, hash: number): number;
-  /** What live ramps and milestones may turn, by the names that `Motion.live` uses. */
+  /** The dials that live ramps and milestones may turn, by the names that `Motion.live` uses. */
   dials: Readonly<Record<string, (state: AttemptState, own: Own, value: number) => void>>;
   /** An input is an index into these; keys, pacers and recordings share it. The first one lets go. */
   actions: readonly Action[];
-  /** What a ground of this kind has besides cells and pieces, with nothing in it; nothing when absent. */
+  /** Returns the empty fields that a ground of this kind has beside cells and pieces; none when absent. */
   besides?(): object;
   /** Characters that its rows may hold. */
   cells: string;
-  /** What of the motion bears on gaps; all of it when absent. */
+  /** Returns the part of the motion on which gaps depend; all of it when absent. */
   gapsGoBy?(motion: Motion): unknown;
   /** Gaps that are jumped, with what they forgive. */
   gaps?(world: World): Gap[];
   /** Ways that a body makes from a cell, to be drawn: each as x, y, x, y … in units. None from where nobody can stand. */
   waysFrom?(world: World, column: number, row: number): number[][];
-  /** What is drawn behind everything. @param rows of the ground */
+  /** Draws the background. @param rows of the ground */
   scenery?(rows: readonly string[]): Figure[];
   /** Held controls and what they do, for a person who plays. */
   controls: readonly { held: readonly Control[]; does: string }[];
-  /** What the player does on it. @example 'roams freely' */
+  /** Words for the player's motion. @example 'roams freely' */
   label: string;
   /** Readings that mean something on this kind of ground alone. */
   readings: readonly ReadingName[];
@@ -245,7 +245,7 @@ export interface PieceSort<P extends Piece = Piece, Prepared = unknown, Own = un
   subject?: 'zone' | 'latch' | 'gate' | 'phase' | 'spawner' | 'piece';
   /** Added to a kind's name where the piece has none of its own. @example 'spawner', for “Hornet spawner 1” */
   noun?: string;
-  /** What an ending calls it when it says that it goes on. */
+  /** Words of an ending for motion that continues. */
   goesOn?: GoesOn;
   /** Kinds of ground on which it is offered; on all when absent. */
   onlyOn?: readonly Ground['kind'][];
@@ -262,11 +262,11 @@ export interface PieceSort<P extends Piece = Piece, Prepared = unknown, Own = un
   bars?(prepared: Prepared, grid: Grid): number[];
   /** Made once for all attempts. */
   ready?(prepared: readonly Prepared[], world: World): unknown;
-  /** What these pieces remember of one attempt. Called in the order of the list of sorts. */
+  /** Returns the state of these pieces in one attempt. Called in the order of the list of sorts. */
   start?(prepared: readonly Prepared[], state: AttemptState): Own;
   /** More of them come in on ground that is laid on. @param all with them, made ready @param first number of the first new one */
   more?(all: readonly Prepared[], first: number, state: AttemptState): void;
-  /** Lets go of those left of a place, units: they are neither met nor drawn any more. */
+  /** Removes the pieces left of a place, units: they are neither met nor drawn any more. */
   letGo?(state: AttemptState, x: number): void;
   /** Differences from the usual start. */
   begin?(state: AttemptState, from: StartFrom): void;
@@ -300,7 +300,7 @@ export interface PieceSort<P extends Piece = Piece, Prepared = unknown, Own = un
   kindOf?(state: AttemptState, index: number): { of: 'collectables' | 'enemies'; kind: number } | undefined;
 }
 
-/** What is different from the level's start when an attempt begins in its middle. All parts may be left out. */
+/** Differences from the level's start for an attempt that begins in its middle. All parts are optional. */
 export interface StartFrom {
   /** Units. */
   at?: { x: number; y: number };
@@ -317,7 +317,7 @@ export interface StartFrom {
   latches?: readonly number[];
   /** Readings that only the kind of ground has and that only grow, by name. */
   readings?: Readonly<Partial<Record<ReadingName, number>>>;
-  /** Of parts that are drawn, only this one comes: its number. */
+  /** Number of the only drawn section that comes. */
   onlyPart?: number;
   /** Own tallies, by index. */
   tallies?: Readonly<Record<number, number>>;

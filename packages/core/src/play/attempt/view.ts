@@ -1,7 +1,7 @@
 import { DistanceMaps, withWalls } from '../grid/index.ts';
 import type { View, World } from './types.ts';
 
-/** So many states of the gates are kept. */
+/** Limit of the states of the gates whose views are kept. */
 const MOST_VIEWS = 64;
 
 /** The ground with what bars the way as it is. @param open 1 for open, by gate */

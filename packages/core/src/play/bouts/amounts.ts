@@ -54,8 +54,8 @@ export function readBy({ statistics }: PreparedBout, { formula }: PreparedAction
 }
 
 /**
- * What comes of a strength: spread and element, then to the nearest whole number, as players read them; never below 0, and 0 where it is no number.
- *
+ * Returns the amount of a strength: spread and element, then to the nearest whole number, as players read them;
+ * never below 0, and 0 where it is no number.
  * @param spread factor, 1 for none
  * @param share of it that reaches who is struck
  */

@@ -78,7 +78,7 @@ describe('a level that is decided by a bout', () => {
     expect([result.won, result.endingRule]).toEqual([false, GAVE_UP]);
   });
 
-  it('begins anew when a life is lost, and rounds go on being counted', () => {
+  it('begins again when a life is lost, and continues to count rounds', () => {
     const loses = rule('again', is('down', { reading: 'sideBeaten', side: 'ours' }), [
       { effect: 'loseLife', lives: literal(1), back: 'start', resets: ['score'] },
     ]);
@@ -157,7 +157,7 @@ describe('a level that is decided by a bout', () => {
       2,
       1,
     ]);
-    // What acts on a ground does nothing here.
+    // Effects that act on a ground do nothing here.
     expect(state.told.map(({ effect }) => effect)).toEqual([0, 1, 2]);
   });
 

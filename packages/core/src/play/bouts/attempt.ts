@@ -29,17 +29,17 @@ import {
 } from './bout.ts';
 import { observeBout, startObservedBout, type BoutLevelWorld } from './level.ts';
 
-/** A bout that has begun anew so often is given up: rules that always put the party back would never let it end. */
+/** Limit of the new beginnings of a bout: rules that always put the party back would never let it end. */
 const MOST_ANEW = 100;
 
 /** An attempt at a level that is decided by a bout. */
 export interface BoutAttempt {
   world: BoutLevelWorld;
   seed: number;
-  /** Undecided: the bout is over, or has begun anew too often, and no rule has ended the level. */
+  /** Undecided: the bout is over, or has begun again too often, and no rule has ended the level. */
   phase: 'playing' | 'won' | 'lost' | 'undecided';
   bout: BoutState;
-  /** How often the bout has begun anew, and the rounds of those before. */
+  /** Number of new beginnings of the bout, and the rounds before the present one. */
   anew: number;
   roundsBefore: number;
   /** On which the level has been judged. */
@@ -51,11 +51,11 @@ export interface BoutAttempt {
   followed: FollowedRamp[];
   /** Index of the rule that took the last life, -2 if none was lost. */
   lastLifeRule: number;
-  /** What rules did: their index, that of the effect, and the round. */
+  /** Effects that acted: index of the rule, index of the effect, and the round. */
   told: { rule: number; effect: number; round: number }[];
 }
 
-/** What an attempt brings in, besides the seed. All may be left out. */
+/** The state that an attempt begins with, beside the seed. All parts are optional. */
 export interface BoutStart {
   lives?: number;
   /** Points. */
@@ -84,7 +84,7 @@ export function startBoutAttempt(world: BoutLevelWorld, seed: number, from: Bout
   };
 }
 
-/** The fight begins anew, with other draws. */
+/** Begins the fight again, with other draws. */
 function startAgain(state: BoutAttempt): void {
   state.roundsBefore += state.bout.round;
   state.bout = startBoutAnew(state.world.bout, state.seed, ++state.anew);
@@ -175,9 +175,8 @@ function pass(state: BoutAttempt, ticks: number): void {
 }
 
 /**
- * Goes on by a round, or by a turn where gauges say whose it is; then the rules judge. An ended attempt stays as it is.
- *
- * @param note is told of every turn
+ * Plays a round, or a turn where gauges decide whose it is; then the rules judge. An ended attempt stays as it is.
+ * @param note is called for every turn
  */
 export function goOnAttempt(state: BoutAttempt, choose: Choosing, note?: (turn: Turn) => void): void {
   if (state.phase !== 'playing') return;
@@ -190,7 +189,7 @@ export function goOnAttempt(state: BoutAttempt, choose: Choosing, note?: (turn: 
   if (world.level.judging.clockStarts === 'firstMove') state.clock.runs = true;
   observeBout(world, state.observed, bout, state.roundsBefore);
   pass(state, Math.max(1, turns) * world.level.turnTicks);
-  // What a rule did last may have decided it; and of one that begins anew, the beginning is seen.
+  // The last effect may have decided the bout; after a new beginning the judge sees that beginning.
   if (!verdicts.ended && (state.bout !== bout || bout.phase !== 'playing')) pass(state, 1);
   if (verdicts.ended) state.phase = verdicts.ending.result;
   else if (state.bout.phase !== 'playing' || state.anew >= MOST_ANEW) state.phase = 'undecided';

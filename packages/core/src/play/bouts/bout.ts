@@ -12,13 +12,13 @@ import {
 export interface BoutWorld {
   bout: PreparedBout;
   fighters: PreparedFighter[];
-  /** So many of them are ours. */
+  /** Number of fighters of the party; they come first. */
   ours: number;
   /** Index of the statistic that is lost, and of the one that says who comes first; -1 for none. */
   lost: number;
   first: number;
   strengths: Strength[];
-  /** By action: does its formula read a statistic that changes during a bout? */
+  /** Whether the formula of each action reads a statistic that changes during a bout. */
   isMoving: boolean[];
   /** Strengths that cannot change, by action, who acts and who is struck; filled when first asked for. */
   known: (number | undefined)[];
@@ -26,7 +26,7 @@ export interface BoutWorld {
   means: (number | undefined)[];
 }
 
-/** What somebody does in its turn. */
+/** The choice of a fighter for its turn. */
 export interface Choice {
   /** Index into the fighter's uses. */
   use: number;
@@ -42,7 +42,7 @@ export interface BoutState {
   phase: BoutPhase;
   /** From 1, once the first has begun. */
   round: number;
-  /** By fighter and statistic: what is left. */
+  /** Present value of each statistic, by fighter. */
   now: number[][];
   /** Turns that each fighter has had. */
   turns: number[];
@@ -50,11 +50,11 @@ export interface BoutState {
   gauges: number[];
   /** Draws that each fighter has made: an address, so that others' do not change them. */
   draws: number[];
-  /** What each fighter has spent, by statistic. */
+  /** Amount that each fighter has spent, by statistic. */
   spent: number[][];
 }
 
-/** What one action did to one fighter, with the numbers that it was worked out from. */
+/** The effect of one action on one fighter, with the numbers that it was computed from. */
 export interface Struck {
   target: number;
   /** Before spread and element; not a number where the formula came to none. */
@@ -64,7 +64,7 @@ export interface Struck {
   share: number;
   hits: boolean;
   amount: number;
-  /** Of what is lost, after it. */
+  /** Remaining health after it. */
   left: number;
   falls: boolean;
 }
@@ -106,13 +106,13 @@ export function startBout(world: BoutWorld, seed: number, health = 1): BoutState
   return state;
 }
 
-/** The same bout once more, with other draws. @param times how often it has begun anew, from 1 */
+/** Begins the same bout again, with other draws. @param times number of new beginnings, from 1 */
 export const startBoutAnew = (world: BoutWorld, seed: number, times: number): BoutState =>
   startBout(world, mix(seed, times));
 
 export const isOurs = ({ ours }: BoutWorld, fighter: number): boolean => fighter < ours;
 
-/** What somebody has left of what is lost; 0 where nothing is. */
+/** Returns the remaining health of a fighter; 0 where no statistic is lost. */
 export const leftOf = ({ world: { lost }, now }: BoutState, fighter: number): number =>
   lost === -1 ? 0 : ((now[fighter] as number[])[lost] as number);
 
@@ -129,10 +129,10 @@ export function healthShare(state: BoutState, fighter: number): number {
 
 /** How a bout stands, counted. */
 export interface Standing {
-  /** Of ours and of theirs, how many have fallen. */
+  /** Number of fallen fighters of the party. */
   fallen: number;
   beaten: number;
-  /** What ours have left together. */
+  /** Remaining share of health of the party. */
   health: number;
   /** Share of what is lost that is left, by place of the fighter; of several alike, of all together. */
   shares: number[];
@@ -216,7 +216,7 @@ export function strengthNow(state: BoutState, action: number, actor: number, tar
 const placeOf = ({ fighters: { length } }: BoutWorld, action: number, actor: number, target: number): number =>
   (action * length + actor) * length + target;
 
-/** What an action can be expected to do to somebody, misses and element counted. */
+/** Returns the expected effect of an action on a fighter, misses and element included. */
 export function expectedNow(state: BoutState, index: number, actor: number, target: number): number {
   const { bout, fighters, isMoving, means } = state.world;
   const at = placeOf(state.world, index, actor, target);
@@ -271,7 +271,7 @@ function struckBy(state: BoutState, actor: number, action: PreparedAction, chose
 function act(state: BoutState, actor: number, choice: Choice | null): Turn {
   const { world, round } = state;
   const use = choice && (world.fighters[actor] as PreparedFighter).uses[choice.use];
-  // What was chosen at the start of a round may have become impossible.
+  // A choice from the start of the round may have become impossible.
   const isPossible = use && isUsable(state, actor, use);
   state.turns[actor] = (state.turns[actor] as number) + 1;
   if (!isPossible) return { round, actor, action: null, struck: [] };
@@ -306,7 +306,7 @@ function giveUp(state: BoutState): void {
   if (state.phase === 'playing' && state.round >= state.world.bout.mostRounds) state.phase = 'endless';
 }
 
-/** What a fighter chooses when asked; null for nothing. */
+/** Returns the choice of a fighter; null for none. */
 export type Choosing = (state: BoutState, fighter: number) => Choice | null;
 
 /** The statistic by which a fighter acts sooner than others; 1 for all where there is none. */

@@ -19,7 +19,7 @@ interface Played {
   goOn(choose: Choosing, note: (turn: Turn) => void): void;
 }
 
-/** Who chooses next, and among what. */
+/** The fighter that chooses next, and its options. */
 interface Asks {
   fighter: number;
   options: readonly Option[];
@@ -27,7 +27,7 @@ interface Asks {
 
 /** A bout in somebody's hand: it asks for one choice after the other, and goes on once all who are asked have chosen. */
 export interface Hand {
-  /** What happened before anybody was asked. */
+  /** The turns before the first choice. */
   opening: readonly Turn[];
   /** Null once it has ended. */
   readonly asks: Asks | null;
@@ -103,10 +103,9 @@ const boutAlone = (state: BoutState): Played => ({
 export const boutInHand = (state: BoutState): Hand => takeInHand(boutAlone(state));
 
 /**
- * Plays a bout by the choices that were made so far, in the order in which they were asked for: the same seed and choices
- * give the same bout.
- *
- * @param given one for each time somebody was asked
+ * Plays a bout by the choices until now, in the order of their requests: the same seed and choices give the same
+ * bout.
+ * @param given one choice for each request
  * @param health share that ours come with
  */
 export function playedByHand(world: BoutWorld, seed: number, given: readonly Choice[], health = 1): ByHand {

@@ -26,7 +26,10 @@ export function playBout(
   return state;
 }
 
-/** Plays a bout on the way to its end: a party that may withdraw does so before it is lost. @param note is told of every turn */
+/**
+ * Plays a bout on the way to its end: a party that may withdraw does so before it is lost.
+ * @param note is called for every turn
+ */
 export function playMet(
   world: BoutWorld,
   who: Pick<Abilities, 'planning'>,
@@ -43,7 +46,7 @@ export function playMet(
   return state;
 }
 
-/** What bouts came to. */
+/** The results of many bouts. */
 export interface BoutForecast {
   bouts: number;
   won: { share: number; interval: Interval };
@@ -51,7 +54,7 @@ export interface BoutForecast {
   ends: Record<Exclude<BoutPhase, 'playing'>, number>;
   /** Rounds of those that were decided: quantiles at 10, 50 and 90 %; null where none was. */
   rounds: readonly [number, number, number] | null;
-  /** Of ours in those that were won: mean share of health left, and how often each fell in all of them. */
+  /** Mean remaining share of health of the party in won bouts; beside it, how often each fighter fell in all bouts. */
   healthLeft: number | null;
   falls: number[];
   /** Mean spent by all of ours, by statistic. */
@@ -105,7 +108,7 @@ export function boutTrials(bout: PreparedBout, who: (seed: number) => Pick<Abili
   };
 }
 
-/** Shares of bouts won whose party level is told. */
+/** Shares of bouts won for which the party level is reported. */
 export const LEVEL_SHARES = [0.5, 0.8, 0.95];
 
 /** Attempts at one party level, and how many levels there are to search. */

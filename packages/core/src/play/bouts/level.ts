@@ -31,7 +31,7 @@ export interface PreparedBoutLevel {
   bout: PreparedBout;
   /** Ticks of the clock that one turn takes. */
   turnTicks: number;
-  /** Of the fighters, ours first: their places among those of the project. */
+  /** Index in the project of each fighter, the party first. */
   places: number[];
   sizes: ObservedSizes;
   /** Values of the parameters that change during the attempt, and those of them that follow a reading. */
@@ -118,7 +118,7 @@ export function observeBout({ level }: BoutLevelWorld, seen: Observed, bout: Bou
   seen.enemiesBeaten[sizes.enemies] = beaten;
 }
 
-/** What the judge sees before the first turn. */
+/** Returns the readings before the first turn. */
 export function startObservedBout(world: BoutLevelWorld, bout: BoutState): Observed {
   const { judging, sizes } = world.level;
   const observed = emptyObserved(sizes);

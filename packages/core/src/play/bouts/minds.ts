@@ -19,7 +19,7 @@ import type { PreparedAction, PreparedFighter, PreparedUse } from './prepared.ts
 
 /** Purpose of the stream by which a party errs; see makeStream. */
 const ERRS = 7;
-/** Who plans nothing picks by chance so often; who plans everything never does. */
+/** Chance of a random choice without any planning; with full planning it is 0. */
 const MOST_CHANCE = 0.5;
 /** An ally is healed below this share of its health, by somebody who plans nothing, and by so much sooner with planning. */
 const HEALS_BELOW = 0.2;
@@ -27,7 +27,7 @@ const SOONER = 0.3;
 /** From this share of planning on, two turns are thought ahead. */
 const THINKS_AHEAD = 0.6;
 const TURNS_AHEAD = 2;
-/** What falls this turn does no more harm at all: worth so much more than hurting two by half. */
+/** Weight of harm that fells a fighter in this turn: a fallen fighter does no more harm. */
 const FALLS = 2.5;
 
 /** A party that may withdraw does so at this part of the share of health at which it heals. */
@@ -110,7 +110,7 @@ function turnsPerRound(state: BoutState, fighter: number): number {
 
 /** Something that somebody can do now. */
 export interface Option extends Choice {
-  /** Of the action among the bout's. */
+  /** Index of the action in the bout. */
   index: number;
   action: PreparedAction;
   /** All whom it strikes. */
@@ -136,7 +136,7 @@ export function optionsOf(state: BoutState, fighter: number): Option[] {
   return options;
 }
 
-/** What an option heals that is missing. */
+/** Returns the missing health that an option restores. */
 function healed(state: BoutState, fighter: number, { index, struck }: Pick<Option, 'index' | 'struck'>): number {
   const { lost, fighters } = state.world;
   return struck.reduce((sum, target) => {
@@ -162,7 +162,7 @@ function harmToEnd(state: BoutState, fighter: number, { index, struck }: Option,
   return sum;
 }
 
-/** What an option harms, no more than is left. */
+/** Returns the harm of an option, no more than the remaining health. */
 function harmed(state: BoutState, fighter: number, { index, struck }: Option): number {
   let sum = 0;
   for (const target of struck) sum += Math.min(leftOf(state, target), expectedNow(state, index, fighter, target));
@@ -241,7 +241,7 @@ function highest(options: readonly Option[], value: (option: Option) => number):
   return chosen;
 }
 
-/** What every enemy of a fighter does a turn; worked out once for all who choose before anybody acts. */
+/** Returns a function for the harm that every enemy of a fighter does in a turn; computed once for all choices before the next action. */
 function threatsKeeper(): (state: BoutState, fighter: number) => ReadonlyMap<number, number> {
   let known: { state: BoutState; acts: number; threats: ReadonlyMap<number, number> } | undefined;
   return (state, fighter) => {
@@ -286,7 +286,7 @@ function plannedKeeper(): {
 /** The number of turns that all fighters have had. */
 const actsOf = ({ turns }: BoutState): number => turns.reduce((sum, each) => sum + each, 0);
 
-/** What a party of one player chooses; enemies choose by weight. */
+/** Returns the choices of a party of one player; enemies choose by weight. */
 export function choosing(mind: BoutMind): Choosing {
   const threatsNow = threatsKeeper();
   const planned = plannedKeeper();

@@ -20,7 +20,7 @@ const place = (change: Partial<MetOnWay> = {}): MetOnWay => ({
   ...change,
 });
 
-/** Where somebody is met on a way of so many units, and which group. */
+/** Returns the places on a way at which somebody is met, and the groups. */
 function metAlong(on: MetOnWay, seed: number, units: number): [at: number, group: number][] {
   const way = startOnWay(seed);
   const met: [number, number][] = [];
@@ -32,7 +32,7 @@ function metAlong(on: MetOnWay, seed: number, units: number): [at: number, group
 }
 
 describe('meetings on the way', () => {
-  it('come once in each stretch of way, at most so many, the same for the same seed', () => {
+  it('come once in each stretch of way, up to their limit, and the same for the same seed', () => {
     for (let seed = 1; seed < 40; seed++) {
       const met = metAlong(place(), seed, 100);
       expect(met).toHaveLength(3);
@@ -105,7 +105,7 @@ describe('a fight on the way', () => {
     expect(phases(true).has('withdrawn')).toBe(true);
   });
 
-  it('is told turn by turn', () => {
+  it('is reported turn by turn', () => {
     let turns = 0;
     const { round } = playMet(fight(false), { planning: 0.5 }, 3, () => turns++);
     expect(turns).toBeGreaterThan(round);

@@ -10,7 +10,7 @@ import { boutAmount, prepareBout } from './statistics.ts';
 
 /** Addresses of what is drawn about meetings; see drawAt. */
 const DRAWS = { where: 0x3ee7, whether: 0x3ee8, who: 0x3ee9, fights: 0x3eea } as const;
-/** So many of ours go along where a level does not say who. */
+/** Default size of the party on the way. */
 const PARTY_ON_THE_WAY = 4;
 const MOST_MEETINGS = 100;
 const SHORTEST_WAY = 0.1;
@@ -35,7 +35,7 @@ export const meetingsOf = ({ bout, meetings }: Pick<Level, 'bout' | 'meetings'>)
 export const groupsMet = ({ groups }: Pick<Bouts, 'groups'>, meetings: Meetings): Group[] =>
   groups.filter(({ id }) => (meetings.groups[id] ?? 0) > 0);
 
-/** Who goes along on the way: the first of ours, all at one level. */
+/** Returns the party on the way: the first fighters of the project's own, all at one level. */
 export const partyOnWay = ({ fighters }: Pick<Bouts, 'fighters'>, level: number) =>
   fighters
     .filter(({ side }) => side === 'ours')
@@ -93,7 +93,7 @@ export function prepareMeetings(
 ): PreparedMeetings {
   const { bouts, slots } = project;
   const party = partyOnWay(bouts, partyLevel);
-  // Where nobody goes along, nobody is met.
+  // Without a party there are no meetings.
   const groups = party.length === 0 ? [] : groupsMet(bouts, meetings);
   const { mayWithdraw } = meetings;
   const { zone: zoneOf } = subjectsOf(project, level);
@@ -128,7 +128,7 @@ function nextAt({ many, every }: MetOnWay, { seed, met }: OnWay): number {
   return every * (met + drawAt(seed, DRAWS.where, met));
 }
 
-/** Who is met: the index of a group, and the seed of the fight. */
+/** A meeting: the index of a group, and the seed of the fight. */
 export interface Met {
   group: number;
   seed: number;

@@ -7,19 +7,19 @@ import { boutAmount, membersOf, MOST_LEVEL } from './statistics.ts';
 
 /** More bouts to a level than this are felt as standing still. */
 export const MOST_BOUTS_TO_A_LEVEL = 15;
-/** What fewer players than this come to have is as good as not there. */
+/** A thing that a smaller share of players ever gets counts as unobtainable. */
 export const LEAST_SEEN = 0.05;
 
-/** What beating a group brings. */
+/** The gain from beating a group. */
 export interface Gain {
   experience: number;
   coins: number;
-  /** By name: the chance to get one or more, and how many there are on average. */
+  /** Things by name: the chance of one or more, and the mean number. */
   things: ReadonlyMap<string, number>;
   dropped: ReadonlyMap<string, number>;
 }
 
-/** What beating a group brings at a place of the sequence. */
+/** Returns the gain from beating a group at a position of the sequence. */
 export function gainOf(bouts: Bouts, group: Group, values: Values): Gain {
   let [experience, coins] = [0, 0];
   const without = new Map<string, number>();
@@ -48,7 +48,7 @@ export interface MeetingsAt {
   position: number;
   /** How many are fought there, on average. */
   meetings: number;
-  /** What one brings, on average over the groups. */
+  /** Mean gain of one meeting, over the groups. */
   gain: Gain;
 }
 
@@ -61,7 +61,7 @@ export interface PacingAt {
   /** Bouts like those here to the next level; endless where they bring nothing. */
   boutsToNext: number;
   coins: number;
-  /** By name: the chance to have got one by now. */
+  /** Things by name: the chance of having at least one by now. */
   things: ReadonlyMap<string, number>;
 }
 
@@ -79,7 +79,7 @@ export function meanGain(parts: readonly { share: number; gain: Gain }[]): Gain 
   };
 }
 
-/** What is met along the sequence, a place each: on the way, or the bout that decides a level; nothing where a level has neither. @param valuesOf parameters at a position, where they are known already */
+/** Returns the meetings at each position of the sequence: those on the way, or the bout that decides a level; none where a level has neither. @param valuesOf parameters at a position, where they are known already */
 export function meetingsAlong(
   project: Project,
   valuesOf: (position: number) => Values = (position) => valuesAt(project, position),
@@ -143,7 +143,7 @@ const levelsAlong = memoizeByObject((project: WithBouts) =>
 /** The level that a party comes with, if every meeting before is fought and won. @param position from 1 */
 export const levelBefore = (project: WithBouts, position: number): number => levelsAlong(project)[position - 2] ?? 1;
 
-/** The chance of nothing in so many meetings; of a part of one, in proportion. */
+/** Returns the chance of getting nothing in a number of meetings; a part of a meeting counts in proportion. */
 function noneIn(chance: number, meetings: number): number {
   const whole = Math.floor(meetings);
   let none = 1 - chance * (meetings - whole);

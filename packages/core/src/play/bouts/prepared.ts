@@ -16,12 +16,12 @@ export interface PreparedAction extends Pick<Action, 'id' | 'name' | 'strikes' |
   formula: FormulaNode | null;
   /** Index of its element, -1 for none. */
   element: number;
-  /** By index of the statistic. */
+  /** Costs by the index of their statistic. */
   costs: { statistic: number; amount: number }[];
 }
 
 export interface PreparedFighter {
-  /** Of the fighter in the project; several of a group share it. */
+  /** Id of the fighter in the project; several members of a group share it. */
   id: string;
   name: string;
   /** At the start, in the order of the project's statistics. */
@@ -39,7 +39,7 @@ export interface PreparedBout {
   ours: PreparedFighter[];
   theirs: PreparedFighter[];
   mayWithdraw: boolean;
-  /** A bout that is not decided after so many rounds never is. */
+  /** Limit of the rounds of a bout; after it the bout is undecided. */
   mostRounds: number;
   /** Values of parameters at the level, for formulas that name them. */
   values: Readonly<Record<string, number>>;

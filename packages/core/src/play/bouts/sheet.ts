@@ -2,7 +2,7 @@ import { amountOf } from './amounts.ts';
 import { leftOf, shareReaching, startBout, strengthNow, type BoutState, type BoutWorld } from './bout.ts';
 import type { PreparedAction, PreparedFighter } from './prepared.ts';
 
-/** What one action of one fighter does to one other, as both are now. */
+/** The harm of one action of one fighter to another, in their present states. */
 export interface Harm {
   actor: number;
   action: number;
@@ -18,7 +18,7 @@ export interface Harm {
   cannotHurt: boolean;
 }
 
-/** What one action does, without a draw. */
+/** Returns the harm of one action, without a draw. */
 export function harmOf(state: BoutState, actor: number, action: number, target: number): Harm {
   const { world } = state;
   const { spread } = world.bout.actions[action] as PreparedAction;

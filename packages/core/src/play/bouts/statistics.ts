@@ -9,7 +9,7 @@ export const MOST_MEMBERS = 8;
 const MOST_ROUNDS = 200;
 const MOST_STATISTIC = 1e9;
 
-/** What an amount of a bout comes to: nothing is placed there, so shares come to nothing. */
+/** Returns the number of an amount in a bout: nothing is placed there, so shares are 0. */
 export function boutAmount(amount: Amount, values: Values): number {
   if (amount.from === 'number') return amount.value;
   if (amount.from !== 'parameter') return 0;
@@ -18,7 +18,7 @@ export function boutAmount(amount: Amount, values: Values): number {
 
 const kept = (value: number): number => (Number.isFinite(value) ? Math.min(MOST_STATISTIC, Math.max(0, value)) : 0);
 
-/** What a level-up gives is the curve: its value at the level, from 1, as a whole number. */
+/** Growth follows the curve: its value at the level, from 1, as a whole number. */
 const grown = (shape: Parameters<typeof rawValue>[0]['shape'], level: number): number =>
   Math.round(
     rawValue({ shape }, Math.min(MOST_LEVEL, Math.max(1, Math.round(level))), { ...PLAIN, levels: MOST_LEVEL }),
@@ -81,7 +81,7 @@ export function membersOf({ fighters }: Bouts, { members }: Group, values: Value
   return all.slice(0, MOST_MEMBERS);
 }
 
-/** Who meets whom, and where in the sequence. */
+/** A meeting: the party, the group, and the position in the sequence. */
 export interface Meeting {
   /** Ids of the party, each with its level, and names of what it wears at other times and has taken off. */
   party: readonly { fighter: string; level: number; without?: readonly string[] }[];
@@ -116,7 +116,7 @@ function treeOf(formula: string): PreparedAction['formula'] {
   return parsed.ok ? parsed.root : null;
 }
 
-/** Of all values, those of parameters that a formula names: what else changes does not change the bout. */
+/** Returns the values of the parameters that a formula names: other parameters do not change the bout. */
 function namedIn({ actions }: Bouts, values: Values): Values {
   const names = new Set(actions.flatMap(({ formula }) => namesIn(formula)));
   return Object.fromEntries(Object.entries(values).filter(([key]) => names.has(key)));

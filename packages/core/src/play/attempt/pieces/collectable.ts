@@ -30,7 +30,7 @@ export interface Collectables {
   remainingCount: number;
 }
 
-/** By cell: the collectables that can be reached from somewhere in it; undefined for none. */
+/** The collectables within reach of some point of each cell; undefined for none. */
 type Near = (number[] | undefined)[];
 
 export const collectablesOf = (state: AttemptState): Collectables => state.pieces.collectable as Collectables;

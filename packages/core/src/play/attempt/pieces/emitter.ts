@@ -20,7 +20,7 @@ interface PreparedEmitter extends Shooting {
 export const emittersOf = ({ motion }: PreparedLevel): readonly PreparedEmitter[] =>
   motion.pieces.emitter as readonly PreparedEmitter[];
 
-/** By emitter: the tick at which it shoots next. */
+/** The tick of the next shot of each emitter. */
 const dueTicksOf = (state: AttemptState): number[] => state.pieces.emitter as number[];
 
 /** Shoots; one that aims waits until the player is in sight and reach. */

@@ -49,9 +49,9 @@ export interface Enemy extends Body {
   sight: number;
   /** Not yet sent, or beaten, while false. */
   active: boolean;
-  /** What is left of it; 0 for one that cannot be beaten. */
+  /** Remaining health; 0 for an enemy that cannot be beaten. */
   health: number;
-  /** What it has while nobody has hurt it. */
+  /** Health of an unhurt enemy. */
   fullHealth: number;
   /** Health lost at each touch. */
   damage: number;
@@ -81,9 +81,9 @@ export interface Enemies {
   all: Enemy[];
   /** From left to right, for finding pairs that are close. */
   sweep: Enemy[];
-  /** By enemy: did it touch the player at the last tick? */
+  /** Whether each enemy touched the player at the last tick. */
   wasTouching: boolean[];
-  /** Of any of them, units. */
+  /** The largest radius of them all, units. */
   largestRadius: number;
 }
 

@@ -139,7 +139,7 @@ function touchPlayer(state: AttemptState): void {
   }
 }
 
-/** What goes after the player, goes its round, or sits. */
+/** Enemies: they chase the player, patrol, or sit still. */
 export const enemy: PieceSort<Extract<Piece, { piece: 'enemy' }>, PreparedEnemy, Enemies> = {
   name: 'enemy',
   subject: 'phase',

@@ -3,7 +3,7 @@ import { markFigures, usualEnemyLook, type Looks } from '../looks.ts';
 import { between, type Figure, type Mark } from '../mark.ts';
 import type { Moment } from '../types.ts';
 
-/** What of an enemy its picture shows. */
+/** The fields of an enemy that its picture shows. */
 interface Drawn {
   kind: number;
   movement: EnemyKind['movement'];
@@ -33,7 +33,7 @@ const figuresAt = (one: Drawn, x: number, y: number, awake: boolean, looks: Look
     awake || one.movement !== 'chase',
   );
 
-/** What is left of its health. @param share 0–1 */
+/** Draws the remaining health. @param share 0–1 */
 const healthBar = (x: number, y: number, share: number): Figure[] => [
   { is: 'rectangle', x: x - 0.4, y: y - 0.06, width: 0.8, height: 0.12, fill: 'sheet' },
   { is: 'rectangle', x: x - 0.4, y: y - 0.06, width: 0.8 * share, height: 0.12, fill: 'loss' },

@@ -4,7 +4,7 @@ import type { Values } from '../../../document/ramps/index.ts';
 import { resolveAmount, rulesOf, type Names, type Placed, type Subjects } from '../../rules/index.ts';
 import { PIECES } from './index.ts';
 
-/** What a level has to give, counted: what lies on the ground, on each section once, and what a milestone will reveal, with each kind's worth at this slot. Where a bout decides, nothing lies on a ground that is played. */
+/** Counts the pieces that a level offers: those on the ground, on each section once, and those that a milestone reveals, with the worth of each kind at this slot. Where a bout decides, nothing is placed. */
 export function placedOn(project: Pick<Project, 'kinds' | 'standing'>, level: Level, values: Values): Placed {
   const count: Record<string, number> = { any: 0 };
   const worth: Record<string, number> = { any: 0 };
@@ -76,7 +76,7 @@ export function namesFor(project: Project, level: Level | undefined): Names {
   for (const piece of level?.ground.pieces ?? []) {
     if ('name' in piece) pieces[piece.id] = piece.name;
     else if ('kind' in piece) {
-      // Pieces without a name of their own are told apart by number: “hornet 2”.
+      // Pieces without a name of their own have a number: “hornet 2”.
       const { noun } = PIECES[piece.piece];
       const name = `${nameOf.get(piece.kind) ?? piece.kind}${noun === undefined ? '' : ` ${noun}`}`;
       const number = (numbers.get(name) ?? 0) + 1;

@@ -16,7 +16,7 @@ interface PreparedGate extends Area {
 export const gatesOf = ({ motion }: PreparedLevel): readonly PreparedGate[] =>
   motion.pieces.gate as readonly PreparedGate[];
 
-/** By gate: is it to close as soon as nobody stands in it? */
+/** Whether each gate closes as soon as nobody stands in it. */
 const closingOf = (state: AttemptState): boolean[] => state.pieces.gate as boolean[];
 
 /** Does a body stand in an area, with any part? */
@@ -40,7 +40,7 @@ export function setGate(state: AttemptState, index: number, open: boolean): void
   }
   gates[index] = open ? 1 : 0;
   state.view = viewOf(state.world, gates);
-  // Chasers look for their way anew: what they remember may lie behind the gate.
+  // Chasers look for their way again: the remembered one may lie behind the gate.
   for (const enemy of enemiesOf(state).all) enemy.targetCell = cellAt(state.view.grid, enemy.x, enemy.y);
   const did = open ? 'opens' : 'closes';
   state.happenings.push({ tick: state.tick, what: 'piece', piece: 'gate', index, did });

@@ -21,7 +21,7 @@ export const hazardsOf = ({ motion }: PreparedLevel): readonly PreparedHazard[] 
 export const hazardKind = ({ project, resolving }: Preparing, id: string): number =>
   (resolving.subjects.toucher.get(id) as number) - project.kinds.enemies.length;
 
-/** What a kind of hazard takes right now: health at a touch, or per second. */
+/** Returns the present damage of a kind of hazard: health at a touch, or per second. */
 export const hazardDamage = ({ world, dials }: AttemptState, kind: number): number => {
   const definition = world.level.motion.kindsOfHazard[kind];
   return definition ? asItIs(definition.damage, definition.liveDamage, dials, 0, MOST) : 0;
@@ -52,7 +52,7 @@ export const hazard: PieceSort<Extract<Piece, { piece: 'hazard' }>, PreparedHaza
     const { body, observed } = state;
     const hazards = hazardsOf(state.world.level);
     const { kindsOfHazard, kindsOfEnemy } = state.world.level.motion;
-    // Who is carried over it does not stand in it.
+    // A player who is carried over a hazard does not stand in it.
     for (let i = 0; i < hazards.length && !state.carried; i++) {
       const area = hazards[i] as PreparedHazard;
       if (body.x < area.x || body.x > area.x + area.width) continue;

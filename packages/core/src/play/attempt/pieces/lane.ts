@@ -42,9 +42,9 @@ export interface Traffic {
   speed: number;
   every: number;
   damage: number;
-  /** By vehicle, the first one first: how far its front has come from where it enters, units. */
+  /** Distance of each vehicle's front from where it enters, the foremost vehicle first, units. */
   fronts: number[];
-  /** Of those that drive there. */
+  /** Number of vehicles on the lane. */
   count: number;
   /** How many have entered: each has draws of its own. */
   entered: number;
@@ -84,7 +84,7 @@ const shareDrawn = (jitter: number, seed: number, index: number, n: number): num
 export const usualGap = (lane: PreparedLane, { speed, every }: Pick<Traffic, 'speed' | 'every'>): number =>
   lane.bySeconds && speed > 0 ? Math.max(0, every * speed - lane.length) : every;
 
-/** What the next one waits for: ticks, or units of gap. */
+/** Returns the wait before the next vehicle: ticks, or units of gap. */
 const nextWait = (lane: PreparedLane, traffic: Traffic, seed: number, index: number): number =>
   traffic.every * (lane.bySeconds ? TICKS_PER_SECOND : 1) * shareDrawn(lane.jitter, seed, index, traffic.entered);
 

@@ -41,7 +41,7 @@ interface Sending {
 const MOST_SENT = 60;
 /** Radius of the drawn ring. Units. */
 const SPAWNER_RADIUS = 0.45;
-/** So many places are tried per tick for one to be sent. */
+/** Number of places that are tried in a tick for one enemy. */
 const PLACES_TRIED = 8;
 /** Draws of places are numbered apart from those of the small offsets. */
 const PLACE_DRAWS = 1000;
@@ -146,7 +146,7 @@ export const spawner: PieceSort<Extract<Piece, { piece: 'spawner' }>, PreparedSp
       const source = sources[index] as PreparedSpawner;
       if (!source.liveHowMany) return;
       const wanted = Math.round(asItIs(sending.howMany, source.liveHowMany, state.dials, 0, MOST_SENT));
-      // What has been sent stays.
+      // Enemies that were sent stay.
       const howMany = Math.max(sending.sent, wanted);
       if (source.health > 0 && sending.started) countEnemies(state.observed, source.kind, howMany - sending.howMany);
       sending.howMany = howMany;

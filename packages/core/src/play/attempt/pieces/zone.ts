@@ -15,7 +15,7 @@ export interface PreparedZone extends Area {
 export const zonesOf = ({ motion }: PreparedLevel): readonly PreparedZone[] =>
   motion.pieces.zone as readonly PreparedZone[];
 
-/** By zone: tick of its last cue, -1 for none. */
+/** Tick of the last cue of each zone, -1 for none. */
 export const cuedTicksOf = (state: AttemptState): number[] => state.pieces.zone as number[];
 
 /** Says which zones hold a place; their edges count as inside. */
