@@ -68,6 +68,7 @@ export default ts.config(
   {
     // Folders whose comments and names of tests have been rewritten; the others follow.
     files: [
+      'packages/core/src/authoring/findings/**/*.ts',
       'packages/core/src/forecast/**/*.ts',
       'packages/core/src/play/attempt/**/*.ts',
       'packages/core/src/play/bouts/**/*.ts',

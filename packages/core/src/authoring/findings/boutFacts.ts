@@ -28,13 +28,13 @@ export interface Fight {
   names: readonly string[];
 }
 
-/** What a check of the fights at one slot knows: the bout that decides the level first, then groups on the way. */
+/** The facts for checks of the fights at one slot: the bout that decides the level first, then groups on the way. */
 export interface BoutFacts {
   project: Project;
   bouts: Bouts;
   slot: Slot;
   level: Level;
-  /** Of the parameters here. */
+  /** Values of the parameters here. */
   values: Values;
   /** After this slot, if every meeting is fought and won. */
   pacing: PacingAt;
@@ -65,7 +65,7 @@ function fightsAt(project: WithBouts, level: Level, pacing: PacingAt, values: Va
   ];
 }
 
-/** What parties come to along a sequence. */
+/** Returns the growth of parties along a sequence. */
 export const pacingIn = (project: Project, bouts: Bouts, table: RampTable): PacingAt[] =>
   pacingOf(
     bouts,

@@ -30,7 +30,7 @@ const action = (bouts: Bouts, id: string): Bouts['actions'][number] => bouts.act
 const statistic = (bouts: Bouts, id: string, key: string, value: number): void =>
   void (fighter(bouts, id).statistics[key] = literal(value));
 
-/** By class: what brings it, and what comes near and does not. */
+/** For each class, a change that brings it, and a similar one that does not. */
 const CASES: Partial<Record<FindingCode, { brings: Change; beside: Change }>> = {
   'cannot-be-hurt': {
     brings: (bouts) =>

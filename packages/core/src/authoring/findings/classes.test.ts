@@ -33,7 +33,7 @@ function sound(change: Change = () => undefined, alone = true): Project {
 const keyOf = ({ code, slotId, path }: Finding): string => `${code} ${slotId} ${path}`;
 const foundIn = (project: Project): ReadonlySet<string> => new Set(findingsOf(project).map(keyOf));
 const before = { alone: foundIn(sound()), among: foundIn(sound(undefined, false)) };
-/** What a change brings. */
+/** Returns the findings that a change brings. */
 const news = (project: Project): Finding[] => {
   const known = Object.keys(project.levels).length === 1 ? before.alone : before.among;
   return findingsOf(project).filter((finding) => !known.has(keyOf(finding)));
@@ -97,7 +97,7 @@ function onShaft(project: Project, level: Level, height: number): void {
   level.rules = [rule('won', atLeast('high', { reading: 'height' }, height + 1), [{ effect: 'win' }])];
 }
 
-/** By class: what brings it, and what comes near and does not. */
+/** For each class, a change that brings it, and a similar one that does not. */
 const CASES: Partial<Record<FindingCode, { brings: Change; beside: Change }>> = {
   'hurt-untouched': {
     brings: (_p, level) => {

@@ -5,7 +5,7 @@ export type Severity = (typeof SEVERITIES)[number];
 /** Where a finding comes from: read off the document, asked of the judge or of the ground, or seen in attempts. */
 export type Source = 'document' | 'judge' | 'attempts';
 
-/** What classes are about, in the order in which they are listed. */
+/** Subjects of the classes, in the order of the list. */
 export const FINDING_GROUPS = [
   'start',
   'win',
@@ -22,14 +22,14 @@ export const FINDING_GROUPS = [
 ] as const;
 export type FindingGroup = (typeof FINDING_GROUPS)[number];
 
-/** What the tuning of a level offers where a mend takes a search of its own. */
+/** Searches that lead out of a finding where no patch can be computed. */
 export type Remedy = 'bringThere' | 'turnRamps' | 'starShares';
 
 interface FindingClass {
   group: FindingGroup;
   severity: Severity;
   source: Source;
-  /** What the class is called in a list. */
+  /** Name of the class in a list. */
   title: string;
   /** Searches that lead out of it. */
   remedies?: readonly Remedy[];

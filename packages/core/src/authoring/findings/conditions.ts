@@ -2,7 +2,7 @@ import type { Condition, Rule } from '../../document/model/index.ts';
 import { endingOfRule, type Leaf, type RuleInForce } from '../../play/rules/index.ts';
 import type { SlotFacts } from './scopes.ts';
 
-/** What has to hold whenever a condition holds, with its place below it. */
+/** Returns the leaves that must hold whenever a condition holds, with their places below it. */
 export function neededIn(
   condition: Condition,
   path: (string | number)[] = [],
@@ -34,7 +34,7 @@ export const losing = ({ rules }: SlotFacts): RuleInForce[] => rules.filter(isLo
 export const clockMayWin = ({ level: { clock } }: Pick<SlotFacts, 'level'>): boolean =>
   clock.limitSeconds !== null && clock.atExpiry !== 'lose';
 
-/** The level's own rules; what stands in all levels is told at the first slot only. */
+/** Returns the level's own rules; standing rules are reported at the first slot only. */
 export const toldHere = ({ rules, position }: SlotFacts): RuleInForce[] =>
   rules.filter(({ standing }) => !standing || position === 1);
 

@@ -9,7 +9,7 @@ export interface ExpectationCheck {
   expectation: Expectation;
   /** Null while the forecast is not known. */
   met: boolean | null;
-  /** What is the case instead, or what is. */
+  /** The actual result, in words. */
   said: string;
 }
 

@@ -4,7 +4,7 @@ import type { FactsByScope, Scope } from './scopes.ts';
 
 /** A change that makes the finding go away. */
 export interface Mend {
-  /** What the button says. @example 'Ask for 132' */
+  /** Words of the button. @example 'Ask for 132' */
   label: string;
   patch: PatchOperation[];
 }
@@ -23,7 +23,7 @@ export interface Finding {
   mend?: Mend;
   /** Another way to mend it. */
   orMend?: Mend;
-  /** What attempts it rests on, for one that was seen in attempts. */
+  /** The attempts that it rests on, for a finding from attempts. */
   evidence?: Evidence;
 }
 

@@ -107,7 +107,7 @@ describe('a book of findings', () => {
     }
   });
 
-  it('plays at a slot what has to be played there when it is told to, the slot that is asked for first', () => {
+  it('plays a slot only when this is requested, the slot at hand first', () => {
     const played: string[] = [];
     const book = new FindingBook([
       { code: 'unused', scope: 'slot', find: () => [] },

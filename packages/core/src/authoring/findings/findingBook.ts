@@ -4,7 +4,7 @@ import { findingClass } from './classes.ts';
 import type { Check, Finding } from './finding.ts';
 import { checkedOf, SUBJECTS, type Checked, type FactsByScope, type Scope, type Subjects } from './scopes.ts';
 
-/** What was found at one subject, for as long as nothing that its checks read has changed. */
+/** The findings of one subject, valid until something changes that its checks read. */
 interface Known {
   shared: readonly unknown[];
   of: readonly unknown[];
@@ -36,10 +36,10 @@ interface Due {
 /** Everything found in one document after another: an edit runs again only the checks of what it concerns. */
 export class FindingBook {
   readonly #checks: readonly Check[];
-  /** By class: its place among the checks. */
+  /** Place of each class among the checks. */
   readonly #places: ReadonlyMap<string, number>;
   #known = new Map<string, Known>();
-  /** What all subjects of a scope share. */
+  /** Facts that all subjects of a scope share. */
   #shared = new Map<Scope, readonly unknown[]>();
   #due: Due[] = [];
   #before: Checked | undefined;
@@ -81,7 +81,7 @@ export class FindingBook {
     return this.#due.length > 0;
   }
 
-  /** What is found as far as it was looked, in the order of the sequence. */
+  /** Returns the findings until now, in sequence order. */
   findings(): Finding[] {
     const found = [...this.#known.values()].flatMap(({ findings }) => findings);
     if (!this.#before) return found;
@@ -91,7 +91,7 @@ export class FindingBook {
     return found.toSorted((a, b) => order(a) - order(b) || place(a) - place(b));
   }
 
-  /** What stands is kept; what a scope has to look at again is given, and its earlier findings stand meanwhile. */
+  /** Keeps valid findings and returns the subjects of a scope that must be checked again; their earlier findings stay until then. */
   *#changed<S extends Scope>(scope: S, checked: Checked, known: Map<string, Known>): Iterable<Due> {
     const checks = this.#checks.filter((check): check is Check<S> => check.scope === scope);
     if (checks.length === 0) return;

@@ -117,7 +117,7 @@ describe('an empty project', () => {
 });
 
 describe('a tight gap of a section', () => {
-  it('is told with the name of its section', () => {
+  it('is reported with the name of its section', () => {
     const project = homeBeforeDusk();
     const { ground } = project.levels['midday-meadow']!;
     if (!('sections' in ground)) throw new Error('no run');

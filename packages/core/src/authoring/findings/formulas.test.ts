@@ -19,7 +19,7 @@ describe('formulas', () => {
     expect(found(withFormulas({ clock: 'hornetSpeed * 10 + if(level % 4 == 0, 5, 0)' }))).toEqual([]);
   });
 
-  it('that cannot be read are told once, with the column', () => {
+  it('that cannot be read are reported once, with the column', () => {
     expect(found(withFormulas({ clock: '2 + hornetSped' }))).toMatchObject([
       {
         code: 'formula-error',
@@ -31,7 +31,7 @@ describe('formulas', () => {
     ]);
   });
 
-  it('that divide by zero are told where they do, with what stands in', () => {
+  it('that divide by zero are reported where they do, with the values in them', () => {
     const findings = found(withFormulas({ clock: '100 / (level - 5)' }));
     expect(findings.map(({ slotId }) => slotId)).toEqual(['slot-5']);
     expect(findings[0]!.reason).toBe(

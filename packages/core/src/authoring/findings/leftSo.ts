@@ -3,7 +3,7 @@ import { freshId, type LeftSo, type Project } from '../../document/model/index.t
 import { findingClass } from './classes.ts';
 import type { Finding } from './finding.ts';
 
-/** What a finding says, with its numbers. Attempts give other numbers each time: of them only the sentence counts. */
+/** Returns the text of a finding, with its numbers. Attempts give other numbers each time, so only the sentence counts for them. */
 const saidOf = ({ code, sentence, reason }: Finding): string =>
   (findingClass(code).source === 'attempts' ? sentence : `${sentence} ${reason}`).slice(0, 1000);
 

@@ -35,7 +35,7 @@ export function mendAll(
       after = applyPatch(after, mend.patch);
       mended.push(finding);
     } catch {
-      // What it is about is gone by another mend.
+      // Another mend has removed the subject of this one.
     }
   }
   return { patch: mended.length === 0 ? [] : patchBetween(document, after), mended };

@@ -33,7 +33,7 @@ export const slotOf = ({ slots }: Project, level: Level): string | undefined =>
 /** Said after the name of a piece of a section. */
 export const onSection = ({ section }: Stretch): string => (section === undefined ? '' : ` on “${section}”`);
 
-/** What a piece is called where it has no name of its own. */
+/** Returns the name of a piece, also where it has none of its own. */
 export function pieceWords(piece: Piece, { kinds }: Project): string {
   if ('name' in piece) return piece.name;
   if (!('kind' in piece)) return `The ${piece.piece}`;
@@ -44,7 +44,10 @@ export function pieceWords(piece: Piece, { kinds }: Project): string {
     : name;
 }
 
-/** What is found of the pieces of a level that is played, each at its place. @param find what a piece on a stretch gives cause to say; nothing where all is well */
+/**
+ * Returns the findings about the pieces of a level in play, each at its place.
+ * @param find returns the finding of a piece on a stretch; undefined where all is well
+ */
 export function foundOfPieces(
   { project, level }: LevelFacts,
   find: (piece: Piece, stretch: Stretch, grid: Grid) => Omit<Found, 'slotId' | 'path'> | undefined,

@@ -41,12 +41,12 @@ function worthRange(of: string, here: SlotFacts): Range {
   return { least: sum((worth) => Math.min(0, worth)), most: sum((worth) => Math.max(0, worth)) };
 }
 
-/** What is sure of a reading at one slot; readings of which nothing is sure can be anything. */
+/** Returns the sure range of a reading at one slot; unlimited where nothing is sure. */
 export function rangeOf(reading: Reading, here: SlotFacts): Range {
   const { project, level, resolving, number } = here;
   /** May it change during the attempt? */
   const isLive = (amount: Amount): boolean => liveAmount(amount, resolving) !== undefined;
-  // What lies on sections comes as often as they do.
+  // Pieces on sections come as often as their section.
   const comesAgain = sectionsOf(level.ground).length > 0;
   switch (reading.reading) {
     case 'worth':
@@ -185,7 +185,7 @@ export interface Blocking {
   path: (string | number)[];
 }
 
-/** The comparisons to be changed so that a condition may hold; none where it may. Of several ways the first is told. */
+/** Returns the comparisons to change so that a condition may hold; none where it may. Of several ways the first is returned. */
 export function blockingIn(condition: Condition, here: SlotFacts, path: (string | number)[] = []): Blocking[] {
   if (mayHold(condition, here)) return [];
   if (!('of' in condition)) return [{ leaf: condition, path }];

@@ -23,7 +23,7 @@ import {
 import { boutSubjects, type BoutFacts } from './boutFacts.ts';
 import { reachOf, type Reach } from './reach.ts';
 
-/** What a check of one slot knows: the level that stands there, by its numbers there. Worked out when first asked for. */
+/** The facts for checks of one slot: its level, with its numbers there. Computed when first needed. */
 export interface SlotFacts {
   project: Project;
   slot: Slot;
@@ -33,7 +33,7 @@ export interface SlotFacts {
   /** The rules that hold here, standing ones included. */
   readonly rules: readonly RuleInForce[];
   readonly names: Names;
-  /** What the level's names and parameters stand for here. */
+  /** Meaning of the level's names and parameters here. */
   readonly resolving: Resolving;
   readonly prepared: PreparedLevel;
   /** Where the player may come to. */
@@ -49,7 +49,7 @@ export interface NeighbourFacts {
   /** The later one. */
   slot: Slot;
   level: Level;
-  /** Of the later one, from 1. */
+  /** Position of the later slot, from 1. */
   position: number;
   before: { slot: Slot; level: Level };
 }
@@ -79,9 +79,10 @@ export interface ProjectFacts {
 }
 
 /**
- * What a check looks at. A slot is a level where it stands, by all its numbers; judged it is looked at without what
- * moves on its ground: by its rules, its clock, its stars, and where its player may come to; tried it is played, which
- * takes the longest. A bout is a slot by the fights there. A run is the project's order of play and what is kept over it.
+ * The subjects of checks. A slot is a level at its position, with all its numbers. Judged, it is checked without
+ * the moving things on its ground: by its rules, its clock, its stars, and the places within reach. Tried, it is
+ * played, which takes the longest. A bout is a slot with its fights. A run is the project's order of play and its
+ * kept state.
  */
 export interface FactsByScope {
   slot: SlotFacts;
@@ -102,7 +103,7 @@ export type Scope = keyof FactsByScope;
 export interface Subject<S extends Scope> {
   /** Names it among those of its scope. */
   key: string;
-  /** What `reads` is made of: where none of it has changed, that need not be made. */
+  /** Sources of `reads`: where none of them has changed, `reads` need not be made. */
   of: readonly unknown[];
   /** All that a check of it may read, besides what is shared: where none has changed, what was found stands. */
   reads: () => readonly unknown[];
@@ -112,7 +113,7 @@ export interface Subject<S extends Scope> {
 
 /** Everything that checks of a scope look at. */
 export interface Subjects<S extends Scope> {
-  /** What checks of every subject may read. */
+  /** Facts that checks of every subject may read. */
   shared: readonly unknown[];
   all: Iterable<Subject<S>>;
 }
@@ -215,7 +216,7 @@ export const kindsPlaced = memoizeByObject(
     new Set(allPiecesOf(ground).flatMap((piece) => ('kind' in piece ? [piece.kind] : []))),
 );
 
-/** What is said of kinds, and how they move, as text. */
+/** Names and movements of kinds, as text. */
 const kindsAsSaid = memoizeByObject((kinds: Project['kinds']): string =>
   JSON.stringify([
     kinds.collectables.map(({ id, name }) => [id, name]),
@@ -224,7 +225,7 @@ const kindsAsSaid = memoizeByObject((kinds: Project['kinds']): string =>
   ]),
 );
 
-/** What is said of parameters, as text. Which are formulas tells what others they may act on. */
+/** Labels of parameters, as text, with the ones that are formulas: these may act on others. */
 const parametersAsSaid = memoizeByObject((parameters: Project['parameters']): string =>
   parameters.map(({ key, label, ramp }) => `${key} ${label} ${ramp.shape.type === 'formula'}`).join(),
 );
@@ -246,7 +247,7 @@ function dangersIn({ kinds }: Project, level: Level): object[] {
   return [...kinds.enemies, ...kinds.hazards].filter(({ id }) => placed.has(id));
 }
 
-/** What may be read of every level, whatever moves on it. */
+/** Returns the facts of every level that do not depend on moving things. */
 function sharedByLevels({ kinds, run, standing, player, score, tallies, words, lengths, parameters }: Project) {
   const parts = [kinds.collectables, run, standing, player, score];
   return {
@@ -289,7 +290,7 @@ function numberedSlots<S extends 'slot' | 'tried'>(checked: Checked): Subjects<S
   };
 }
 
-/** What is expected of a slot is looked at with it. */
+/** Adds the expectations of each slot to its subject. */
 function* withExpected(subjects: Iterable<Subject<'slot'>>, { expectations }: Project): Iterable<Subject<'slot'>> {
   const order = expectations.map(({ id }) => id).join();
   const expected = new Map<string, string>();
@@ -307,7 +308,7 @@ function slotSubjects(checked: Checked): Subjects<'slot'> {
   return { shared, all: withExpected(all, checked.project) };
 }
 
-/** What moves on the ground may change without any of these. */
+/** Subjects of slots without the moving things on their grounds. */
 function judgedSubjects(checked: Checked): Subjects<'judged'> {
   const { project, table } = checked;
   const { keys, reads } = sharedByLevels(project);
@@ -412,7 +413,7 @@ const only = <S extends 'run' | 'project'>(
   shared: readonly unknown[],
 ): Subjects<S> => ({ shared, all: [plainly(key, [], { project, table } as FactsByScope[S])] });
 
-/** What the checks of each scope look at in a document. */
+/** Subjects of each scope in a document. */
 export const SUBJECTS: { readonly [S in Scope]: (checked: Checked) => Subjects<S> } = {
   slot: slotSubjects,
   tried: (checked) => numberedSlots<'tried'>(checked),

@@ -25,7 +25,7 @@ import {
 } from '../../testing/index.ts';
 import { findingsAt, findingsOf, type FindingCode } from './index.ts';
 
-/** What is said of targets, stars and starts. */
+/** Classes about targets, stars and starts. */
 const CLASSES: ReadonlySet<string> = new Set(['target-beyond-placed', 'star-unreachable', 'already-true']);
 const codes = (made: Garden): string[] =>
   findingsAt(garden({ ...made, alone: true }), 1).flatMap(({ code }) => (CLASSES.has(code) ? [code] : []));

@@ -5,7 +5,7 @@ import { hurts, neededIn } from './conditions.ts';
 import { beside, distance, enemyKind, startOf } from './dangers.ts';
 import type { SlotFacts } from './scopes.ts';
 
-/** What lies so near to the start may be touched without acting. Units. */
+/** Distance from the start within which things may be touched without acting. Units. */
 const NEAR = 2;
 
 /** Does an area lie close to the start? @param near so close, units */
@@ -23,7 +23,7 @@ export const mayBeInside = (reading: Reading, level: Level): boolean =>
   reading.reading === 'inside' &&
   level.ground.pieces.some((piece) => piece.id === reading.zone && 'width' in piece && isNearStart(piece, level));
 
-/** What a reading is while nobody acts, where that is known without playing. */
+/** Returns a reading while nobody acts; undefined where it is not known without playing. */
 function untouchedReading(reading: Reading, { project, level, number }: SlotFacts): number | undefined {
   switch (reading.reading) {
     case 'worth':
@@ -43,7 +43,7 @@ function untouchedReading(reading: Reading, { project, level, number }: SlotFact
   }
 }
 
-/** What a reading is before the first tick, where that is known without playing. */
+/** Returns a reading before the first tick; undefined where it is not known without playing. */
 export function firstReading(reading: Reading, here: SlotFacts): number | undefined {
   switch (reading.reading) {
     case 'touching':
@@ -112,7 +112,7 @@ interface Coming {
 
 /** May an enemy that moves so touch who stays at the start? */
 const COMES: { readonly [M in EnemyKind['movement']]: (coming: Coming) => boolean } = {
-  // Who sees nobody stays at home.
+  // A chaser that sees nobody stays at home.
   chase: ({ kind, at, start, near, number }) =>
     kind.movement !== 'chase' || distance(at, start) <= number(kind.sight) + near,
   patrol: ({ at, path, start, near }) =>
@@ -133,7 +133,7 @@ function enemyMayCome(piece: PieceThat<'enemy' | 'spawner'>, here: SlotFacts, se
   const kind = enemyKind(project, piece.kind);
   if (!kind) return true;
   const moves = kind.movement === 'chase' ? [kind.speed, kind.sight] : [kind.speed];
-  // What readings or milestones move may be any.
+  // Amounts that readings or milestones move may have any value.
   if (moves.some((amount) => liveAmount(amount, resolving) !== undefined)) return true;
   const near = NEAR + kind.radius + project.player.radius + around;
   const path = piece.piece === 'enemy' ? (piece.path ?? []) : [];
@@ -163,7 +163,7 @@ function mayComeOf(piece: Piece, here: SlotFacts, seconds: number): boolean {
   }
 }
 
-/** What changes by what comes near only. */
+/** Readings that change only when something comes near. */
 const BY_TOUCH: ReadonlySet<Reading['reading']> = new Set(['touching', 'health', 'lives']);
 
 /** Does a rule hurt by itself: not for a touch, and not because all is lost already? */

@@ -4,7 +4,7 @@ import { drawPlayer } from '../../../forecast/pacers/index.ts';
 import { seedOf } from '../../../forecast/trials/index.ts';
 import type { Check, Found } from '../finding.ts';
 
-/** So many bouts are played to see whether one comes to no end. */
+/** Number of bouts that are played to find one without an end. */
 const TRIED = 20;
 
 /** A fight that comes to no end: neither side beats the other. */

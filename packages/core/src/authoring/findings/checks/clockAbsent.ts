@@ -3,7 +3,7 @@ import { leaves } from '../../../play/rules/index.ts';
 import type { Check, Found } from '../finding.ts';
 import type { SlotFacts } from '../scopes.ts';
 
-/** What such a clock gives when it is mended. Seconds. */
+/** Limit of a mended clock. Seconds. */
 const USUAL_LIMIT = 50;
 
 function placesOf({ rules, level }: SlotFacts): (string | number)[][] {

@@ -16,7 +16,7 @@ export const dropNobodySees: Check<'project'> = {
     return bouts.fighters.flatMap(({ id, name, gives }): Found[] =>
       (gives?.things ?? []).flatMap((thing, index) => {
         const chance = things.get(thing.name);
-        // Who is met nowhere gives nothing: that is another finding.
+        // Fighters who are met nowhere give nothing: that is another finding.
         if (chance === undefined || chance >= LEAST_SEEN || told.has(thing.name)) return [];
         told.add(thing.name);
         return [

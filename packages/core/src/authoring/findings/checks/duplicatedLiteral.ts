@@ -13,13 +13,13 @@ import { leaves, readingInWords } from '../../../play/rules/index.ts';
 import { namesFor } from '../../../play/attempt/index.ts';
 import { say, type Check, type Found } from '../finding.ts';
 
-/** In so many levels one number written out could be one parameter. */
+/** Least number of levels in which the same written number could be one parameter. */
 const LEAST_LEVELS = 3;
 /** Numbers that stand for none or one are no settings. */
 const isSetting = (value: number): boolean => Math.abs(value) > 1;
 
 interface Written {
-  /** What it is for and what it says: the same text for what means the same. */
+  /** Its purpose and its value: numbers with the same text mean the same. */
   key: string;
   /** The reading that it is compared with; undefined for a time limit. */
   reading?: Reading;
@@ -57,7 +57,7 @@ const writtenIn = memoizeByObject((level: Level): Written[] => {
   return written;
 });
 
-/** What a number is for, as a parameter would be called. */
+/** Returns the purpose of a number, as the name of a parameter. */
 function wordsFor(project: Project, { reading, levelId }: Written): string {
   if (!reading) return 'Time limit';
   const words = readingInWords(reading, namesFor(project, project.levels[levelId]));

@@ -7,7 +7,7 @@ export const formulaCycle: Check<'project'> = {
   code: 'formula-cycle',
   scope: 'project',
   find: ({ project }) => {
-    // It concerns the whole sequence: told once, at its start.
+    // It concerns the whole sequence: reported once, at its start.
     const [first] = project.slots;
     if (!first) return [];
     const labelOf = (key: string): string => project.parameters.find((entry) => entry.key === key)?.label ?? key;

@@ -24,7 +24,7 @@ export const formulaWrong: Check<'parameter'> = {
         },
       ];
     };
-    // How it is written concerns the whole sequence: told once, at its start.
+    // A writing error concerns the whole sequence: reported once, at its start.
     if (error) return found(1, `Column ${error.column}: ${error.message}`);
     return noNumbersOf(project, parameter).flatMap(({ position, fault }) =>
       found(position, `“${fault.part}” ${fault.why} here.`),

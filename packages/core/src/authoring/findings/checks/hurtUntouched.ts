@@ -9,11 +9,11 @@ import { mayBeHurt } from '../untouched.ts';
 
 /** So long nobody touches anything. */
 const LOOKED_AT_TICKS = secondsToTicks(3);
-/** What ends sooner is told as an ending before anybody acts. */
+/** An earlier end is reported as an ending before anybody acts. */
 const SOONEST_TICKS = secondsToTicks(1);
 /** Attempts that must all go the same way. */
 const SEEDS = [0, 1, 2] as const;
-/** A body that goes so far by itself is carried: it has to be steered. Units. */
+/** Distance that only a carried body moves by itself: it has to be steered. Units. */
 const CARRIED = 0.6;
 
 /** The tick at which a life is lost, or the attempt, by who does nothing; undefined where neither comes, or where one is carried. */

@@ -8,7 +8,7 @@ export const identicalNeighbours: Check<'neighbours'> = {
   code: 'identical-neighbours',
   scope: 'neighbours',
   find({ project, table, slot, level, position, before }) {
-    // One level twice in a row is told as that.
+    // The same level twice in a row is another finding.
     if (level.id === before.level.id) return [];
     const { name: _name, brief: _brief, ...here } = level;
     const { name: _otherName, brief: _otherBrief, ...there } = before.level;

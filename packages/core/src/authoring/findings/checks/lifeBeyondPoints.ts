@@ -6,7 +6,7 @@ import { runNumbersAt } from '../../../play/playthrough/index.ts';
 import { say, type Check } from '../finding.ts';
 import { sectionsOf } from '../../../play/grid/index.ts';
 
-/** A life for every so many points, and there are not so many in the whole sequence. */
+/** A life costs more points than there are in the whole sequence. */
 export const lifeBeyondPoints: Check<'project'> = {
   code: 'life-beyond-points',
   scope: 'project',

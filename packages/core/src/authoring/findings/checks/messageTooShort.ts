@@ -3,7 +3,7 @@ import { liveAmount } from '../../../play/rules/index.ts';
 import { toldHere } from '../conditions.ts';
 import { say, type Check, type Found } from '../finding.ts';
 
-/** People read about so many characters in a second. */
+/** Number of characters that people read in a second. */
 const CHARACTERS_A_SECOND = 15;
 
 /** A message that is gone before it can be read. */

@@ -35,7 +35,7 @@ export const neverReachable: Check<'judged'> = {
   scope: 'judged',
   find(here) {
     const { slot, level } = here;
-    // Where nobody can win at all that is told instead.
+    // A level that nobody can win has another finding instead.
     const canWin = isWonOtherwise(here);
     return here.rules.flatMap(({ rule, path, standing }): Found[] => {
       const ending = endingOfRule(rule) ?? 'milestone';
@@ -43,7 +43,7 @@ export const neverReachable: Check<'judged'> = {
       if (standing || mayHold(rule.when, here) || (ending === 'won' && !canWin)) return [];
       const [blocking] = blockingIn(rule.when, here);
       if (!blocking) return [];
-      // Time left without a limit is told of its own.
+      // Time left without a limit has a finding of its own.
       if (blocking.leaf.reading.reading === 'timeLeft' && level.clock.limitSeconds === null) return [];
       return [
         {

@@ -18,7 +18,7 @@ export const pinFarOff: Check<'parameter'> = {
     return project.slots.flatMap(({ id }, index): Found[] => {
       const pin = pins[id];
       const ramp = row.ramp[index] as number;
-      // Outside the sane range is told as that.
+      // A pin outside the sane range is another finding.
       if (pin === undefined || pin < sane.min || pin > sane.max) return [];
       if (Math.abs(pin - ramp) <= SHARE * (sane.max - sane.min)) return [];
       const path = pointerOf(['parameters', key, 'pins', id]);

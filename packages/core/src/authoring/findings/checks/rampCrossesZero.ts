@@ -30,7 +30,7 @@ export const rampCrossesZero: Check<'parameter'> = {
     const { parameter, project } = facts;
     const { sane, label, key, unit, number } = parameter;
     const row = rowOf(facts);
-    // What lies below the sane range is told as that.
+    // Values below the sane range are another finding.
     if (!row || sane.min >= 0) return [];
     const index = row.values.findIndex((value) => value < -1e-9 && value >= sane.min);
     if (index < 0) return [];

@@ -3,7 +3,7 @@ import { rowWith } from '../../../document/ramps/index.ts';
 import { say, type Check } from '../finding.ts';
 import { rowOf } from '../rampFacts.ts';
 
-/** So many levels in a row of one value are flat, and this share of a long sequence. */
+/** Least number of levels in a row with one value that count as flat, and least share of a long sequence. */
 const FLAT = 5;
 const FLAT_SHARE = 0.5;
 

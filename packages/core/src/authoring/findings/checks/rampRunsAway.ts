@@ -2,9 +2,9 @@ import { pointerOf } from '../../../document/model/index.ts';
 import { say, type Check } from '../finding.ts';
 import { isOnPurpose, rowOf } from '../rampFacts.ts';
 
-/** Above so many times its start a ramp has run away. */
+/** Multiple of its start above which a ramp has run away. */
 const TIMES_START = 10;
-/** So many levels in which a ramp doubles are too few. */
+/** Number of levels within which a ramp must not double. */
 const DOUBLES_WITHIN = 3;
 
 /** A shorter sequence has to take large steps. */

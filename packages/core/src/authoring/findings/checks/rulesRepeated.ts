@@ -6,7 +6,7 @@ import { conditionInWords, endingOfRule } from '../../../play/rules/index.ts';
 import { plain } from '../conditions.ts';
 import type { Check, Found, Mend } from '../finding.ts';
 
-/** A rule in more than this share of the levels, and in so many at least, could stand for all. */
+/** Share of the levels, and least number of levels, beyond which a rule could stand for all. */
 const SHARE = 0.6;
 const LEAST_LEVELS = 4;
 
@@ -60,7 +60,7 @@ export const rulesRepeated: Check<'project'> = {
         if (rule.off === true || rule.replaces !== undefined || isOwn) continue;
         const text = plainRule(rule);
         const places = byText.get(text) ?? [];
-        // Twice in one level is told as two rules alike.
+        // Two equal rules in one level are another finding.
         if (!places.some(({ levelId }) => levelId === level.id))
           byText.set(text, [...places, { levelId: level.id, rule }]);
       }

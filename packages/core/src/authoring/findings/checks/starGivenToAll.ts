@@ -22,7 +22,7 @@ function leastAsked(condition: Condition, reading: 'worth' | 'collected', here: 
   );
 }
 
-/** What every win has of a ladder's reading: at least, or at most for one that counts downwards. */
+/** Returns the reading that every win reaches: at least, or at most for a ladder that counts downwards. */
 function everyWin({ reading, direction }: Ladder, here: SlotFacts): number {
   const { clock } = here.level;
   const ENDLESS = direction === 'atLeast' ? Number.NEGATIVE_INFINITY : Number.POSITIVE_INFINITY;
@@ -71,7 +71,7 @@ export const starGivenToAll: Check<'judged'> = {
   find(here) {
     const { stars, id, clock } = here.level;
     if (stars.is !== 'ladder') return [];
-    // Told of its own.
+    // Reported by another check.
     if (stars.reading === 'timeLeft' && clock.limitSeconds === null) return [];
     const all = everyWin(stars, here);
     return stars.thresholds.flatMap((threshold, index): Found[] => {

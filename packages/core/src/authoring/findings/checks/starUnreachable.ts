@@ -7,7 +7,7 @@ import type { SlotFacts } from '../scopes.ts';
 
 type Ladder = Extract<Level['stars'], { is: 'ladder' }>;
 
-/** What a star is counted in, in words. */
+/** Words for the reading of each ladder. */
 const WORDS: Readonly<Record<Ladder['reading'], string>> = {
   timeLeft: 's left',
   timeElapsed: 's on the clock',
@@ -43,7 +43,7 @@ function clockRunsFirst({ level, rules }: SlotFacts): boolean {
   return winning.every(({ rule }) => leaves(rule.when).some(({ leaf }) => TAKES_A_MOVE.has(leaf.reading.reading)));
 }
 
-/** What a ladder's reading can be at a win, and what it can be at any time. */
+/** Returns the range of a ladder's reading at a win, and its range at any time. */
 function rangesOf({ reading }: Ladder, here: SlotFacts): { atWin: Range; ever: Range } {
   const of = reading === 'worth' || reading === 'collected' ? ({ reading, of: 'any' } as const) : { reading };
   const ever = rangeOf(of as Reading, here);

@@ -9,7 +9,7 @@ import type { SlotFacts } from '../scopes.ts';
 /** Units between pieces that are placed, and from the start, where there is room. */
 const APART = 1.4;
 
-/** Places so many more pieces that what is asked for lies there; undefined where the ground has no room, or no kind is worth anything. */
+/** Places more pieces until the target lies on the ground; undefined where the ground has no room, or no kind has worth. */
 function placeMore(
   { project, level, number }: SlotFacts,
   reading: Extract<Reading, { reading: 'worth' | 'collected' }>,

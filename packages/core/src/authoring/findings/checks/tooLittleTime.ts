@@ -43,7 +43,7 @@ export const tooLittleTime: Check<'judged'> = {
     const way = Math.min(...ways.map((rule) => shortestWay(here, rule, !('gravity' in moves))));
     const speed = here.number(moves.speed);
     const limit = here.number(limitSeconds);
-    // A clock of nothing is told as an ending before anybody acts.
+    // A clock of 0 s is reported as an ending before anybody acts.
     if (speed <= 0 || limit <= 0 || way / speed <= limit) return [];
     const enough = Math.ceil((way / speed) * 1.5);
     const path = pointerOf(['levels', level.id, 'clock', 'limitSeconds']);

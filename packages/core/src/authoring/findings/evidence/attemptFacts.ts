@@ -7,7 +7,7 @@ import type { SlotFacts } from '../scopes.ts';
 /** Nothing is said of a level by fewer attempts than these. */
 export const LEAST_ATTEMPTS = 200;
 
-/** Of a forecast what findings look at. */
+/** Forecast fields that findings use. */
 export type AttemptsSeen = Pick<
   Forecast,
   'attempts' | 'clearRate' | 'interval' | 'wins' | 'medianSeconds' | 'stars'
@@ -18,7 +18,7 @@ export type AttemptsSeen = Pick<
   crowd?: Crowd | null | undefined;
 };
 
-/** What attempts at one slot by one pacer came to. */
+/** The results of attempts at one slot by one pacer. */
 export interface AttemptFacts {
   here: SlotFacts;
   pacer: Pacer;

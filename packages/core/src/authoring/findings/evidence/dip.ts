@@ -2,10 +2,10 @@ import { isBreather, wantedAt } from '../../../document/ramps/index.ts';
 import { pointerOf, type Project } from '../../../document/model/index.ts';
 import { evidenceOf, percent, type EvidenceCheck } from './attemptFacts.ts';
 
-/** So many points easier than the level before are a dip. */
+/** Rise of the clear rate over the level before that counts as a dip. */
 const RISE = 0.08;
 
-/** What is wanted at a level, against the one before it. */
+/** Is a level wanted to be easier than the one before it? */
 function isWantedEasier(project: Project, position: number): boolean {
   const wanted = wantedAt(project, position);
   return wanted !== undefined && wanted > (wantedAt(project, position - 1) ?? wanted);
@@ -21,7 +21,7 @@ export const dip: EvidenceCheck = {
     const isOnPurpose =
       project.tiers.some(({ from }) => from === position) ||
       project.parameters.some(({ ramp: { breather } }) => isBreather({ breather }, position)) ||
-      // What is wanted to be easier is meant to be.
+      // A level that is wanted to be easier is meant to be.
       isWantedEasier(project, position);
     if (isOnPurpose) return [];
     return [

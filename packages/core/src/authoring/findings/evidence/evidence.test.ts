@@ -77,7 +77,7 @@ const wins = (amount: Amount) => (project: Project) => {
   level.rules = [rule('won', when, [{ effect: 'win' }])];
 };
 
-/** By class: attempts that show it, and some beside them that do not. */
+/** For each class, attempts that show it, and similar ones that do not. */
 const CASES: Partial<Record<FindingCode, { shows: Case; beside: Case }>> = {
   'no-ending': {
     shows: { attempts: seen(0.9, { endings: [{ rule: GAVE_UP, lifeRule: -2, count: 40 }], wins: undefined }) },

@@ -6,7 +6,7 @@ import { evidenceOf, LEAST_ATTEMPTS, percent, type AttemptFacts, type EvidenceCh
 const RARE = 0.01;
 const COMMON = 0.9;
 
-/** Of those who clear, the share that earns the last star; undefined where too few clear, or where there is one star only. */
+/** Returns the share of clears that earn the last star; undefined where too few clear, or where there is one star only. */
 function shareOfLast({ here, forecast }: AttemptFacts): { share: number; cleared: number; index: number } | undefined {
   const { stars } = here.level;
   const last = starCount(stars);

@@ -11,7 +11,7 @@ export const milestoneNeverFires: EvidenceCheck = {
     const { fired } = forecast;
     if (!isMiddle || !fired) return [];
     return here.rules.flatMap(({ rule, path, standing }, index) => {
-      // What can never fire is read off the document.
+      // Rules that can never fire are found in the document.
       const isMeant = !standing && endingOfRule(rule) === null && mayHold(rule.when, here);
       if (!isMeant || fired[index] !== 0) return [];
       return [

@@ -5,7 +5,7 @@ import { winning } from '../conditions.ts';
 import type { SlotFacts } from '../scopes.ts';
 import { evidenceOf, type EvidenceCheck } from './attemptFacts.ts';
 
-/** Named one by one up to so many. */
+/** Limit of the pieces that are named one by one. */
 const NAMED = 3;
 
 /**
@@ -43,7 +43,7 @@ export const neverGathered: EvidenceCheck = {
     const left = forecast.neverGathered.flatMap((index) => all[index] ?? []);
     const missed = forecast.neverGathered.flatMap((index) => {
       const piece = all[index];
-      // What cannot be reached is read off the ground.
+      // Pieces out of reach are found on the ground.
       return piece?.piece === 'collectable' && reach.touches(piece.at) && matters(here, piece.kind, left)
         ? [piece]
         : [];

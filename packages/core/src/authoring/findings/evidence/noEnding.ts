@@ -10,10 +10,10 @@ import {
 } from '../../../forecast/trials/index.ts';
 import { evidenceOf, percent, type AttemptFacts, type EvidenceCheck } from './attemptFacts.ts';
 
-/** So many lost attempts are played again to find one without an end. */
+/** Number of lost attempts that are played again to find one without an end. */
 const TRIED = 12;
 
-/** What was found by playing again, for as long as the forecast stands. */
+/** Results of playing again, by forecast. */
 const shown = new WeakMap<object, number | undefined>();
 
 /** The number of an attempt that came to no end. */

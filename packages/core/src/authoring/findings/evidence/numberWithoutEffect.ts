@@ -4,7 +4,7 @@ import { namesFor } from '../../../play/attempt/index.ts';
 import { say, type Found } from '../finding.ts';
 import { evidenceOf, type AttemptFacts, type EvidenceCheck } from './attemptFacts.ts';
 
-/** Attempts are over for sure at so many times their median. */
+/** Multiple of the median time at which attempts are surely over. */
 const LONG_OVER = 3;
 
 /** A limit that nobody comes near to. */

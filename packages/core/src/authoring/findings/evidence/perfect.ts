@@ -4,9 +4,9 @@ import { mayHold } from '../possible.ts';
 import { say } from '../finding.ts';
 import { evidenceOf, type EvidenceCheck } from './attemptFacts.ts';
 
-/** What a player who ends a level as soon as possible has most of; nobody of them gathers for a star. */
+/** Readings that are greatest for a player who ends a level as soon as possible; such players gather nothing for a star. */
 const BEST_AT_ONCE: ReadonlySet<string> = new Set(['timeLeft', 'timeElapsed', 'lives', 'health', 'tries']);
-/** Of the attempts without mistakes so many have to clear a level before its stars are judged by them. */
+/** Share of attempts without mistakes that must clear a level before its stars are judged by them. */
 const MOSTLY = 0.9;
 
 /** The clock ends the attempts even of players without mistakes. */

@@ -17,7 +17,7 @@ export const runEndsEarly: EvidenceCheck = {
     for (let position = 1; position < middle; position++) {
       const forecast = known?.get(slots[position - 1]?.id ?? '');
       if (!forecast || forecast.attempts < LEAST_ATTEMPTS) return [];
-      // Who loses so many tries in a row gives up.
+      // Chance that a player loses as many tries in a row as end its persistence.
       let giveUp = 1;
       for (let tries = 0; tries < persistence && giveUp > 1e-9; tries++) giveUp *= 1 - forecast.clearRate;
       if (giveUp > most) [hardest, most] = [position, giveUp];

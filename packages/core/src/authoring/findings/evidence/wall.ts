@@ -1,7 +1,7 @@
 import { pointerOf } from '../../../document/model/index.ts';
 import { evidenceOf, percent, type EvidenceCheck } from './attemptFacts.ts';
 
-/** So many points from one level to the next are a wall. */
+/** Drop of the clear rate from one level to the next that counts as a wall. */
 const DROP = 0.25;
 
 /** Much harder than the level before it. */
