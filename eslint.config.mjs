@@ -69,9 +69,9 @@ export default ts.config(
     // Folders whose comments and names of tests have been rewritten; the others follow.
     files: [
       'packages/core/src/authoring/findings/**/*.ts',
+      'packages/core/src/document/ramps/**/*.ts',
       'packages/core/src/forecast/**/*.ts',
-      'packages/core/src/play/attempt/**/*.ts',
-      'packages/core/src/play/bouts/**/*.ts',
+      'packages/core/src/play/**/*.ts',
       'packages/server/src/features/**/*.ts',
       'packages/web/src/workers/**/*.ts',
     ],

@@ -10,7 +10,7 @@ export interface Band {
 /** Whose statistic a formula reads: of who acts, or of who is struck. */
 export type Whose = 'mine' | 'theirs';
 
-/** What a ramp's course may depend on besides the place on its axis. */
+/** Facts on which a ramp may depend, beside the place on its axis. */
 export interface RampContext {
   /** The reading it goes along during the attempt; undefined along the sequence. */
   axis: LiveAxis | undefined;
@@ -45,7 +45,7 @@ export const PLAIN: RampContext = {
   parameterAt: () => Number.NaN,
 };
 
-/** What ramps along the sequence see; of other parameters nothing. */
+/** Returns the context of ramps along the sequence, without other parameters. */
 export const sequenceContext = ({ slots, tiers }: Pick<Project, 'slots' | 'tiers'>): RampContext => ({
   ...PLAIN,
   levels: slots.length,

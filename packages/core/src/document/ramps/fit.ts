@@ -87,7 +87,7 @@ export function fitShape(shape: Shape, targets: readonly Target[], context: Ramp
     if (!better) break;
     fitted = better;
   }
-  // What is nothing beside the targets is none: 0, not a trace of the arithmetic.
+  // A result that is negligible beside the targets is 0, not a trace of the arithmetic.
   const least = NEGLIGIBLE_SHARE * Math.max(...targets.map(({ value }) => Math.abs(value)));
   const tidied = (value: number): number => (Math.abs(value) < least ? 0 : Number(value.toPrecision(DIGITS)));
   return knobs.reduce((from, knob) => knob.write(from, tidied(knob.read(from))), fitted);

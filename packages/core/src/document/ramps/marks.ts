@@ -1,4 +1,4 @@
-/** What stands out along a row of values, by position from 1. */
+/** Notable places along a row of values, by position from 1. */
 export interface LaneMarks {
   /** The largest change from one position to the next; null where nothing changes. */
   largestJump: { position: number; by: number } | null;

@@ -1,4 +1,4 @@
-/** What binary arithmetic leaves over after a few steps, as a share of the number: 32 units in the last place. */
+/** Rounding error of binary arithmetic after a few steps, as a share of the number: 32 units in the last place. */
 const NOISE_SHARE = 32 * Number.EPSILON;
 /** Never more than this is taken for noise, however large the number. */
 const MOST_NOISE = 1e-6;

@@ -23,7 +23,7 @@ const parameter = (ramp: Ramp, pins: Record<string, number> = {}): Parameter => 
   pins,
   note: '',
 });
-/** What a ramp gives at a position of a sequence without tiers. */
+/** Returns the value of a ramp at a position of a sequence without tiers. */
 const at = (ramp: Ramp, position: number): number => rampValue(parameter(ramp), position);
 const slots = Array.from({ length: 24 }, (_, i) => ({ id: `s${i + 1}`, levelId: 'a' }));
 const hornets: Ramp = {
@@ -33,7 +33,7 @@ const hornets: Ramp = {
 };
 
 describe('steps', () => {
-  // By hand: k = ⌊(n − 1) / 2⌋, so n = 1, 2 → k 0; 3 → 1; 8 → 3: 1.6 + 0.45; 22 → 10: 3.1; 23 → 11: 3.25, capped.
+  // Computed by hand: k = ⌊(n − 1) / 2⌋, so n = 1, 2 → k 0; 3 → 1; 8 → 3: 1.6 + 0.45; 22 → 10: 3.1; 23 → 11: 3.25, capped.
   it.each([
     [1, 1.6],
     [2, 1.6],

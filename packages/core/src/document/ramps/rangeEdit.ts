@@ -7,7 +7,7 @@ import { SHAPES } from './shapes/index.ts';
 import { rowWith } from './table.ts';
 import { rawValue, rampValue, type RampProject } from './values.ts';
 
-/** What is done with the values of a stretch of levels. */
+/** An edit of the values of a stretch of levels. */
 export type RangeEdit =
   | { edit: 'add'; by: number }
   | { edit: 'times'; by: number }
@@ -26,7 +26,7 @@ export interface Stretch {
   to: number;
 }
 
-/** What a range edit asks for. @param values of the whole sequence @returns a new row of the same length */
+/** Returns the values after a range edit. @param values of the whole sequence @returns a new row of the same length */
 export function editedValues(values: readonly number[], { from, to }: Stretch, edit: RangeEdit): number[] {
   const at = (position: number): number => values[Math.min(values.length, Math.max(1, position)) - 1] as number;
   return values.map((value, index) => {
@@ -139,7 +139,7 @@ export function applyRangeEdit(
         ? undefined
         : { ramp: { ...ramp, shape: { type: 'formula', text } }, pins: moved };
     }
-    // What is added or multiplied is so behind a cap too, where the values alone do not show how far the shape runs on.
+    // Additions and factors act behind a cap, too, where the values alone do not show the shape.
     const relative = edit.edit === 'add' || edit.edit === 'times';
     const asked = relative
       ? editedValues(

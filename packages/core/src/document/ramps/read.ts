@@ -1,7 +1,7 @@
 import type { Ramp } from '../model/index.ts';
 import type { RampRow } from './table.ts';
 
-/** What a lane says of its ramp beside the line. */
+/** The words of a lane about its ramp, beside the line. */
 export interface RampReading {
   /** First position at which the ramp stands on its cap or floor, if it does. */
   capReachedAt?: number;

@@ -17,7 +17,7 @@ export interface ReadySource {
 export const isBreather = ({ breather }: Pick<ReadyRamp, 'breather'>, position: number): boolean =>
   breather !== undefined && position >= breather.startingAt && (position - breather.startingAt) % breather.every === 0;
 
-/** What stands in for a value that is no finite number: the end of the sane range that it runs away to, or the lower one. */
+/** Returns the replacement of a value that is no finite number: the end of the sane range in its direction, or the lower one. */
 export const fallback = (value: number, { min, max }: Parameter['sane']): number =>
   Number.isFinite(value) ? value : value === Number.POSITIVE_INFINITY ? max : min;
 

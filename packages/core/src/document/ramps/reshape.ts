@@ -18,7 +18,7 @@ export function reshape(ramp: Ramp, type: ShapeType, context: RampContext, place
       context.axis === undefined ? 'level' : 'reading',
       context,
     );
-    // What is said with a minus before it reads better as taken away.
+    // An added negative number reads better as a subtraction.
     const plain = text?.replaceAll('+ -', '- ').replaceAll('- -', '+ ');
     if (plain !== undefined && plain.length <= LONGEST_FORMULA) return { type: 'formula', text: plain };
   }

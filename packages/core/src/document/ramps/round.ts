@@ -55,5 +55,5 @@ export const roundedBy = (value: number, { roundTo, atLeast, atMost }: Caps): nu
 /** Significant digits that keep every designed number and drop binary noise. */
 const DESIGNED_DIGITS = 10;
 
-/** The value with so many significant digits. @example toSignificant(0.1 + 0.2) // 0.3 */
+/** Returns the value with a number of significant digits. @example toSignificant(0.1 + 0.2) // 0.3 */
 export const toSignificant = (value: number, digits = DESIGNED_DIGITS): number => Number(value.toPrecision(digits));

@@ -6,11 +6,11 @@ import { rawValue, isPinned, rampValue, type RampProject, type Values } from './
 
 /** All ramps of a project. */
 export interface Series {
-  /** What a parameter's ramp sees. @param level position of the level, for a ramp along a reading */
+  /** Returns the context of a parameter's ramp. @param level position of the level, for a ramp along a reading */
   contextOf(parameter: Parameter, level: number): RampContext;
   /** A parameter's value, pin included; along a reading, as it stands before the reading has moved. @param position from 1; past the last slot the ramps go on, without pins */
   valueAt(parameter: Parameter, position: number): number;
-  /** What the ramp alone gives there. */
+  /** Returns the value of the ramp alone there. */
   rampAt(parameter: Parameter, position: number): number;
 }
 

@@ -50,7 +50,7 @@ describe('powers without the engine’s own', () => {
 
 describe('growth', () => {
   const shape: Shape = { type: 'growth', from: 2, rate: 0.1, every: 2, startingAt: 3 };
-  // By hand: k = ⌊max(0, n − 3) / 2⌋: n ≤ 4 → 0; 5 → 1: 2.2; 7 → 2: 2.42; 9 → 3: 2.662.
+  // Computed by hand: k = ⌊max(0, n − 3) / 2⌋: n ≤ 4 → 0; 5 → 1: 2.2; 7 → 2: 2.42; 9 → 3: 2.662.
   it.each([
     [1, 2],
     [4, 2],
@@ -70,7 +70,7 @@ describe('growth', () => {
 
 describe('ease', () => {
   const shape: Shape = { type: 'ease', from: 1, to: 9, halfway: 4 };
-  // By hand: 9 − 8 × 2^(−(n − 1) / 4): n = 1 → 1; 5 → 5; 9 → 7; 13 → 8; 3 → 9 − 8 / √2 = 3.34314575…
+  // Computed by hand: 9 − 8 × 2^(−(n − 1) / 4): n = 1 → 1; 5 → 5; 9 → 7; 13 → 8; 3 → 9 − 8 / √2 = 3.34314575…
   it.each([
     [1, 1],
     [3, 9 - 8 / Math.SQRT2],
@@ -88,7 +88,7 @@ describe('ease', () => {
 
 describe('an s-curve', () => {
   const shape: Shape = { type: 'sCurve', from: 2, to: 10, middle: 12, width: 8 };
-  // By hand: 2 + 8 / (1 + e^(−(n − 12) / 2)): at 12 half the way; at 14 e^−1: 2 + 8 / 1.36787944… = 7.848468629…
+  // Computed by hand: 2 + 8 / (1 + e^(−(n − 12) / 2)): at 12 half the way; at 14 e^−1: 2 + 8 / 1.36787944… = 7.848468629…
   it.each([
     [12, 6],
     [14, 2 + 8 / 1.3678794411714423],
@@ -183,7 +183,7 @@ describe('a breather', () => {
     atLeast: 3,
     roundTo: 2,
   };
-  it('comes every so many, after the shape and before floor and rounding', () => {
+  it('comes at its interval, after the shape and before floor and rounding', () => {
     // Shape at 4 is 5, halved 2.5, at least 3, rounded to a multiple of 2, half away from zero: 4.
     expect([3, 4, 5, 8].map((position) => at({ ...ramp, roundTo: 0.5 }, position))).toEqual([4, 3, 6, 4.5]);
     expect(at(ramp, 4)).toBe(4);

@@ -7,14 +7,14 @@ import type { RampProject, Values } from './values.ts';
 export interface RampRow {
   /** With pins. */
   values: Float64Array;
-  /** What the ramp alone gives. */
+  /** Values of the ramp alone. */
   ramp: Float64Array;
 }
 
 /** Every parameter's value at every slot. */
 export interface RampTable {
   slotIds: string[];
-  /** By parameter key, in the order of the sequence. */
+  /** Rows by parameter key, in the order of the sequence. */
   rows: Map<string, RampRow>;
 }
 
@@ -52,7 +52,7 @@ function unchanged(project: RampProject, before: RampProject): ReadonlySet<strin
   return same;
 }
 
-/** One parameter over so many positions. */
+/** Returns the row of one parameter over a number of positions. */
 function rowOf({ slots }: RampProject, parameter: Parameter, positions: number, { rampAt }: Series): RampRow {
   const ramp = new Float64Array(positions);
   for (let i = 0; i < positions; i++) ramp[i] = rampAt(parameter, i + 1);

@@ -12,7 +12,7 @@ export interface Body {
 /** Kept between a body and a wall it leans on, so that it does not count as inside. */
 const GAP = 1e-6;
 
-/** What only touches the next cell is not in it. */
+/** A body that only touches the next cell is not in it. */
 const TOUCH = 1e-9;
 
 /** No body goes further than this in one tick, or it could pass through a wall. Units. */

@@ -6,7 +6,7 @@ export const UNREACHABLE = 0x7fffffff;
 /** Costs of a straight and of a diagonal step: 5 and 7 are within 1 % of 1 and √2, and whole. */
 const STRAIGHT = 5;
 const DIAGONAL = 7;
-/** What entering a cell to be avoided costs besides: a way round it of eight units is shorter. */
+/** Extra cost of entering a cell to be avoided: a way round it of eight units is shorter. */
 const AVOIDED = 40;
 const BUCKETS = DIAGONAL + AVOIDED + 1;
 

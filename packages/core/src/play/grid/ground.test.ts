@@ -17,7 +17,7 @@ const room = makeGrid(['#######', '#.....#', '#.###.#', '#...#.#', '#######']);
 const cell = (x: number, y: number) => y * room.width + x;
 
 describe('distances', () => {
-  // By hand: from (3,3) left to (1,3) is 10, up to (1,1) 10, right to (5,1) 20, down to (5,3) 10; corners may not be cut.
+  // Computed by hand: from (3,3) left to (1,3) is 10, up to (1,1) 10, right to (5,1) 20, down to (5,3) 10; corners may not be cut.
   it.each([
     [3, 3, 0],
     [2, 3, 5],

@@ -11,7 +11,7 @@ const HILLS = [
   [1, 0.24],
 ] as const;
 
-/** Hills of a ground that goes on come again after so many units, so that more ground does not move them. */
+/** Width after which the hills of a growing ground repeat, so that more ground does not move them. Units. */
 const HILLS_EVERY = 40;
 
 const linesUp = (width: number, height: number): Figure[] =>
@@ -20,7 +20,7 @@ const linesUp = (width: number, height: number): Figure[] =>
     return { is: 'line', points: [0, y, width, y], stroke: 'ink', line: 0.02, dash: [0.1, 0.5] };
   });
 
-/** Sky, hills over a width so often, and a line every five units of height. */
+/** Draws sky, hills that repeat after a width, and a line every five units of height. */
 function scenery(rows: readonly string[], every: number): Figure[] {
   const width = rows[0]?.length ?? 0;
   const height = rows.length;
@@ -38,7 +38,7 @@ function scenery(rows: readonly string[], every: number): Figure[] {
   ];
 }
 
-/** What is behind a ground that is seen from aside: sky, hills, and a line every five units of height. */
+/** Draws the background of a ground that is seen from the side: sky, hills, and a line every five units of height. */
 export const horizon = (rows: readonly string[]): Figure[] => scenery(rows, Math.max(1, rows[0]?.length ?? 0));
 
 /** The same behind a ground that goes on. */

@@ -18,7 +18,7 @@ export interface JumpNumbers {
   jumpsInAir: number;
 }
 
-/** What each of them may be. */
+/** Limits of each number. */
 export const JUMP_LIMITS = {
   gravity: [0, 200],
   jumpHeight: [0, 40],
@@ -52,8 +52,8 @@ export interface Jumping extends JumpNumbers {
 const LONG_AIR = 1000;
 
 /**
- * Speed at take-off, so that the sum over ticks reaches the height exactly: velocity comes before place, so that
- * h = v²/2g − v·dt/2. Without gravity a jump is a push of so many units a second.
+ * Returns the speed at take-off with which the sum over ticks reaches the height exactly: velocity comes before
+ * place, so h = v²/2g − v·dt/2. Without gravity a jump is a push of that many units a second.
  */
 export function takeOffOf({ gravity, jumpHeight }: Pick<JumpNumbers, 'gravity' | 'jumpHeight'>): number {
   if (gravity === 0) return jumpHeight;
@@ -61,7 +61,7 @@ export function takeOffOf({ gravity, jumpHeight }: Pick<JumpNumbers, 'gravity' |
   return (step + Math.sqrt(step * step + 8 * gravity * jumpHeight)) / 2;
 }
 
-/** What of a body that jumps changes from tick to tick. */
+/** The changing state of a jumping body. */
 export type Leaping = Pick<Jumping, 'onFloor' | 'airTicks' | 'pressTicks' | 'held' | 'rising' | 'jumpsLeft' | 'fell'>;
 
 /** Makes one body's state that of another; its numbers stay. */
@@ -101,7 +101,7 @@ export const stillJumping = (numbers: JumpNumbers): Omit<Jumping, keyof JumpNumb
   gone: 0,
 });
 
-/** What a tick of holding jump, or of not holding it, makes of the speed up and down. Comes before the body moves. */
+/** Applies a tick of holding jump, or of releasing it, to the vertical speed. Called before the body moves. */
 export function pullAndPress(own: Jumping, body: PlayerBody, jumps: boolean): void {
   if (jumps && !own.held) own.pressTicks = secondsToTicks(own.pressEarlySeconds) + 1;
   else if (own.pressTicks > 0) own.pressTicks--;
@@ -148,7 +148,7 @@ export function bounceUp(own: Jumping, body: PlayerBody): void {
   own.onFloor = false;
 }
 
-/** What a jump from level floor to level floor comes to, held all the time. */
+/** Numbers of a jump from level floor to level floor, held all the time. */
 export interface JumpFacts {
   /** Seconds off the floor. */
   seconds: number;

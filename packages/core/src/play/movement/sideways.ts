@@ -6,7 +6,7 @@ import type { Control, PlayerBody } from '../attempt/index.ts';
 
 /** -1 left, 0 neither, 1 right. */
 export type Side = -1 | 0 | 1;
-/** By pair of inputs. */
+/** Side of each pair of inputs. */
 export const SIDES: readonly Side[] = [0, -1, 1];
 
 export const sideOf = (input: number): Side => SIDES[input >> 1] ?? 0;

@@ -2,7 +2,7 @@ import type { EndingSide, RunEvent } from '../../document/model/index.ts';
 import { positionAtTurn, turnOf } from './order.ts';
 import type { RunPlan } from './plan.ts';
 
-/** What an attempt adds to a run. */
+/** The entry of an attempt in the ledger. */
 export interface AttemptEntry {
   result: 'won' | 'lost';
   stars: number;
@@ -15,10 +15,10 @@ export interface AttemptEntry {
 
 /** A run as it stands between two attempts. */
 export interface RunState {
-  /** Attempts at slots begun so far, in the order of play, from 1. */
+  /** Number of the present turn in the order of play, from 1. */
   turn: number;
   position: number;
-  /** By tally: score, lives, collected, stars, and own ones by id. */
+  /** Values of the tallies: score, lives, collected, stars, and own ones by id. */
   tallies: Readonly<Record<string, number>>;
   /** Most stars earned, by slot. */
   stars: Readonly<Record<string, number>>;

@@ -14,7 +14,7 @@ function shuffled(count: number, seed: number, round: number): number[] {
   return positions;
 }
 
-/** What says in which order slots are played. */
+/** The fields of a project that decide the order of play. */
 interface Ordered {
   run: Pick<Run, 'order' | 'afterLast'>;
   slots: readonly unknown[];

@@ -20,7 +20,7 @@ export interface RunNumbers {
   livesAtMost: number | null;
   /** Points for another life; 0 for none. */
   lifeEvery: number;
-  /** What tallies are set to at an event; those not named are kept. */
+  /** Values to which tallies are set at each event; other tallies are kept. */
   resets: Readonly<Partial<Record<RunEvent, Readonly<Record<string, number>>>>>;
 }
 
@@ -51,7 +51,7 @@ function startOf(project: Project, tally: string): number {
   return project.tallies.find((entry) => entry.id === tally)?.start ?? 0;
 }
 
-/** What becomes of a tally at an event. */
+/** Returns the policy of a tally at an event. */
 export const tallyPolicyOf = (project: Project, tally: string, event: RunEvent): TallyPolicy =>
   (project.run.keep[tally] ?? usualTallyPolicies(tally))[event];
 

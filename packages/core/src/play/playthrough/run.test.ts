@@ -59,7 +59,7 @@ describe('the order of play', () => {
 });
 
 describe('the keep/reset grid', () => {
-  // What each tally is after: a win with 100 points and 5 pieces, then a loss of a life with 10 and 1.
+  // Value of each tally after a win with 100 points and 5 pieces, then a loss of a life with 10 and 1.
   it.each<[string, (project: Project) => void, 'retry' | 'next', string, number]>([
     ['score is kept at the next level', () => undefined, 'next', 'score', 100],
     ['score is kept at a retry', () => undefined, 'retry', 'score', 110],
@@ -126,7 +126,7 @@ describe('a run', () => {
     },
   );
 
-  it('gives a life for every so many points, and never more than the most', () => {
+  it('gives a life at each multiple of its points, and never more than the limit', () => {
     const project = short((p) => {
       p.run.lifeEvery = literal(150);
       p.run.livesAtMost = literal(5);

@@ -15,7 +15,7 @@ export interface FollowedRamp {
   plus: number;
 }
 
-/** What an amount that follows a parameter comes to, as the parameter now is. @param dials values of the changing parameters */
+/** Returns the present number of an amount that follows a parameter. @param dials values of the changing parameters */
 export const followed = (live: LiveAmount, dials: readonly number[]): number => {
   const value = (dials[live.dial] as number) * live.times + live.plus;
   return live.of === undefined ? value : shareOf(value, live.of);
@@ -36,7 +36,7 @@ export function followReadings(
     const mine = followed[i] as FollowedRamp;
     const ramp = ramps[i] as LiveRamp;
     const { collected } = observed;
-    // Of all kinds together for what is counted by kind.
+    // Readings by kind count all kinds together here.
     const reading = READINGS[ramp.axis].read(observed, ramp.axis === 'collected' ? collected.length - 1 : 0);
     if (reading === mine.reading) continue;
     mine.reading = reading;

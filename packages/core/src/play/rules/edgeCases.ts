@@ -5,7 +5,7 @@ import { READINGS, type ReadingDefinition } from './readings.ts';
 import type { Expiry } from './resolved.ts';
 import { TICKS_PER_SECOND, ticksToSeconds } from './ticks.ts';
 
-/** What a case is judged before: the level's judge, and what it sees before anybody has moved. */
+/** The beginning of a case: the level's judge, and its readings before anybody has moved. */
 export interface StartingJudge {
   judge: Judge;
   start: Observed;
@@ -19,7 +19,7 @@ export interface Setting {
   value: number;
 }
 
-/** What the judge says of a case. */
+/** The verdict on a case. */
 export interface CaseVerdict {
   verdict: 'won' | 'lost' | 'goesOn';
   /** Index of the deciding rule, -1 for the clock, -2 while it goes on. */
@@ -142,7 +142,7 @@ function leavesOf(node: JudgeNode): Leaf[] {
 export const longestHold = (node: JudgeNode): number =>
   leavesOf(node).reduce((most, leaf) => Math.max(most, leaf.heldTicks), 1);
 
-/** Sets that follow one another, the last for so many ticks. */
+/** Makes frames of settings that follow one another; the last one lasts `ticks`. */
 export const framesOf = (sets: Setting[][], ticks: number): Frame[] =>
   sets.map((set, index) => ({ set, ticks: index === sets.length - 1 ? ticks : 1 }));
 

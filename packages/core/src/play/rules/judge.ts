@@ -52,7 +52,7 @@ interface JudgeRule {
   everyTicks: number;
   wins: boolean;
   loses: boolean;
-  /** What it brings by itself: where it both wins and loses, what the tie says. */
+  /** The ending that the rule alone brings; the tie decides where it both wins and loses. */
   ending: 'won' | 'lost' | null;
   /** Has effects besides winning and losing. */
   milestone: boolean;
@@ -79,13 +79,13 @@ export interface Judge {
   clockStart: JudgeNode | null;
 }
 
-/** What ended an attempt: a rule by its index, or the clock (-1). */
+/** The end of an attempt: by a rule, as its index, or by the clock (-1). */
 export interface Ending {
   result: 'won' | 'lost';
   rule: number;
 }
 
-/** What the judge remembers of one attempt. Lists by condition run in the order of `Judge.nodes`. */
+/** State of the judge in one attempt. Lists by condition are in the order of `Judge.nodes`. */
 export interface Verdicts {
   /** Is the condition true at this tick, holding time included? */
   truth: boolean[];
@@ -93,15 +93,15 @@ export interface Verdicts {
   numbers: number[];
   /** For how many ticks it has held. */
   held: number[];
-  /** What each comparison compares with; differs from the judge's own once a milestone has changed a parameter. */
+  /** The amount of each comparison; differs from the judge's own once a milestone has changed a parameter. */
   amounts: number[];
   /** May a condition change although nothing that it reads moves? At the first tick, between steps in order, and when an amount is another one. */
   goesOn: boolean[];
-  /** By rule: was its condition true at the last tick? */
+  /** Whether the condition of each rule was true at the last tick. */
   wasTrue: boolean[];
-  /** By rule: ticks at which it fired, as a count. */
+  /** Number of times that each rule has fired. */
   fired: number[];
-  /** By rule: ticks since it last fired. */
+  /** Ticks since each rule last fired. */
   sinceFired: number[];
   /** Indices of the rules whose milestone effects are due at this tick, in the order written. */
   due: number[];
@@ -131,7 +131,7 @@ function build(condition: ResolvedCondition, nodes: JudgeNode[]): JudgeNode {
   return node;
 }
 
-/** What a judge knows besides the rules. */
+/** Options of a judge, beside the rules. */
 export interface JudgeOptions {
   stars?: ResolvedStars;
   clockStart?: ResolvedCondition | null;
@@ -199,11 +199,11 @@ export function startVerdicts(judge: Judge): Verdicts {
   };
 }
 
-/** What a comparison says of a value, holding apart. */
+/** Returns whether a comparison holds for a value, without the time that it must hold. */
 const isNow = (node: JudgeLeaf, value: number, { amounts }: Verdicts): boolean =>
   node.is === 'compare' ? compare(node.comparison, value, amounts[node.index] as number) : (value !== 0) === node.on;
 
-/** What a group says whose parts are true so often; of one in order, so many of its steps are done. */
+/** Returns whether a group holds with `count` true parts; for a group in order, with `count` finished steps. */
 function isMet({ is, of, count: wanted }: JudgeGroup, count: number): boolean {
   switch (is) {
     case 'all':

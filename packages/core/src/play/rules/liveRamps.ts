@@ -18,7 +18,7 @@ export interface LiveRamp {
   level: number;
   levels: number;
   bands: readonly Band[];
-  /** What other parameters that a formula names are worth here. */
+  /** Values here of the other parameters that a formula names. */
   values: Values;
 }
 
@@ -59,7 +59,7 @@ export function liveRampsOf(
   });
 }
 
-/** What a live ramp gives where its reading stands. */
+/** Returns the value of a live ramp at its present reading. */
 export function liveRampAt({ axis, source, level, levels, bands, values }: LiveRamp, reading: number): number {
   const parameterAt = (key: string): number => values[key] ?? Number.NaN;
   return readyRampValue(source, reading, { axis, first: 0, levels, level, bands, parameterAt });

@@ -6,8 +6,9 @@ export interface ScoreTerm {
 }
 
 /**
- * What the world shows the judge at the end of a tick. Lists by kind run in the order of the project's kinds; those
- * of collectables and of enemies have one entry more, last, for “any”. Lists of pieces run in the order of the ground.
+ * Readings for the judge at the end of a tick. Lists by kind are in the order of the project's kinds; those of
+ * collectables and of enemies have one more entry, the last, for “any”. Lists of pieces are in the order of the
+ * ground.
  */
 export interface Observed {
   /** Ticks on the level's clock; stands still until the clock starts. */
@@ -42,11 +43,11 @@ export interface Observed {
   blocked: number;
   /** Rounds of a bout that have begun. */
   rounds: number;
-  /** Of the party in a bout, how many have fallen. */
+  /** Number of fallen fighters of the party in a bout. */
   fallen: number;
   /** Points given by milestones. */
   bonus: number;
-  /** What the score is made of besides. */
+  /** Further terms of the score. */
   scoreTerms: readonly ScoreTerm[];
   /** Points gathered. */
   worth: number[];
@@ -67,7 +68,7 @@ export interface Observed {
   gates: number[];
   /** From 1, by enemy placed on the ground. */
   phases: number[];
-  /** By own tally of the project. */
+  /** Value of each own tally of the project. */
   tallies: number[];
   /** 1 once nobody of it stands any more: our side of a bout, then theirs. */
   sidesBeaten: number[];

@@ -301,7 +301,7 @@ export const BOUT_READINGS: readonly ReadingName[] = ['sideBeaten', 'rounds', 'f
 
 export const readingDefinition = (reading: Reading): ReadingDefinition => READINGS[reading.reading];
 
-/** What a reading is called outside Stadion: with what it is about after a dot. @example 'worth.any' */
+/** Returns the name of a reading outside Stadion, with its subject after a dot. @example 'worth.any' */
 export const readingName = (reading: Reading): string => {
   const id = subjectId(reading);
   return id === '' ? reading.reading : `${reading.reading}.${id}`;

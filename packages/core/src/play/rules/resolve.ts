@@ -33,7 +33,7 @@ export function resolveAmount(amount: Amount, values: Values, placed: Placed): n
   }
 }
 
-/** What resolving needs to know of one level at one slot. */
+/** The facts of one level at one slot that resolving needs. */
 export interface Resolving {
   values: Values;
   placed: Placed;
@@ -87,7 +87,7 @@ export function resolveCondition(source: Condition, resolving: Resolving): Resol
 /** Nobody waits longer; edge cases hold a condition for as long as it asks. */
 export const MOST_HELD_SECONDS = 600;
 
-/** What can only be taken or given, never the other way round. */
+/** Returns an amount that can only be taken or given, never the reverse. */
 const atLeastNothing = (value: number): number => Math.max(0, value);
 
 function resolveEffect(source: Effect, { values, placed, subjects, dials }: Resolving): ResolvedEffect {

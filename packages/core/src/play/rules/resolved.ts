@@ -7,7 +7,7 @@ export interface LiveAmount {
   dial: number;
   times: number;
   plus: number;
-  /** What a share is of; absent for a plain amount. */
+  /** The total of which the amount is a share; absent for a plain amount. */
   of?: number;
 }
 
@@ -64,7 +64,7 @@ export type ResolvedStars =
   | { is: 'ladder'; reading: ReadingName; subject: number; atMost: boolean; thresholds: (number | null)[] }
   | { is: 'conditions'; conditions: (ResolvedCondition | null)[] };
 
-/** What ends an attempt that runs out of time. */
+/** The ending of an attempt that runs out of time. */
 export type Expiry = 'won' | 'lost' | 'grade';
 
 /** Index of every subject a reading or an effect can have. */

@@ -7,5 +7,5 @@ export const TICK_SECONDS = 1 / TICKS_PER_SECOND;
 /** The tick nearest to a time. @param seconds 0 or more */
 export const secondsToTicks = (seconds: number): number => Math.max(0, Math.round(seconds * TICKS_PER_SECOND));
 
-/** How long so many ticks last, seconds. */
+/** Returns the length of a number of ticks, seconds. */
 export const ticksToSeconds = (ticks: number): number => ticks / TICKS_PER_SECOND;

@@ -175,7 +175,7 @@ const USUAL_CAUSES: Readonly<Partial<Record<Reading['reading'], string>>> = {
   sideBeaten: 'a lost fight',
 };
 
-/** What a rule did to the player, in the two or three words a bar's legend has room for. @example 'hornet' */
+/** Returns what a rule did to the player, in two or three words for the legend of a bar. @example 'hornet' */
 export function causeInWords(rule: Rule, names: Names): string {
   for (const effect of rule.then) {
     if (effect.effect === 'lose') return effect.cause;
@@ -188,7 +188,7 @@ export function causeInWords(rule: Rule, names: Names): string {
   return named ?? conditionInWords(rule.when, names);
 }
 
-/** What follows from a rule, in a few words. @example 'opens Garden gate' */
+/** Returns an effect in a few words. @example 'opens Garden gate' */
 export function effectInWords(effect: Effect, names: Names): string {
   switch (effect.effect) {
     case 'win':

@@ -2,7 +2,7 @@ import { PIECES, type AttemptState, type Happening } from '../attempt/index.ts';
 import type { Level } from '../../document/model/index.ts';
 import { causeInWords, effectInWords, type Names, type RuleInForce } from '../rules/index.ts';
 
-/** What telling needs to know of a level. */
+/** The facts of a level that words of happenings need. */
 interface Telling {
   level: Pick<Level, 'ground'>;
   names: Names;
@@ -11,7 +11,7 @@ interface Telling {
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** What one calls a piece: by its kind where it has one, else by its own name. */
+/** Returns the name of a piece: that of its kind where it has one, else its own. */
 function nameOf({ piece, index }: Extract<Happening, { what: 'piece' }>, here: Telling, state: AttemptState): string {
   const kind = PIECES[piece].kindOf?.(state, index);
   const named = kind && here.names.kinds[kind.of][kind.kind]?.name;
@@ -20,7 +20,7 @@ function nameOf({ piece, index }: Extract<Happening, { what: 'piece' }>, here: T
   return entry ? (here.names.pieces[entry.id] ?? entry.id) : piece;
 }
 
-/** What happened, in a line. @example 'Clover gathered' */
+/** Returns a happening as one line. @example 'Clover gathered' */
 export function happeningInWords(happening: Happening, here: Telling, state: AttemptState): string {
   switch (happening.what) {
     case 'piece':

@@ -121,7 +121,7 @@ export const sightMarks = (project: Project, { ground }: Pick<Level, 'ground'>, 
 
 const pointsOf = (places: readonly Place[]): number[] => places.flatMap(({ x, y }) => [x, y]);
 
-/** So far the line goes that shows where one sets out. Units. */
+/** Length of the line that shows the first heading. Units. */
 const HEADING_LINE = 1.5;
 
 /** Where one that does not patrol goes: round its place, or off in a direction. */
@@ -179,12 +179,12 @@ const NO_GAPS: Gap[] = [];
 const knownGaps = new Map<string, Gap[]>();
 const MOST_GROUNDS_KEPT = 1000;
 
-/** What the gaps of a level forgive; none on kinds of ground without. */
+/** Returns the gaps of a level with their margins; none on kinds of ground without gaps. */
 export function gapsOf(level: PreparedLevel): Gap[] {
   const { gaps, gapsGoBy } = groundKindOf(level.kind);
   if (!gaps) return NO_GAPS;
   const { rows, body, player, pieces } = level.motion;
-  // What bears on it, and nothing else: levels that differ otherwise share what was worked out.
+  // Only the facts on which gaps depend: levels that differ otherwise share the result.
   const key = JSON.stringify([rows, gapsGoBy?.(body) ?? body, player.radius, pieces.gate, pieces.hazard]);
   const known = knownGaps.get(key);
   if (known) return known;
@@ -274,7 +274,7 @@ export const passMarks = (passes: readonly number[], width: number): Mark[] =>
 export const wayMarks = (points: readonly number[]): Mark[] =>
   points.length < 4 ? [] : [{ key: 'way', figures: [{ is: 'line', points, stroke: 'edit', line: 0.12 }] }];
 
-/** What an editor of the ground shows besides, since an attempt does not: pieces that are hidden at first, and spawners that send anywhere in an area. */
+/** Draws the marks that only an editor of the ground shows: pieces that are hidden at first, and spawners that send anywhere in an area. */
 export const hiddenMarks = ({ ground }: Pick<Level, 'ground'>): Mark[] =>
   ground.pieces.flatMap((piece): Mark[] => {
     if (piece.piece === 'collectable' && piece.hidden)

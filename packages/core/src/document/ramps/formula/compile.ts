@@ -23,10 +23,10 @@ const OPERATIONS: Readonly<Record<Operation, (a: number, b: number) => number>> 
   '>=': (a, b) => truth(a > b || same(a, b)),
 };
 
-/** What a formula along a reading knows besides. */
+/** Name of the reading in a formula along a reading. */
 export const READING_NAME = 'reading';
 
-/** What a name stands for. Parameters come last: none hides a name of the language. */
+/** Returns the meaning of a name. Parameters come last: none hides a name of the language. */
 function meaningOf(name: string): Run {
   switch (name) {
     case 'level':

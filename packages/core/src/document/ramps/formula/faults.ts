@@ -7,7 +7,7 @@ import { written } from './written.ts';
 export interface FormulaFault {
   /** The part as one would write it. */
   part: string;
-  /** What is wrong with it, to follow the part. @example 'divides by zero' */
+  /** The fault, in words that follow the part. @example 'divides by zero' */
   why: string;
 }
 

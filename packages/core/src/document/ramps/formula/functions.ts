@@ -43,7 +43,7 @@ export const FUNCTIONS: readonly FormulaFunction[] = [
   f('sqrt', 'x', 'the square root', (x) => Math.sqrt(x)),
 ];
 
-/** What is left of a after whole times b, with the sign of b: what counts every fourth level below 0 too. */
+/** Returns the remainder of a after whole multiples of b, with the sign of b, so that every fourth level is counted below 0, too. */
 export function remainder(a: number, b: number): number {
   const left = a - b * Math.floor(clean(a / b));
   // A hair beside 0 is binary noise: 0.3 % 0.1 is 0.

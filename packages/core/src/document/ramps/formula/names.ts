@@ -27,7 +27,7 @@ function unknownName(uses: readonly NameUse[], known: readonly string[], what: s
   return { column, length: name.length, message };
 }
 
-/** What is wrong with the formula of an action: how it is written, or a name that stands for no statistic and no parameter. */
+/** Returns the error in the formula of an action: its writing, or a name of no statistic and no parameter. */
 export function actionFormulaError(
   text: string,
   statistics: readonly string[],
@@ -41,7 +41,7 @@ export function actionFormulaError(
   );
 }
 
-/** What is wrong with a formula: how it is written, or a name that stands for nothing. */
+/** Returns the error in a formula: its writing, or an unknown name. */
 export function formulaError(text: string, keys: readonly string[], axis?: LiveAxis): FormulaError | undefined {
   const parsed = parseFormula(text);
   if (!parsed.ok) return parsed.error;

@@ -32,7 +32,7 @@ const CHOOSE = 'To choose, write if(condition, then, otherwise).';
 const BOTH = 'To ask for both, multiply: (level > 2) * (level < 5).';
 const EITHER = 'To ask for one of two, take the greater: max(level < 2, level > 5).';
 
-/** What people write for something that is said otherwise here. */
+/** Common spellings of things that are written otherwise here. */
 const OTHERWISE: Readonly<Record<string, string>> = {
   '=': 'To compare, write ==.',
   '?': CHOOSE,
@@ -177,7 +177,7 @@ class Reader {
     if (depth >= DEEPEST) this.#stop(token, `A formula is nested at most ${DEEPEST} deep.`);
   }
 
-  /** What stands right after a bracket. */
+  /** Reads the expression after a bracket. */
   #inside(open: Token, depth: number): Read {
     if (this.#peek().is === 'end') this.#stop(open, 'This bracket is never closed.');
     if (this.#isAt(')')) this.#stop(open, 'There is nothing in these brackets.');
@@ -236,7 +236,7 @@ class Reader {
     );
   }
 
-  /** What a call is given, up to the bracket that closes it. */
+  /** Reads the arguments of a call, up to its closing bracket. */
   #arguments(open: Token, depth: number): Node[] {
     const of: Node[] = [];
     if (this.#isAt(')')) {

@@ -13,7 +13,7 @@ const NAME = /[A-Za-z_$][\w$]*/y;
 const SIGN = /==|!=|<=|>=|&&|\|\||[-+*/%^<>(),=.?!:]/y;
 const SPACE = /\s*/y;
 
-/** What people write for something that is written otherwise here. */
+/** Common spellings of things that are written otherwise here. */
 const OTHERWISE: Readonly<Record<string, string>> = {
   '×': 'To multiply, write *.',
   '·': 'To multiply, write *.',

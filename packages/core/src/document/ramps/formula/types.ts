@@ -15,7 +15,7 @@ export type Node =
 
 export type Operation = '+' | '-' | '*' | '/' | '%' | '^' | '==' | '!=' | '<' | '<=' | '>' | '>=';
 
-/** What is wrong with a formula, and where. */
+/** An error in a formula, with its place. */
 export interface FormulaError {
   /** From 1. */
   column: number;
@@ -31,7 +31,7 @@ export interface NameUse {
   column: number;
 }
 
-/** What is read off a formula's text: names of parameters and of the language, and names of statistics. */
+/** A parsed formula: names of parameters and of the language, and names of statistics. */
 export type ParsedFormula =
   | { ok: true; root: Node; names: readonly NameUse[]; statistics: readonly NameUse[]; run: Run }
   | { ok: false; error: FormulaError };

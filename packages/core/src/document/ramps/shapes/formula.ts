@@ -1,7 +1,7 @@
 import { runOf } from '../formula/run.ts';
 import type { ShapeDefinition, ShapeValue } from './types.ts';
 
-/** What the designer writes, in a small language of its own. */
+/** A formula of the designer, in a small language of its own. */
 export const formulaValue: ShapeValue<'formula'> = ({ tree }, place, context) =>
   tree === null ? Number.NaN : runOf(tree)(place, context);
 

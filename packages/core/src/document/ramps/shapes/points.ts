@@ -72,7 +72,7 @@ const handleOf = (index: number, first: number): Handle<Points> => ({
 /** The last place that a point can stand at. */
 const FURTHEST = 1_000_000;
 
-/** Held or straight pieces, each up to the next point; a smooth line is told by straight ones. */
+/** Held or straight pieces, each up to the next point; straight pieces describe a smooth line. */
 const piecewise = ([point, next, ...rest]: readonly Point[], between: Points['between'], name: string): string => {
   if (!point) return '0';
   if (!next) return String(point.value);
@@ -83,12 +83,13 @@ const piecewise = ([point, next, ...rest]: readonly Point[], between: Points['be
   return `if(${name} < ${next.position}, ${piece}, ${piecewise([next, ...rest], between, name)})`;
 };
 
-/** So many points a ramp may have. */
+/** Limit of the points of a ramp. */
 const MOST_POINTS = 200;
 
 /**
- * The points between which straight lines come nearest to all: one after the other, where the lines so far are furthest
- * off. Source: U. Ramer (1972), An iterative procedure for the polygonal approximation of plane curves.
+ * Returns the points whose straight lines come nearest to all: points are added one by one, where the present
+ * lines are furthest off. Source: U. Ramer (1972), An iterative procedure for the polygonal approximation of plane
+ * curves.
  */
 function nearest(all: readonly Point[]): Point[] {
   const kept = new Set([0, all.length - 1]);

@@ -1,6 +1,6 @@
 import type { Handle, ShapeField } from './types.ts';
 
-/** A shape that goes by steps: every so many levels, from one on. */
+/** A shape of steps: one at each interval of levels, from a first level on. */
 interface Stepwise {
   from: number;
   every: number;

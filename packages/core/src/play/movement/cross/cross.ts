@@ -21,7 +21,7 @@ export interface CrossMotion extends KindMotion {
   restTicks: number;
 }
 
-/** What a cross ground remembers of an attempt. */
+/** State of a cross ground in an attempt. */
 export interface CrossOwn {
   /** As changed parameters have made them. */
   stepTicks: number;
@@ -45,7 +45,7 @@ export const USUAL_CROSS: NonNullable<Project['player']['moves']['cross']> = {
   restSeconds: { from: 'number', value: 0.05 },
 };
 
-/** By input: the cell that it leads to, as seen from the player's. */
+/** Step of each input, from the player's cell. */
 export const STEPS: readonly (readonly [dx: number, dy: number])[] = [
   [0, 0],
   [1, 0],
@@ -56,7 +56,7 @@ export const STEPS: readonly (readonly [dx: number, dy: number])[] = [
 
 const FACING = [0, 0, 8, 16, 24] as const;
 const LONGEST_SECONDS = 10;
-/** Who is put back stands still for so long. */
+/** Time that a player stands still after being put back. Ticks. */
 const PUT_BACK_TICKS = 30;
 
 const stepTicksOf = (seconds: number): number => Math.max(1, secondsToTicks(within(seconds, 0, LONGEST_SECONDS)));

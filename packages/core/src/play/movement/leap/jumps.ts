@@ -10,7 +10,7 @@ type Leap = Pick<GroundKind<LeapMotion, LeapOwn>, 'start' | 'moveBody'>;
 
 /** Wider ones are no gaps to be jumped. Cells. */
 const WIDEST = 9;
-/** The press is tried from so many ticks before the edge is reached to so many after it. */
+/** First and last tick of the tried presses, from before the edge to after it. */
 const EARLIEST = -26;
 const LATEST = 14;
 /** No jump is followed for longer. Ticks. */

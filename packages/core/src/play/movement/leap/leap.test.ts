@@ -114,7 +114,7 @@ describe('a jump', () => {
 });
 
 describe('a pit', () => {
-  /** Runs right and jumps where the feet are at the edge, so many ticks late. */
+  /** Runs right and jumps a number of ticks after the feet reach the edge. */
   function over(wide: number, late: number, of: Partial<Record<keyof Moves, number>> = {}): AttemptState {
     const state = onFloor({ acceleration: 1000, ...of }, { rows: pitFrom(12, wide) });
     while (state.body.x + 5 * TICK < 12.3) step(state, RIGHT);

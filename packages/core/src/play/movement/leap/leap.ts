@@ -37,7 +37,7 @@ export const USUAL_LEAP: Moves = {
 
 const movesOf = ({ player }: Pick<Project, 'player'>): Moves => player.moves.leap ?? USUAL_LEAP;
 
-/** What each number may be. */
+/** Limits of each number. */
 const NUMBERS = numbersWithin({
   speed: [0, FASTEST],
   acceleration: [0.1, 1000],

@@ -12,7 +12,7 @@ export interface LeapNumbers extends JumpNumbers {
 }
 export type LeapMotion = KindMotion & LeapNumbers;
 
-/** What a leap ground remembers of an attempt: its numbers as changed parameters have made them, and the state of the body. */
+/** State of a leap ground in an attempt: its present numbers, and the state of the body. */
 export interface LeapOwn extends LeapNumbers, Jumping {
   /** 1 for each cell that is a ledge. */
   ledges: Uint8Array;

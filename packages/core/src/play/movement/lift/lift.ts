@@ -22,7 +22,7 @@ interface LiftNumbers {
 }
 export type LiftMotion = KindMotion & LiftNumbers;
 
-/** What a lift ground remembers of an attempt: its numbers as changed parameters have made them, and the state of the body. */
+/** State of a lift ground in an attempt: its present numbers, and the state of the body. */
 export interface LiftOwn extends LiftNumbers {
   /** Has the player pressed anything yet? Until then nothing pulls at it. */
   begun: boolean;
@@ -46,7 +46,7 @@ export const USUAL_LIFT: Moves = {
 
 const movesOf = ({ player }: Pick<Project, 'player'>): Moves => player.moves.lift ?? USUAL_LIFT;
 
-/** What each number may be. Units per second, or per second squared. */
+/** Limits of each number. Units per second, or per second squared. */
 const NUMBERS = numbersWithin({
   forward: [0, FASTEST],
   steer: [0, FASTEST],
@@ -96,7 +96,7 @@ export const lift: GroundKind<LiftMotion, LiftOwn> = {
     own.gone = 0;
   },
   endsAt: () => false,
-  // What carries pushes the floor only; nothing stands here.
+  // Carriers push standing bodies only; nothing stands here.
   carry: () => undefined,
   copy(from, to) {
     to.forward = from.forward;

@@ -20,7 +20,7 @@ export interface RoamMotion extends KindMotion {
   acceleration: number;
 }
 
-/** What a roam ground remembers of an attempt. */
+/** State of a roam ground in an attempt. */
 export interface RoamOwn {
   /** Most units per second, as changed parameters have made it. */
   speed: number;

@@ -9,22 +9,22 @@ type Running = Pick<GroundKind<RunMotion, RunOwn>, 'start' | 'moveBody'> & {
 };
 
 const NOBODY = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
-/** Presses are tried from so many ticks before one would be hurt. */
+/** Number of ticks before harm at which the first press is tried. */
 const EARLIEST = 60;
-/** What is tried, and how long it is held. Ticks. */
+/** Tried presses, and how long each is held. Ticks. */
 const HOLDS = [
   ['jump', 30],
   ['jump', 8],
   ['slide', 20],
   ['slide', 54],
 ] as const;
-/** Presses are tried so far apart at first; where some clear it, to the tick. */
+/** Ticks between two presses of the first round; where one succeeds, every tick is tried. */
 const COARSE = 3;
 /** Nothing is followed for longer. Ticks. */
 const LONGEST = 1200;
-/** One who is behind an obstacle has come so far beyond where it ends. Units. */
+/** Distance beyond the end of an obstacle at which the player is past it. Units. */
 const BEYOND = 0.4;
-/** An obstacle is over where one runs on for so far. Units. */
+/** Length of a safe stretch that ends an obstacle. Units. */
 const SAFE_UNITS = 1.2;
 const FEET_GAP = 1e-6;
 
@@ -49,7 +49,7 @@ const isIn = ({ body }: Runner, { x, y, width, height }: Area): boolean =>
 
 type Clears = (at: number) => boolean;
 
-/** The most presses in a row that clear something, of so many; windows between the presses that are tried are missed. */
+/** Returns the longest row of presses that clear something; windows between tried presses are missed. */
 function widestTried(many: number, clears: Clears): number {
   let most = 0;
   let first = -1;
@@ -66,7 +66,7 @@ function widestTried(many: number, clears: Clears): number {
   return most;
 }
 
-/** The most presses in a row that clear something, of so many, each of them tried. */
+/** Returns the longest row of presses that clear something, with every press tried. */
 function widestOfAll(many: number, clears: Clears): number {
   let most = 0;
   let inARow = 0;
@@ -80,11 +80,11 @@ function widestOfAll(many: number, clears: Clears): number {
 /** The most presses in a row that clear something in one of several ways. */
 function widest(many: number, ways: readonly Clears[]): number {
   const tried = Math.max(...ways.map((clears) => widestTried(many, clears)));
-  // What is missed lies between two tries: it is narrower than they are apart.
+  // A missed window lies between two tries: it is narrower than their distance.
   return tried >= COARSE - 1 ? tried : Math.max(...ways.map((clears) => widestOfAll(many, clears)));
 }
 
-/** What stands in the way of one who runs, with what each forgives: pits, walls, beams, and what hurts. */
+/** Returns the obstacles of a run with the margin of each: pits, walls, beams and harmful things. */
 export function obstaclesOn(kind: Running, world: World): Gap[] {
   const view = viewOf(world, []);
   const { level, grid } = world;

@@ -33,7 +33,7 @@ export const USUAL_RUN: Moves = {
   jumpsInAir: usual(0),
 };
 
-/** What each number may be. */
+/** Limits of each number. */
 const NUMBERS = numbersWithin({
   speed: [0, FASTEST],
   tall: [0.2, 3],
@@ -128,7 +128,7 @@ export const run: GroundKind<RunMotion, RunOwn> = {
     own.only = part;
   },
   layAhead(state, own) {
-    // What lay behind before the attempt began counts for what comes next.
+    // Sections from before the attempt count for the choice of the next ones.
     if (own.laid.length === 0) own.passedBefore = state.observed.sectionsPassed;
     layAhead(state, own);
   },
@@ -171,7 +171,7 @@ export const run: GroundKind<RunMotion, RunOwn> = {
     noteOffGround(state, own.fell);
   },
   putBack({ body }, own, at) {
-    // What has been let go is no more: nobody is put back beyond it.
+    // Removed ground is gone: nobody is put back onto it.
     const first = own.laid[own.firstLive] as Laid;
     putAtRest(body, own.firstLive > 0 && at.x < first.from ? { x: first.from + 1, y: at.y } : at);
     restJumping(own);

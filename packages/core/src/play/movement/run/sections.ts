@@ -3,9 +3,9 @@ import { drawAt } from '../../../basics/random/index.ts';
 import { READINGS } from '../../rules/index.ts';
 import type { Laid, PreparedSection, RunMotion, RunOwn } from './state.ts';
 
-/** Ground is laid so far ahead of the player. Units. */
+/** Distance ahead of the player that is covered by ground. Units. */
 const AHEAD = 44;
-/** So many sections are there at once; of those passed the oldest is let go. */
+/** Limit of the sections that exist at once; the oldest passed one is removed. */
 const MOST_LIVE = 10;
 /** A run is at most so long: nobody comes there within the longest attempt. Units. */
 const LONGEST = 8000;
@@ -25,7 +25,7 @@ export function tierAt(bounds: readonly number[], reading: number): number {
   return tier;
 }
 
-/** What can come next in a tier: its pool, or the nearest pool below it, or above. Sections without weight never come, unless nothing else is there. */
+/** Returns the sections that can come next in a tier: its pool, or the nearest pool below it, or above. Sections without weight never come, unless there is nothing else. */
 export function poolOf(sections: readonly PreparedSection[], tier: number): number[] {
   const some = sections.some(({ weight }) => weight > 0);
   const numbers = sections.flatMap(({ weight }, index) => (weight > 0 || !some ? [index] : []));
@@ -53,7 +53,7 @@ export function pick(
   return from.at(-1) ?? -1;
 }
 
-/** What the tiers go by, for a section that begins at a place. */
+/** Returns the reading that decides the tier of a section that begins at a place. */
 function readingAt(state: AttemptState, own: RunOwn, from: number): number {
   const { drawnBy } = motionOf(state);
   if (drawnBy === 'sectionsPassed') return own.passedBefore + own.laid.length;
@@ -73,7 +73,7 @@ function bareFloor({ world }: AttemptState): Stretch {
   };
 }
 
-/** Lays sections until there are enough ahead of the player, and lets go of those long passed. */
+/** Lays sections until there are enough ahead of the player, and removes those long passed. */
 export function layAhead(state: AttemptState, own: RunOwn): void {
   let end = state.world.grid.width;
   if (end - state.body.x >= AHEAD || end >= LONGEST) return;

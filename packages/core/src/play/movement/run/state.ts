@@ -35,7 +35,7 @@ export interface Laid {
   to: number;
 }
 
-/** What a run remembers of an attempt: its numbers as changed parameters have made them, and the state of the body. */
+/** State of a run in an attempt: its present numbers, and the state of the body. */
 export interface RunOwn extends RunNumbers, Jumping {
   /** Half of the body's height as it now is, units. */
   halfTall: number;
