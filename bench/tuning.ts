@@ -6,7 +6,7 @@ import {
   MOST_RECORDS,
   playBatch,
   levelRunner,
-  runsOf,
+  playthroughsOf,
   trialQuestion,
 } from '@stadion/core/forecast/trials';
 import { answered, batchPlayer, bringThere, fitRamps, parameterLine } from '@stadion/core/forecast/tuning';
@@ -28,7 +28,7 @@ export function speedOfTuning(say: (what: string, value: string, bar?: string) =
   const drawn = 500;
   for (const through of [false, true]) {
     const count = through ? 40 : drawn;
-    const runs = runsOf(project, steady, books, { through });
+    const runs = playthroughsOf(project, steady, books, { through });
     const start = performance.now();
     runs.play(count);
     const rate = (count / (performance.now() - start)) * 1000;

@@ -1,28 +1,34 @@
 import type { HandOff } from '@stadion/core/exchange/formats';
-import { enterAttempt, startRun, type RunNumbers, type RunPlan, type RunState } from '@stadion/core/play/playthrough';
+import {
+  enterAttempt,
+  startPlaythrough,
+  type PlaythroughNumbers,
+  type PlaythroughPlan,
+  type PlaythroughState,
+} from '@stadion/core/play/playthrough';
 import type { Sequence } from './sequence.ts';
 import type { Run, SavedRun } from './types.ts';
 
 /** How the runs of a hand-off go. */
-function planOf({ run, tallies }: HandOff, { slots, at }: Sequence): RunPlan {
+function planOf({ run, tallies }: HandOff, { slots, at }: Sequence): PlaythroughPlan {
   return {
     run,
     tierStarts: run.tiers.map(({ from }) => from),
     slots: slots.map(({ id, ending }) => ({
       id,
-      next: { won: ending.won.next, lost: ending.lost.next } as NonNullable<RunPlan['slots'][number]['next']>,
+      next: { won: ending.won.next, lost: ending.lost.next } as NonNullable<PlaythroughPlan['slots'][number]['next']>,
     })),
     starts: {
       ...{ score: 0, lives: slots[0]?.lives ?? 0, collected: 0, stars: 0 },
       ...Object.fromEntries(Object.entries(tallies).map(([id, { start }]) => [id, start])),
     },
-    at(position): RunNumbers {
+    at(position): PlaythroughNumbers {
       const slot = at(position);
       return slot
         ? {
             livesAtMost: null,
             ...slot.run,
-            resets: slot.run.resets as RunNumbers['resets'],
+            resets: slot.run.resets as PlaythroughNumbers['resets'],
             starsAsked: slot.starsAsked,
           }
         : { livesAtMost: null, lifeEvery: 0, resets: {}, starsAsked: 0 };
@@ -33,7 +39,7 @@ function planOf({ run, tallies }: HandOff, { slots, at }: Sequence): RunPlan {
 /** A run of a hand-off, from its start or from where it was saved. @param seed decides a shuffled order */
 export function startOrResume(handOff: HandOff, sequence: Sequence, saved: SavedRun | undefined, seed: number): Run {
   const plan = planOf(handOff, sequence);
-  let state: RunState = saved ?? startRun(plan, seed);
+  let state: PlaythroughState = saved ?? startPlaythrough(plan, seed);
   const kept = saved?.seed ?? seed;
   const toSave = (): SavedRun => ({
     ...structuredClone({ turn: state.turn, position: state.position, over: state.over }),

@@ -6,7 +6,7 @@ import { makeWorld, prepareLevel } from '@stadion/core/play/movement';
 import { literal, type Project } from '@stadion/core/document/model';
 import { valuesAt } from '@stadion/core/document/ramps';
 import { eachCondition, READINGS, readingName } from '@stadion/core/play/rules';
-import { enterAttempt, runPlanOf, startRun } from '@stadion/core/play/playthrough';
+import { enterAttempt, playthroughPlanOf, startPlaythrough } from '@stadion/core/play/playthrough';
 import { depth } from '../../core/src/testing/index.ts';
 import { HandOffError, openHandOff, type Judge } from './index.ts';
 import { drawing, randomProject } from './testing/randomRules.ts';
@@ -220,8 +220,8 @@ describe('a run of the runtime', () => {
       const demo = homeBeforeDusk();
       demo.run = { ...demo.run, afterLast, unlock: { by: 'stars', perSlot: literal(0.25) } };
       const game = openHandOff(handOffOf(demo));
-      const plan = runPlanOf(demo);
-      let state = startRun(plan, 1);
+      const plan = playthroughPlanOf(demo);
+      let state = startPlaythrough(plan, 1);
       let run = game.run();
       const draw = drawing(5);
       for (let i = 0; i < 120 && !state.over; i++) {

@@ -9,7 +9,7 @@ import {
   type MintId,
   type TallyPolicy,
   type Project,
-  type RunEvent,
+  type PlaythroughEvent,
   type Tally,
 } from '../../document/model/index.ts';
 import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
@@ -21,7 +21,7 @@ import { shiftTiers, slotIdFor, type SequenceEdit } from './sequence.ts';
 export function setTallyPolicy(
   project: Project,
   tally: string,
-  event: RunEvent,
+  event: PlaythroughEvent,
   policy: TallyPolicy,
   what: string,
 ): NamedEdit {

@@ -7,8 +7,8 @@ import { addSection, editGround, removeSection, setDrawnBy, setSection } from '.
 
 const demo = homeBeforeDusk();
 const levelOf = (project: Project): Level => project.levels['midday-meadow']!;
-const runOf = (project: Project) => levelOf(project).ground as Extract<Ground, { kind: 'run' }>;
-const run = runOf(demo);
+const evaluatorOf = (project: Project) => levelOf(project).ground as Extract<Ground, { kind: 'run' }>;
+const run = evaluatorOf(demo);
 const [first, second] = run.sections;
 const whole = (project: Project): void => expect(importProject(documentOf(project))).toMatchObject({ ok: true });
 
@@ -16,15 +16,15 @@ describe('sections', () => {
   it('come at the end, under a name that is free', () => {
     const added = addSection(levelOf(demo), first!)!;
     const next = after(demo, added);
-    expect(runOf(next).sections.map(({ name }) => name)).toEqual([
+    expect(evaluatorOf(next).sections.map(({ name }) => name)).toEqual([
       ...run.sections.map(({ name }) => name),
       `${first!.name} 2`,
     ]);
-    expect(runOf(next).sections.at(-1)).toMatchObject({ id: added.id, rows: first!.rows, tier: first!.tier });
+    expect(evaluatorOf(next).sections.at(-1)).toMatchObject({ id: added.id, rows: first!.rows, tier: first!.tier });
     expect(added.patch).toHaveLength(1);
     whole(next);
     const gone = after(next, removeSection(levelOf(next), added.id)!);
-    expect(runOf(gone).sections.map(({ id }) => id)).toEqual(run.sections.map(({ id }) => id));
+    expect(evaluatorOf(gone).sections.map(({ id }) => id)).toEqual(run.sections.map(({ id }) => id));
   });
 
   it.each([
@@ -34,13 +34,13 @@ describe('sections', () => {
   ])('are changed in one number or word: %j', (change, said) => {
     const edit = setSection(levelOf(demo), first!, change);
     expect([edit.label.startsWith(said), edit.patch.length]).toEqual([true, 1]);
-    expect(runOf(after(demo, edit)).sections[0]).toMatchObject(change);
+    expect(evaluatorOf(after(demo, edit)).sections[0]).toMatchObject(change);
     whole(after(demo, edit));
   });
 
   it('are drawn by another reading', () => {
     const next = after(demo, setDrawnBy(levelOf(demo), 'distance'));
-    expect(runOf(next).drawnBy).toBe('distance');
+    expect(evaluatorOf(next).drawnBy).toBe('distance');
     whole(next);
   });
 
@@ -56,7 +56,7 @@ describe('sections', () => {
     const edit = editGround(levelOf(demo), changed, 'Change');
     const base = `/levels/midday-meadow/ground/sections/${second!.id}`;
     expect(edit.patch.map(({ path }) => path)).toEqual([`${base}/rows/7`, `${base}/pieces/${moved!.id}/at`]);
-    expect(runOf(after(demo, edit)).sections[1]!.rows).toEqual(rows);
+    expect(evaluatorOf(after(demo, edit)).sections[1]!.rows).toEqual(rows);
   });
 
   it('of no run are not there', () => {
@@ -68,7 +68,7 @@ describe('sections', () => {
 describe('a document with a run', () => {
   const broken = (change: (ground: typeof run) => void): unknown => {
     const project = structuredClone(demo);
-    change(runOf(project));
+    change(evaluatorOf(project));
     return importProject(documentOf(project));
   };
   it.each<[string, (ground: typeof run) => void, RegExp]>([

@@ -12,7 +12,7 @@ import { editGround } from './ground.ts';
 
 type Run = Extract<Ground, { kind: 'run' }>;
 
-const runOf = ({ ground }: Level): Run | undefined => ('sections' in ground ? ground : undefined);
+const evaluatorOf = ({ ground }: Level): Run | undefined => ('sections' in ground ? ground : undefined);
 
 /** A section more, at the end of the list. @param like rows and pieces that it begins with */
 export function addSection(
@@ -20,7 +20,7 @@ export function addSection(
   like: Pick<Section, 'rows' | 'pieces'> & Partial<Section>,
   mint: MintId = freshId,
 ): (NamedEdit & { id: Id }) | undefined {
-  const ground = runOf(level);
+  const ground = evaluatorOf(level);
   if (!ground) return undefined;
   const name = freshName(like.name ?? 'Section', new Set(ground.sections.map((section) => section.name)));
   const id = mint(name, new Set(ground.sections.map((section) => section.id)));
@@ -37,7 +37,7 @@ export function addSection(
 
 /** Takes a section out of a run. */
 export function removeSection(level: Level, id: Id): NamedEdit | undefined {
-  const ground = runOf(level);
+  const ground = evaluatorOf(level);
   const gone = ground?.sections.find((section) => section.id === id);
   if (!ground || !gone) return undefined;
   const sections = ground.sections.filter((section) => section !== gone);

@@ -51,25 +51,25 @@ describe('a book of findings', () => {
   });
 
   it('runs nothing again while nothing has changed', () => {
-    const runsOf = counting();
-    runsOf(demo);
-    expect(runsOf({ ...demo })).toEqual(['project']);
+    const playthroughsOf = counting();
+    playthroughsOf(demo);
+    expect(playthroughsOf({ ...demo })).toEqual(['project']);
   });
 
   it('runs again what one level concerns', () => {
-    const runsOf = counting();
-    runsOf(demo);
+    const playthroughsOf = counting();
+    playthroughsOf(demo);
     const changed = edit(document, { op: 'replace', path: '/levels/two-ponds/tie', value: 'loss' });
-    const runs = runsOf(changed);
+    const runs = playthroughsOf(changed);
     expect(runs.filter((run) => run.startsWith('slot'))).toEqual(['slot slot-4']);
     expect(runs.filter((run) => run.startsWith('level'))).toEqual(['level two-ponds']);
     expect(runs.filter((run) => run.startsWith('parameter'))).toEqual([]);
   });
 
   it('runs again the one parameter, and the slots whose numbers it moves', () => {
-    const runsOf = counting();
-    runsOf(demo);
-    const runs = runsOf(edit(document, { op: 'add', path: '/parameters/hornetSpeed/pins/slot-9', value: 4 }));
+    const playthroughsOf = counting();
+    playthroughsOf(demo);
+    const runs = playthroughsOf(edit(document, { op: 'add', path: '/parameters/hornetSpeed/pins/slot-9', value: 4 }));
     expect(runs.filter((run) => run.startsWith('parameter'))).toEqual(['parameter hornetSpeed']);
     expect(runs.filter((run) => run.startsWith('slot'))).toEqual(['slot slot-9']);
   });

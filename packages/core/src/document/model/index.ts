@@ -75,7 +75,7 @@ export {
   RUN_EVENTS,
   RUN_TALLIES,
   usualTallyPolicies,
-  type RunEvent,
+  type PlaythroughEvent,
   type RunTally,
   type ScorePart,
   type Tally,

@@ -26,7 +26,7 @@ export type TallyPolicy = z.infer<typeof TallyPolicy>;
 
 /** The events at which tallies are kept or reset. */
 export const RUN_EVENTS = ['retry', 'next', 'gameOver'] as const;
-export type RunEvent = (typeof RUN_EVENTS)[number];
+export type PlaythroughEvent = (typeof RUN_EVENTS)[number];
 
 export const TallyPolicies = z.strictObject({ retry: TallyPolicy, next: TallyPolicy, gameOver: TallyPolicy });
 export type TallyPolicies = z.infer<typeof TallyPolicies>;

@@ -14,7 +14,7 @@ export {
   parseFormula,
   power,
   READING_NAME,
-  runOf,
+  evaluatorOf,
   type FormulaCondition,
   type FormulaError,
   type FormulaFunction,

@@ -5,7 +5,7 @@ import { quantile, wilson, type Interval } from '../../basics/stats/index.ts';
 export type Stop = 'through' | 'gave up' | 'gate' | 'ended' | 'too long' | 'unknown';
 
 /** The result of one playthrough. */
-export interface RunRecord {
+export interface PlaythroughRecord {
   /** Results by position, for the positions that were reached. */
   slots: Map<number, { tries: number; losses: number; livesLost: [lifeRule: number, count: number][]; stars: number }>;
   seconds: number;
@@ -53,7 +53,7 @@ export const emptyFunnel = ({ slots }: Pick<Project, 'slots'>): Funnel => ({
 });
 
 /** Adds a run, in place. */
-export function enterRun(funnel: Funnel, record: RunRecord): void {
+export function enterRun(funnel: Funnel, record: PlaythroughRecord): void {
   funnel.runs++;
   for (const [position, { tries, livesLost, stars }] of record.slots) {
     const slot = funnel.slots[position - 1];

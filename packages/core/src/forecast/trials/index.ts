@@ -21,7 +21,7 @@ export { packWins, unpackWins } from './wins.ts';
 export { ENGINE, playBatch, seedOf, trialQuestion, type TrialQuestion } from './batch.ts';
 export { Ways, type Way } from './ways.ts';
 export { fromRow, MOST_RECORDS, type AttemptRecord, type AttemptRow } from './attemptRecord.ts';
-export { runsOf, type AttemptRecords, type Runs } from './runs.ts';
+export { playthroughsOf, type AttemptRecords, type Runs } from './playthroughs.ts';
 export { durations, reachedShare, type Funnel, type FunnelSlot, type Stop } from './funnel.ts';
 export { attemptsNeeded, mixForecasts, type Mixed, type MixedForecast } from './audience.ts';
 export { MOST_TRIES, travel, type Travelled } from './travel.ts';

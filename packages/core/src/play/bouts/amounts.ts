@@ -1,4 +1,4 @@
-import { PLAIN, roundToMultiple, runOf, type FormulaNode, type RampContext } from '../../document/ramps/index.ts';
+import { PLAIN, roundToMultiple, evaluatorOf, type FormulaNode, type RampContext } from '../../document/ramps/index.ts';
 import type { PreparedAction, PreparedBout } from './prepared.ts';
 
 /** How much an action does before spread and element: by the statistics of who acts and of who is struck. */
@@ -10,7 +10,7 @@ export type Strength = (mine: readonly number[], theirs: readonly number[]) => n
  */
 export function strengthOf({ statistics, values, level, levels }: PreparedBout, { formula }: PreparedAction): Strength {
   if (!formula) return () => Number.NaN;
-  const run = runOf(formula);
+  const run = evaluatorOf(formula);
   const places = new Map(statistics.map(({ key }, index) => [key, index]));
   let mine: readonly number[] = [];
   let theirs: readonly number[] = [];

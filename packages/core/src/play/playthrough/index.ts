@@ -1,11 +1,18 @@
 export { isEndless, isGoingOn, positionAtTurn } from './order.ts';
 export {
-  runNumbersAt,
-  runPlanOf,
+  playthroughNumbersAt,
+  playthroughPlanOf,
   runTallies,
   starsAsked,
   tallyPolicyOf,
-  type RunNumbers,
-  type RunPlan,
+  type PlaythroughNumbers,
+  type PlaythroughPlan,
 } from './plan.ts';
-export { enterAttempt, ledgerOf, startRun, type AttemptEntry, type LedgerRow, type RunState } from './ledger.ts';
+export {
+  enterAttempt,
+  ledgerOf,
+  startPlaythrough,
+  type AttemptEntry,
+  type LedgerRow,
+  type PlaythroughState,
+} from './ledger.ts';

@@ -1,6 +1,6 @@
-import type { EndingSide, RunEvent } from '../../document/model/index.ts';
+import type { EndingSide, PlaythroughEvent } from '../../document/model/index.ts';
 import { positionAtTurn, turnOf } from './order.ts';
-import type { RunPlan } from './plan.ts';
+import type { PlaythroughPlan } from './plan.ts';
 
 /** The entry of an attempt in the ledger. */
 export interface AttemptEntry {
@@ -14,7 +14,7 @@ export interface AttemptEntry {
 }
 
 /** A run as it stands between two attempts. */
-export interface RunState {
+export interface PlaythroughState {
   /** Number of the present turn in the order of play, from 1. */
   turn: number;
   position: number;
@@ -29,36 +29,41 @@ export interface RunState {
 export interface LedgerRow {
   position: number;
   entry: AttemptEntry;
-  event: RunEvent | 'end';
+  event: PlaythroughEvent | 'end';
   /** After the attempt, before the event. */
   earned: Readonly<Record<string, number>>;
   /** After what is kept and reset. */
   kept: Readonly<Record<string, number>>;
   /** Where play goes on, in words that a designer reads. */
   said: string[];
-  after: RunState;
+  after: PlaythroughState;
 }
 
-export function startRun(plan: RunPlan, seed: number): RunState {
+export function startPlaythrough(plan: PlaythroughPlan, seed: number): PlaythroughState {
   const position = positionAtTurn(plan, 1, seed) ?? 0;
   return { turn: 1, position, tallies: { ...plan.starts }, stars: {}, over: position === 0 };
 }
 
 /** Where a slot stands in the sequence again once the ramps go past its end. */
-const slotAt = ({ slots }: RunPlan, position: number): RunPlan['slots'][number] | undefined =>
+const slotAt = ({ slots }: PlaythroughPlan, position: number): PlaythroughPlan['slots'][number] | undefined =>
   slots[(position - 1) % Math.max(1, slots.length)];
 
 const sum = (stars: Readonly<Record<string, number>>): number =>
   Object.values(stars).reduce((total, count) => total + count, 0);
 
-function tierFirst({ tierStarts }: RunPlan, position: number): number {
+function tierFirst({ tierStarts }: PlaythroughPlan, position: number): number {
   let first = 1;
   for (const from of tierStarts) if (from <= position) first = from;
   return first;
 }
 
 /** Works out what one attempt does to a run: what it earned, what is kept, where play goes on. */
-export function enterAttempt(plan: RunPlan, run: RunState, entry: AttemptEntry, seed: number): LedgerRow {
+export function enterAttempt(
+  plan: PlaythroughPlan,
+  run: PlaythroughState,
+  entry: AttemptEntry,
+  seed: number,
+): LedgerRow {
   const { position } = run;
   const slot = slotAt(plan, position);
   const { lifeEvery, livesAtMost, resets } = plan.at(position);
@@ -86,7 +91,7 @@ export function enterAttempt(plan: RunPlan, run: RunState, entry: AttemptEntry, 
   }
 
   const isOver = entry.result === 'lost' && earned['lives'] === 0;
-  const event: RunEvent = isOver ? 'gameOver' : entry.result === 'lost' ? 'retry' : 'next';
+  const event: PlaythroughEvent = isOver ? 'gameOver' : entry.result === 'lost' ? 'retry' : 'next';
   const reset = resets[event] ?? {};
   const kept: Record<string, number> = {};
   for (const tally of Object.keys(plan.starts)) kept[tally] = reset[tally] ?? earned[tally] ?? 0;
@@ -97,7 +102,7 @@ export function enterAttempt(plan: RunPlan, run: RunState, entry: AttemptEntry, 
   const locked = where.position !== undefined && where.position !== position && asked > (kept['stars'] ?? 0);
   if (locked)
     said.push(`slot ${where.position} stays shut: it asks for ${asked} stars, there are ${kept['stars'] ?? 0}`);
-  const after: RunState = {
+  const after: PlaythroughState = {
     turn: locked ? run.turn : where.turn,
     position: locked ? position : (where.position ?? position),
     tallies: kept,
@@ -115,10 +120,10 @@ interface Where {
 }
 
 function goOn(
-  plan: RunPlan,
-  { turn, position }: RunState,
+  plan: PlaythroughPlan,
+  { turn, position }: PlaythroughState,
   next: EndingSide['next'] | undefined,
-  event: RunEvent,
+  event: PlaythroughEvent,
   seed: number,
 ): Where {
   if (event === 'gameOver') {
@@ -152,9 +157,9 @@ function goOn(
 }
 
 /** The ledger of a whole run, attempt by attempt, until the entries or the run end. */
-export function ledgerOf(plan: RunPlan, entries: readonly AttemptEntry[], seed: number): LedgerRow[] {
+export function ledgerOf(plan: PlaythroughPlan, entries: readonly AttemptEntry[], seed: number): LedgerRow[] {
   const rows: LedgerRow[] = [];
-  let run = startRun(plan, seed);
+  let run = startPlaythrough(plan, seed);
   for (const entry of entries) {
     if (run.over) break;
     const row = enterAttempt(plan, run, entry, seed);

@@ -6,14 +6,14 @@ import {
   type EndingSide,
   type Project,
   type Run,
-  type RunEvent,
+  type PlaythroughEvent,
   type TallyPolicy,
 } from '../../document/model/index.ts';
 import { valuesAt } from '../../document/ramps/index.ts';
 import { resolveAmount } from '../rules/index.ts';
 
 /** Numbers of a run at one position. */
-export interface RunNumbers {
+export interface PlaythroughNumbers {
   /** Stars that the slot asks for before it opens. */
   starsAsked: number;
   /** No limit when null. */
@@ -21,11 +21,11 @@ export interface RunNumbers {
   /** Points for another life; 0 for none. */
   lifeEvery: number;
   /** Values to which tallies are set at each event; other tallies are kept. */
-  resets: Readonly<Partial<Record<RunEvent, Readonly<Record<string, number>>>>>;
+  resets: Readonly<Partial<Record<PlaythroughEvent, Readonly<Record<string, number>>>>>;
 }
 
 /** How a run goes, with every number resolved: all that its ledger depends on. */
-export interface RunPlan {
+export interface PlaythroughPlan {
   run: Pick<Run, 'order' | 'afterLast' | 'onGameOver'>;
   /** Positions at which tiers begin, ascending. */
   tierStarts: readonly number[];
@@ -33,7 +33,7 @@ export interface RunPlan {
   /** Every tally at the start of a run, Stadion's own first. */
   starts: Readonly<Record<string, number>>;
   /** @param position from 1; past the last slot its numbers go on as the plan says */
-  at(position: number): RunNumbers;
+  at(position: number): PlaythroughNumbers;
 }
 
 /** Nothing placed: amounts of a run are not shares of a ground. */
@@ -52,7 +52,7 @@ function startOf(project: Project, tally: string): number {
 }
 
 /** Returns the policy of a tally at an event. */
-export const tallyPolicyOf = (project: Project, tally: string, event: RunEvent): TallyPolicy =>
+export const tallyPolicyOf = (project: Project, tally: string, event: PlaythroughEvent): TallyPolicy =>
   (project.run.keep[tally] ?? usualTallyPolicies(tally))[event];
 
 /** Stars that a slot asks for before it opens, with what asks for them. */
@@ -66,7 +66,7 @@ export function starsAsked(project: Project, position: number): number {
 }
 
 /** Numbers of a run at a position. */
-export function runNumbersAt(project: Project, position: number): RunNumbers {
+export function playthroughNumbersAt(project: Project, position: number): PlaythroughNumbers {
   const { livesAtMost, lifeEvery } = project.run;
   const resets = RUN_EVENTS.map((event) => {
     const set = runTallies(project).flatMap((tally) => {
@@ -85,7 +85,7 @@ export function runNumbersAt(project: Project, position: number): RunNumbers {
 }
 
 /** The plan of a project's run. */
-export function runPlanOf(project: Project): RunPlan {
+export function playthroughPlanOf(project: Project): PlaythroughPlan {
   return {
     run: project.run,
     tierStarts: project.tiers.map(({ from }) => from),
@@ -94,6 +94,6 @@ export function runPlanOf(project: Project): RunPlan {
       return { id, next: ending && { won: ending.won.next, lost: ending.lost.next } };
     }),
     starts: Object.fromEntries(runTallies(project).map((tally) => [tally, startOf(project, tally)])),
-    at: (position) => runNumbersAt(project, position),
+    at: (position) => playthroughNumbersAt(project, position),
   };
 }

@@ -1,4 +1,4 @@
-import { RUN_EVENTS, type TallyPolicy, type Project, type RunEvent } from '@stadion/core/document/model';
+import { RUN_EVENTS, type TallyPolicy, type Project, type PlaythroughEvent } from '@stadion/core/document/model';
 import { tallyPolicyOf, runTallies } from '@stadion/core/play/playthrough';
 import { resolveAmount } from '@stadion/core/play/rules';
 import { useRef, useState, type KeyboardEvent } from 'react';
@@ -6,7 +6,7 @@ import { setTallyPolicy } from '@stadion/core/authoring/edits';
 import { useEdit, useProject } from '../../project/hooks.ts';
 import { formatNumber, parseNumber } from '../../ui/index.ts';
 
-const EVENTS: Readonly<Record<RunEvent, string>> = {
+const EVENTS: Readonly<Record<PlaythroughEvent, string>> = {
   retry: 'at a retry',
   next: 'at the next level',
   gameOver: 'at a game over',
@@ -43,7 +43,7 @@ export function KeepGrid() {
     setAt(to);
     grid.current?.querySelector<HTMLElement>(`[data-cell="${to.row}-${to.column}"]`)?.focus();
   };
-  const set = (tally: string, event: RunEvent, policy: TallyPolicy): void =>
+  const set = (tally: string, event: PlaythroughEvent, policy: TallyPolicy): void =>
     edit(
       setTallyPolicy(
         project,
@@ -53,15 +53,15 @@ export function KeepGrid() {
         `${nameOf(project, tally)} ${EVENTS[event]}: ${policyInWords(policy)}`,
       ),
     );
-  const toggle = (tally: string, event: RunEvent): void =>
+  const toggle = (tally: string, event: PlaythroughEvent): void =>
     set(tally, event, tallyPolicyOf(project, tally, event).is === 'keep' ? { is: 'reset', to: null } : { is: 'keep' });
-  const commit = (tally: string, event: RunEvent): void => {
+  const commit = (tally: string, event: PlaythroughEvent): void => {
     const parsed = parseNumber(typing ?? '');
     setTyping(null);
     if (parsed.ok) set(tally, event, { is: 'reset', to: { from: 'number', value: parsed.value } });
     focus(row, at.column);
   };
-  const onKeyDown = (event: KeyboardEvent, tally: string, name: RunEvent): void => {
+  const onKeyDown = (event: KeyboardEvent, tally: string, name: PlaythroughEvent): void => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const move = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[event.key];
     if (move) focus(row + (move[0] as number), at.column + (move[1] as number));

@@ -1,10 +1,10 @@
 import {
   ledgerOf,
   runTallies,
-  startRun,
+  startPlaythrough,
   type AttemptEntry,
   type LedgerRow,
-  runPlanOf,
+  playthroughPlanOf,
 } from '@stadion/core/play/playthrough';
 import { useMemo, useState } from 'react';
 import { useGoto, useProject } from '../../project/hooks.ts';
@@ -25,8 +25,8 @@ export function RunLedgerPanel() {
   const [written, setEntries] = useState<AttemptEntry[]>();
   const [script, setScript] = useState(FIRST_SCRIPT);
   const entries = useMemo(() => written ?? script.entries(project), [written, script, project]);
-  const rows = useMemo(() => ledgerOf(runPlanOf(project), entries, SEED), [project, entries]);
-  const start = useMemo(() => startRun(runPlanOf(project), SEED), [project]);
+  const rows = useMemo(() => ledgerOf(playthroughPlanOf(project), entries, SEED), [project, entries]);
+  const start = useMemo(() => startPlaythrough(playthroughPlanOf(project), SEED), [project]);
   const tallies = runTallies(project);
   const last = rows.at(-1)?.after ?? start;
   const change = (index: number, part: Partial<AttemptEntry>): void =>

@@ -1,6 +1,12 @@
 import type { Project } from '@stadion/core/document/model';
 import { valuesAt } from '@stadion/core/document/ramps';
-import { enterAttempt, startRun, type AttemptEntry, type RunState, runPlanOf } from '@stadion/core/play/playthrough';
+import {
+  enterAttempt,
+  startPlaythrough,
+  type AttemptEntry,
+  type PlaythroughState,
+  playthroughPlanOf,
+} from '@stadion/core/play/playthrough';
 import { placedOn } from '@stadion/core/play/attempt';
 
 /** Longer runs are not read line by line. */
@@ -23,10 +29,13 @@ export function usualEntry(project: Project, position: number, change: Partial<A
 }
 
 /** Attempts written down one after the other, each at the slot that the run has come to. */
-function write(project: Project, next: (run: RunState, index: number) => AttemptEntry | undefined): AttemptEntry[] {
+function write(
+  project: Project,
+  next: (run: PlaythroughState, index: number) => AttemptEntry | undefined,
+): AttemptEntry[] {
   const entries: AttemptEntry[] = [];
-  const plan = runPlanOf(project);
-  let run = startRun(plan, SEED);
+  const plan = playthroughPlanOf(project);
+  let run = startPlaythrough(plan, SEED);
   while (!run.over && entries.length < MOST_ENTRIES) {
     const entry = next(run, entries.length);
     if (!entry) break;

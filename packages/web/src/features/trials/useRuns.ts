@@ -2,17 +2,17 @@ import { useMemo } from 'react';
 import { useProject } from '../../project/hooks.ts';
 import { useBooks } from '../../project/useBooks.ts';
 import { workerHook, type WorkerAnswer } from '../../project/useWorkerAnswer.ts';
-import type { RunsAnswer, RunsRequest } from '../../workers/runs.worker.ts';
+import type { PlaythroughsAnswer, PlaythroughsRequest } from '../../workers/playthroughs.worker.ts';
 import type { PacerRow } from './useTrials.ts';
 
 export const RUNS = 1000;
-const useAnswer = workerHook<RunsRequest, RunsAnswer>(
-  () => new Worker(new URL('../../workers/runs.worker.ts', import.meta.url), { type: 'module' }),
+const useAnswer = workerHook<PlaythroughsRequest, PlaythroughsAnswer>(
+  () => new Worker(new URL('../../workers/playthroughs.worker.ts', import.meta.url), { type: 'module' }),
   { kept: 8, settleMs: 300 },
 );
 
 /** Runs of all pacers through the sequence, once every slot of a pacer is known. */
-export function useRuns(rows: readonly PacerRow[]): WorkerAnswer<RunsAnswer> & { waiting: boolean } {
+export function useRuns(rows: readonly PacerRow[]): WorkerAnswer<PlaythroughsAnswer> & { waiting: boolean } {
   const project = useProject();
   const ready = useMemo(
     () =>

@@ -2,7 +2,7 @@ import { placedOn } from '../../../play/attempt/index.ts';
 import { pointerOf } from '../../../document/model/index.ts';
 import { resolveAmount } from '../../../play/rules/index.ts';
 import { valuesIn } from '../../../document/ramps/index.ts';
-import { runNumbersAt } from '../../../play/playthrough/index.ts';
+import { playthroughNumbersAt } from '../../../play/playthrough/index.ts';
 import { say, type Check } from '../finding.ts';
 import { sectionsOf } from '../../../play/grid/index.ts';
 
@@ -37,7 +37,7 @@ export const lifeBeyondPoints: Check<'project'> = {
           points += Math.max(0, resolveAmount(times, values, placed) * (placed[measure][id] ?? 0));
         }
     });
-    const every = runNumbersAt(project, 1).lifeEvery;
+    const every = playthroughNumbersAt(project, 1).lifeEvery;
     if (every <= points) return [];
     return [
       {

@@ -1,5 +1,5 @@
 import { pointerOf } from '../../../document/model/index.ts';
-import { runNumbersAt, runPlanOf } from '../../../play/playthrough/index.ts';
+import { playthroughNumbersAt, playthroughPlanOf } from '../../../play/playthrough/index.ts';
 import { say, type Check } from '../finding.ts';
 
 /** A retry that sets the lives back: trying again costs nothing. */
@@ -8,8 +8,8 @@ export const retryGivesBack: Check<'run'> = {
   scope: 'run',
   find({ project }) {
     const [first] = project.slots;
-    const lives = runPlanOf(project).starts['lives'] ?? 0;
-    const { retry, gameOver } = runNumbersAt(project, 1).resets;
+    const lives = playthroughPlanOf(project).starts['lives'] ?? 0;
+    const { retry, gameOver } = playthroughNumbersAt(project, 1).resets;
     const given = retry?.['lives'];
     if (!first || given === undefined || gameOver?.['lives'] === undefined || given < lives) return [];
     return [

@@ -6,5 +6,5 @@ export { actionFormulaError, cyclesOf, formulaError, namesIn, OWN_NAMES } from '
 export { arithmetic } from './arithmetic.ts';
 export { log, power } from './numerics.ts';
 export { parseFormula } from './parse.ts';
-export { runOf } from './run.ts';
+export { evaluatorOf } from './evaluate.ts';
 export type { FormulaError, Node as FormulaNode, ParsedFormula } from './types.ts';

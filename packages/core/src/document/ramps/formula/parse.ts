@@ -1,6 +1,6 @@
 import { FUNCTIONS } from './functions.ts';
 import { nearest } from './nearest.ts';
-import { runOf } from './run.ts';
+import { evaluatorOf } from './evaluate.ts';
 import { tokensOf, type Token } from './tokens.ts';
 import type { Whose } from '../context.ts';
 import type { NameUse, Node, Operation, ParsedFormula } from './types.ts';
@@ -269,7 +269,7 @@ function parse(text: string): ParsedFormula {
   try {
     const reader = new Reader(tokensOf(text));
     const root = reader.all();
-    return { ok: true, root, names: reader.names, statistics: reader.statistics, run: runOf(root) };
+    return { ok: true, root, names: reader.names, statistics: reader.statistics, run: evaluatorOf(root) };
   } catch (error) {
     if (error instanceof Unreadable) return { ok: false, error: error.at };
     throw error;

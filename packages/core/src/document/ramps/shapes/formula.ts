@@ -1,9 +1,9 @@
-import { runOf } from '../formula/run.ts';
+import { evaluatorOf } from '../formula/evaluate.ts';
 import type { ShapeDefinition, ShapeValue } from './types.ts';
 
 /** A formula of the designer, in a small language of its own. */
 export const formulaValue: ShapeValue<'formula'> = ({ tree }, place, context) =>
-  tree === null ? Number.NaN : runOf(tree)(place, context);
+  tree === null ? Number.NaN : evaluatorOf(tree)(place, context);
 
 /** Its words, handles, and what carries over to it. */
 export const formula: ShapeDefinition<'formula'> = {

@@ -23,7 +23,7 @@ import {
   type Resolving,
   type RuleInForce,
 } from '../../../play/rules/index.ts';
-import { runNumbersAt } from '../../../play/playthrough/index.ts';
+import { playthroughNumbersAt } from '../../../play/playthrough/index.ts';
 import { exportFights } from './bouts.ts';
 import { followsOf, exportCondition } from './logic.ts';
 import type { HandedEffect, HandedSlot } from './schema.ts';
@@ -308,7 +308,7 @@ function makeSlot(project: Project, position: number, slot: Slot, level: Level):
   const inForce = rulesOf(project, level);
   const follows: HandedSlot['follows'] = [];
   const { moves: _moves, ...player } = project.player;
-  const { starsAsked, livesAtMost, ...run } = runNumbersAt(project, position);
+  const { starsAsked, livesAtMost, ...run } = playthroughNumbersAt(project, position);
   return {
     position,
     id: slot.id,

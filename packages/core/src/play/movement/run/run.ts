@@ -17,7 +17,7 @@ import {
 import { numbersWithin, usual } from '../numbers.ts';
 import { obstaclesOn, runnersFrom } from './obstacles.ts';
 import { layAhead } from './sections.ts';
-import type { Laid, RunMotion, RunNumbers, RunOwn } from './state.ts';
+import type { Laid, RunMotion, PlaythroughNumbers, RunOwn } from './state.ts';
 
 type Moves = NonNullable<Project['player']['moves']['run']>;
 
@@ -38,7 +38,7 @@ const NUMBERS = numbersWithin({
   speed: [0, FASTEST],
   tall: [0.2, 3],
   ...JUMP_LIMITS,
-} satisfies Record<keyof RunNumbers, readonly [number, number]>);
+} satisfies Record<keyof PlaythroughNumbers, readonly [number, number]>);
 
 /** Inputs: nothing, jump, slide. */
 export const RUN_ON = 0;

@@ -3,7 +3,7 @@ import type { LiveAxis } from '../../../document/model/index.ts';
 import type { Jumping, JumpNumbers } from '../jumping.ts';
 
 /** How the player moves on a run, seen from aside: it is carried forward, jumps and slides. */
-export interface RunNumbers extends JumpNumbers {
+export interface PlaythroughNumbers extends JumpNumbers {
   /** Units per second to the right. */
   speed: number;
   /** Units that it is high. */
@@ -18,7 +18,7 @@ export interface PreparedSection extends Stretch {
 }
 
 export type RunMotion = KindMotion &
-  RunNumbers & {
+  PlaythroughNumbers & {
     /** The reading whose tiers say from which pool the next section comes. */
     drawnBy: LiveAxis;
     /** Where each tier begins, ascending, inclusive. */
@@ -36,7 +36,7 @@ export interface Laid {
 }
 
 /** State of a run in an attempt: its present numbers, and the state of the body. */
-export interface RunOwn extends RunNumbers, Jumping {
+export interface RunOwn extends PlaythroughNumbers, Jumping {
   /** Half of the body's height as it now is, units. */
   halfTall: number;
   /** Is it low: does it slide, or has it no room to stand up? */

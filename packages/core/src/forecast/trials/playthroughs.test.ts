@@ -14,7 +14,7 @@ import {
   playBatch,
   reachedShare,
   levelRunner,
-  runsOf,
+  playthroughsOf,
   seedOf,
   trialQuestion,
   type AttemptRow,
@@ -43,7 +43,7 @@ const known = (project: Project, ...each: AttemptRow[][]): AttemptRecords =>
 describe('runs through a sequence', () => {
   const pacer = (change: Partial<Pacer> = {}): Pacer => ({ ...homeBeforeDusk().pacers[1]!, ...change });
   const played = (project: Project, books: AttemptRecords, who = pacer(), count = 200) => {
-    const runs = runsOf(project, who, books);
+    const runs = playthroughsOf(project, who, books);
     runs.play(count);
     return runs.read();
   };
@@ -140,7 +140,10 @@ describe('runs drawn from what is known', () => {
   }, 120_000);
 
   it('come to the same as runs that are played through', () => {
-    const [drawn, through] = [runsOf(project, novice, books), runsOf(project, novice, books, { through: true })];
+    const [drawn, through] = [
+      playthroughsOf(project, novice, books),
+      playthroughsOf(project, novice, books, { through: true }),
+    ];
     drawn.play(400);
     through.play(80);
     const [one, other] = [drawn.read(), through.read()];

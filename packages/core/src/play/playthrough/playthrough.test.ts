@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../../exchange/demo/index.ts';
 import { literal, type Project } from '../../document/model/index.ts';
-import { isEndless, ledgerOf, positionAtTurn, type AttemptEntry, runPlanOf } from './index.ts';
+import { isEndless, ledgerOf, positionAtTurn, type AttemptEntry, playthroughPlanOf } from './index.ts';
 
 const SEED = 7;
 const short = (change: (project: Project) => void = () => undefined): Project => {
@@ -86,13 +86,13 @@ describe('the keep/reset grid', () => {
     ['stars are kept', () => undefined, 'retry', 'stars', 2],
     ['stars are reset', (p) => (p.run.keep['stars']!.retry = { is: 'reset', to: null }), 'retry', 'stars', 0],
   ])('%s', (_case, change, event, tally, expected) => {
-    const rows = ledgerOf(runPlanOf(short(change)), [win(2, { tallies: { stings: 2 } }), lose(1)], SEED);
+    const rows = ledgerOf(playthroughPlanOf(short(change)), [win(2, { tallies: { stings: 2 } }), lose(1)], SEED);
     const row = rows.find((entry) => entry.event === event)!;
     expect(row.kept[tally]).toBe(expected);
   });
 
   it('at a game over is looked up by itself', () => {
-    const rows = ledgerOf(runPlanOf(short()), [win(), lose(4)], SEED);
+    const rows = ledgerOf(playthroughPlanOf(short()), [win(), lose(4)], SEED);
     expect(rows[1]!.event).toBe('gameOver');
     expect(rows[1]!.kept).toEqual({ score: 0, lives: 4, collected: 0, stars: 2, stings: 0 });
   });
@@ -107,7 +107,7 @@ describe('a run', () => {
     const project = homeBeforeDusk();
     project.run.onGameOver = where;
     project.run.lifeEvery = null;
-    const rows = ledgerOf(runPlanOf(project), [...Array.from({ length: 8 }, () => win()), lose(4)], SEED);
+    const rows = ledgerOf(playthroughPlanOf(project), [...Array.from({ length: 8 }, () => win()), lose(4)], SEED);
     expect(rows.at(-1)!.after.position).toBe(expected);
   });
 
@@ -120,7 +120,7 @@ describe('a run', () => {
         p.run.lifeEvery = null;
       });
       const order = [1, 2, 3, 4].map((turn) => positionAtTurn(project, turn, SEED));
-      const rows = ledgerOf(runPlanOf(project), [win(), lose(4), win(), win()], SEED);
+      const rows = ledgerOf(playthroughPlanOf(project), [win(), lose(4), win(), win()], SEED);
       const again = where === 'firstSlot' ? [order[0], order[1]] : [order[1], order[2]];
       expect(rows.map(({ position }) => position)).toEqual([order[0], order[1], ...again]);
     },
@@ -131,14 +131,16 @@ describe('a run', () => {
       p.run.lifeEvery = literal(150);
       p.run.livesAtMost = literal(5);
     });
-    const lives = ledgerOf(runPlanOf(project), [win(), win(), win(), win()], SEED).map((row) => row.kept['lives']);
+    const lives = ledgerOf(playthroughPlanOf(project), [win(), win(), win(), win()], SEED).map(
+      (row) => row.kept['lives'],
+    );
     // Points 100, 200, 300, 400: a life at 150 and one at 300, the second above the most.
     expect(lives).toEqual([4, 5, 5, 5]);
   });
 
   it('waits before a star gate', () => {
     const project = short((p) => (p.slots[2]!.starGate = literal(5)));
-    const rows = ledgerOf(runPlanOf(project), [win(2), win(2), win(3)], SEED);
+    const rows = ledgerOf(playthroughPlanOf(project), [win(2), win(2), win(3)], SEED);
     expect(rows.map((row) => row.after.position)).toEqual([2, 2, 3]);
     expect(rows[1]!.said.join()).toContain('slot 3 stays shut: it asks for 5 stars, there are 4');
   });
@@ -146,13 +148,13 @@ describe('a run', () => {
   it('opens by stars gathered per slot', () => {
     const project = short((p) => (p.run.unlock = { by: 'stars', perSlot: literal(2.5) }));
     // Slot 2 asks for 2.5 × 1 = 3 stars.
-    expect(ledgerOf(runPlanOf(project), [win(2)], SEED)[0]!.after.position).toBe(1);
-    expect(ledgerOf(runPlanOf(project), [win(3)], SEED)[0]!.after.position).toBe(2);
+    expect(ledgerOf(playthroughPlanOf(project), [win(2)], SEED)[0]!.after.position).toBe(1);
+    expect(ledgerOf(playthroughPlanOf(project), [win(3)], SEED)[0]!.after.position).toBe(2);
   });
 
   it('keeps the most stars of a slot, not the latest', () => {
     const project = short((p) => (p.levels['clover-steps']!.ending.won.next = { to: 'retry' }));
-    const rows = ledgerOf(runPlanOf(project), [win(3), win(1)], SEED);
+    const rows = ledgerOf(playthroughPlanOf(project), [win(3), win(1)], SEED);
     expect(rows[1]!.kept['stars']).toBe(3);
   });
 
@@ -166,12 +168,12 @@ describe('a run', () => {
     ['to its end', (p) => (p.levels['clover-steps']!.ending.won.next = { to: 'endOfRun' }), 1, true],
     ['to the choice of a level', (p) => (p.levels['clover-steps']!.ending.won.next = { to: 'levelChoice' }), 1, false],
   ])('follows the ending %s', (_case, change, position, over) => {
-    const [row] = ledgerOf(runPlanOf(short(change)), [win()], SEED);
+    const [row] = ledgerOf(playthroughPlanOf(short(change)), [win()], SEED);
     expect([row!.after.position, row!.after.over]).toEqual([position, over]);
   });
 
   it('is over after the last slot, and no attempt is booked after that', () => {
-    const rows = ledgerOf(runPlanOf(short()), [win(), win(), win(), win(), win()], SEED);
+    const rows = ledgerOf(playthroughPlanOf(short()), [win(), win(), win(), win(), win()], SEED);
     expect(rows).toHaveLength(4);
     expect(rows[3]!.event).toBe('end');
   });

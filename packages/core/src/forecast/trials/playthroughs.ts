@@ -3,17 +3,17 @@ import { deviationsOf, drawPlayer, learnedAbilities } from '../pacers/index.ts';
 import { drawAt, mix } from '../../basics/random/index.ts';
 import {
   enterAttempt,
-  runPlanOf,
-  startRun,
-  type RunNumbers,
-  type RunPlan,
-  type RunState,
+  playthroughPlanOf,
+  startPlaythrough,
+  type PlaythroughNumbers,
+  type PlaythroughPlan,
+  type PlaythroughState,
 } from '../../play/playthrough/index.ts';
 import { linearAt, linearFit } from '../../basics/stats/index.ts';
 import { recordOf, fromRow, MOST_RECORDS, type AttemptRecord, type AttemptRow } from './attemptRecord.ts';
 import { seedOf } from './batch.ts';
 import { carriedInto, type Carried } from './carried.ts';
-import { emptyFunnel, enterRun, type Funnel, type RunRecord, type Stop } from './funnel.ts';
+import { emptyFunnel, enterRun, type Funnel, type PlaythroughRecord, type Stop } from './funnel.ts';
 import type { Carry } from './game.ts';
 import { resolveLevel } from './resolveLevel.ts';
 import { levelRunner, type LevelRunner } from './levelRunner.ts';
@@ -123,8 +123,13 @@ const slotAt = ({ slots }: Project, position: number): Slot => slots[(position -
  *
  * @param known attempts by the pacer, by slot; every slot with a level needs some
  */
-export function runsOf(project: Project, pacer: Pacer, known: AttemptRecords, { through = false }: Options = {}): Runs {
-  const plan = remembering(runPlanOf(project));
+export function playthroughsOf(
+  project: Project,
+  pacer: Pacer,
+  known: AttemptRecords,
+  { through = false }: Options = {},
+): Runs {
+  const plan = remembering(playthroughPlanOf(project));
   const own = project.tallies.map(({ id }) => id);
   const starts = own.map((tally) => plan.starts[tally] ?? 0);
   const pools = new Map<string, Pool>();
@@ -193,7 +198,7 @@ export function runsOf(project: Project, pacer: Pacer, known: AttemptRecords, { 
   /** The attempt that a player makes at a position. @returns undefined where nothing is known of the level */
   function attemptAt(
     position: number,
-    run: RunState,
+    run: PlaythroughState,
     player: Player,
     tries: number,
     attempt: number,
@@ -238,13 +243,18 @@ export function runsOf(project: Project, pacer: Pacer, known: AttemptRecords, { 
     return added(booked, readTallies);
   }
 
-  function playRun(index: number): RunRecord {
+  function playRun(index: number): PlaythroughRecord {
     const seed = mix(RUNS, index);
     const player = { seed, deviations: deviationsOf(drawPlayer(pacer, seed), pacer) };
     const count = project.slots.length;
-    const record: RunRecord = { slots: new Map(), seconds: 0, stars: 0, stop: 'through', at: count };
-    let run = startRun(plan, seed);
-    const ends = (stop: Stop, at: number): RunRecord => ({ ...record, stop, at, stars: run.tallies['stars'] ?? 0 });
+    const record: PlaythroughRecord = { slots: new Map(), seconds: 0, stars: 0, stop: 'through', at: count };
+    let run = startPlaythrough(plan, seed);
+    const ends = (stop: Stop, at: number): PlaythroughRecord => ({
+      ...record,
+      stop,
+      at,
+      stars: run.tallies['stars'] ?? 0,
+    });
     for (let attempt = 0; attempt < MOST_ATTEMPTS_A_SLOT * count; attempt++) {
       if (run.over || run.turn > count || run.position > count) return ends('through', count);
       const { position } = run;
@@ -285,8 +295,8 @@ export function runsOf(project: Project, pacer: Pacer, known: AttemptRecords, { 
 }
 
 /** A plan that works out its numbers at each position once. */
-function remembering(plan: RunPlan): RunPlan {
-  const known = new Map<number, RunNumbers>();
+function remembering(plan: PlaythroughPlan): PlaythroughPlan {
+  const known = new Map<number, PlaythroughNumbers>();
   return {
     ...plan,
     at(position) {

@@ -4,7 +4,7 @@ import type { Node, Run } from './types.ts';
 const known = new WeakMap<Node, Run>();
 
 /** A formula's tree made ready to be worked out, once for each tree. */
-export function runOf(tree: Node): Run {
+export function evaluatorOf(tree: Node): Run {
   const before = known.get(tree);
   if (before) return before;
   const run = compile(tree);

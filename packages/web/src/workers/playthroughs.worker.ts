@@ -1,5 +1,5 @@
 import type { Project } from '@stadion/core/document/model';
-import { runsOf, type AttemptRow, type Funnel, type Runs } from '@stadion/core/forecast/trials';
+import { playthroughsOf, type AttemptRow, type Funnel, type Runs } from '@stadion/core/forecast/trials';
 import { answering } from './answering.ts';
 
 export interface KnownPacer {
@@ -16,7 +16,7 @@ interface Played {
 }
 
 /** Asks for many runs through the sequence; a later question takes the place of an earlier one. */
-export interface RunsRequest {
+export interface PlaythroughsRequest {
   id: number;
   project: Project;
   /** Pacers whose attempts are known at every slot. */
@@ -25,7 +25,7 @@ export interface RunsRequest {
   runs: number;
 }
 
-export interface RunsAnswer {
+export interface PlaythroughsAnswer {
   id: number;
   /** The funnel of each pacer until now. */
   funnels: [pacer: string, funnel: Funnel][];
@@ -38,11 +38,11 @@ const ANSWER_EVERY_MS = 600;
 /** Playthroughs of the last question, by the keys of its pacers. */
 let before = new Map<string, Played>();
 
-answering(({ project, known, runs }: RunsRequest) => {
+answering(({ project, known, runs }: PlaythroughsRequest) => {
   const now = new Map<string, Played>();
   for (const { pacer: id, key, slots } of known) {
     const pacer = project.pacers.find((entry) => entry.id === id);
-    if (pacer) now.set(key, before.get(key) ?? { id, played: 0, runs: runsOf(project, pacer, new Map(slots)) });
+    if (pacer) now.set(key, before.get(key) ?? { id, played: 0, runs: playthroughsOf(project, pacer, new Map(slots)) });
   }
   before = now;
   const all = [...now.values()];
@@ -56,6 +56,6 @@ answering(({ project, known, runs }: RunsRequest) => {
       next.played += count;
       return all.some(({ played }) => played < runs);
     },
-    read: (): Omit<RunsAnswer, 'id' | 'done'> => ({ funnels: all.map((each) => [each.id, each.runs.read()]) }),
+    read: (): Omit<PlaythroughsAnswer, 'id' | 'done'> => ({ funnels: all.map((each) => [each.id, each.runs.read()]) }),
   };
 }, ANSWER_EVERY_MS);
