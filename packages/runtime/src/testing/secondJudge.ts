@@ -59,7 +59,7 @@ export function judgeVector({ slot, tallies, frames }: Vector): Verdict[] {
     if (slot.clock.limitFollows) limit = Math.max(0, ticksOf(follow(slot.clock.limitFollows)));
   }
 
-  /** @param looks false for stars at the end: they keep nothing, conditions that have held so far count */
+  /** @param looks false for stars at the end: they keep nothing, and conditions that have held until now count */
   function truth({ when, memory = [] }: Json, owner: string, looks: boolean): boolean {
     const look = (logic: Json, at: number[]): boolean => {
       const mine = memory.find((one: Json) => one.at.join() === at.join()) ?? {};

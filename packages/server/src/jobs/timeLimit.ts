@@ -1,4 +1,4 @@
-/** How often the time used so far is looked at, ms. */
+/** Time between two checks of the limit, ms. */
 const LOOK_EVERY_MS = 250;
 
 /**

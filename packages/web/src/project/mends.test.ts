@@ -9,7 +9,7 @@ import {
   KIND_DEEDS,
   type KindDeed,
 } from '@stadion/core/authoring/edits';
-import { findingsOf, type FindingCode } from '@stadion/core/authoring/findings';
+import { findingsOf, mendsOf, type FindingCode } from '@stadion/core/authoring/findings';
 import { problemsAfterEdit } from '@stadion/core/exchange/formats';
 import { documentOf, type Project } from '@stadion/core/document/model';
 import { after, mistakenProject, PLANTS } from '@stadion/core/testing';
@@ -23,9 +23,7 @@ const kit = (moves: StartMoves): Project =>
 function refusals(project: Project): { refused: string[]; mends: number } {
   const document = documentOf(project);
   const before = documentReducer(undefined, opened({ projectId: 'p', revision: 1, document, log: [] }));
-  const mends = findingsOf(project).flatMap((finding) =>
-    [finding.mend, finding.orMend].flatMap((mend) => (mend ? [{ finding, mend }] : [])),
-  );
+  const mends = findingsOf(project).flatMap((finding) => mendsOf(finding).map((mend) => ({ finding, mend })));
   const refused = mends.flatMap(({ finding: { code, path }, mend: { label, patch } }) => {
     const { open } = documentReducer(before, edited({ id: 'mend', label, patch }));
     const [problem] = open ? problemsAfterEdit(open.document) : [{ message: 'no project', path: [] }];

@@ -1,11 +1,10 @@
-import type { Finding } from '@stadion/core/authoring/findings';
+import { mendsOf, type Finding } from '@stadion/core/authoring/findings';
 import { useEdit } from '../project/hooks.ts';
 import { Button } from '../ui/index.ts';
 
 /** One finding with its reason and, where there is one, its mend. */
 export function FindingNote({ finding }: { finding: Finding }) {
   const edit = useEdit();
-  const mends = [finding.mend, finding.orMend].filter((mend) => mend !== undefined);
   return (
     <div
       role="note"
@@ -15,7 +14,7 @@ export function FindingNote({ finding }: { finding: Finding }) {
       <span className="grow">
         <b>{finding.sentence}</b> {finding.reason} <span className="text-ink-3">({finding.severity})</span>
       </span>
-      {mends.map((mend) => (
+      {mendsOf(finding).map((mend) => (
         <Button key={mend.label} onClick={() => edit(mend)}>
           {mend.label}
         </Button>

@@ -14,9 +14,11 @@ export interface Scatter {
   apart: number;
   /** Another one is another throw. */
   seed: number;
+  /** Keeps the pieces of the kind that lie there; otherwise the new ones replace them. */
+  keepsOld?: boolean;
 }
 
-/** So many free cells are looked at for each piece; the one furthest from the others is taken. */
+/** Number of free cells that are considered for each piece; the one furthest from the others is taken. */
 const LOOKED_AT = 12;
 
 const squared = (one: Cell, other: Cell): number =>
@@ -36,18 +38,17 @@ function freeCells(ground: Ground): Cell[] {
 }
 
 /**
- * Collectables of a kind thrown evenly over what is free: reachable, not in walls, so far from the start and from each
- * other. Those of the kind that lie there already go, or stay. Where no room is left, fewer are thrown.
+ * Throws collectables of a kind evenly over free cells: within reach, not in walls, at their distances from the start and
+ * from each other. Where no room is left, fewer are thrown.
  */
 export function scattered(
   ground: Ground,
   scatter: Scatter,
   mint: MintId = freshId,
-  stay = false,
 ): { ground: Ground; thrown: number } {
-  const { kind, count, fromStart, apart, seed } = scatter;
+  const { kind, count, fromStart, apart, seed, keepsOld = false } = scatter;
   const isOfKind = (piece: Piece): boolean =>
-    !stay && piece.piece === 'collectable' && piece.kind === kind && !piece.hidden;
+    !keepsOld && piece.piece === 'collectable' && piece.kind === kind && !piece.hidden;
   const old = ground.pieces.filter(isOfKind);
   const others = ground.pieces.filter((piece) => !isOfKind(piece));
   const start = ground.pieces.find(({ piece }) => piece === 'start');

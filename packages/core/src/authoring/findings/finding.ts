@@ -27,6 +27,10 @@ export interface Finding {
   evidence?: Evidence;
 }
 
+/** Returns the mends of a finding, the first choice first. */
+export const mendsOf = ({ mend, orMend }: Pick<Finding, 'mend' | 'orMend'>): Mend[] =>
+  [mend, orMend].filter((each) => each !== undefined);
+
 /** Attempts that a finding rests on. */
 export interface Evidence {
   /** How many there are. */

@@ -10,7 +10,7 @@ export {
   type Severity,
   type Source,
 } from './classes.ts';
-export type { Check, Evidence, Finding, Found, Mend } from './finding.ts';
+export { mendsOf, type Check, type Evidence, type Finding, type Found, type Mend } from './finding.ts';
 export { withoutEchoes, evidenceIn, EVIDENCE_CHECKS, type AttemptsSeen, type KnownAttempts } from './evidence/index.ts';
 export type { FactsByScope, Scope, SlotFacts } from './scopes.ts';
 export { checkExpectation, type ExpectationCheck, type KnownForecast } from './expectations.ts';

@@ -1,14 +1,11 @@
 import type { PreparedLevel } from '../../play/attempt/index.ts';
-import { isWall, makeGrid, type Grid } from '../../play/grid/index.ts';
-import { memoizeByObject } from '../../basics/memo/index.ts';
+import { isWall } from '../../play/grid/index.ts';
 import type { Level, Project } from '../../document/model/index.ts';
 import type { Ways } from '../../play/scene/index.ts';
+import { gridOf } from './gridOf.ts';
 
 /** Heights and ways are sums of many ticks: this much more than computed still counts as possible. Units. */
 export const SLACK = 0.02;
-
-/** Cells by rows of ground, made once. */
-export const gridOf = memoizeByObject((rows: readonly string[]): Grid => makeGrid(rows));
 
 /** The facts on which jumps depend. */
 export interface JumpFacts {

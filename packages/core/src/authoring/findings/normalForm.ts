@@ -34,30 +34,27 @@ export function valuesOf(leaf: Leaf, number: NumberOf): NumberSet | undefined {
   return readingDefinition(leaf.reading).unit === 'on/off' ? intersection(set, SWITCH) : set;
 }
 
-const every = (
-  all: readonly Needs[],
-  join: (one: NumberSet, other: NumberSet) => NumberSet,
-): Map<string, NumberSet> => {
-  const joined = new Map<string, NumberSet>();
-  for (const needs of all) for (const [key, set] of needs) joined.set(key, join(joined.get(key) ?? EVERYTHING, set));
-  return joined;
-};
+/** Needs of a condition about which nothing is known. */
+const UNKNOWN: Needs = new Map();
+/** Needs of a condition that can never hold. */
+const NEVER: Needs = new Map([['never', NOTHING]]);
 
-/** Returns what holds with every one of several alternatives. */
-function inEach(all: readonly Needs[]): Map<string, NumberSet> {
+/** Returns the needs of several conditions together. */
+function allOf(all: readonly Needs[]): Needs {
+  const joined = new Map<string, NumberSet>();
+  for (const needs of all)
+    for (const [key, set] of needs) joined.set(key, intersection(joined.get(key) ?? EVERYTHING, set));
+  return joined;
+}
+
+/** Returns the needs that all of several alternatives have. */
+function anyOf(all: readonly Needs[]): Needs {
+  if (all.length === 0) return UNKNOWN;
   // An alternative that can never hold leaves the others as they are.
   const possible = all.filter(isPossible);
-  const [first, ...others] = possible;
-  if (!first) return new Map([['never', NOTHING]]);
-  const joined = new Map(first);
-  for (const [key, set] of first)
-    for (const other of others) {
-      const there = other.get(key);
-      if (there) joined.set(key, union(joined.get(key) ?? set, there));
-      else joined.delete(key);
-      if (!there) break;
-    }
-  return joined;
+  const shared = [...(possible[0]?.keys() ?? [])].filter((key) => possible.every((needs) => needs.has(key)));
+  if (possible.length === 0) return NEVER;
+  return new Map(shared.map((key) => [key, possible.map((needs) => needs.get(key) ?? NOTHING).reduce(union)]));
 }
 
 /** May a condition with these needs hold at some time? */
@@ -68,13 +65,13 @@ export function needsOf(condition: Condition, number: NumberOf, not = false): Ne
   if (!('of' in condition)) {
     const set = valuesOf(condition, number);
     // The opposite of “held for a while” says nothing about a single moment.
-    if (!set || (not && condition.heldSeconds !== undefined)) return new Map();
+    if (!set || (not && condition.heldSeconds !== undefined)) return UNKNOWN;
     return new Map([[keyOfReading(condition.reading), not ? complement(set) : set]]);
   }
   const { is, of } = condition;
   const parts = (opposite: boolean): Needs[] => of.map((part) => needsOf(part, number, opposite));
-  const all = (opposite: boolean): Needs => every(parts(opposite), intersection);
-  const any = (opposite: boolean): Needs => (of.length === 0 ? new Map() : inEach(parts(opposite)));
+  const all = (opposite: boolean): Needs => allOf(parts(opposite));
+  const any = (opposite: boolean): Needs => anyOf(parts(opposite));
   switch (is) {
     case 'all':
       return not ? any(true) : all(false);
@@ -84,15 +81,15 @@ export function needsOf(condition: Condition, number: NumberOf, not = false): Ne
       return not ? any(false) : all(true);
     case 'atLeast': {
       const count = condition.count ? number(condition.count) : 1;
-      if (count === undefined || count <= 0) return new Map();
+      if (count === undefined || count <= 0) return UNKNOWN;
       if (count <= 1) return not ? all(true) : any(false);
-      if (count > of.length) return not ? new Map() : new Map([['never', NOTHING]]);
+      if (count > of.length) return not ? UNKNOWN : NEVER;
       if (count === of.length) return not ? any(true) : all(false);
-      return new Map();
+      return UNKNOWN;
     }
     // Each has held at some time: they need not hold together.
     case 'inOrder':
-      return new Map();
+      return UNKNOWN;
   }
 }
 

@@ -1,7 +1,7 @@
 import { sectionsOf, type Grid } from '../../play/grid/index.ts';
 import { pointerOf, type Level, type Piece, type Project } from '../../document/model/index.ts';
 import type { Found } from './finding.ts';
-import { gridOf } from './jumps.ts';
+import { gridOf } from './gridOf.ts';
 import type { LevelFacts } from './scopes.ts';
 
 /** One stretch of ground with its pieces: a level's ground, or one section of it. */

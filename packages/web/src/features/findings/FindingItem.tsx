@@ -1,4 +1,4 @@
-import { findingClass, leaveSo, type Finding, type Remedy } from '@stadion/core/authoring/findings';
+import { findingClass, leaveSo, mendsOf, type Finding, type Remedy } from '@stadion/core/authoring/findings';
 import { useState, type KeyboardEvent } from 'react';
 import { addressOf, useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { placeOfFinding } from '../../project/placeOfFinding.ts';
@@ -39,7 +39,7 @@ export function FindingItem({ finding, by }: Props) {
   const goto = useGoto();
   const navigate = useNavigate();
   const [leaving, setLeaving] = useState(false);
-  const { mend, orMend, slotId, severity, sentence, reason, evidence, code } = finding;
+  const { mend, slotId, severity, sentence, reason, evidence, code } = finding;
   const position = project.slots.findIndex((slot) => slot.id === slotId) + 1;
   const name = project.levels[project.slots[position - 1]?.levelId ?? '']?.name ?? '';
   const { title, source, remedies = [] } = findingClass(code);
@@ -95,13 +95,11 @@ export function FindingItem({ finding, by }: Props) {
         />
       ) : (
         <div className="mt-1 flex flex-wrap items-center gap-1.5">
-          {[mend, orMend].map((each) =>
-            each ? (
-              <Button key={each.label} onClick={() => edit(each)}>
-                {each.label}
-              </Button>
-            ) : null,
-          )}
+          {mendsOf(finding).map((each) => (
+            <Button key={each.label} onClick={() => edit(each)}>
+              {each.label}
+            </Button>
+          ))}
           {remedies.map((remedy) => (
             <button
               key={remedy}

@@ -16,7 +16,7 @@ interface Props {
 export function PlayHead({ here: { position, level }, onRestart, onLeave, told, children }: Props) {
   return (
     <header className="flex min-h-[46px] shrink-0 items-center gap-4 bg-bar px-3.5 py-1 text-bar-ink">
-      {/* What is told goes on in a second line where it is much: the ways out stay in sight. */}
+      {/* Many readings wrap into a second line, so that the ways out stay in sight. */}
       <div className="flex min-w-0 grow flex-wrap items-center gap-x-4">
         <h1 className="text-[15px]">
           {position}&ensp;{level.name}

@@ -1,4 +1,4 @@
-import { pointerOf } from '../../../document/model/index.ts';
+import { pointerOf, type Parameter } from '../../../document/model/index.ts';
 import { seriesOf } from '../../../document/ramps/index.ts';
 import { isGoingOn } from '../../../play/playthrough/index.ts';
 import { say, type Check, type Found, type Mend } from '../finding.ts';
@@ -6,18 +6,22 @@ import { rowOf, withUnit } from '../rampFacts.ts';
 import type { ParameterFacts } from '../scopes.ts';
 
 const NOISE = 1e-9;
+
+const isOutside = ({ sane }: Pick<Parameter, 'sane'>, value: number): boolean =>
+  value < sane.min - NOISE || value > sane.max + NOISE;
+
 /** The least number of levels past the end that are checked. */
 const LEVELS_PAST_END = 24;
 
 /** Caps the ramp at the ends that it leaves by, and drops the pins outside. @param ramp values of the ramp without its pins */
-function mendOf({ parameter }: ParameterFacts, ramp: readonly number[]): Mend {
+function mendOf(parameter: Parameter, ramp: readonly number[]): Mend {
   const { key, sane, pins } = parameter;
   const caps = (['atLeast', 'atMost'] as const).flatMap((limit) => {
     const end = limit === 'atMost' ? sane.max : sane.min;
     const isBeyond = (value: number): boolean => (limit === 'atMost' ? value > end + NOISE : value < end - NOISE);
     return ramp.some(isBeyond) ? [{ limit, end }] : [];
   });
-  const outside = Object.entries(pins).filter(([, pin]) => pin < sane.min - NOISE || pin > sane.max + NOISE);
+  const outside = Object.entries(pins).filter(([, pin]) => isOutside(parameter, pin));
   const words = caps.map(({ limit, end }) => `at ${limit === 'atMost' ? 'most' : 'least'} ${say(end)}`).join(', ');
   return {
     label: caps.length > 0 ? words.replace('at', 'At') : outside.length === 1 ? 'Drop the pin' : 'Drop the pins',
@@ -41,14 +45,14 @@ function pastTheEnd({ parameter, project }: ParameterFacts): Found[] {
   const series = seriesOf(project);
   for (let position = count + 1; position <= count + Math.max(count, LEVELS_PAST_END); position++) {
     const value = series.valueAt(parameter, position);
-    if (value >= sane.min - NOISE && value <= sane.max + NOISE) continue;
+    if (!isOutside(parameter, value)) continue;
     return [
       {
         slotId: last.id,
         path: pointerOf(['parameters', key, 'ramp']),
         sentence: `${label} leaves its sane range past the end, at level ${position}.`,
         reason: `The ramps go on after the last slot. It is ${withUnit(say(value), unit)} there, and ${say(sane.min)} to ${say(sane.max)} is sane.`,
-        mend: mendOf({ parameter, project } as ParameterFacts, [value]),
+        mend: mendOf(parameter, [value]),
       },
     ];
   }
@@ -64,8 +68,7 @@ export const rampLeavesSaneRange: Check<'parameter'> = {
     const row = rowOf(facts);
     if (!row) return [];
     const { sane, label, key, unit } = parameter;
-    const isOutside = (value: number): boolean => value < sane.min - NOISE || value > sane.max + NOISE;
-    const positions = row.values.flatMap((value, index) => (isOutside(value) ? [index + 1] : []));
+    const positions = row.values.flatMap((value, index) => (isOutside(parameter, value) ? [index + 1] : []));
     const [first] = positions;
     if (first === undefined) return pastTheEnd(facts);
     const value = row.values[first - 1] as number;
@@ -77,7 +80,7 @@ export const rampLeavesSaneRange: Check<'parameter'> = {
         path: pointerOf(['parameters', key, 'ramp']),
         sentence: `${label} leaves its sane range at level ${first}.`,
         reason: `It is ${withUnit(say(value), unit)} there, and ${say(sane.min)} to ${say(sane.max)} is sane${more}.`,
-        mend: mendOf(facts, row.ramp),
+        mend: mendOf(parameter, row.ramp),
       },
     ];
   },

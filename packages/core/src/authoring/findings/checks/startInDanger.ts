@@ -2,7 +2,7 @@ import { isWall } from '../../../play/grid/index.ts';
 import { pointerOf } from '../../../document/model/index.ts';
 import { harmfulKinds, hazardKindOf, holds, startOf } from '../dangers.ts';
 import type { Check } from '../finding.ts';
-import { gridOf } from '../jumps.ts';
+import { gridOf } from '../gridOf.ts';
 
 /** The start lies in a wall, or on what hurts. */
 export const startInDanger: Check<'slot'> = {

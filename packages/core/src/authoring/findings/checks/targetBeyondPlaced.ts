@@ -1,6 +1,6 @@
 import { scattered } from '../../building/index.ts';
 import { groundPatch } from '../../edits/index.ts';
-import { freshId, pointerOf, type Reading } from '../../../document/model/index.ts';
+import { pointerOf, type Ground, type Reading } from '../../../document/model/index.ts';
 import { readingInWords } from '../../../play/rules/index.ts';
 import { say, type Check, type Found, type Mend } from '../finding.ts';
 import { beyondReach } from '../possible.ts';
@@ -9,13 +9,18 @@ import type { SlotFacts } from '../scopes.ts';
 /** Units between pieces that are placed, and from the start, where there is room. */
 const APART = 1.4;
 
+/** Limit of the pieces that are proposed. */
+const MOST_MORE = 40;
+/** Kinds of ground on which every free cell with a way to it can be reached: on the others it may be too high, or not there yet. */
+const SCATTERED_ON: ReadonlySet<Ground['kind']> = new Set(['roam', 'cross', 'lift']);
+
 /** Places more pieces until the target lies on the ground; undefined where the ground has no room, or no kind has worth. */
 function placeMore(
   { project, level, number }: SlotFacts,
   reading: Extract<Reading, { reading: 'worth' | 'collected' }>,
   missing: number,
 ): Mend | undefined {
-  if (level.ground.kind === 'run') return undefined;
+  if (!SCATTERED_ON.has(level.ground.kind)) return undefined;
   const placed = (kind: string): number =>
     level.ground.pieces.filter((piece) => piece.piece === 'collectable' && piece.kind === kind && !piece.hidden).length;
   const kinds = project.kinds.collectables.filter(({ id }) => reading.of === 'any' || reading.of === id);
@@ -26,17 +31,14 @@ function placeMore(
   const more = Math.ceil(missing / each - 1e-9);
   const count = placed(most.id) + more;
   if (more > MOST_MORE) return undefined;
-  const scatter = { kind: most.id, count: more, fromStart: APART, apart: APART, seed: count };
-  const { ground, thrown } = scattered(level.ground, scatter, freshId, true);
+  const scatter = { kind: most.id, count: more, fromStart: APART, apart: APART, seed: count, keepsOld: true };
+  const { ground, thrown } = scattered(level.ground, scatter);
   if (thrown < more) return undefined;
   return {
     label: `Place ${more} more of ${most.name}`,
     patch: groundPatch(['levels', level.id, 'ground'], level.ground, ground),
   };
 }
-
-/** More pieces than these are not proposed. */
-const MOST_MORE = 40;
 
 /** The only ways to win ask for more than lies on the ground. */
 export const targetBeyondPlaced: Check<'judged'> = {
