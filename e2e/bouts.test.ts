@@ -81,7 +81,7 @@ describe('fights by turns', () => {
     await at.page.waitFor('how far Novice comes', async () => / \d+$/.test(await pacing('Party level, Novice')));
     await at.page.waitFor('what an hour gives', async () =>
       /Steady [\d.]+ min [\d.]+ of [\d.]+ \d+ \d/.test(
-        (await at.page.textOf('[aria-label="By who plays"]')).replace(/\s+/g, ' '),
+        (await at.page.textOf('[aria-label="By pacer"]')).replace(/\s+/g, ' '),
       ),
     );
     await at.page.clickName('button', 'Go to level 10');
@@ -97,9 +97,9 @@ describe('fights by turns', () => {
     await at.saved('a place', ({ levels }) => levels['clover-steps']!.meetings?.zones?.[0] === 'hive');
     await choose('Where meetings are: at places', 'one per stretch of way');
     await at.page.typeInto('Way to a meeting', '2');
-    await choose('What a lost bout means: lets it go on', 'loses the level');
+    await choose('What a lost bout means: changes nothing', 'loses the level');
     await choose('May the party withdraw: may withdraw', 'cannot withdraw');
-    await choose('Group that is met besides: + group', 'The wasp captain');
+    await choose('Another group that is met: + group', 'The wasp captain');
     await at.page.typeInto('Share of Ants on the path among the meetings', '0');
     await at.saved('all of it', ({ levels }) =>
       JSON.stringify(levels['clover-steps']!.meetings).includes('"every":{"from":"number","value":2}'),

@@ -47,7 +47,7 @@ describe('trials', () => {
     await at.page.seeText(/of 9 forecasts known, paused/);
     // Also where nobody sees that they are held.
     await at.open('level/slot-1');
-    await at.page.clickName('button', 'Trials are paused: let them go on');
+    await at.page.clickName('button', 'Trials are paused: resume');
     await at.page.seeText('whiskers: 95 % interval');
     await at.open('trials/slot-1');
     await seeInTime(/All 9 forecasts known/);

@@ -128,7 +128,7 @@ const ROUTES: RouteConfig[] = [
   {
     method: 'post',
     path: '/api/projects/{id}/trials',
-    summary: 'Pause the trials of a project, let them go on, or cancel them; what was played is kept',
+    summary: 'Pause, resume or cancel the trials of a project; attempts that were played are kept',
     request: { params: id, body: json(contract.TrialsChange) },
     responses: { ...found('The state.', contract.TrialsState), 400: problem('Not understood.') },
   },

@@ -42,7 +42,7 @@ export function TextInPlace({
       <button
         type="button"
         className={`rounded-r text-left hover:bg-edit-soft ${className}`}
-        aria-label={`${label}: ${value || placeholder || 'none'}. Edit`}
+        aria-label={`${label}: ${(value || placeholder || 'none').replace(/\.$/, '')}. Edit`}
         onClick={() => setDraft(value)}
       >
         {value === '' ? <span className="text-ink-3">{placeholder}</span> : value}

@@ -91,7 +91,7 @@ describe('the sequence', () => {
         }
         expect(froms(project)[0]).toBe(1);
       }),
-      { numRuns: depth(25, 8) },
+      { numRuns: depth(25, 4) },
     );
   });
 });

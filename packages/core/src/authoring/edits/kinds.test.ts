@@ -75,13 +75,13 @@ describe('kinds', () => {
   });
 
   it('go by one operation a level where thousands of pieces go with them', () => {
-    const demo = manyLevels(500, 4);
+    const demo = manyLevels(100, 4);
     const added = addKind(demo, 'gathered', look);
     const project = after(demo, added);
     for (const level of Object.values(project.levels))
-      for (let i = 0; i < 5; i++)
+      for (let i = 0; i < 12; i++)
         level.ground.pieces.push({ id: `t-${i}`, piece: 'collectable', kind: added.id, at: { x: 2.5, y: 2.5 } });
-    const pieces = 5 * Object.keys(project.levels).length;
+    const pieces = 12 * Object.keys(project.levels).length;
     const result = removal(project, added.id);
     expect(result.label).toBe(`Remove Token and its ${pieces} pieces`);
     expect(result.patch.length).toBe(Object.keys(project.levels).length + 1);

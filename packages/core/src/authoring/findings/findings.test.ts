@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../../exchange/demo/index.ts';
-import { after, demoOnGrounds } from '../../testing/index.ts';
+import { after, demoOnGrounds, depth } from '../../testing/index.ts';
 import { literal, type Project } from '../../document/model/index.ts';
 import { findingsAt, findingsOf, type Finding } from './index.ts';
 
@@ -131,7 +131,7 @@ describe('a tight gap of a section', () => {
         code === 'tight-gap' ? [reason] : [],
       );
     };
-    const heights = Array.from({ length: 16 }, (_, step) => 1.9 + step * 0.02);
+    const heights = Array.from({ length: depth(16, 4) }, (_, step) => 1.9 + step * depth(0.02, 0.08));
     const reasons = heights.flatMap(found);
     expect(reasons.length).toBeGreaterThan(0);
     for (const reason of reasons)

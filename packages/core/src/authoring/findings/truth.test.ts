@@ -260,8 +260,8 @@ describe('an ending before anybody acts', () => {
 });
 
 describe('over random projects of every kind of ground', () => {
-  const SOUND = depth(300, 60);
-  const PLANTED = depth(20, 2);
+  const SOUND = depth(300, 24);
+  const PLANTED = depth(20, 1);
 
   it('nothing grave is said of sound ones', () => {
     const said = Array.from({ length: SOUND }, (_, seed) => seed).flatMap((seed) =>

@@ -37,7 +37,7 @@ describe('who stays at the start', () => {
       parameter.ramp = { ...parameter.ramp, shape: { type: 'hold', value: 2 * sight } };
       return project;
     });
-    const projects = [...seeing, ...Array.from({ length: 20 }, (_, seed) => soundProject(seed))];
+    const projects = [...seeing, ...Array.from({ length: depth(20, 10) }, (_, seed) => soundProject(seed))];
     const safe = projects.flatMap(factsOf).filter((facts) => !mayBeHurt(facts, SECONDS));
     expect(safe.length).toBeGreaterThanOrEqual(40);
     for (const facts of safe) for (const seed of [0, 1]) expect(isHurt(facts, seed)).toBe(false);
@@ -55,11 +55,11 @@ describe('a book of findings of a random project', () => {
   it('finds after a change of any number what a new book finds', () => {
     const dice = new Dice(5);
     let tried = 0;
-    for (let seed = 0; seed < depth(6, 2); seed++) {
+    for (let seed = 0; seed < depth(6, 1); seed++) {
       const book = new FindingBook();
       let document = documentOf(soundProject(seed));
       const paths = numbersIn(document).filter((path) => !path.startsWith('/version'));
-      for (let edit = 0; edit < 25; edit++) {
+      for (let edit = 0; edit < depth(25, 12); edit++) {
         const path = paths[dice.below(paths.length)]!;
         const edited = applyPatch(document, [{ op: 'replace', path, value: dice.below(9) }]);
         if (!ProjectDocument.safeParse(edited).success) continue;
@@ -69,6 +69,6 @@ describe('a book of findings of a random project', () => {
         tried++;
       }
     }
-    expect(tried).toBeGreaterThan(depth(60, 20));
+    expect(tried).toBeGreaterThan(depth(60, 5));
   });
 });

@@ -36,7 +36,7 @@ function met(change: Partial<Meetings>, also: (project: Project) => void = () =>
 }
 
 const steady = (project: Project) => everyPacer(project)[1]!;
-const ATTEMPTS = Array.from({ length: depth(40, 16) }, (_, number) => seedOf(number));
+const ATTEMPTS = Array.from({ length: depth(40, 12) }, (_, number) => seedOf(number));
 const played = (project: Project): GameResult[] => {
   const { play } = levelRunner(resolveLevel(project, 1));
   return ATTEMPTS.map((seed) => play(steady(project), seed));

@@ -1,10 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../../exchange/demo/index.ts';
-import { depth } from '../../testing/index.ts';
-import { answered, batchPlayer, moversOf } from './index.ts';
+import type { Counted } from '../../basics/stats/index.ts';
+import { valuesAt } from '../../document/ramps/index.ts';
+import { answered, batchPlayer, moversOf, type Batch } from './index.ts';
+import { statistic } from '../../testing/statistic.ts';
 
 /** Attempts, in multiples of a round. */
-const TRIED = depth(1800, 900);
+const TRIED = 1800;
 const steady = homeBeforeDusk().pacers[1]!;
 
 describe('what moves a level', () => {
@@ -17,19 +19,38 @@ describe('what moves a level', () => {
     expect(moversOf(project, 13).read().keys).not.toContain('clock');
   });
 
-  it('finds that faster hornets are harder, surely, and ranks them by size', () => {
+  it('finds the effect of one step, and ranks the parameters by size', () => {
     const demo = homeBeforeDusk();
-    const { attempts, cleared, movers } = answered(moversOf(demo, 13, TRIED), batchPlayer(demo, steady));
-    expect(attempts).toBe(TRIED);
-    expect(cleared).toBeGreaterThan(0.13 * TRIED);
-    expect(cleared).toBeLessThan(0.95 * TRIED);
+    const [before, step] = [valuesAt(demo, 13)['hornetSpeed']!, 0.1];
+    // Every unit of speed takes the odds down by a factor of e.
+    const made = ({ values, count }: Batch): Counted => ({
+      successes: count / (1 + Math.exp((values['hornetSpeed'] ?? 0) - before)),
+      trials: count,
+    });
+    const { movers } = answered(moversOf(demo, 13, 600), made);
     const speed = movers.find(({ key }) => key === 'hornetSpeed')!;
-    expect(speed.effect).toBeLessThan(-0.02);
-    expect(speed.interval.high).toBeLessThan(0);
-    expect(movers.map(({ effect }) => Math.abs(effect))).toEqual(
-      movers.map(({ effect }) => Math.abs(effect)).toSorted((a, b) => b - a),
-    );
-  }, 60_000);
+    expect(speed.effect / speed.step).toBeCloseTo(-0.25, 1);
+    expect(speed.step).toBeCloseTo(step, 0);
+    expect(movers[0]).toBe(speed);
+  });
+
+  statistic(
+    'finds that faster hornets are harder, surely, and ranks them by size',
+    () => {
+      const demo = homeBeforeDusk();
+      const { attempts, cleared, movers } = answered(moversOf(demo, 13, TRIED), batchPlayer(demo, steady));
+      expect(attempts).toBe(TRIED);
+      expect(cleared).toBeGreaterThan(0.13 * TRIED);
+      expect(cleared).toBeLessThan(0.95 * TRIED);
+      const speed = movers.find(({ key }) => key === 'hornetSpeed')!;
+      expect(speed.effect).toBeLessThan(-0.02);
+      expect(speed.interval.high).toBeLessThan(0);
+      expect(movers.map(({ effect }) => Math.abs(effect))).toEqual(
+        movers.map(({ effect }) => Math.abs(effect)).toSorted((a, b) => b - a),
+      );
+    },
+    60_000,
+  );
 
   it('says nothing where everybody clears it', () => {
     const project = homeBeforeDusk();

@@ -25,6 +25,7 @@ import { GAVE_UP, resolveLevel, levelRunner, seedOf, startingJudgeAt } from '../
 import { answered, batchPlayer, bringThere, parameterLine } from '../../forecast/tuning/index.ts';
 import { goOnAttempt, makeBoutLevelWorld, startBoutAttempt, type PreparedBoutLevel } from './index.ts';
 import { byWeight } from './minds.ts';
+import { statistic } from '../../testing/statistic.ts';
 
 const ANTS: LevelBout = { group: 'two-ants', party: [{ fighter: 'bee', level: literal(1) }] };
 
@@ -201,7 +202,7 @@ describe('a level that is decided by a bout', () => {
     expect(JSON.stringify(resolveLevel(stronger, 1))).not.toBe(plain);
   });
 
-  it('is brought to a share by the strength of who is met', () => {
+  statistic('is brought to a share by the strength of who is met', () => {
     const project = inBout(usualBoutRules(), BOTH, ({ bouts, parameters }) => {
       parameters.push({
         ...{ key: 'strength', label: 'Strength of the captain', unit: '', number: 'real', pins: {}, note: '' },

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { actionFormulaError, formulaError } from '../../document/ramps/index.ts';
-import { groupOf, hiveBout, hiveBouts } from '../../testing/index.ts';
+import { depth, groupOf, hiveBout, hiveBouts } from '../../testing/index.ts';
 import {
   boutMind,
   boutTrials,
@@ -110,7 +110,7 @@ describe('a bout', () => {
       [2, 0.3, 2, 0.35],
     ] as const) {
       const trials = boutTrials(duel([b * 10, 10, p], [a * 10, 10, q]), PERFECT);
-      trials.play(6000);
+      trials.play(depth(6000, 1500));
       const { low, high } = trials.read().won.interval;
       const exact = chanceToWin(a, p, b, q);
       expect(exact).toBeGreaterThan(low - 0.004);
@@ -227,7 +227,7 @@ describe('those who play', () => {
     const bouts = hiveBouts();
     const rates = [0, 0.4, 0.8, 1].map((planning) => {
       const trials = boutTrials(hiveBout('captain', { bouts }), () => ({ planning }));
-      trials.play(2000);
+      trials.play(depth(2000, 1000));
       return trials.read().won.share;
     });
     expect(rates).toEqual(rates.toSorted((a, b) => a - b));

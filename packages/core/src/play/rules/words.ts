@@ -218,9 +218,8 @@ export function effectInWords(effect: Effect, names: Names): string {
     case 'parameter': {
       const label = amountInWords({ from: 'parameter', parameter: effect.parameter }, names);
       const by = amountInWords(effect.by, names);
-      return effect.change === 'set'
-        ? `sets ${label} to ${by}`
-        : `${label} ${effect.change === 'times' ? '×' : '+'} ${by}`;
+      if (effect.change === 'set') return `sets ${label} to ${by}`;
+      return effect.change === 'times' ? `multiplies ${label} by ${by}` : `adds ${by} to ${label}`;
     }
     case 'message':
       return `says “${effect.text}”`;

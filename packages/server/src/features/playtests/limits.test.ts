@@ -49,6 +49,36 @@ describe('the events of a project', () => {
     expect(ids).toEqual(ids.toSorted());
   });
 
+  it('let other requests have their turn between pages', async () => {
+    const { service, id, kept } = await made();
+    await service.receive(id, events(0, 900));
+    let turns = 0;
+    let reading = true;
+    const count = (): void => {
+      turns++;
+      if (reading) setImmediate(count);
+    };
+    setImmediate(count);
+    await kept();
+    reading = false;
+    expect(turns).toBeGreaterThanOrEqual(3);
+  });
+
+  it('leave one row of counts behind, however many days the removed ones claim', async () => {
+    const { service, id } = await made({ events: 20, characters: 1e9 });
+    const daily = (first: number) =>
+      events(first, 60).map((event, index) => ({
+        ...event,
+        time: new Date(Date.UTC(1990, 0, first + index)).toISOString(),
+      }));
+    for (const first of [0, 60, 120]) await service.receive(id, daily(first));
+    const { rows } = await app.storage.db.run(
+      sql`select count(*) as days from game_event_counts where project_id = ${id}`,
+    );
+    expect(Number(rows[0]?.['days'])).toBeLessThanOrEqual(22);
+    expect(await service.summary(id)).toMatchObject({ events: 180 });
+  });
+
   it('are the latest ones within a limit of their number, while all of them stay counted', async () => {
     const { service, id, kept } = await made({ events: 100, characters: 1e9 });
     for (const first of [0, 90, 180, 270, 360]) await service.receive(id, events(first, 90));

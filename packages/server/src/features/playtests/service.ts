@@ -1,5 +1,6 @@
 import { GameEvent, MOST_EVENTS_IN_A_BATCH, type EventReceipt } from '@stadion/core/exchange/contract';
 import { pointerOf } from '@stadion/core/document/model';
+import { setImmediate } from 'node:timers/promises';
 import type { Storage } from '../../db/client.ts';
 import { StadionError } from '../../http/errors.ts';
 import * as store from './store.ts';
@@ -23,8 +24,8 @@ interface Waiting {
 
 /** As many rows as are written in one transaction. */
 const MOST_ROWS = 20_000;
-/** Rows read at once: the event loop is held for some milliseconds only. */
-const ROWS_READ_AT_ONCE = 500;
+/** Rows read at once: other requests wait for some milliseconds only. */
+const ROWS_READ_AT_ONCE = 250;
 /** Most characters of one event's data. */
 const LONGEST_DATA = 20_000;
 /** A project keeps its latest events within these limits. */
@@ -121,6 +122,8 @@ export function makePlaytestService({ storage, now, onEvents, limits = LIMITS }:
           yield `${JSON.stringify({ specversion: '1.0', id, source, type, time: at, data: JSON.parse(data) as unknown })}\n`;
         if (rows.length < ROWS_READ_AT_ONCE) return;
         after = rows.at(-1);
+        // The driver answers without ever returning to the event loop: other requests get their turn here.
+        await setImmediate();
       }
     },
   };

@@ -1,5 +1,5 @@
 import type { GameEvent } from '@stadion/core/exchange/contract';
-import { and, asc, desc, eq, inArray, sql, sum } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, lt, sql, sum } from 'drizzle-orm';
 import type { Database, Transaction } from '../../db/client.ts';
 import { gameEventCounts, gameEvents } from '../../db/schema.ts';
 
@@ -117,7 +117,28 @@ export async function removeOldest(db: Transaction, project: string, limits: Eve
     ...{ kept: -1, characters: -row.characters },
   }));
   await changeCounts(db, changes);
+  await joinEmptied(
+    db,
+    project,
+    removed.reduce((last, row) => (row.at > last ? row.at : last), '').slice(0, DAY_LENGTH),
+  );
   return removed.length;
+}
+
+/** The day of the counts of all days whose events were removed: before every real one. */
+const LONG_AGO = '';
+
+/** Joins the counts of days before a day that keep no event: a game whose clock is wrong cannot fill the table. */
+async function joinEmptied(db: Transaction, project: string, before: string): Promise<void> {
+  const { day, kept, events, attempts } = gameEventCounts;
+  const emptied = await db
+    .delete(gameEventCounts)
+    .where(and(eq(gameEventCounts.projectId, project), lt(day, before), gt(day, LONG_AGO), eq(kept, 0)))
+    .returning({ events, attempts });
+  await changeCounts(
+    db,
+    emptied.map((row) => ({ ...row, projectId: project, day: LONG_AGO, kept: 0, characters: 0 })),
+  );
 }
 
 /** How many events came in all, and how many attempts ended on a day or later. */

@@ -23,7 +23,7 @@ export function ActionRows({ here, bouts }: BoutsHere) {
   return (
     <Part
       title="Actions"
-      says="mine(…) reads a statistic of who acts, theirs(…) of who is struck."
+      says="mine(…) reads a statistic of the fighter who acts, theirs(…) one of the fighter who is struck."
       acts={
         <button type="button" className="link" onClick={() => edit(addAction(bouts, mintId))}>
           + action

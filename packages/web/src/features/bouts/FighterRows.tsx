@@ -17,7 +17,7 @@ export function FighterRows({ here, bouts }: BoutsHere) {
   return (
     <Part
       title="Fighters"
-      says="Of the party, numbers go from level 1 to level 99; an enemy can be like another one with some numbers changed."
+      says="Numbers of the party grow from level 1 to level 99. An enemy can be like another one, with some numbers changed."
       acts={
         <Menu
           trigger={

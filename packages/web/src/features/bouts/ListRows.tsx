@@ -19,7 +19,7 @@ import { ChoiceChip } from '../../ui/index.ts';
 import { Part, Row, type BoutsHere } from './shared.tsx';
 
 const ROLES: readonly { value: Statistic['role']; label: string }[] = [
-  { value: 'lost', label: 'is lost: who has none left has fallen' },
+  { value: 'lost', label: 'is lost: a fighter with none left falls' },
   { value: 'strikes', label: 'strikes' },
   { value: 'protects', label: 'protects' },
   { value: 'first', label: 'says who comes first' },

@@ -74,7 +74,7 @@ export function MeetingsHere({ here, bouts }: BoutsHere) {
         label="What a lost bout means"
         value={meetings.whenLost}
         choices={[
-          { value: 'goOn', label: 'lets it go on' },
+          { value: 'goOn', label: 'changes nothing' },
           { value: 'lost', label: 'loses the level' },
         ]}
         onChoose={(value) => set({ whenLost: value as Meetings['whenLost'] })}
@@ -213,7 +213,7 @@ function GroupShares({ here: { level }, bouts, meetings, path }: BoutsHere & { m
       {others.length > 0 ? (
         <ChoiceChip
           link
-          label="Group that is met besides"
+          label="Another group that is met"
           value=""
           shown="+ group"
           choices={others.map(({ id, name }) => ({ value: id, label: name }))}

@@ -13,7 +13,7 @@ const ROW = 24;
 /** Whom a party meets at this level, and what that comes to along the sequence. */
 export function PacingRows({ here, bouts }: BoutsHere) {
   return (
-    <Part title="Meetings and pacing" says="If every meeting is fought and won; below, by who plays.">
+    <Part title="Meetings and pacing" says="As if every fight is fought and won. Below: as each pacer plays.">
       <MeetingsHere here={here} bouts={bouts} />
       <PacingTable here={here} bouts={bouts} />
     </Part>

@@ -45,11 +45,11 @@ export function TravelTable({ journeys, things }: { journeys: readonly Journey[]
   const { slots } = useProject();
   return (
     <div className="overflow-x-auto py-2">
-      <table className="num max-w-[1100px] text-[12px]" aria-label="By who plays">
+      <table className="num max-w-[1100px] text-[12px]" aria-label="By pacer">
         <thead>
           <tr className="text-left text-ink-2">
             <th scope="col" className="pr-6 pb-1 font-semibold text-ink">
-              By who plays
+              Pacer
             </th>
             {[
               'time to the end',
@@ -98,8 +98,9 @@ export function TravelTable({ journeys, things }: { journeys: readonly Journey[]
         </tbody>
       </table>
       <p className="mt-1 max-w-[900px] text-[12px] text-ink-3">
-        Twelve attempts at each level, those who do not clear it try again, {MOST_TRIES} times at most, and keep what
-        they have won. On the way the party has the level that it has reached; a bout that decides a level says its own.
+        Twelve attempts at each level. A player who does not clear it tries again, {MOST_TRIES} times at most, and keeps
+        what it has won. On the way the party has the level that it has reached; a bout that decides a level sets its
+        own.
       </p>
     </div>
   );

@@ -14,9 +14,9 @@ export type GroupedBy = 'severity' | 'level' | 'class';
 
 /** Where findings come from, in words. */
 export const SOURCES: Readonly<Record<Source, string>> = {
-  document: 'read off the project',
-  judge: 'asked of the judge and the ground',
-  attempts: 'seen in attempts',
+  document: 'from the project itself',
+  judge: 'from the rules and the ground',
+  attempts: 'from attempts',
 };
 
 /** Which findings are shown: all where a part is not set. */

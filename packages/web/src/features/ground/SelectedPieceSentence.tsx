@@ -61,7 +61,7 @@ export function SelectedPieceSentence(props: Props) {
 /** What to do next, by what is in hand. */
 function adviceFor(hand: Hand | null): string {
   if (!hand)
-    return 'Click what stands here to hold it, drag over open ground to hold all inside, or choose above what to put.';
+    return 'Click a piece to select it, drag over open ground to select all pieces inside, or choose above what to place.';
   if (hand.is === 'way') return 'Click the points of its way one after the other; Escape when it is done.';
   if (hand.is === 'ties') return 'Click the gates that it opens; Escape when it is done.';
   if (hand.is === 'cells') return 'Click or drag over cells. Escape lets go.';

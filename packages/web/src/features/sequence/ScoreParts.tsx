@@ -13,9 +13,9 @@ const NAMES_A_PIECE = new Set(['inside', 'latch', 'gate', 'phase']);
 const unitOf = (reading: Reading): string =>
   ({
     seconds: 'per second of',
-    lives: 'per',
+    lives: 'for each of the',
     points: 'per point of',
-    count: 'per',
+    count: 'for each of the',
     health: 'per point of',
     length: 'per unit of',
   })[READINGS[reading.reading].unit as string] ?? 'while';

@@ -83,7 +83,7 @@ export function TrackGutter() {
           className="link text-left text-[11.5px] leading-[1.35]"
           onClick={() => void changeTrials({ projectId, do: 'goOn' })}
         >
-          Trials are paused: let them go on
+          Trials are paused: resume
         </button>
       ) : (
         <p className="text-[11.5px] leading-[1.35] text-ink-3">

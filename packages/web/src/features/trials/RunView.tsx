@@ -37,7 +37,7 @@ export function RunView({ rows }: { rows: readonly PacerRow[] }) {
     return (
       <p role="status" className="border-t border-line-strong p-3.5 text-ink-2">
         {waiting && !answer
-          ? 'Runs through the sequence are played once every level’s forecast by a pacer is known.'
+          ? 'Runs through the sequence are played as soon as a pacer’s forecast of every level is known.'
           : answer
             ? `${chosen.name}’s forecasts are not all known yet.`
             : 'The first runs are being played…'}

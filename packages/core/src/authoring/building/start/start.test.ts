@@ -13,8 +13,8 @@ import { START_KITS, StartChoices, startGoals, startProject, type StartMoves } f
 const WAYS = (Object.keys(START_KITS) as StartMoves[]).flatMap((moves) =>
   Object.keys(startGoals(moves)).map((goal) => [moves, goal] as const),
 );
-/** The first goal of each kind of ground by `npm test`, all of them by `npm run check`. */
-const PLAYED = isThorough ? WAYS : WAYS.filter(([moves], index) => WAYS[index - 1]?.[0] !== moves);
+/** One of them by `npm test`, all by `npm run check`. */
+const PLAYED = isThorough ? WAYS : WAYS.slice(0, 1);
 const CASES = WAYS.flatMap(([moves, goal]) =>
   (isThorough ? [1, 12, 24] : [1, 12]).map((levels) => [moves, goal, levels] as const),
 );

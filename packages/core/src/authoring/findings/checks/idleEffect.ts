@@ -69,7 +69,7 @@ export const idleEffect: Check<'judged'> = {
             slotId: here.slot.id,
             path: at,
             sentence: 'An effect changes nothing.',
-            reason: `It says ${effectInWords(effect, here.names)}, and ${why}.`,
+            reason: `The rule ${effectInWords(effect, here.names)}, and ${why}.`,
             mend: {
               label: rule.then.length > 1 ? 'Drop the effect' : 'Drop the rule',
               patch: [{ op: 'remove', path: rule.then.length > 1 ? at : pointerOf(path) }],
