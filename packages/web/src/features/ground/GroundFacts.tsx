@@ -80,11 +80,11 @@ export function LanesOfGround({ here, onHold }: { here: LevelContext; onHold: (i
   );
 }
 
-/** How much the least forgiving gap forgives to one who comes running. */
+/** Time that the tightest gap forgives at full speed, and the gaps that are too wide. */
 function TightestGap({ gaps }: { gaps: readonly Gap[] }) {
   const jumped = gaps.filter(({ seconds }) => seconds > 0);
   const [tightest] = jumped.toSorted((one, other) => one.seconds - other.seconds);
-  const beyond = gaps.length - jumped.length;
+  const beyond = gaps.filter(({ seconds }) => seconds <= 0);
   if (gaps.length === 0) return null;
   return (
     <>
@@ -95,7 +95,11 @@ function TightestGap({ gaps }: { gaps: readonly Gap[] }) {
           {tightest.x + 1}, forgives <b>{Math.round(tightest.seconds * 1000)} ms</b>.
         </>
       ) : null}
-      {beyond === 0 ? null : beyond === 1 ? ' One gap cannot be jumped.' : ` ${beyond} gaps cannot be jumped.`}
+      {beyond[0] === undefined
+        ? null
+        : beyond.length === 1
+          ? ` The gap of ${beyond[0].width} cells at column ${beyond[0].x + 1} cannot be jumped.`
+          : ` ${beyond.length} gaps cannot be jumped, the first at column ${beyond[0].x + 1}.`}
     </>
   );
 }

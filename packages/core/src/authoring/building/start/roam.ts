@@ -66,8 +66,11 @@ const COURSES: Readonly<Record<Goal, { speed: Course; sent: number; rest: Course
   reach: { speed: [2.75, 3.6], sent: 1, rest: [5.2, 3.2], clock: [18.5, 14.5] },
   gather: { speed: [2, 3.2], sent: 1, rest: [9, 5], clock: [36, 28] },
   beat: { speed: [3, 4.7], sent: 3, rest: [2.2, 1], clock: [34, 22] },
-  survive: { speed: [3.2, 4.45], sent: 3, rest: [4, 2.6], clock: [20, 30.5] },
+  survive: { speed: [2.4, 2.75], sent: 3, rest: [4, 2.6], clock: [20, 30.5] },
 };
+
+/** Sight of chasers, units: nobody survives by standing still, and no enemy that must be beaten waits out of sight. */
+const SIGHT: Readonly<Record<Goal, number>> = { reach: 6, gather: 6, beat: 30, survive: 12 };
 
 function kindsOf(goal: Goal): Kinds {
   const speed = fromParameter('enemySpeed');
@@ -81,7 +84,7 @@ function kindsOf(goal: Goal): Kinds {
         movement: 'chase',
         speed,
         radius: 0.35,
-        sight: literal(goal === 'beat' ? 30 : 6),
+        sight: literal(SIGHT[goal]),
         ...health,
       },
       ...(goal === 'beat'

@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { FindingBook } from '../../findings/index.ts';
 import { importProject } from '../../../exchange/formats/index.ts';
-import { prepareLevel } from '../../../play/movement/index.ts';
+import { REST, startAttempt, step } from '../../../play/attempt/index.ts';
+import { makeWorld, prepareLevel } from '../../../play/movement/index.ts';
 import { documentOf } from '../../../document/model/index.ts';
 import { PERFECT } from '../../../forecast/pacers/index.ts';
 import { valuesAt } from '../../../document/ramps/index.ts';
@@ -60,6 +61,15 @@ describe('a project started from three answers', () => {
       const game = levelRunner(prepareLevel(project, position));
       const won = Array.from({ length: 10 }, (_, i) => game.play(without, seedOf(i)).won);
       expect([position, won.filter(Boolean).length >= 9]).toEqual([position, true]);
+    }
+  });
+
+  it('that is about surviving is not won by standing still', () => {
+    const project = startProject({ moves: 'roam', goal: 'survive', levels: 12 });
+    for (const position of [1, 12]) {
+      const state = startAttempt(makeWorld(prepareLevel(project, position)), seedOf(1));
+      while (state.phase === 'playing') step(state, REST);
+      expect([position, state.phase]).toEqual([position, 'lost']);
     }
   });
 
