@@ -86,14 +86,30 @@ function trials(): void {
   say('±3 points at 8 demo levels, s each', (seconds / 8).toFixed(2));
 }
 
+/** Scripts that a script loads before it runs, itself among them. */
+function withImports(folder: string, file: string, seen = new Set<string>()): Set<string> {
+  if (seen.has(file)) return seen;
+  seen.add(file);
+  const text = fs.readFileSync(path.join(folder, file), 'utf8');
+  // Imports that are awaited come later: they are written `import(…)`.
+  for (const [, name] of text.matchAll(/(?:from|import)\s*["']\.\/([^"']+\.js)["']/g)) withImports(folder, name!, seen);
+  return seen;
+}
+
+/** What a browser downloads until the level screen stands, and what comes when it is needed. */
 function bytes(): void {
-  const folder = path.join(import.meta.dirname, '../packages/web/dist/assets');
+  const dist = path.join(import.meta.dirname, '../packages/web/dist');
+  const folder = path.join(dist, 'assets');
   const size = (file: string): number => gzipSync(fs.readFileSync(path.join(folder, file))).length / 1024;
-  const scripts = fs.readdirSync(folder).filter((file) => /\.(js|css)$/.test(file));
-  const late = scripts.filter((file) => /^(Bars|echarts|(forecast|movers)\.worker)/.test(file));
-  const sum = (files: string[]): string => `${files.reduce((total, file) => total + size(file), 0).toFixed(0)} kB gz`;
-  say('web bundle at the start', sum(scripts.filter((file) => !late.includes(file))));
-  say('web bundle that comes when needed (charts, worker)', sum(late));
+  const all = fs.readdirSync(folder).filter((file) => /\.(js|css)$/.test(file));
+  const page = fs.readFileSync(path.join(dist, 'index.html'), 'utf8');
+  const first = new Set([...page.matchAll(/assets\/([^"]+\.(?:js|css))/g)].map(([, file]) => file!));
+  const roots = [...first, ...all.filter((file) => /^(WorkLayout|LevelPage)-.*js$/.test(file))];
+  for (const file of roots) if (file.endsWith('.js')) withImports(folder, file, first);
+  const sum = (files: Iterable<string>): string =>
+    `${[...files].reduce((total, file) => total + size(file), 0).toFixed(0)} kB gz`;
+  say('web: first load, with the level screen', sum(first), 'bar 350');
+  say('web: comes when needed', sum(all.filter((file) => !first.has(file))));
   const runtime = gzipSync(
     fs.readFileSync(path.join(import.meta.dirname, '../packages/runtime/dist/stadion-runtime.js')),
   );

@@ -1,4 +1,4 @@
-import { Problem } from '@stadion/core/exchange/contract';
+import type { Problem } from '@stadion/core/exchange/contract';
 
 /** An answer that is not what was asked for, as problem details. */
 export class HttpProblem extends Error {
@@ -13,9 +13,16 @@ export class HttpProblem extends Error {
 /** The server could not be reached, or went away before it had answered. */
 export class Unreachable extends Error {}
 
+/** Reads problem details; the schema is loaded with the first one. @returns undefined for any other answer */
+async function readProblem(response: Response): Promise<Problem | undefined> {
+  const answer: unknown = await response.json().catch(() => undefined);
+  const { Problem } = await import('@stadion/core/exchange/contract');
+  return Problem.safeParse(answer).data;
+}
+
 async function problemOf(response: Response): Promise<Problem> {
-  const parsed = Problem.safeParse(await response.json().catch(() => undefined));
-  if (parsed.success) return parsed.data;
+  const problem = await readProblem(response).catch(() => undefined);
+  if (problem) return problem;
   const { status, statusText } = response;
   return {
     type: 'about:blank',

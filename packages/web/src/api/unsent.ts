@@ -1,7 +1,6 @@
-import { Edit, Revision, type HistoryPlace } from '@stadion/core/exchange/contract';
+import type { Edit, Revision, HistoryPlace } from '@stadion/core/exchange/contract';
 import { del, get, keys, set } from 'idb-keyval';
 import { nanoid } from 'nanoid';
-import { z } from 'zod';
 
 /** Edits that the server has not acknowledged, kept in the browser until it has; and the place in the history that they were made on. */
 export interface Unsent extends HistoryPlace {
@@ -9,13 +8,6 @@ export interface Unsent extends HistoryPlace {
   /** Edits that wait for a decision, with what they met. */
   clash?: { mine: Edit[]; theirs: Revision[] } | undefined;
 }
-
-const Stored = z.object({
-  revision: z.number(),
-  editId: z.string().optional(),
-  edits: z.array(Edit),
-  clash: z.object({ mine: z.array(Edit), theirs: z.array(Revision) }).optional(),
-});
 
 /** A tab is known by this for as long as its page lives. */
 const tabId = nanoid(8);
@@ -53,7 +45,8 @@ export async function adoptUnsent(
 ): Promise<void> {
   announceTab();
   const adopt = async (key: string): Promise<void> => {
-    const parsed = Stored.safeParse(await get(key));
+    const { StoredUnsent } = await import('./storedUnsent.ts');
+    const parsed = StoredUnsent.safeParse(await get(key));
     if (signal.aborted) return;
     if (parsed.success && (parsed.data.edits.length > 0 || parsed.data.clash)) await take(parsed.data);
     await del(key);

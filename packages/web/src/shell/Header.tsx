@@ -22,20 +22,13 @@ import { useExpectations } from '../project/useExpectations.ts';
 import { useHaveFindingsCome, useFindings } from '../project/useFindings.ts';
 import { lastCast } from '../project/useKept.ts';
 import { drawerOpened } from '../project/viewSlice.ts';
+import { screenAt, SCREENS } from './screens.ts';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 
-const TABS: readonly { screen: Screen; label: string }[] = [
-  { screen: 'sequence', label: 'Sequence' },
-  { screen: 'level', label: 'Level' },
-  { screen: 'kinds', label: 'Kinds' },
-  { screen: 'ramps', label: 'Ramps' },
-  { screen: 'trials', label: 'Trials' },
-  { screen: 'hand-off', label: 'Hand-off' },
-];
-
-/** Those who fight by turns are kinds as well. */
-const isShown = (tab: Screen, screen: Screen): boolean => tab === screen || (tab === 'kinds' && screen === 'bouts');
+/** The screens with tabs, and the screen that each tab stands for. */
+const TABS = SCREENS.flatMap(({ path, tab }) => (tab === undefined ? [] : [{ path, tab }]));
+const isShown = (tab: Screen, screen: Screen): boolean => tab === (screenAt(screen).under ?? screen);
 
 const SAVED = 'All edits saved';
 
@@ -160,14 +153,14 @@ export function Header({ onListShortcuts, onFind }: Props) {
         />
       )}
       <nav aria-label="Screens" className="flex h-full">
-        {TABS.map((tab) => (
+        {TABS.map(({ path, tab }) => (
           <Link
-            key={tab.screen}
-            to={addressOf(projectId, tab.screen === 'kinds' ? lastCast.screen : tab.screen, slotId, { compared })}
-            aria-current={isShown(tab.screen, screen) ? 'page' : undefined}
-            className={`flex items-center border-y-[3px] border-transparent px-3.5 font-medium whitespace-nowrap max-[1320px]:px-2.5 max-[1100px]:px-2 ${isShown(tab.screen, screen) ? 'border-b-mark bg-bar-2 text-white' : 'text-bar-ink-2 hover:text-white'}`}
+            key={path}
+            to={addressOf(projectId, path === 'kinds' ? lastCast.screen : path, slotId, { compared })}
+            aria-current={isShown(path, screen) ? 'page' : undefined}
+            className={`flex items-center border-y-[3px] border-transparent px-3.5 font-medium whitespace-nowrap max-[1320px]:px-2.5 max-[1100px]:px-2 ${isShown(path, screen) ? 'border-b-mark bg-bar-2 text-white' : 'text-bar-ink-2 hover:text-white'}`}
           >
-            {tab.label}
+            {tab}
           </Link>
         ))}
       </nav>

@@ -1,15 +1,16 @@
-import { useMemo } from 'react';
-import { BoutView } from '../features/bouts/BoutView.tsx';
+import { lazy, Suspense, useMemo } from 'react';
 import { ForecastPanel } from '../features/forecast/ForecastPanel.tsx';
-import { GroundView } from '../features/ground/GroundView.tsx';
 import { LevelHead } from '../features/level/LevelHead.tsx';
 import { LevelSheet } from '../features/level/LevelSheet.tsx';
-import { Movers } from '../features/movers/Movers.tsx';
-import { Tuning } from '../features/tuning/Tuning.tsx';
 import { FirstStep } from '../project/FirstStep.tsx';
 import { usePacer, useProject, useSelection } from '../project/hooks.ts';
 import { levelHere, type LevelContext } from '../project/levelHere.ts';
 import { useForecast } from '../project/useForecast.ts';
+
+const BoutView = lazy(async () => ({ default: (await import('../features/bouts/BoutView.tsx')).BoutView }));
+const GroundView = lazy(async () => ({ default: (await import('../features/ground/GroundView.tsx')).GroundView }));
+const Movers = lazy(async () => ({ default: (await import('../features/movers/Movers.tsx')).Movers }));
+const Tuning = lazy(async () => ({ default: (await import('../features/tuning/Tuning.tsx')).Tuning }));
 
 /** One side of the selected level, and what it leads to. */
 export function LevelPage() {
@@ -24,21 +25,25 @@ function Level({ here }: { here: LevelContext }) {
   const live = useForecast(here.project, here.position, usePacer());
   return (
     <main className="flex min-h-0 min-w-0 grow">
-      {view === 'ground' && here.level.bout ? (
-        <BoutView key={here.slotId} here={here} head={<LevelHead here={here} />} />
-      ) : view === 'ground' ? (
-        <GroundView
-          key={here.slotId}
-          here={here}
-          forecast={live.forecast}
-          head={(acts) => <LevelHead here={here}>{acts}</LevelHead>}
-        />
-      ) : (
-        <LevelSheet key={here.slotId} here={here} />
-      )}
+      <Suspense fallback={<div className="min-w-0 grow" />}>
+        {view === 'ground' && here.level.bout ? (
+          <BoutView key={here.slotId} here={here} head={<LevelHead here={here} />} />
+        ) : view === 'ground' ? (
+          <GroundView
+            key={here.slotId}
+            here={here}
+            forecast={live.forecast}
+            head={(acts) => <LevelHead here={here}>{acts}</LevelHead>}
+          />
+        ) : (
+          <LevelSheet key={here.slotId} here={here} />
+        )}
+      </Suspense>
       <ForecastPanel here={here} live={live}>
-        <Movers />
-        <Tuning slotId={here.slotId} />
+        <Suspense>
+          <Movers />
+          <Tuning slotId={here.slotId} />
+        </Suspense>
       </ForecastPanel>
     </main>
   );

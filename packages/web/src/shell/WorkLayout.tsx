@@ -1,12 +1,9 @@
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
-import { FindingsDrawer } from '../features/findings/FindingsDrawer.tsx';
 import { NewFindings } from '../features/findings/NewFindings.tsx';
 import { useKeepFindings } from '../project/useFindings.ts';
 import { DivergedNotice } from '../features/history/DivergedNotice.tsx';
 import { ConflictNotice } from '../features/history/ConflictNotice.tsx';
-import { FindPalette } from '../features/find/FindPalette.tsx';
-import { HistoryDrawer } from '../features/history/HistoryDrawer.tsx';
 import { RefusalNotice } from '../features/history/RefusalNotice.tsx';
 import { Track } from '../features/track/Track.tsx';
 import { addLevel, duplicateLevel, moveSlot } from '@stadion/core/authoring/edits';
@@ -20,17 +17,28 @@ import {
   useSequenceEdit,
 } from '../project/hooks.ts';
 import { Header } from './Header.tsx';
-import { PART_KEYS } from './screenKeys.ts';
+import { screenAt, loadScreensWhenIdle, SCREENS } from './screens.ts';
 import { useShortcuts, type Shortcut } from '../ui/shortcuts.ts';
 import { ShortcutList } from './ShortcutList.tsx';
 import { mintId } from '../project/mintId.ts';
 import { drawerOpened, renamingStarted } from '../project/viewSlice.ts';
+
+// Parts that are opened now and then are loaded when they first open.
+const FindingsDrawer = lazy(async () => ({
+  default: (await import('../features/findings/FindingsDrawer.tsx')).FindingsDrawer,
+}));
+const HistoryDrawer = lazy(async () => ({
+  default: (await import('../features/history/HistoryDrawer.tsx')).HistoryDrawer,
+}));
+const FindPalette = lazy(async () => ({ default: (await import('../features/find/FindPalette.tsx')).FindPalette }));
 
 /** Keeps the findings; by itself, so that forecasts that come do not draw all the rest anew. */
 function KeepFindings() {
   useKeepFindings();
   return null;
 }
+
+const NO_SHORTCUTS: readonly Shortcut[] = [];
 
 /** Header, track, and one screen below them. */
 export function WorkLayout() {
@@ -61,7 +69,6 @@ export function WorkLayout() {
         run: () => slotId && change(moveSlot(project, slotId, position - 1)),
       },
       { keys: '}', does: 'Move the level later', run: () => slotId && change(moveSlot(project, slotId, position + 1)) },
-      { keys: 'P', does: 'Play the level', run: () => slotId && goto({ screen: 'play' }) },
       { keys: 'N', does: 'Add a level after this one', run: () => change(addLevel(project, position, mintId)) },
       { keys: 'D', does: 'Duplicate the level', run: () => slotId && change(duplicateLevel(project, slotId, mintId)) },
       {
@@ -74,13 +81,11 @@ export function WorkLayout() {
           dispatch(renamingStarted(slotId));
         },
       },
-      { keys: '1', does: 'Sequence screen', run: () => goto({ screen: 'sequence' }) },
-      { keys: '2', does: 'Level screen', run: () => goto({ screen: 'level' }) },
-      { keys: '3', does: 'Kinds screen', run: () => goto({ screen: 'kinds' }) },
-      { keys: 'B', does: 'Bouts screen', run: () => goto({ screen: 'bouts' }) },
-      { keys: '4', does: 'Ramps screen', run: () => goto({ screen: 'ramps' }) },
-      { keys: '5', does: 'Trials screen', run: () => goto({ screen: 'trials' }) },
-      { keys: '6', does: 'Hand-off screen', run: () => goto({ screen: 'hand-off' }) },
+      ...SCREENS.map(({ path, key, does }): Shortcut => ({
+        keys: key,
+        does,
+        run: () => (path !== 'play' || slotId) && goto({ screen: path }),
+      })),
       {
         keys: 'G',
         does: 'Ground or rules of the level',
@@ -107,12 +112,16 @@ export function WorkLayout() {
       { keys: '?', does: 'This list', run: () => setListing((shown) => !shown) },
     ];
   }, [project, slotId, position, screen, view, goto, change, dispatch, drawer, undoLast, redoLast]);
-  useShortcuts(shortcuts);
+  // Letters typed while the palette is still being loaded are meant for it.
+  useShortcuts(finding ? NO_SHORTCUTS : shortcuts);
+  useEffect(loadScreensWhenIdle, []);
 
   return (
     <div className="flex h-full flex-col">
       <Header onListShortcuts={() => setListing(true)} onFind={() => setFinding(true)} />
-      <FindPalette open={finding} commands={shortcuts} onClose={() => setFinding(false)} />
+      <Suspense>
+        {finding ? <FindPalette open commands={shortcuts} onClose={() => setFinding(false)} /> : null}
+      </Suspense>
       <Track />
       <KeepFindings />
       <NewFindings />
@@ -121,10 +130,17 @@ export function WorkLayout() {
       <RefusalNotice />
       <div className="relative flex min-h-0 grow">
         <Outlet />
-        {drawer === 'findings' ? <FindingsDrawer /> : null}
-        {drawer === 'history' ? <HistoryDrawer /> : null}
+        <Suspense>
+          {drawer === 'findings' ? <FindingsDrawer /> : null}
+          {drawer === 'history' ? <HistoryDrawer /> : null}
+        </Suspense>
       </div>
-      <ShortcutList open={listing} onClose={() => setListing(false)} shortcuts={shortcuts} parts={PART_KEYS[screen]} />
+      <ShortcutList
+        open={listing}
+        onClose={() => setListing(false)}
+        shortcuts={shortcuts}
+        parts={screenAt(screen).partKeys}
+      />
     </div>
   );
 }

@@ -1,29 +1,25 @@
+import { lazy, Suspense } from 'react';
 import { createBrowserRouter, Navigate } from 'react-router';
-import { BoutsScreen } from '../features/bouts/BoutsScreen.tsx';
-import { HandoffScreen } from '../features/handoff/HandoffScreen.tsx';
-import { KindsScreen } from '../features/kinds/KindsScreen.tsx';
-import { MoversList } from '../features/movers/MoversList.tsx';
-import { PlayScreen } from '../features/play/PlayScreen.tsx';
-import { ProjectsScreen } from '../features/projects/ProjectsScreen.tsx';
-import { RampsScreen } from '../features/ramps/RampsScreen.tsx';
-import { SequenceScreen } from '../features/sequence/SequenceScreen.tsx';
-import { TrialsScreen } from '../features/trials/TrialsScreen.tsx';
-import { Failure } from './Failure.tsx';
-import { LevelPage } from './LevelPage.tsx';
-import { ProjectGate } from './ProjectGate.tsx';
-import { WorkLayout } from './WorkLayout.tsx';
 import { useSelection } from '../project/hooks.ts';
+import { Failure } from './Failure.tsx';
+import { ProjectGate } from './ProjectGate.tsx';
+import { screenAt } from './screens.ts';
+
+const ProjectsScreen = lazy(async () => ({
+  default: (await import('../features/projects/ProjectsScreen.tsx')).ProjectsScreen,
+}));
+const WorkLayout = lazy(async () => ({ default: (await import('./WorkLayout.tsx')).WorkLayout }));
+const { Screen: PlayScreen } = screenAt('play');
 
 /** One route for all screens below the track, so that going from one to another keeps the track as it stands. */
 function WorkScreen() {
   const { screen } = useSelection();
-  if (screen === 'sequence') return <SequenceScreen />;
-  if (screen === 'kinds') return <KindsScreen />;
-  if (screen === 'bouts') return <BoutsScreen />;
-  if (screen === 'ramps') return <RampsScreen movers={<MoversList />} />;
-  if (screen === 'trials') return <TrialsScreen />;
-  if (screen === 'hand-off') return <HandoffScreen />;
-  return <LevelPage />;
+  const { Screen } = screenAt(screen);
+  return (
+    <Suspense>
+      <Screen />
+    </Suspense>
+  );
 }
 
 /** The address tells project, screen, slot and open lane; a link opens the same view. */

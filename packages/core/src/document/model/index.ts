@@ -1,11 +1,16 @@
-export { Amount, ShareSource, literal, fromParameter, type ParameterAmount } from './amount.ts';
-export { Clock } from './clock.ts';
-export { Comparison, Condition, GroupKind, MAX_CONDITION_DEPTH } from './condition.ts';
-export { Effect, LOSABLE, type EffectName } from './effect.ts';
-export { Ending, GoesOn, type EndingSide } from './ending.ts';
-export { ExpectationEntry, ExpectedVerdict, type Expectation } from './expectation.ts';
-export { GroundEntry, isBarredOn, type Ground, type Section } from './ground.ts';
-export { Id, freshId, freshName, slugOf, type MintId } from './ids.ts';
+export { Amount, ShareSource, type ParameterAmount } from './schema/amount.ts';
+export { literal, fromParameter } from './values/amounts.ts';
+export { Clock } from './schema/clock.ts';
+export { Comparison, Condition, GroupKind } from './schema/condition.ts';
+export { MAX_CONDITION_DEPTH } from './values/limits.ts';
+export { Effect, type EffectName } from './schema/effect.ts';
+export { LOSABLE } from './values/losable.ts';
+export { Ending, GoesOn, type EndingSide } from './schema/ending.ts';
+export { ExpectationEntry, ExpectedVerdict, type Expectation } from './schema/expectation.ts';
+export { GroundEntry, type Ground, type Section } from './schema/ground.ts';
+export { isBarredOn } from './values/pieces.ts';
+export { Id } from './schema/ids.ts';
+export { freshId, freshName, slugOf, type MintId } from './values/names.ts';
 export {
   CollectableEntry,
   EnemyEntry,
@@ -15,8 +20,8 @@ export {
   type EnemyKind,
   type HazardKind,
   type Kinds,
-} from './kinds.ts';
-export { LevelEntry, type Level } from './level.ts';
+} from './schema/kinds.ts';
+export { LevelEntry, type Level } from './schema/level.ts';
 export {
   boutsEntryOf,
   documentOf,
@@ -28,9 +33,9 @@ export {
   projectOf,
   sectionItemOf,
   type Item,
-} from './listed.ts';
-export { Limits } from './limits.ts';
-export { Line, Name } from './name.ts';
+} from './values/listed.ts';
+export { Limits } from './values/limits.ts';
+export { Line, Name } from './schema/name.ts';
 export {
   Breather,
   LiveAxis,
@@ -40,7 +45,7 @@ export {
   Shape,
   type Parameter,
   type ShapeType,
-} from './parameter.ts';
+} from './schema/parameter.ts';
 export {
   ActionEntry,
   BoutsEntry,
@@ -54,11 +59,14 @@ export {
   type Fighter,
   type Group,
   type Statistic,
-} from './bout.ts';
-export { pacerOf, usualAudience, usualPacers, type Pacer } from './pacer.ts';
-export { KINDS_OF_PIECE, PieceEntry, Place, type MarkedPiece, type Piece, type PieceName } from './piece.ts';
-export { PROJECT_FORMAT, PROJECT_VERSION, ProjectDocument, type LeftSo, type Project } from './project.ts';
-export { Reading, type ReadingName } from './reading.ts';
+} from './schema/bout.ts';
+export { pacerOf, usualAudience, usualPacers } from './values/usualPacers.ts';
+export { type Pacer } from './schema/pacer.ts';
+export { KINDS_OF_PIECE } from './values/pieces.ts';
+export { PieceEntry, Place, type MarkedPiece, type Piece, type PieceName } from './schema/piece.ts';
+export { PROJECT_FORMAT, PROJECT_VERSION } from './values/format.ts';
+export { ProjectDocument, type LeftSo, type Project } from './schema/project.ts';
+export { Reading, type ReadingName } from './schema/reading.ts';
 export {
   findReferenceProblems,
   kindsInAmounts,
@@ -66,22 +74,13 @@ export {
   usesOfParameter,
   type ParameterUse,
   type ReferenceProblem,
-} from './references.ts';
-export { RuleEntry, type Rule } from './rule.ts';
-export {
-  TallyPolicy,
-  TallyPolicies,
-  Run,
-  RUN_EVENTS,
-  RUN_TALLIES,
-  usualTallyPolicies,
-  type PlaythroughEvent,
-  type RunTally,
-  type ScorePart,
-  type Tally,
-} from './run.ts';
-export { pointerOf } from './pointer.ts';
-export { positionOf } from './positions.ts';
-export { type LiveTier, type Slot, type Tier } from './sequence.ts';
-export { StarReading, Stars } from './stars.ts';
-export { emptyProject, usualLosses, usualShooting, newLevel, usualEnding } from './templates.ts';
+} from './values/references.ts';
+export { RuleEntry, type Rule } from './schema/rule.ts';
+export { TallyPolicy, TallyPolicies, Run, type ScorePart, type Tally } from './schema/run.ts';
+export { RUN_EVENTS, RUN_TALLIES, type PlaythroughEvent, type RunTally } from './values/playthroughTallies.ts';
+export { usualTallyPolicies } from './values/templates.ts';
+export { pointerOf } from './values/pointer.ts';
+export { positionOf } from './values/positions.ts';
+export { type LiveTier, type Slot, type Tier } from './schema/sequence.ts';
+export { StarReading, Stars } from './schema/stars.ts';
+export { emptyProject, usualLosses, usualShooting, newLevel, usualEnding } from './values/templates.ts';

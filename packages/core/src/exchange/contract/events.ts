@@ -78,12 +78,6 @@ export const ForecastList = z
   .meta({ id: 'ForecastList' });
 export type ForecastList = z.infer<typeof ForecastList>;
 
-/** A slot's forecast once it is done: one under way says nothing yet. */
-export const forecastDone = (list: ForecastList | undefined, slotId: string): ForecastSummary | undefined => {
-  const found = list?.entries.find((entry) => entry.slotId === slotId);
-  return found?.done ? (found.summary ?? undefined) : undefined;
-};
-
 export const RevisionEvent = z.strictObject({ revisions: z.array(Revision) }).meta({ id: 'RevisionEvent' });
 export type RevisionEvent = z.infer<typeof RevisionEvent>;
 

@@ -1,5 +1,5 @@
 import {
-  Amount,
+  type Amount,
   idOf,
   positionOf,
   usesOfParameter,
@@ -74,6 +74,8 @@ function wordsOf(project: Project, path: readonly (string | number)[]): string {
   }
 }
 
+const isAmount = (part: unknown): part is Amount => typeof part === 'object' && part !== null && 'from' in part;
+
 /** All that uses a parameter, with what each comes to: for what stands in a level, at the first slot of that level. @param position of the selected slot */
 export function usesInWords(project: Project, parameter: Parameter, position: number): Use[] {
   const valuesBy = new Map<number, ReturnType<typeof valuesAt>>();
@@ -90,11 +92,10 @@ export function usesInWords(project: Project, parameter: Parameter, position: nu
     const level = project.levels[slot?.levelId ?? ''];
     // A share of what is placed names the parameter one step deeper.
     const parent = path.at(-1) === 'share' ? path.slice(0, -1) : path;
-    const amount = Amount.safeParse(entryAt(project, parent));
+    const source = entryAt(project, parent);
     const words = wordsOf(project, path);
-    if (!amount.success || !level) return { words, made: '', at, slotId: slot?.id };
+    if (!isAmount(source) || !level) return { words, made: '', at, slotId: slot?.id };
     const values = valuesHere(at);
-    const source = amount.data;
     const { times = 1, plus = 0 } = source.from === 'parameter' ? source : {};
     const made = [
       times === 1 ? '' : `× ${times}`,

@@ -9,7 +9,7 @@ import {
   tierLimits,
 } from '@stadion/core/authoring/edits';
 import { groundKindOf, tierAt } from '@stadion/core/play/movement';
-import { LiveAxis, type Id, type Section } from '@stadion/core/document/model';
+import type { Id, LiveAxis, Section } from '@stadion/core/document/model';
 import { prepareLevel } from '@stadion/core/play/movement';
 import { looksOf, sceneOf, type Mark } from '@stadion/core/play/scene';
 import { useMemo, type ReactNode } from 'react';
@@ -153,7 +153,10 @@ function Bounds({ here }: { here: LevelContext }) {
       <ChoiceChip
         label="What tiers go by"
         value={drawnBy}
-        choices={LiveAxis.options.map((axis) => ({ value: axis, label: READING_WORDS[axis] }))}
+        choices={(Object.keys(READING_WORDS) as LiveAxis[]).map((axis) => ({
+          value: axis,
+          label: READING_WORDS[axis],
+        }))}
         onChoose={(axis) => edit(setDrawnBy(level, axis as LiveAxis))}
       />
       <span className="join">:</span>

@@ -1,0 +1,10 @@
+import { NUMBER_KEYS, type ScreenDescription } from '../../project/screen.ts';
+
+export const kindsScreen: ScreenDescription = {
+  path: 'kinds',
+  tab: 'Kinds',
+  key: '3',
+  does: 'Kinds screen',
+  partKeys: [NUMBER_KEYS],
+  load: async () => (await import('./KindsScreen.tsx')).KindsScreen,
+};

@@ -1,0 +1,10 @@
+import { NUMBER_KEYS, BORDER_KEYS, type ScreenDescription } from '../../project/screen.ts';
+
+export const sequenceScreen: ScreenDescription = {
+  path: 'sequence',
+  tab: 'Sequence',
+  key: '1',
+  does: 'Sequence screen',
+  partKeys: [NUMBER_KEYS, BORDER_KEYS],
+  load: async () => (await import('./SequenceScreen.tsx')).SequenceScreen,
+};

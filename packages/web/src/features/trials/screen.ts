@@ -1,0 +1,10 @@
+import { NUMBER_KEYS, type ScreenDescription } from '../../project/screen.ts';
+
+export const trialsScreen: ScreenDescription = {
+  path: 'trials',
+  tab: 'Trials',
+  key: '5',
+  does: 'Trials screen',
+  partKeys: [NUMBER_KEYS],
+  load: async () => (await import('./TrialsScreen.tsx')).TrialsScreen,
+};
