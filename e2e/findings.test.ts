@@ -135,7 +135,7 @@ describe('a finding that attempts show', () => {
     await at.page.driver.get(`${at.server.address}/projects/${id}/level/slot-2`);
     await at.page.clickName('button', /\bfindings?\b/);
     await there('The level is easier than wanted.', TRIALS_WAIT_MS);
-    await there('seen in attempts (');
+    await there('from attempts (');
     await focus('The level is easier than wanted.');
     await at.page.keys('w');
     await at.page.waitFor('the attempt', async () =>

@@ -35,7 +35,7 @@ describe('handing over', () => {
   it('asks for a reason while checks fail, and keeps it with the hand-off', async () => {
     await at.open('hand-off/slot-7');
     await at.page.seeText('2 checks fail');
-    await at.page.seeText('Level 17: The target is beyond what is placed: nobody can win.');
+    await at.page.seeText('17 The Greedy Bee: stops play: The target is beyond what is placed: nobody can win.');
     await at.page.seeText('While a check fails, a reason is asked for.');
     await field('Label', 'Build 41');
     await field('Why it is handed over so', 'Both are mended in build 42');

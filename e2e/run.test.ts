@@ -90,7 +90,7 @@ describe('the sequence screen', () => {
     await at.page.find('[role=combobox]');
     await at.page.keys('beaten', Key.ENTER);
     await at.saved('four parts', (p) => p.score.length === 4);
-    await at.page.typeInto('Points per enemies beaten', '15');
+    await at.page.typeInto('Points for each of the enemies beaten', '15');
     await at.saved('15 points each', (p) => JSON.stringify(p.score[3]!.times).includes('15'));
   });
 

@@ -10,7 +10,7 @@ export interface Journey {
   server: RunningServer;
   page: Page;
   projectId: string;
-  /** Opens a screen of the demo and waits until the track stands. */
+  /** Opens a screen of the demo and waits until it and the track are drawn. */
   open(path: string): Promise<void>;
   /** The project as the server has it. */
   document(): Promise<Project>;
@@ -85,6 +85,8 @@ export function journey({ own = false, trials = false } = {}): Journey {
     made.open = async (path) => {
       await made.page.driver.get(`${made.server.address}/projects/${made.projectId}/${path}`);
       await made.page.find('section[aria-label=Sequence]');
+      // The screen below the track is loaded when it is first opened.
+      await made.page.find('main');
     };
     made.document = async () => {
       const address = `${made.server.address}/api/projects/${made.projectId}`;

@@ -15,7 +15,9 @@ export interface OwnProject {
 export function ownProject(at: Journey): OwnProject {
   let id = '';
   const document = async (): Promise<Project> => {
-    const answer = await fetch(`${at.server.address}/api/projects/${id}`);
+    const address = `${at.server.address}/api/projects/${id}`;
+    // A connection kept open through a long computation may be closed under the request: once more, then.
+    const answer = await fetch(address).catch(() => fetch(address));
     return projectOf(((await answer.json()) as { document: ProjectDocument }).document);
   };
   return {

@@ -113,8 +113,20 @@ export function startJudge(ready: ReadySlot, beginning: Beginning): Judge {
         }
         return true;
       }
+      // The ending tells of them.
+      case 'win':
+      case 'lose':
+        return false;
+      // The game carries them out.
+      case 'back':
+      case 'gate':
+      case 'wave':
+      case 'reveal':
+      case 'message':
+      case 'cue':
+        return true;
       default:
-        return effect.effect !== 'win' && effect.effect !== 'lose';
+        return effect satisfies never;
     }
   };
 

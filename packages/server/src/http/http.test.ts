@@ -45,6 +45,28 @@ describe('the server answers', () => {
     expect(headers['strict-transport-security']).toBeUndefined();
   });
 
+  it('has every route in its description, and describes no other', async () => {
+    interface Layer {
+      route?: { path: string; methods: Record<string, boolean> };
+      handle: { stack?: Layer[] };
+    }
+    const routesOf = (layers: Layer[]): string[] =>
+      layers.flatMap(({ route, handle }) =>
+        route
+          ? Object.keys(route.methods).map((method) => `${method} ${route.path.replaceAll(/:(\w+)/g, '{$1}')}`)
+          : routesOf(handle.stack ?? []),
+      );
+    const { stack } = app.express.router as unknown as { stack: Layer[] };
+    const api = stack.find(({ handle }) => routesOf(handle.stack ?? []).length > 0)!;
+    const { body } = await request(app.express).get('/api/openapi.json');
+    const described = Object.entries(body.paths as Record<string, object>).flatMap(([path, methods]) =>
+      Object.keys(methods).map((method) => `${method} ${path.replace('/api', '')}`),
+    );
+    const served = new Set(routesOf(api.handle.stack ?? []));
+    expect(described.toSorted()).toEqual([...served].toSorted());
+    expect(served.size).toBeGreaterThan(30);
+  });
+
   it('with its own description, every address in it', async () => {
     const { body } = await request(app.express).get('/api/openapi.json');
     expect(body.openapi).toBe('3.1.0');

@@ -14,6 +14,16 @@ const problem = (description: string) => ({
 const id = z.object({ id: z.string().describe('Of the project.') });
 
 const snapshotId = id.extend({ snapshotId: z.string() });
+const handOffId = id.extend({ handOffId: z.string() });
+
+const fileName = z.enum(FILES.map(({ name }) => name));
+const fileResponses: Responses = {
+  200: {
+    description: 'The file.',
+    content: Object.fromEntries(FILES.map(({ type }) => [type, { schema: z.string() }])),
+  },
+  404: problem('There is no such project, or no such file.'),
+};
 
 /** The document itself is described by its own schema, served beside; here it stands as an object. */
 const OpenProject = contract.OpenProject.extend({
@@ -192,14 +202,15 @@ const ROUTES: RouteConfig[] = [
     method: 'get',
     path: '/api/projects/{id}/files/{file}',
     summary: `A file that the project is handed over in: ${FILES.map(({ name }) => name).join(', ')}`,
-    request: { params: id.extend({ file: z.enum(FILES.map(({ name }) => name)) }) },
-    responses: {
-      200: {
-        description: 'The file.',
-        content: Object.fromEntries(FILES.map(({ type }) => [type, { schema: z.string() }])),
-      },
-      404: problem('There is no such project, or no such file.'),
-    },
+    request: { params: id.extend({ file: fileName }) },
+    responses: fileResponses,
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/checks',
+    summary: 'What stands against handing the project over as it is',
+    request: { params: id },
+    responses: found('The checks that fail.', contract.HandOffChecks),
   },
   {
     method: 'get',
@@ -222,8 +233,15 @@ const ROUTES: RouteConfig[] = [
     method: 'get',
     path: '/api/projects/{id}/hand-offs/{handOffId}',
     summary: 'A hand-off with its document',
-    request: { params: id.extend({ handOffId: z.string() }) },
+    request: { params: handOffId },
     responses: found('The hand-off.', contract.KeptHandOff),
+  },
+  {
+    method: 'get',
+    path: '/api/projects/{id}/hand-offs/{handOffId}/files/{file}',
+    summary: 'A file of a hand-off, as it was handed over',
+    request: { params: handOffId.extend({ file: fileName }) },
+    responses: fileResponses,
   },
   {
     method: 'get',
@@ -279,6 +297,26 @@ const ROUTES: RouteConfig[] = [
       200: { description: 'The text.', content: { 'text/plain': { schema: z.string() } } },
       404: problem('There is no such project.'),
     },
+  },
+  ...(['export.json', 'parameters.csv'] as const).map((file): RouteConfig => ({
+    method: 'get',
+    path: `/api/projects/{id}/${file}`,
+    summary: 'The first address of a file that is now among `files`',
+    deprecated: true,
+    request: { params: id },
+    responses: fileResponses,
+  })),
+  {
+    method: 'get',
+    path: '/api/health',
+    summary: 'Whether the server answers',
+    responses: { 200: { description: 'It does.', ...json(z.object({ ok: z.literal(true) })) } },
+  },
+  {
+    method: 'get',
+    path: '/api/openapi.json',
+    summary: 'This description',
+    responses: { 200: { description: 'OpenAPI 3.1.', ...json(z.looseObject({})) } },
   },
   {
     method: 'get',

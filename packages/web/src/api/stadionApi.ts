@@ -6,6 +6,7 @@ import type {
   ForecastEvent,
   ForecastList,
   GameLink,
+  HandOffChecks,
   HandOffList,
   HandOffSummary,
   ImportedProject,
@@ -117,6 +118,10 @@ export const stadionApi = createApi({
     handOff: build.query<KeptHandOff, { projectId: string; handOffId: string }>({
       query: ({ projectId, handOffId }) => ({ address: `/api/projects/${projectId}/hand-offs/${handOffId}` }),
     }),
+    /** What stands against handing over. @param state of the project: another one is checked again */
+    handOffChecks: build.query<HandOffChecks, { projectId: string; state: string }>({
+      query: ({ projectId }) => ({ address: `/api/projects/${projectId}/checks` }),
+    }),
     createHandOff: build.mutation<HandOffSummary, CreateHandOff & { projectId: string }>({
       query: ({ projectId, ...body }) => ({
         address: `/api/projects/${projectId}/hand-offs`,
@@ -174,6 +179,7 @@ export const {
   useCreateHandOffMutation,
   useGamesQuery,
   useHandOffQuery,
+  useHandOffChecksQuery,
   useHandOffsQuery,
 } = stadionApi;
 

@@ -22,8 +22,6 @@ export class FindingsSource {
   readonly #start: () => Worker;
   #worker: Worker | undefined;
   #listeners = new Set<() => void>();
-  #checkListeners = new Set<() => void>();
-  #checked: ProjectDocument | undefined;
   #known = NOTHING;
   #projectId: string | undefined;
   #document: ProjectDocument | undefined;
@@ -40,14 +38,6 @@ export class FindingsSource {
   };
 
   readonly known = (): FindingsKnown => this.#known;
-
-  /** The document that was looked through last: while another one is open, its checks are under way. */
-  readonly checked = (): ProjectDocument | undefined => this.#checked;
-
-  readonly subscribeChecked = (listener: () => void): (() => void) => {
-    this.#checkListeners.add(listener);
-    return () => this.#checkListeners.delete(listener);
-  };
 
   /** Has everything found in a document looked for, unless that is under way. @param slotId of the slot that is looked at */
   ask(projectId: string, document: ProjectDocument, seen: SeenAttempts, slotId = ''): void {
@@ -87,8 +77,6 @@ export class FindingsSource {
         if (data.id !== this.#lastId) return;
         const { findings, verdicts } = data;
         this.#learn({ projectId: this.#projectId, findings, verdicts });
-        this.#checked = this.#document;
-        for (const listener of this.#checkListeners) listener();
       });
     }
     this.#worker.postMessage(request);

@@ -69,11 +69,5 @@ export function useHaveFindingsCome(): boolean {
   return useSyncExternalStore(source.subscribe, source.known).projectId === projectId;
 }
 
-/** Has the open project been looked through as it is now? */
-export function useAreFindingsKnown(): boolean {
-  const document = useProjectDocument();
-  return useSyncExternalStore(source.subscribeChecked, source.checked) === document;
-}
-
 /** Everything found in the project that counts, in the order of the sequence; it comes shortly after an edit is drawn. */
 export const useFindings = (): readonly Finding[] => useAllFindings().open;

@@ -25,6 +25,12 @@ export const CreateHandOff = z
   .meta({ id: 'CreateHandOff' });
 export type CreateHandOff = z.infer<typeof CreateHandOff>;
 
+/** What stands against handing a project over, a sentence each, as it is at a revision. */
+export const HandOffChecks = z
+  .strictObject({ revision: z.number().int(), failures: z.array(z.string()) })
+  .meta({ id: 'HandOffChecks' });
+export type HandOffChecks = z.infer<typeof HandOffChecks>;
+
 /** With the whole document as it was. */
 export const KeptHandOff = HandOffSummary.extend({ document: ProjectDocument }).meta({ id: 'KeptHandOff' });
 export type KeptHandOff = z.infer<typeof KeptHandOff>;

@@ -6,6 +6,6 @@ export { PatchRequest, PatchResponse, RevisionList } from './revisions.ts';
 export { ForecastEvent, ForecastList, ForecastSummary, RevisionEvent, ServerEventName, summarize } from './events.ts';
 export { CreateSnapshot, RenameSnapshot, Snapshot, SnapshotList, SnapshotSummary } from './snapshots.ts';
 export { EventReceipt, GameEvent, GameLink, MOST_EVENTS_IN_A_BATCH } from './gameEvents.ts';
-export { CreateHandOff, HandOffList, HandOffSummary, KeptHandOff } from './handOffs.ts';
+export { CreateHandOff, HandOffChecks, HandOffList, HandOffSummary, KeptHandOff } from './handOffs.ts';
 export { Books, BooksRequest, MOST_BOOKS, TrialsChange, TrialsState } from './trials.ts';
 export { forecastDone } from './forecastDone.ts';

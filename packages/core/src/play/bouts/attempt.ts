@@ -133,8 +133,12 @@ function apply(state: BoutAttempt, effect: Milestone, rule: number): boolean {
     case 'message':
     case 'cue':
       return true;
-    default:
+    case 'gate':
+    case 'wave':
+    case 'reveal':
       return false;
+    default:
+      return effect satisfies never;
   }
 }
 

@@ -101,7 +101,13 @@ describe('a hand-off', () => {
     const project = homeBeforeDusk();
     project.expectations = [];
     const { id } = await app.projects.add(documentOf(project));
+    const { body: checks } = await request(app.express).get(`/api/projects/${id}/checks`);
+    expect(checks.revision).toBe(0);
+    expect(checks.failures).toHaveLength(2);
+    expect(checks.failures[0]).toMatch(/^11 Sunlit Ponds: stops play/);
+    expect(checks.failures[1]).toMatch(/^17 The Greedy Bee: stops play/);
     const refused = await over(id, { label: 'Build 41' });
+    expect((refused.body.places as { message: string }[]).map(({ message }) => message)).toEqual(checks.failures);
     expect([refused.status, refused.body.code, refused.body.kept]).toEqual([
       409,
       'hand-off-refused',

@@ -75,6 +75,10 @@ export function handoffRoutes(
     send(response, 'values.csv', () => projects.read(param(request, 'id'))),
   );
 
+  router.get('/projects/:id/checks', async (request, response) => {
+    response.set('Cache-Control', 'no-store').json(await handOffs.checks(param(request, 'id')));
+  });
+
   router.get('/projects/:id/hand-offs', async (request, response) => {
     response.set('Cache-Control', 'no-store').json({ handOffs: await handOffs.list(param(request, 'id')) });
   });

@@ -1,4 +1,4 @@
-import type { CreateHandOff, HandOffSummary, KeptHandOff } from '@stadion/core/exchange/contract';
+import type { CreateHandOff, HandOffChecks, HandOffSummary, KeptHandOff } from '@stadion/core/exchange/contract';
 import type { ProjectDocument } from '@stadion/core/document/model';
 import type { FileReading, KnownForecasts } from '@stadion/files';
 import { nanoid } from 'nanoid';
@@ -30,7 +30,19 @@ export function documentFrom(reading: FileReading): ProjectDocument {
 
 /** Hand-offs that are kept: what was given to the game, when, and with which checks failing. */
 export function makeHandOffService({ storage, now, read, files, forecastsFor }: Dependencies) {
+  /** Runs the checks of a project as it is now. */
+  async function check(projectId: string) {
+    const { document, revision } = await read(projectId);
+    const forecasts = await forecastsFor(projectId, document);
+    return { document, revision, failures: await files.failures({ document, forecasts }) };
+  }
+
   return {
+    async checks(projectId: string): Promise<HandOffChecks> {
+      const { revision, failures } = await check(projectId);
+      return { revision, failures };
+    },
+
     async list(projectId: string): Promise<HandOffSummary[]> {
       await read(projectId);
       return store.listHandOffs(storage.db, projectId);
@@ -38,8 +50,7 @@ export function makeHandOffService({ storage, now, read, files, forecastsFor }: 
 
     /** Hands the project over as it is. @throws StadionError while a check fails and no reason is given */
     async create(projectId: string, { label, reason }: CreateHandOff): Promise<HandOffSummary> {
-      const { document, revision } = await read(projectId);
-      const failures = await files.failures({ document, forecasts: await forecastsFor(projectId, document) });
+      const { document, revision, failures } = await check(projectId);
       const why = reason?.trim() ?? '';
       if (failures.length > 0 && why === '')
         throw new StadionError(

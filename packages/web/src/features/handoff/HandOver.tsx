@@ -3,28 +3,36 @@ import type { HandOffSummary, Problem } from '@stadion/core/exchange/contract';
 import { projectOf } from '@stadion/core/document/model';
 import { useId, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { useCreateHandOffMutation, useHandOffQuery, useHandOffsQuery } from '../../api/stadionApi.ts';
+import {
+  useCreateHandOffMutation,
+  useHandOffChecksQuery,
+  useHandOffQuery,
+  useHandOffsQuery,
+} from '../../api/stadionApi.ts';
 import { useAppSelector, useProject, useSelection } from '../../project/hooks.ts';
 import { useExpectations } from '../../project/useExpectations.ts';
-import { useAreFindingsKnown, useFindings } from '../../project/useFindings.ts';
 import { Button, formatMoment } from '../../ui/index.ts';
 
 /** More changes than this nobody reads one by one. */
 const TOLD = 12;
 
-/** What stands against handing over, a sentence each. */
-function useFailures(): { slotId: string; sentence: string }[] {
-  const findings = useFindings();
-  const expectations = useExpectations();
-  return [
-    ...findings.filter(({ severity }) => severity === 'stops play'),
-    ...expectations
-      .filter(({ met }) => met === false)
-      .map(({ expectation, said }) => ({
-        slotId: expectation.slotId,
-        sentence: `An expectation is not met: ${said}.`,
-      })),
-  ].map(({ slotId, sentence }) => ({ slotId, sentence }));
+interface Checks {
+  /** What stands against handing over, a sentence each; undefined while that is not known. */
+  failures: readonly string[] | undefined;
+  /** The server cannot run the checks now. */
+  stopped: boolean;
+}
+
+/** The checks of the project as it is, as the server runs them before it hands over. */
+function useChecks(): Checks {
+  const { projectId } = useSelection();
+  const revision = useAppSelector((state) => state.document.open?.revision ?? 0);
+  const unsent = useAppSelector((state) => state.document.open?.pending.length ?? 0);
+  // A forecast that arrives may decide an expectation.
+  const decided = useExpectations().map(({ met }) => (met === undefined ? '?' : Number(met)));
+  const state = `${revision} ${decided.join('')}`;
+  const { currentData, isError } = useHandOffChecksQuery({ projectId, state }, { skip: unsent > 0 });
+  return { failures: unsent > 0 ? undefined : currentData?.failures, stopped: isError };
 }
 
 /** What has changed since the last hand-off, which checks fail, and handing over. */
@@ -75,18 +83,20 @@ function Since({ last, known }: { last: HandOffSummary | undefined; known: boole
   );
 }
 
-/** How the checks stand. @param known has the project been looked through? */
-function saidOf(failures: number, known: boolean): string {
-  if (failures > 0) return `${failures} check${failures === 1 ? ' fails' : 's fail'}`;
-  return known ? 'All checks pass' : 'The checks are under way';
+/** How the checks stand. */
+function saidOf({ failures, stopped }: Checks): string {
+  if (!failures) return stopped ? 'The checks cannot be run: the server does not answer' : 'The checks are under way';
+  return failures.length === 0
+    ? 'All checks pass'
+    : `${failures.length} check${failures.length === 1 ? ' fails' : 's fail'}`;
 }
 
 function Over({ first }: { first: boolean }) {
   const { projectId } = useSelection();
-  const { slots } = useProject();
   const unsent = useAppSelector((state) => state.document.open?.pending.length ?? 0);
-  const failures = useFailures();
-  const known = useAreFindingsKnown();
+  const checks = useChecks();
+  const known = checks.failures !== undefined;
+  const failures = checks.failures ?? [];
   const [create, { isLoading }] = useCreateHandOffMutation();
   const [label, setLabel] = useState(first ? 'First hand-off' : '');
   const [reason, setReason] = useState('');
@@ -109,13 +119,11 @@ function Over({ first }: { first: boolean }) {
         void handOver();
       }}
     >
-      <h2>{saidOf(failures.length, known)}</h2>
+      <h2>{saidOf(checks)}</h2>
       {failures.length > 0 ? (
         <ul className="mt-1 mb-2 list-disc pl-4 text-mark-ink">
-          {failures.slice(0, TOLD).map(({ slotId, sentence }, index) => (
-            <li key={index}>
-              Level {slots.findIndex(({ id }) => id === slotId) + 1}: {sentence}
-            </li>
+          {failures.slice(0, TOLD).map((failure) => (
+            <li key={failure}>{failure}</li>
           ))}
           {failures.length > TOLD ? <li>and {failures.length - TOLD} more</li> : null}
         </ul>

@@ -49,8 +49,16 @@ function idleBecause(effect: Effect, here: SlotFacts): string | undefined {
     case 'heal':
     case 'hurt':
       return effect.by.from === 'number' && effect.by.value === 0 ? 'it is by nothing' : undefined;
-    default:
+    case 'win':
+    case 'lose':
+    case 'loseLife':
+    case 'back':
+    case 'wave':
+    case 'message':
+    case 'cue':
       return undefined;
+    default:
+      return effect satisfies never;
   }
 }
 

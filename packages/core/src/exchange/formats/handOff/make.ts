@@ -98,8 +98,14 @@ function exportEffect(
       };
     case 'cue':
       return { effect: 'cue', name: effect.name, ...(effect.at === undefined ? {} : { at: effect.at }) };
-    default:
+    case 'win':
+    case 'back':
+    case 'gate':
+    case 'wave':
+    case 'reveal':
       return effect;
+    default:
+      return effect satisfies never;
   }
 }
 
