@@ -96,7 +96,7 @@ function withImports(folder: string, file: string, seen = new Set<string>()): Se
   return seen;
 }
 
-/** What a browser downloads until the level screen stands, and what comes when it is needed. */
+/** Bytes that a browser downloads until the level screen is drawn, and bytes that come when needed. */
 function bytes(): void {
   const dist = path.join(import.meta.dirname, '../packages/web/dist');
   const folder = path.join(dist, 'assets');

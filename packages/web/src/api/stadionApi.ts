@@ -118,7 +118,7 @@ export const stadionApi = createApi({
     handOff: build.query<KeptHandOff, { projectId: string; handOffId: string }>({
       query: ({ projectId, handOffId }) => ({ address: `/api/projects/${projectId}/hand-offs/${handOffId}` }),
     }),
-    /** What stands against handing over. @param state of the project: another one is checked again */
+    /** Reasons against handing over. @param state of the project: another one is checked again */
     handOffChecks: build.query<HandOffChecks, { projectId: string; state: string }>({
       query: ({ projectId }) => ({ address: `/api/projects/${projectId}/checks` }),
     }),

@@ -1,7 +1,7 @@
 import { Limits, type Ground } from '../../document/model/index.ts';
 import { heightOf, moved, widthOf } from './shape.ts';
 
-/** What a cell can be. */
+/** Sorts of cells. */
 export const CELLS = { wall: '#', open: '.', 'no ground': '~', ledge: '-' } as const;
 export type CellName = keyof typeof CELLS;
 

@@ -51,12 +51,12 @@ export function copiedText(project: Project, pieces: readonly Piece[], values: V
   return `${HEAD}\n${JSON.stringify(copied, null, 1)}`;
 }
 
-/** What became of a paste. */
+/** Result of a paste. */
 export interface Pasted {
   ground: Ground;
   /** Ids of what has come. */
   ids: Id[];
-  /** What was left out or changed, in words. */
+  /** Omissions and changes, in words. */
   dropped: string[];
 }
 

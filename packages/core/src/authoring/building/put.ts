@@ -11,7 +11,7 @@ import {
 import { heightOf, widthOf, type Box } from './shape.ts';
 import type { Puttable } from './puttable.ts';
 
-/** What a click on one cell puts where it is an area: cells. */
+/** Size of an area that one click places, cells. */
 const USUAL_SPAN: Partial<Record<PieceName, number>> = { goal: 2, zone: 2 };
 
 /**

@@ -35,7 +35,7 @@ const PLAIN: readonly Puttable[] = [
 export const puttablesOn = (project: Pick<Project, 'kinds'>, on: Ground['kind']): Puttable[] =>
   puttables(project).filter(({ piece }) => (PIECES[piece].onlyOn?.includes(on) ?? true) && !isBarredOn(on, piece));
 
-/** What the cells of a kind of ground can be. */
+/** Sorts of cells of a kind of ground. */
 export const cellsOn = (on: Ground['kind']): CellName[] =>
   (Object.keys(CELLS) as CellName[]).filter((cell) => groundKindOf(on).cells.includes(CELLS[cell]));
 

@@ -4,7 +4,7 @@ import { reachOf } from '../../play/scene/index.ts';
 import { coversCell, isLine } from './shape.ts';
 import type { Cell } from './cells.ts';
 
-/** What is scattered, and how far apart. */
+/** The scattered kind, and its distances. */
 export interface Scatter {
   kind: Id;
   count: number;
@@ -80,7 +80,7 @@ export function scattered(
   return { ground: { ...ground, pieces: [...others, ...thrown] }, thrown: thrown.length };
 }
 
-/** Another ground like this one: every kind of collectable that lies in sight is thrown anew. */
+/** Another ground like this one: every kind of collectable that lies in sight is scattered again. */
 export function varied(ground: Ground, seed: number): Ground {
   const kinds = new Map<Id, number>();
   for (const piece of ground.pieces)

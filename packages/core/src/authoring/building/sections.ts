@@ -11,7 +11,7 @@ import {
 } from '../../document/model/index.ts';
 import { grown, type Growth } from './cells.ts';
 
-/** What the characters of a drawing stand for, besides # (wall) and . (open): pieces of a kind, in the middle of their cells or over them. */
+/** Meaning of the characters of a drawing beside # (wall) and . (open): pieces of a kind, in the middle of their cells or over them. */
 export type SectionLegend = Readonly<
   Record<string, { piece: 'collectable' | 'enemy' | 'hazard'; kind: Id; heading?: number }>
 >;

@@ -53,7 +53,7 @@ export function moved<P extends Piece>(piece: P, ground: Pick<Ground, 'rows'>, d
     const size = { width: Math.min(piece.width, width), height: Math.min(piece.height, height) };
     return { ...piece, ...size, at: { x: between(x, 0, width - size.width), y: between(y, 0, height - size.height) } };
   }
-  // What has no area stands in the middle of the last cell at least.
+  // A piece without an area stands in the middle of the last cell at least.
   const at = { x: between(x, 0.5, width - 0.5), y: between(y, 0.5, height - 0.5) };
   if (piece.piece !== 'enemy' || !piece.path) return { ...piece, at };
   const by = { x: at.x - piece.at.x, y: at.y - piece.at.y };

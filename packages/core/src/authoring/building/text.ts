@@ -13,7 +13,7 @@ import { newPiece } from './put.ts';
 import { cellOf } from './shape.ts';
 import type { Cell } from './cells.ts';
 
-/** What a character of a ground's text stands for. */
+/** Meaning of a character of a ground's text. */
 export interface LegendEntry {
   character: string;
   thing: Puttable;
@@ -83,7 +83,7 @@ export function textOfGround(ground: Ground, legend: readonly LegendEntry[]): st
     .join('\n');
 }
 
-/** What is wrong with a text's lines and characters, at most 20. */
+/** Problems of a text's lines and characters, at most 20. */
 function faultsOf(lines: readonly string[], known: ReadonlySet<string>): TextFault[] {
   const width = lines[0]?.length ?? 0;
   const faults: TextFault[] = [];

@@ -21,7 +21,7 @@ import { freshRule, takenConditions, takenRules } from './rules.ts';
 /** Stars of somebody who fights alone: rounds at most, as times of those that it needs if all goes well. */
 const QUICK = [2, 1.4] as const;
 
-/** So many of the party come along where nobody says who. */
+/** Default party size. */
 const USUAL_PARTY = 4;
 
 const beaten = (id: string, side: 'ours' | 'theirs', effect: Rule['then'][number]): Rule => ({
@@ -29,7 +29,7 @@ const beaten = (id: string, side: 'ours' | 'theirs', effect: Rule['then'][number
   when: { id: `${id}-side`, is: 'onOff', reading: { reading: 'sideBeaten', side }, on: true },
 });
 
-/** What decides a bout, unless the designer says otherwise. */
+/** Rules of a new bout. */
 export const usualBoutRules = (): Rule[] => [
   beaten('they-are-beaten', 'theirs', { effect: 'win' }),
   beaten('we-are-beaten', 'ours', { effect: 'lose', cause: 'The party is beaten' }),
@@ -76,7 +76,7 @@ export function usualBout({ fighters, groups }: Bouts): LevelBout | undefined {
 const isOfBouts = ({ when }: Rule): boolean =>
   leaves(when).some(({ leaf }) => BOUT_READINGS.includes(leaf.reading.reading));
 
-/** What a bout shows as a ground does. */
+/** Readings that a bout has as a ground does. */
 const IN_BOTH: ReadonlySet<ReadingName> = new Set(['score', 'lives', 'tries', 'timeLeft', 'timeElapsed', 'tally']);
 
 /** Does a rule look at what only a ground has? Health is that of a body there, and that of the party in a bout. */

@@ -5,7 +5,7 @@ import { findReferenceProblems, levelEntryOf, type Level, type Project } from '.
 import { at, replaceAt, type NamedEdit } from './edit.ts';
 import { freshRule, takenConditions, takenRules } from './rules.ts';
 
-/** What is copied from one level to others. */
+/** Parts to copy from one level to others. */
 export interface CopiedRules {
   /** Ids of own rules. */
   rules: readonly string[];
@@ -18,7 +18,7 @@ export interface CopiedRules {
   standingRulesOff: boolean;
 }
 
-/** What copying changes in one level. */
+/** Changes by copying in one level. */
 export interface LevelChange {
   level: Level;
   added: number;
@@ -38,7 +38,7 @@ const PART_WORDS = {
   standingRulesOff: 'switched-off standing rules',
 };
 
-/** What a level alone does not hold together with, in words; undefined when it is whole. */
+/** Problem of a level by itself, in words; undefined when it is whole. */
 function problemWith(project: Project, level: Level): string | undefined {
   const alone: Project = { ...project, levels: { [level.id]: level }, slots: [], expectations: [] };
   const problem = findReferenceProblems(alone).find(

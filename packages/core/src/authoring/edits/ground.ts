@@ -30,7 +30,7 @@ import { withoutNames, type RemovalOfNames } from './removal.ts';
 
 const same = (one: unknown, other: unknown): boolean => JSON.stringify(one) === JSON.stringify(other);
 
-/** What makes one entry of another: field by field, so that edits of different numbers do not meet. */
+/** Operations that turn one entry into another: field by field, so that edits of different numbers do not conflict. */
 function entryPatch(path: string, before: Record<string, unknown>, after: Record<string, unknown>): PatchOperation[] {
   return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((field): PatchOperation[] =>
     same(before[field], after[field]) ? [] : setOptional(`${path}/${field}`, before[field], after[field]),
@@ -38,13 +38,13 @@ function entryPatch(path: string, before: Record<string, unknown>, after: Record
 }
 
 /**
- * What makes one ground of another, in as few and as small operations as there are: rows one by one, pieces by their
+ * Operations that turn one ground into another, as few and as small as possible: rows one by one, pieces by their
  * ids. Two people who change different rows and pieces of one ground do not meet.
  *
  * @param path of the ground
  */
 export function groundPatch(path: readonly (string | number)[], before: Ground, after: Ground): PatchOperation[] {
-  // What moves otherwise is another ground.
+  // A kind of ground that moves otherwise is another ground.
   if (before.kind !== after.kind) return [replaceAt(at(...path), groundEntryOf(after))];
   return [...cutPatch(path, before, after), ...sectionsPatch(path, sectionsOf(before), sectionsOf(after))];
 }
@@ -148,7 +148,7 @@ export function withoutPieces(
   return { ground: { ...ground, pieces }, names };
 }
 
-/** What levels lose when they take another's ground, in words; nothing where they lose nothing. */
+/** Losses of levels that take another's ground, in words; empty where there are none. */
 export function lostByCopying(from: Level, to: Level, naming: Names): string[] {
   const kept = new Map(from.ground.pieces.map(({ id, piece }) => [id, piece]));
   const gone = new Set(to.ground.pieces.filter(({ id, piece }) => kept.get(id) !== piece).map(({ id }) => id));

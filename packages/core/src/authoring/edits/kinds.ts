@@ -33,7 +33,7 @@ import { addStanding, freshRule, takenStandingConditions, takenStandingRules } f
 export type KindRole = keyof Kinds;
 export type AnyKind = CollectableKind | EnemyKind | HazardKind;
 
-/** What a kind does, by which it is added. */
+/** Role of a kind, by which it is added. */
 export const KIND_DEEDS = {
   gathered: { role: 'collectables', label: 'is gathered', name: 'Token' },
   chase: { role: 'enemies', label: 'chases', name: 'Chaser' },
@@ -59,7 +59,7 @@ const idsIn = (project: Project): Set<Id> => new Set(allKinds(project).map(({ ki
 
 const namesIn = (project: Project): Set<string> => new Set(allKinds(project).map(({ kind }) => kind.name));
 
-/** What only kinds of one movement have, with usual numbers. */
+/** Fields of kinds of one movement only, with usual numbers. */
 const OWN_NUMBERS = { chase: { sight: literal(6) }, circle: { distance: 1.5 } } as const;
 
 function usualKind(deed: KindDeed, id: Id, name: string, look: Look): AnyKind {
@@ -101,7 +101,7 @@ export function addKind(project: Project, deed: KindDeed, look: Look, mint: Mint
   };
 }
 
-/** What a touch of another kind does in every level, for one more kind: none is harmless by mistake. */
+/** Standing rules for a touch of one more kind, as another kind has them: none is harmless by mistake. */
 function touchRule(project: Project, kind: Id): PatchOperation[] {
   const like = project.standing.find(
     (rule) =>
@@ -265,7 +265,7 @@ export function usesOfKind(
   };
 }
 
-/** An edit holds only so many operations: beyond this the pieces of a level are one. Two people's pieces meet less where they go one by one. */
+/** Limit of the operations in an edit: beyond it the pieces of a level are one operation. Two people's pieces meet less where they go one by one. */
 const MOST_REMOVED_SINGLY = 1000;
 
 /** Takes the pieces of a kind off a level. @param singly one operation a piece; else one for all */

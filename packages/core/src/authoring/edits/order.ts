@@ -16,7 +16,7 @@ function numbered(list: readonly Item[]): Numbered[] {
 }
 
 /**
- * The number for an entry that comes to a place of a list: between those of its neighbours. Where no number is left
+ * The order of an entry at a place of a list: between those of its neighbours. Where no number is left
  * between them, the list is numbered anew.
  *
  * @param place from 0

@@ -151,7 +151,7 @@ export function setShape(project: Project, key: string, type: ShapeType): NamedE
   return setRamp(project, key, { ...ramp, shape }, `shape ${SHAPES[type].label.toLowerCase()}${nearest}`);
 }
 
-/** What a live ramp starts from: the values that its parameter had, as steps along the reading. */
+/** First shape of a live ramp: the values that its parameter had, as steps along the reading. */
 const FIRST_STEPS: Readonly<Record<LiveAxis, number>> = {
   score: 100,
   collected: 5,
@@ -174,7 +174,7 @@ export function setAxis(project: Project, key: string, axis: LiveAxis | undefine
   return setRamp(project, key, axis === undefined ? { ...rest, shape } : { ...rest, axis, shape }, `along ${along}`);
 }
 
-/** What ramps can go along, as one says it. */
+/** Words for the readings along which ramps can go. */
 export const READING_WORDS: Readonly<Record<LiveAxis, string>> = {
   score: 'the score',
   collected: 'pieces collected',
@@ -213,7 +213,7 @@ export interface CellChange {
   value: number | undefined;
 }
 
-/** More pins than this of one parameter are set as a whole: an edit holds so many operations only. */
+/** Limit of the pins of one parameter that are set one by one: an edit has a limit of operations. */
 const SINGLE_PINS = 10;
 
 /** Sets values of several parameters at several slots at once. A value that the ramp gives by itself needs no pin; one that is there already changes nothing. */

@@ -17,7 +17,7 @@ import { insertEntry } from './order.ts';
 import { withoutNames, type Removal } from './removal.ts';
 import { shiftTiers, slotIdFor, type SequenceEdit } from './sequence.ts';
 
-/** What becomes of a tally at an event. */
+/** Policy of a tally at an event. */
 export function setTallyPolicy(
   project: Project,
   tally: string,

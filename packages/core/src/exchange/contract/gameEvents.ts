@@ -41,7 +41,7 @@ const envelope = {
   dataschema: Line(500).optional(),
 };
 
-/** What a game tells: a CloudEvent (version 1.0, JSON). Extension attributes are let through and not kept. */
+/** Event of a game: a CloudEvent (version 1.0, JSON). Extension attributes are accepted and not kept. */
 export const GameEvent = z
   .discriminatedUnion('type', [
     z.object({ ...envelope, type: z.literal('attempt.started'), data: started }),
@@ -52,7 +52,7 @@ export const GameEvent = z
   .meta({ id: 'GameEvent' });
 export type GameEvent = z.infer<typeof GameEvent>;
 
-/** What became of the events of one request. */
+/** Result of the events of one request. */
 export const EventReceipt = z
   .strictObject({
     kept: z.number().int(),
@@ -66,7 +66,7 @@ export const EventReceipt = z
   .meta({ id: 'EventReceipt' });
 export type EventReceipt = z.infer<typeof EventReceipt>;
 
-/** Who plays now, and what has come. */
+/** Connected games, and the events received. */
 export const GameLink = z
   .strictObject({
     connected: z.array(z.strictObject({ game: z.string(), slot: z.string().optional(), since: z.iso.datetime() })),

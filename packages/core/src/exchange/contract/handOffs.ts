@@ -25,7 +25,7 @@ export const CreateHandOff = z
   .meta({ id: 'CreateHandOff' });
 export type CreateHandOff = z.infer<typeof CreateHandOff>;
 
-/** What stands against handing a project over, a sentence each, as it is at a revision. */
+/** Reasons against handing a project over at a revision, one sentence each. */
 export const HandOffChecks = z
   .strictObject({ revision: z.number().int(), failures: z.array(z.string()) })
   .meta({ id: 'HandOffChecks' });

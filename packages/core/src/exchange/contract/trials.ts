@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-/** At most so many questions are asked for at once. */
+/** Limit of the questions in one request. */
 export const MOST_BOOKS = 60;
 
 /** Which questions' attempts are asked for. */

@@ -33,7 +33,7 @@ export function fieldsOf(root: Schema): Field[] {
   const seen = new Set<string>();
   const visit = (schema: Schema, path: string, optional: boolean, depth: number): void => {
     if (depth > DEEPEST) return;
-    // What a schema only refers to may hold itself: told, and not gone into.
+    // A schema that is referred to may contain itself: it is named, and not expanded.
     if ('$ref' in schema && schema['description'] === undefined && depth > 0 && path.endsWith('*')) return;
     if (path !== '' && !seen.has(path)) {
       seen.add(path);

@@ -9,7 +9,7 @@ import {
 } from '../../document/model/index.ts';
 import { upgrade } from './upgrade.ts';
 
-/** What is wrong with a document, and where. */
+/** Problem of a document, and its place. */
 export interface Problem {
   path: PropertyKey[];
   message: string;
@@ -52,7 +52,7 @@ function unseenIn(value: unknown, path: PropertyKey[] = []): PropertyKey[] | und
   return undefined;
 }
 
-/** What no schema could tell of a value: nested too deep to be walked, or with an entry that schemas pass over. */
+/** Problems that no schema finds in a value: nested too deep to be walked, or with an entry that schemas pass over. */
 function unfitIn(value: unknown): Problem | undefined {
   if (isDeeperThan(value, DEEPEST))
     return { path: [], message: `This is nested more than ${DEEPEST} deep: no project is.` };
@@ -82,7 +82,7 @@ const freshOf = (entries: unknown): unknown =>
     : entries;
 
 /**
- * What is wrong with a document of this version of which most entries have been checked before, as they are after an
+ * Problems of a document of this version of which most entries have been checked before, as they are after an
  * edit. The same as reading it anew finds, in a fraction of the time.
  *
  * @returns nothing where it is whole

@@ -10,7 +10,7 @@ export interface CellDifference {
   after: number;
 }
 
-/** What a table would change, and what of it is left aside; or the first things that are wrong with it. */
+/** Changes by a table, and the parts of it that are left out; or its first problems. */
 export type TableReading =
   | { ok: true; changes: CellDifference[]; notes: string[] }
   | { ok: false; problems: { line: number; message: string }[] };

@@ -14,7 +14,7 @@ const STRIKES: readonly { value: Action['strikes']; label: string }[] = [
   { value: 'allies', label: 'all of the own side' },
 ];
 
-/** What fighters can do: whom it strikes, how much by which formula, how surely, and what it costs. */
+/** Actions of fighters: the target, the amount by a formula, the chance to hit, and the cost. */
 export function ActionRows({ here, bouts }: BoutsHere) {
   const edit = useEdit();
   const keys = bouts.statistics.map(({ key }) => key);
@@ -124,7 +124,7 @@ export function ActionRows({ here, bouts }: BoutsHere) {
   );
 }
 
-/** What an action costs, and what it could cost. */
+/** Costs of an action, and further statistics that it could cost. */
 function Costs({ action, bouts }: BoutsHere & { action: Action }) {
   const edit = useEdit();
   const costs = bouts.statistics.filter(({ key }) => Object.hasOwn(action.costs, key));

@@ -9,7 +9,7 @@ type Thing = Fighter['worn'][number];
 
 const names = (things: readonly { name: string }[]): Set<string> => new Set(things.map(({ name }) => name));
 
-/** What a fighter wears: plain additions to its statistics. */
+/** Things that a fighter wears: additions to its statistics. */
 export function Worn({ bouts, fighter }: BoutsHere & { fighter: Fighter }) {
   const edit = useEdit();
   const { worn } = fighter;
@@ -103,7 +103,7 @@ export function Worn({ bouts, fighter }: BoutsHere & { fighter: Fighter }) {
   );
 }
 
-/** What beating an enemy brings: experience, coins, and things with a chance each. */
+/** Rewards for beating an enemy: experience, coins, and things with a chance each. */
 export function Gives({ here, fighter }: BoutsHere & { fighter: Fighter }) {
   const edit = useEdit();
   const { gives } = fighter;

@@ -12,13 +12,13 @@ const useOdds = workerHook<BoutRequest, BoutAnswer>(
   { kept: 20, settleMs: 120 },
 );
 
-/** What a party spends in a bout, on average. @param spent by statistic */
+/** Average amounts that a party spends in a bout. @param spent by statistic */
 const spentInWords = ({ statistics }: Bouts, spent: readonly number[]): string =>
   spent
     .flatMap((amount, index) => (amount > 0 ? [`${statistics[index]?.name} ${formatNumber(amount, 1)}`] : []))
     .join(', ') || '–';
 
-/** What comes of a meeting, by who plays: won, rounds, what is left, who falls, what is spent, how many and which level it takes. */
+/** Results of a meeting, by pacer: won, rounds, what is left, who falls, what is spent, how many and which level it takes. */
 export function BoutOdds({ bouts, meeting }: { bouts: Bouts; meeting: Meeting }) {
   const project = useProject();
   const pacers = useMemo(() => everyPacer(project), [project]);

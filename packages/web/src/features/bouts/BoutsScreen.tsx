@@ -14,7 +14,7 @@ import { ElementRows, GroupRows, StatisticRows } from './ListRows.tsx';
 import { PacingRows } from './Pacing.tsx';
 import { MeetingSheet } from './MeetingSheet.tsx';
 
-/** Fights by turns: who meets whom and what comes of it; then what fighters are made of. */
+/** Fights by turns: the meetings with their results, then the fighters. */
 export function BoutsScreen() {
   const project = useProject();
   const { position } = useSelection();

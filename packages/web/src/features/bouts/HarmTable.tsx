@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { formatNumber } from '../../ui/index.ts';
 import { namesIn } from '../../sentences/boutNames.ts';
 
-/** What a cell says of itself, besides its numbers. */
+/** Words of a cell beside its numbers. */
 const markOf = ({ cannotHurt, one }: Harm): { text: string; look: string } | null => {
   if (cannotHurt) return { text: 'cannot hurt', look: 'text-ink-3 italic' };
   if (one === 'always') return { text: 'one hit', look: 'font-semibold' };

@@ -65,7 +65,7 @@ export function StatisticRows({ bouts }: BoutsHere) {
   );
 }
 
-/** What actions can be made of. */
+/** Elements that actions can have. */
 export function ElementRows({ bouts }: BoutsHere) {
   const edit = useEdit();
   return (

@@ -19,7 +19,7 @@ interface Member {
 
 const MOST_PARTY = 4;
 
-/** One meeting looked at from all sides: numbers, harm, what comes of it, and a try by hand. */
+/** One meeting from all sides: numbers, harm, results, and a try by hand. */
 export function MeetingSheet({ here, bouts }: BoutsHere) {
   const ours = bouts.fighters.filter(({ side }) => side === 'ours');
   const { projectId } = useSelection();

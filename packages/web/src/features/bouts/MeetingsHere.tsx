@@ -86,7 +86,7 @@ export function MeetingsHere({ here, bouts }: BoutsHere) {
   );
 }
 
-/** Where they are met: spread over the way, so far from each other, or at zones. */
+/** Places of the meetings: spread over the way with a distance between them, or at zones. */
 function WhereMet({ here, meetings }: Pick<BoutsHere, 'here'> & { meetings: Meetings }) {
   const edit = useEdit();
   const { level } = here;

@@ -20,7 +20,7 @@ const keyOf = memoizeByObject((_project: Project) => String(++projects));
 export interface Journey {
   id: string;
   name: string;
-  /** As far as it is known, from the first slot on. */
+  /** The known part, from the first slot on. */
   along: readonly Travelled[];
 }
 
@@ -40,7 +40,7 @@ function perHour(many: number, { seconds }: Travelled): string {
   return formatNumber(hourly, hourly < 100 ? 1 : 0);
 }
 
-/** What the sequence gives to the players of each pacer: how long it takes them, and what they get in an hour. */
+/** Result of the sequence for the players of each pacer: its duration, and the things gained in an hour. */
 export function TravelTable({ journeys, things }: { journeys: readonly Journey[]; things: readonly string[] }) {
   const { slots } = useProject();
   return (

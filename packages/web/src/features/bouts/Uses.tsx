@@ -4,7 +4,7 @@ import { useEdit } from '../../project/hooks.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 import type { BoutsHere } from './shared.tsx';
 
-/** What a fighter can do, and how often among what it can do. */
+/** Actions of a fighter, with their weights. */
 export function Uses({ bouts, fighter }: BoutsHere & { fighter: Fighter }) {
   const edit = useEdit();
   const [can, cannot] = [true, false].map((does) =>

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import type { LevelContext } from '../../project/levelHere.ts';
 import { nameRefused, TextInPlace } from '../../ui/index.ts';
 
-/** What every part of the screen is about. */
+/** Context of every part of the screen. */
 export interface BoutsHere {
   here: LevelContext;
   bouts: Bouts;
@@ -35,15 +35,15 @@ export function Part({
 
 interface RowProps {
   name: string;
-  /** What has the name, as a refusal says it. @example 'An action' */
+  /** The named thing, as a refusal calls it. @example 'An action' */
   what: string;
   onRename: (name: string) => void;
   onRemove: () => void;
   /** Names of the levels that need it: it stays while there are any. */
   needed?: readonly string[];
-  /** What is said of it, after its name. */
+  /** Words after its name. */
   children?: ReactNode;
-  /** What stands below the sentence. */
+  /** Parts below the sentence. */
   below?: ReactNode;
 }
 

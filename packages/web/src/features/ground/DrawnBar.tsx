@@ -1,4 +1,4 @@
-/** What can be drawn on a ground besides what stands there. */
+/** Overlays that can be drawn on a ground. */
 const DRAWN = {
   losses: 'where they are lost',
   passes: 'where they pass',

@@ -10,7 +10,7 @@ import { formatNumber } from '../../ui/index.ts';
 import type { WaysAnswer } from '../../workers/ways.worker.ts';
 import { nameOfPiece } from './words.ts';
 
-/** What a ground comes to: how far its furthest cell is, and whether everything can be reached. */
+/** Facts of a ground: the distance of its furthest cell, and whether everything can be reached. */
 export function FactsOfGround({ here, reach, gaps }: { here: LevelContext; reach: Reach; gaps: readonly Gap[] }) {
   const { level } = here;
   const away = level.ground.pieces

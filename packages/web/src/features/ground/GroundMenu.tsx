@@ -163,7 +163,7 @@ export function SizePanel({ here, whole, onOutcome, onClose }: PanelProps & { wh
   );
 }
 
-/** So many of a kind thrown evenly over what is free. */
+/** Scatters a number of pieces of a kind evenly over the free cells. */
 export function ScatterPanel({ here, onOutcome, onClose, onSay }: PanelProps & { onSay: (words: string) => void }) {
   const { ground } = here.level;
   const { collectables } = here.project.kinds;

@@ -55,16 +55,16 @@ import { another, CopyPanel, ScatterPanel, SizePanel, GroundMenu, type GroundPan
 
 interface Props {
   here: LevelContext;
-  /** Of the level, as far as it has come. */
+  /** The forecast of the level, as far as it is known. */
   forecast: Forecast | null;
-  /** What stands over the level, with what can be done to it. */
+  /** Head of the level, with the given acts. */
   head: (acts: ReactNode) => ReactNode;
 }
 
 const NOTHING: ReadonlySet<Id> = new Set();
 const NONE: ReadonlySet<Drawn> = new Set();
 const NO_GAPS: ReadonlySet<Drawn> = new Set(['gaps']);
-/** Of a run the same is told section by section. */
+/** A run shows the same facts section by section. */
 const ON_RUNS: ReadonlySet<Drawn> = new Set(['passes', 'way', 'ties', 'safe', 'sight']);
 const NOWHERE: readonly number[] = [];
 const AT_FIRST: readonly Drawn[] = ['patrols', 'ties'];
@@ -129,7 +129,7 @@ export function GroundView({ here: whole, forecast, head }: Props) {
   const take = (outcome: Outcome): void => {
     setTrouble(outcome.refused ?? '');
     const [one] = pieces;
-    // What is moved alone is called by its name.
+    // A piece that is moved alone is called by its name.
     const label = one && held.size === 1 ? outcome.label.replace(/piece$/, nameOfPiece(here, one)) : outcome.label;
     if (outcome.whole) edit(editGround(whole.level, outcome.whole, label));
     else if (outcome.ground !== level.ground) {

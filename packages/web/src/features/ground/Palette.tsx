@@ -15,10 +15,10 @@ interface Props {
   onAddKind: (deed: KindDeed) => void;
 }
 
-/** So many choices and more can be searched. */
+/** Number of choices from which on they can be searched. */
 const SEARCHED_FROM = 14;
 
-/** What can be put on the ground, with how many stand there; one is in hand or none. */
+/** Choices to place on the ground, with the number placed; one is chosen or none. */
 export function Palette({ choices, ground, now, onChoose, onAddKind }: Props) {
   const [typed, setTyped] = useState('');
   const counts = useMemo(() => {

@@ -22,7 +22,7 @@ interface Props {
   onKinds: () => void;
 }
 
-/** What is held, as a sentence whose numbers can be changed. */
+/** The selected pieces, as a sentence whose numbers can be changed. */
 export function SelectedPieceSentence(props: Props) {
   const { here, pieces, hand, onHand, onRemove } = props;
   const [piece] = pieces;
@@ -58,7 +58,7 @@ export function SelectedPieceSentence(props: Props) {
   );
 }
 
-/** What to do next, by what is in hand. */
+/** Hint for the next step, by the chosen piece. */
 function adviceFor(hand: Hand | null): string {
   if (!hand)
     return 'Click a piece to select it, drag over open ground to select all pieces inside, or choose above what to place.';

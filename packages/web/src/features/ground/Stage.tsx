@@ -35,12 +35,12 @@ interface Props {
   prepared: PreparedLevel;
   hand: Hand | null;
   held: ReadonlySet<Id>;
-  /** What is drawn on the ground besides, of the level as it is being changed. */
+  /** Overlays of the level as it is being changed. */
   drawn: (level: Level) => { below: readonly Mark[]; above: readonly Mark[] };
   onHold: (ids: readonly Id[]) => void;
   onOutcome: (outcome: Outcome) => void;
   onSay: (words: string) => void;
-  /** Lets go of what is in hand, then of what is held. */
+  /** Clears the choice, then the selection. */
   onLetGo: () => void;
   onRemove: () => void;
   /** Takes in hand what a key stands for; false where it stands for nothing. */
@@ -363,7 +363,7 @@ const corner = (piece: Piece): { x: number; y: number } => {
 const near = (one: { x: number; y: number }, other: { x: number; y: number }): boolean =>
   Math.abs(one.x - other.x) < 0.35 && Math.abs(one.y - other.y) < 0.35;
 
-/** What of a held piece can be drawn: the corner of an area. Points of a way are drawn with the way. */
+/** Handle of a selected piece that can be dragged: the corner of an area. Points of a way are drawn with the way. */
 const handles = (piece: Piece): Figure[] => {
   if (!isArea(piece)) return [];
   const { x, y } = corner(piece);

@@ -46,7 +46,7 @@ const PLAIN: Readonly<Partial<Record<PieceName, readonly Figure[]>>> = {
   emitter: [{ is: 'polygon', points: [0, -RADIUS, RADIUS, RADIUS, -RADIUS, RADIUS], fill: 'loss' }],
 };
 
-/** What sends or shoots is put with the first kind; its sentence says which kind. */
+/** A spawner or emitter is placed with the first kind; its sentence says which kind. */
 const GENERAL: Readonly<Partial<Record<PieceName, string>>> = { spawner: 'Spawner', emitter: 'Emitter', lane: 'Lane' };
 
 /** Everything that can be put, of what sends or shoots one for all kinds. */
@@ -98,7 +98,7 @@ export const choiceOfKind = (choices: readonly HandChoice[], kind: Id): HandChoi
 export const keyOfHand = (hand: Hand | null): string | undefined =>
   hand?.is === 'cells' ? `cells ${hand.cells}` : hand?.is === 'thing' ? hand.thing.key : undefined;
 
-/** What a digit or a letter chooses: the n-th, or the next that begins with the letter. */
+/** The choice for a digit or a letter: the n-th, or the next that begins with the letter. */
 export function choiceByKey(
   choices: readonly HandChoice[],
   key: string,

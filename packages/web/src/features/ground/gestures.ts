@@ -14,11 +14,11 @@ import {
 } from '@stadion/core/authoring/building';
 import { Limits, type Ground, type Id, type MintId, type Piece } from '@stadion/core/document/model';
 
-/** What a click puts: cells, a piece, points of a patrol's way, or ties of a latch. */
+/** The placement by a click: cells, a piece, points of a patrol's way, or ties of a latch. */
 export type Hand =
   { is: 'cells'; cells: CellName } | { is: 'thing'; thing: Puttable } | { is: 'way'; of: Id } | { is: 'ties'; of: Id };
 
-/** What the pointer or the keys are doing, from a place to a place in units. */
+/** The gesture of the pointer or the keys, from a place to a place in units. */
 export interface Drag {
   does: 'put' | 'move' | 'hold' | 'size' | 'point';
   from: { x: number; y: number };
@@ -40,7 +40,7 @@ export function boxBetween(one: Cell, other: Cell): Box {
   return { x, y, width: Math.abs(one.x - other.x) + 1, height: Math.abs(one.y - other.y) + 1 };
 }
 
-/** What a drag over open ground goes round, to the point. Units. */
+/** Area of a drag over open ground, units. */
 export const boxOfDrag = ({ from, to }: Pick<Drag, 'from' | 'to'>): Box => ({
   x: Math.min(from.x, to.x),
   y: Math.min(from.y, to.y),
@@ -73,7 +73,7 @@ export const piecesIn = (ground: Ground, box: Box): Piece[] =>
     return middleX >= box.x && middleX <= box.x + box.width && middleY >= box.y && middleY <= box.y + box.height;
   });
 
-/** What a gesture comes to: the ground after it, how it is called, and what is held then. */
+/** Result of a gesture: the ground after it, its name, and the selection then. */
 export interface Outcome {
   ground: Ground;
   /** All of a run, where more of it has changed than what is shown. */
@@ -86,7 +86,7 @@ export interface Outcome {
 
 const count = (number: number, what: string): string => (number === 1 ? what : `${number} × ${what}`);
 
-/** What cells are called. */
+/** Names of cells. */
 export const CELL_WORDS: Readonly<Record<CellName, string>> = {
   wall: 'Wall',
   open: 'Open ground',
@@ -221,7 +221,7 @@ function movePoint(ground: Ground, { piece: id, point, to }: Drag): Outcome {
   return { ground: { ...ground, pieces }, label: 'A point of a way' };
 }
 
-/** What a gesture comes to, as far as it has gone. */
+/** Returns the result of a gesture until now. */
 export function outcomeOf(ground: Ground, hand: Hand | null, held: ReadonlySet<Id>, drag: Drag, mint: MintId): Outcome {
   switch (drag.does) {
     case 'put':

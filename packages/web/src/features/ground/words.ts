@@ -3,7 +3,7 @@ import type { Ground, Id, Piece } from '@stadion/core/document/model';
 import type { LevelContext } from '../../project/levelHere.ts';
 import { piecesAt } from './gestures.ts';
 
-/** What a piece is called: by its own name, or its kind and number. */
+/** Name of a piece: its own, or its kind and number. */
 export const nameOfPiece = ({ names }: Pick<LevelContext, 'names'>, piece: Piece): string => {
   const name = names.pieces[piece.id] ?? (piece.piece === 'start' ? 'Start' : piece.id);
   return name.charAt(0).toUpperCase() + name.slice(1);

@@ -17,7 +17,7 @@ import { Button, formatMoment } from '../../ui/index.ts';
 const TOLD = 12;
 
 interface Checks {
-  /** What stands against handing over, a sentence each; undefined while that is not known. */
+  /** Reasons against handing over, one sentence each; undefined while they are not known. */
   failures: readonly string[] | undefined;
   /** The server cannot run the checks now. */
   stopped: boolean;

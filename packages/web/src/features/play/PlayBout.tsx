@@ -102,7 +102,7 @@ function namedWorld({ project: { bouts, slots }, level, position, values }: Leve
   return makeBoutWorld(prepareBout(bouts, meetingOf({ bouts, slots }, level.bout, position, values)));
 }
 
-/** What rules have done so far, the latest first. */
+/** Effects of rules until now, the latest first. */
 function Told({ here, attempt: { told } }: { here: LevelContext; attempt: BoutAttempt }) {
   return (
     <ul aria-label="What rules did" className="text-[12.5px]">

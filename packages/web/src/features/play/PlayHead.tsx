@@ -8,7 +8,7 @@ interface Props {
   onLeave: () => void;
   /** Beside the name. */
   told: ReactNode;
-  /** What can be done besides beginning again and leaving. */
+  /** Further acts beside beginning again and leaving. */
   children?: ReactNode;
 }
 

@@ -56,7 +56,7 @@ export function PlayScreen() {
   if (!here || !played) return null;
   const { game, meetings } = played;
   if (isBout(game)) return <PlayBout key={key} here={here} prepared={game} />;
-  // An edit that comes from another tab and matters here starts the attempt anew, by the new rules.
+  // An edit from another tab that concerns this level starts the attempt again, by the new rules.
   return <Play key={key} here={here} prepared={game} meetings={meetings} />;
 }
 
@@ -69,7 +69,7 @@ function playedAt(project: Project, position: number): { game: ResolvedLevel; me
   return { game, meetings: meetingsAt(project, level, meetings, position) };
 }
 
-/** What moves on after an end, and when. */
+/** The parts that still move after an end, and their times. */
 const afterEnd = (here: LevelContext, side: EndingSide) => ({
   freezeTicks: secondsToTicks(resolveAmount(side.freezeSeconds, here.values, here.placed)),
   goesOn: side.goesOn,
@@ -100,7 +100,7 @@ function Play({ here, prepared, meetings }: PlayProps) {
   const [best, setBest] = useState(() => bestAttempts(projectId, level.id));
   const keep = useCallback(
     (ended: AttemptState, played: Recording) => {
-      // What was begun in the middle is no attempt at the level.
+      // An attempt that began in the middle does not count as one at the level.
       if (Object.keys(played.from).length > 0) return;
       const kept = keepAttempt(projectId, level.id, attemptOf(ended, played, mark));
       if (kept) setBest(kept);
@@ -119,7 +119,7 @@ function Play({ here, prepared, meetings }: PlayProps) {
   const [from, setFrom] = useState<StartFrom>({});
   const [setting, setSetting] = useState(false);
 
-  // Of a ground that goes on as much is seen as ever, however much there is of it.
+  // A ground that continues shows the same length at all times.
   const columns = groundKindOf(prepared.kind).seen?.(0).width ?? level.ground.rows[0]?.length ?? 1;
   const rows = level.ground.rows.length;
   // Whole pixels per cell, so that walls have no seams.
@@ -293,7 +293,7 @@ function OnlySection({ here, section }: { here: LevelContext; section: number | 
   );
 }
 
-/** What a milestone says, for as long as it is shown. */
+/** Message of a milestone while it is shown. */
 function Said({ here, state }: { here: LevelContext; state: AttemptState }) {
   const { rule, effect, untilTick } = state.message;
   const said = here.rules[rule]?.rule.then[effect];

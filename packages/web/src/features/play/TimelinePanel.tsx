@@ -9,7 +9,7 @@ interface Props {
   here: LevelContext;
   state: AttemptState;
   recording: Recording;
-  /** Ticks recorded: the timeline is drawn anew when they change. */
+  /** Number of recorded ticks: the timeline is drawn again when it changes. */
   ticks: number;
   onLookAt: (tick: number) => void;
   onPlayOn: () => void;

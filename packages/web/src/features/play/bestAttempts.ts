@@ -13,11 +13,11 @@ export interface BestAttempt {
   ticks: number;
   /** When it was played, ISO 8601. */
   at: string;
-  /** Of the level as it was then: replayed on another, it would be another attempt. */
+  /** The level as it was then: on another one the inputs would give another attempt. */
   level: number;
 }
 
-/** So many are kept of each level. */
+/** Number of attempts kept for each level. */
 const MOST = 10;
 
 const keyOf = (projectId: string, levelId: string): string => `stadion-best-${projectId}-${levelId}`;
@@ -40,7 +40,7 @@ export function better(one: BestAttempt, other: BestAttempt): number {
   );
 }
 
-/** What this browser keeps of a level, the best first. */
+/** Attempts at a level that this browser keeps, the best first. */
 export function bestAttempts(projectId: string, levelId: string): BestAttempt[] {
   try {
     const kept: unknown = JSON.parse(keptText(keyOf(projectId, levelId)) || '[]');

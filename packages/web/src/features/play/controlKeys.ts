@@ -1,6 +1,6 @@
 import type { Control } from '@stadion/core/play/attempt';
 
-/** By control: the keys that hold it, as they are written and as the browser calls them. */
+/** Keys of each control, as they are written and as the browser names them. */
 export const CONTROL_KEYS: Readonly<Record<Control, { arrow: string; letter: string; codes: readonly string[] }>> = {
   left: { arrow: '←', letter: 'A', codes: ['ArrowLeft', 'KeyA'] },
   up: { arrow: '↑', letter: 'W', codes: ['ArrowUp', 'KeyW'] },
@@ -9,7 +9,7 @@ export const CONTROL_KEYS: Readonly<Record<Control, { arrow: string; letter: str
   act: { arrow: 'X', letter: 'X', codes: ['KeyX'] },
 };
 
-/** By the browser's name of a key: what it controls. */
+/** Control of each key, by the browser's name of the key. */
 export const CONTROL_OF: Readonly<Record<string, Control>> = Object.fromEntries(
   (Object.keys(CONTROL_KEYS) as Control[]).flatMap((control) =>
     CONTROL_KEYS[control].codes.map((code) => [code, control]),

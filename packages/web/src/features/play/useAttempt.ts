@@ -27,7 +27,7 @@ const SHOOT = 'KeyF';
 
 /** A picture later than this after the last one does not catch up: a tab in the background must not rush through an attempt. */
 const LONGEST_CATCH_UP_SECONDS = 0.1;
-/** The judge's numbers are read by people: so often is enough. */
+/** Interval of the judge's numbers on the screen: people read them, ms. */
 const TOLD_EVERY_MS = 100;
 
 export interface PlayedAttempt {
@@ -36,7 +36,7 @@ export interface PlayedAttempt {
   before: RefObject<Places>;
   /** How far the picture is between the last tick and the present one, 0–1. */
   between: RefObject<number>;
-  /** What has been played so far. */
+  /** The attempt until now. */
   recording: RefObject<Recording>;
   /** Changes when there is something new to read. */
   told: number;
@@ -108,7 +108,7 @@ export function useHeldKeys(): RefObject<Keys> {
   return keys;
 }
 
-/** Plays a level with the keys, at the fixed step that trials use. The level is taken once: mount anew for another. */
+/** Plays a level with the keys, at the fixed step that trials use. The level is taken once: mount again for another. */
 export function useAttempt(
   level: PreparedLevel,
   after: Readonly<Record<'won' | 'lost', AfterEnd>>,

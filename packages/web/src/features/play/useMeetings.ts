@@ -17,7 +17,7 @@ export interface Meetings {
   isLost: boolean;
   /** Does the attempt stand still: in a fight, or lost by one? */
   stands: RefObject<boolean>;
-  /** Is told of every tick. @param passes nobody is fought: it is shown how it was played */
+  /** Called at every tick. @param passes shows how fights were played in place of fighting them */
   onTick: (state: AttemptState, passes: boolean) => void;
   /** Another attempt begins. */
   onBegin: () => void;
@@ -44,7 +44,7 @@ export function useMeetings(meetings: PreparedMeetings | null): Meetings {
   const onTick = useCallback(
     (state: AttemptState, passes: boolean) => {
       if (!meetings || state.phase !== 'playing') return;
-      // What came after a tick from which it is played on is no more.
+      // Removes the fights after the tick from which play continues.
       known.current = known.current.filter(({ tick }) => tick < state.tick);
       const before = known.current.at(-1)?.way ?? startOnWay(state.seed);
       const way = { ...before, entered: new Set(before.entered) };

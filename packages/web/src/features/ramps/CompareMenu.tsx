@@ -4,7 +4,7 @@ import { useCreateSnapshotMutation, useSnapshotsQuery } from '../../api/stadionA
 import { useAppSelector, useGoto, useSelection } from '../../project/hooks.ts';
 import { Menu, TextInPlace, type MenuEntry } from '../../ui/index.ts';
 
-/** So many of the latest edits are offered to go back before. */
+/** Number of the latest edits that the menu offers as states to compare with. */
 const RECENT = 8;
 
 /** Takes snapshots of the project, now or as it was before an edit, and chooses the one to compare with. */

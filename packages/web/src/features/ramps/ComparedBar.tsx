@@ -6,7 +6,7 @@ import { useEdit, useGoto, useProjectDocument, useSelection } from '../../projec
 import { Button } from '../../ui/index.ts';
 import { positionsInWords } from './words.ts';
 
-/** What the project is compared with, how many things differ, and the list of them on demand. */
+/** Bar with the snapshot that the project is compared with, the number of differences, and their list on demand. */
 export function ComparedBar() {
   const { projectId, compared } = useSelection();
   const goto = useGoto();

@@ -57,7 +57,7 @@ export function FormulaField({ parameter, text, position, onPreview }: Props) {
     return circle && { column: 1, message: `It goes round in a circle: ${[...circle, circle[0]].join(' → ')}.` };
   }, [shown, parameters, changed, axis]);
 
-  // What is typed is drawn while it can be read; what cannot leaves the last line that could, dimmed.
+  // A text that can be read is drawn; any other leaves the last line that could be drawn, dimmed.
   const lastGood = useRef(parameter);
   useEffect(() => {
     if (draft === null) return onPreview(null);
@@ -200,7 +200,7 @@ function Pointed({ text, column }: { text: string; column: number }) {
   );
 }
 
-/** What a formula comes to here, and where its conditions hold. */
+/** The value of a formula at the selected level, and the levels at which its conditions hold. */
 function Reads({ parameter, position, count }: { parameter: Parameter; position: number; count: number }) {
   const project = useProject();
   const { shape, axis } = parameter.ramp;

@@ -39,7 +39,7 @@ const sameCell = (a: CellProps, b: CellProps): boolean =>
   a.row === b.row &&
   a.column === b.column;
 
-/** One value; drawn anew only when it, its marks or its selection change. */
+/** One value; drawn again only when it, its marks or its selection change. */
 export const GridCell = memo(function GridCell(props: CellProps) {
   const { row, column, left, width, parameter, values, ghost, slotId, inPercent } = props;
   const { selected, focused, hasKeyboard, onSelect, onEdit } = props;

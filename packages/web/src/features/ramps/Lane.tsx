@@ -15,7 +15,7 @@ import { laneInWords, rampInWords } from './words.ts';
 export const CLOSED_HEIGHT = 84;
 /** Room for the line, its numbers and a sentence of two lines. */
 const OPEN_HEIGHT = 228;
-/** What a formula's field and its words need besides. */
+/** Further properties of a formula's field and its words. */
 const FORMULA_HEIGHT = 56;
 const PANEL_HEIGHTS: Readonly<Record<LanePanel, number>> = { uses: 196, range: 196, table: 196, bounds: 116 };
 
@@ -30,7 +30,7 @@ export const heightOf = (parameter: Parameter, open: boolean, panel: LanePanel |
   !open ? CLOSED_HEIGHT : OPEN_HEIGHT + (isFormula(parameter) ? FORMULA_HEIGHT : 0) + panelHeight(panel);
 
 interface Props {
-  /** What all lanes show; the open one knows more by itself. */
+  /** Properties of every lane; the open one reads more by itself. */
   project: LaneProject;
   parameter: Parameter;
   row: RampRow;
@@ -97,7 +97,7 @@ export const Lane = memo(function Lane(props: Props) {
   );
 });
 
-/** What only the open lane has: handles, its sentence, and what an edit under way would give. */
+/** Parts of the open lane alone: handles, its sentence, and the preview of an edit under way. */
 function OpenPart({ parameter, row, ghost, columns, position, stretch, panel, height }: Props & { height: number }) {
   const project = useProject();
   const [preview, setPreview] = useState<Preview | null>(null);

@@ -17,14 +17,14 @@ interface Props {
   row: RampRow;
   /** The same parameter where it is compared with. */
   ghost: RampRow | undefined;
-  /** What an edit that is being made would give. */
+  /** Preview of the edit that is being made. */
   proposed: RampRow | undefined;
   columns: Columns;
   position: number;
   stretch: Stretch | null;
   open: boolean;
   height: number;
-  /** What lies below the open lane's line, px. */
+  /** Height of the parts below the open lane's line, px. */
   below: number;
   dimmed: boolean;
 }

@@ -46,7 +46,7 @@ const LIVE_PANELS: readonly { panel: LanePanel; label: string }[] = [
 
 export const panelsFor = ({ ramp }: Parameter) => (ramp.axis === undefined ? PANELS : LIVE_PANELS);
 
-/** What the open lane says besides its line: pins, marks, and the ways into more. */
+/** Facts of the open lane beside its line: pins, marks, and links to more. */
 export function LaneFacts({ parameter, row, panel }: { parameter: Parameter; row: RampRow; panel: LanePanel | null }) {
   const project = useProject();
   const edit = useEdit();

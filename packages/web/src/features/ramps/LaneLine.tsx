@@ -31,7 +31,7 @@ export const stepsPath = (
     .map((at, index) => `${index === 0 ? `M${(at - 1) * column} ` : 'V'}${scale.y(values[at - 1] ?? 0)}H${at * column}`)
     .join('');
 
-/** The line of a closed lane; drawn anew only when something of it changes, not while scrolling. */
+/** The line of a closed lane; drawn again only when something of it changes, not while scrolling. */
 export const LaneLine = memo(function LaneLine({
   parameter,
   slots,

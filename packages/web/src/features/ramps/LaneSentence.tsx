@@ -27,7 +27,7 @@ import { sayValue, scaleOf } from './words.ts';
 
 const SHAPE_CHOICES = Object.values(SHAPES).map(({ type, label }) => ({ value: type, label }));
 
-/** What a value of this parameter may be in a chip. Outside the sane range it is allowed: that is for findings to say. */
+/** Range of a value of this parameter in a chip. Outside the sane range it is allowed: that is for findings to say. */
 function valueLimits(parameter: Parameter): NumberLimits {
   const { min, max } = parameter.sane;
   const step =
@@ -46,7 +46,7 @@ const AXES = [
   ...Object.entries(READING_WORDS).map(([value, words]) => ({ value, label: `along ${words}` })),
 ];
 
-/** What a shape's number may be along a reading, which goes further than a sequence and begins at 0. */
+/** Range of a shape's number along a reading, which goes further than a sequence and begins at 0. */
 const alongReading = (field: ShapeField, limits: NumberLimits): NumberLimits =>
   field.measure === 'levels' || field.measure === 'position' || field.measure === 'span'
     ? { ...limits, min: field.measure === 'position' ? 0 : (limits.min ?? 0), max: 1_000_000 }
@@ -59,7 +59,7 @@ const wordAlong = (words: string, axis: LiveAxis | undefined): string =>
 interface Props {
   parameter: Parameter;
   position: number;
-  /** What lies below the sentence, px. */
+  /** Height of the parts below the sentence, px. */
   bottom: number;
   onPreview: (preview: Preview | null) => void;
 }

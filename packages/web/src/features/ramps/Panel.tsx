@@ -14,14 +14,14 @@ const PANELS: Readonly<Record<LanePanel, (props: PanelProps) => ReactNode>> = {
   bounds: BoundsPanel,
 };
 
-/** What is open below the open lane's sentence. */
+/** The panel below the open lane's sentence. */
 export function Panel({ panel, height, ...props }: PanelProps & { panel: LanePanel; height: number }) {
   const Shown = PANELS[panel];
   return (
     <div
       role="region"
       aria-label={`More of ${props.parameter.label}`}
-      // What only tells is scrolled by keys, too; other panels have fields of their own.
+      // A panel of text is scrolled by keys; other panels have fields of their own.
       tabIndex={panel === 'bounds' ? 0 : undefined}
       className="absolute right-0 bottom-0 overflow-y-auto border-t border-line bg-sheet py-2 pr-3"
       style={{ left: GUTTER, height }}

@@ -9,7 +9,7 @@ import { sayValue } from './words.ts';
 
 /** Where the places of a ramp's axis stand on its lane. */
 export interface LaneAxis {
-  /** What a place is called. @example 'level' */
+  /** Name of a place along the axis. @example 'level' */
   word: string;
   /** From where the lane's places begin, px. */
   x(place: number): number;
@@ -17,7 +17,7 @@ export interface LaneAxis {
   placeAt(clientX: number): number;
   /** The furthest place that has room for a handle. */
   last: number;
-  /** What an arrow key moves a handle by. */
+  /** Step of a handle for one press of an arrow key. */
   step: number;
 }
 

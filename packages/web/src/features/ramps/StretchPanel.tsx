@@ -60,7 +60,7 @@ export function StretchPanel({ parameter, row, position, onPreview }: PanelProps
     () => new Map(WAYS.map(({ value }) => [value, applyRangeEdit(project, parameter, stretch, asked, value)])),
     [project, parameter, stretch, asked],
   );
-  // What cannot be held by the ramp's own numbers is held by points.
+  // An edit that the ramp's own numbers cannot express becomes points.
   const as: RangeEditForm = ways.get(wanted) ? wanted : 'points';
   const held = ways.get(as);
   useEffect(() => {
@@ -161,7 +161,7 @@ export function StretchPanel({ parameter, row, position, onPreview }: PanelProps
 
 const NEAR = 1e-6;
 
-/** What a way of holding an edit comes to. */
+/** Result of one way to express an edit. */
 function outcome(
   { offBy, elsewhere, pins }: RangeEditResult,
   as: RangeEditForm,

@@ -2,7 +2,7 @@ import type { Parameter } from '@stadion/core/document/model';
 import type { RampRow } from '@stadion/core/document/ramps';
 import { sayValue } from './words.ts';
 
-/** What is to be seen of a value besides its number. */
+/** Marks of a value beside its number. */
 interface Marks {
   /** A sign before it: pinned, at its cap or floor, live; empty for none. */
   sign: string;
@@ -45,7 +45,7 @@ export function marksOfCell(
   return { sign, said: said.filter((part) => part !== '').join('; '), changed, outside };
 }
 
-/** What the signs mean. */
+/** Legend of the signs. */
 export function CellMarks() {
   return (
     <>

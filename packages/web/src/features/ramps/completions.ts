@@ -4,7 +4,7 @@ import { FUNCTIONS, OWN_NAMES, READING_NAME } from '@stadion/core/document/ramps
 /** A word that can stand in a formula, and what it is. */
 export interface Completion {
   word: string;
-  /** What is put in; the caret then stands behind it. */
+  /** The inserted text; the caret then stands behind it. */
   insert: string;
   does: string;
 }

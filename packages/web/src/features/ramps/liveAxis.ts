@@ -44,14 +44,14 @@ export function extentOf({ axis, shape }: Ramp, bands: readonly Band[]): number 
   return niceAbove(Math.max(usual / 2.5, furthest(), 5));
 }
 
-/** Readings at which a lane writes its numbers: up to about so many, at handy steps. */
+/** Readings at which a lane writes its numbers: at most about this number of them, at round steps. */
 export function ticksOf(extent: number, most: number): number[] {
   const step = niceAbove(Math.max(1, extent / Math.max(1, most)));
   return Array.from({ length: Math.floor(extent / step) + 1 }, (_, index) => index * step);
 }
 
 const MOST_BOUNDS = 8;
-/** Readings are tried one by one so far. */
+/** Largest reading up to which readings are tried one by one. */
 const FURTHEST_TRIED = 2000;
 
 /** The readings at which a ramp takes another value, the first few; none for one that changes nearly everywhere. */

@@ -1,16 +1,16 @@
 import type { Parameter } from '@stadion/core/document/model';
 import type { RampRow } from '@stadion/core/document/ramps';
 
-/** What an edit that is being made would give, before it is made. */
+/** Result of an edit that is being made, before it is made. */
 export interface Preview {
   parameter: Parameter;
   /** In place of the line, or as a ghost beside it. */
   as: 'line' | 'ghost';
-  /** What is typed cannot be read: the last line that could is shown dimmed. */
+  /** The text cannot be read: the last line that could be drawn is shown dimmed. */
   broken?: boolean;
 }
 
-/** What every panel below the open lane is given. */
+/** Properties of every panel below the open lane. */
 export interface PanelProps {
   parameter: Parameter;
   row: RampRow;

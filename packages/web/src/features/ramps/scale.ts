@@ -51,7 +51,7 @@ export function handyValue(value: number, parameter: Parameter, scale: LaneScale
 
 const MULTIPLES = [0.001, 0.005, 0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100];
 
-/** What an arrow key changes on a lane: a fortieth of it, made handy. */
+/** Step of an arrow key on a lane: a fortieth of its range, rounded. */
 export const keyStepOf = (parameter: Parameter, scale: LaneScale): number =>
   handyValue((scale.high - scale.low) / 40, parameter, scale) || parameter.ramp.roundTo || 1;
 
@@ -61,7 +61,7 @@ export interface LanePoint {
   /** Empty past the end of the sequence. */
   slotId: string;
   value: number;
-  /** What the ramp alone gives. */
+  /** The value by the ramp alone. */
   ramp: number;
   pinned: boolean;
 }

@@ -13,11 +13,11 @@ import { placedOn } from '@stadion/core/play/attempt';
 
 /** One number of the project that follows a parameter. */
 export interface Use {
-  /** What it is, in words. */
+  /** The use, in words. */
   words: string;
-  /** What is made of the parameter's value, in words; empty where nothing is. @example '× 0.8 + 0.4' */
+  /** The calculation with the parameter's value, in words; empty where there is none. @example '× 0.8 + 0.4' */
   made: string;
-  /** What it comes to, and at which level; undefined for what is no number: a milestone that changes the parameter. */
+  /** The resulting number and its level; undefined for a milestone that changes the parameter. */
   value?: number;
   at: number;
   /** The slot at which it can be looked at. */
@@ -31,7 +31,7 @@ const spoken = (name: string): string =>
     .replaceAll(/([A-Z])/g, ' $1')
     .toLowerCase();
 
-/** What stands at a path of the document; entries of collections are found in their lists by their ids. */
+/** Returns the value at a path of the document; entries of collections are found in their lists by their ids. */
 function entryAt(project: Project, path: readonly (string | number)[]): unknown {
   return path.reduce<unknown>((value, part) => {
     if (Array.isArray(value) && typeof part === 'string') return (value as Item[]).find((item) => idOf(item) === part);

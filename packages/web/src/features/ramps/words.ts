@@ -25,7 +25,7 @@ export function rampInWords(parameter: Parameter): string {
     .join(', ');
 }
 
-/** What stands out along a lane, pins included. @param slots how many of the row's values belong to the sequence */
+/** Notable features of a lane, pins included. @param slots how many of the row's values belong to the sequence */
 export const marksOf = (parameter: Parameter, row: RampRow, slots: number): LaneMarks => ({
   ...laneMarks([...row.values.subarray(0, slots)], parameter.sane),
   // Also past the end, where it is shown.
@@ -34,7 +34,7 @@ export const marksOf = (parameter: Parameter, row: RampRow, slots: number): Lane
 
 const MOST_NAMED = 5;
 
-/** What stands out, each as a short line. */
+/** Notable features, each as a short line. */
 export function marksInWords(parameter: Parameter, { largestJump, outside, flat }: LaneMarks): string[] {
   const { min, max } = parameter.sane;
   const more = outside.length > MOST_NAMED ? ' …' : '';
@@ -49,7 +49,7 @@ export function marksInWords(parameter: Parameter, { largestJump, outside, flat 
   ].filter((line) => line !== '');
 }
 
-/** What a lane shows, in a sentence for those who do not see it. */
+/** A sentence about a lane, for screen readers. */
 export function laneInWords(parameter: Parameter, row: RampRow): string {
   const { lowest, highest, capReachedAt, floorReachedAt } = readRamp(parameter.ramp, row);
   const pins = Object.keys(parameter.pins).length;

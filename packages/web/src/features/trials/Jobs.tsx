@@ -18,7 +18,7 @@ export function Jobs({ rows }: { rows: readonly PacerRow[] }) {
   const { done, of, failed } = progress;
   const seconds = useSecondsLeft(progress);
   const asked = rows.map(({ entries }) => [...entries.values()].map(({ key }) => key).join()).join();
-  // An edit asks anew by itself.
+  // An edit requests trials again by itself.
   const cancelled = cancelledAt === asked;
   const paused = state?.paused ?? false;
   const isDone = done + failed >= of;

@@ -33,7 +33,7 @@ const SAID: Readonly<
   },
 };
 
-/** What a pacer's players can do, in sentences. */
+/** Abilities of a pacer's players, in sentences. */
 export function PacerWords({ pacer, onClose }: { pacer: Pacer; onClose: () => void }) {
   const project = useProject();
   const change = useEdit();

@@ -25,7 +25,7 @@ const STOPS: Readonly<Record<Exclude<Stop, 'through'>, string>> = {
   unknown: 'level without attempts',
 };
 
-/** What becomes of many runs through the sequence: how many reach each slot, where they stop, where lives go, what is earned. */
+/** Results of many runs through the sequence: the number that reaches each slot, where they stop, where lives go, what is earned. */
 export function RunView({ rows }: { rows: readonly PacerRow[] }) {
   const columns = useColumns();
   const { position } = useSelection();
@@ -316,7 +316,7 @@ function Stars({ funnel, columns }: { funnel: Funnel; columns: Columns }) {
 const minutes = (seconds: number): string =>
   seconds < 90 ? `${Math.round(seconds)} s` : `${formatNumber(seconds / 60, 1)} min`;
 
-/** What is told of whole runs. */
+/** Measures of whole runs. */
 function Facts({ funnel, done, name }: { funnel: Funnel; done: boolean; name: string }) {
   const project = useProject();
   const times = durations(funnel, [0.1, 0.5, 0.9]);

@@ -146,7 +146,7 @@ export function SweepView() {
   );
 }
 
-/** What is swept, and for whom: the sentence above may say something else by now. */
+/** The swept parameters and the pacer: the sentence above may have changed since. */
 function sweepInWords({ parameters }: Project, { asked: { axes, positions }, pacer }: Question<'sweep'>): string {
   const names = axes.map(({ key }) => parameters.find((each) => each.key === key)?.label ?? key).join(' and ');
   const where = positions.length === 1 ? `at level ${positions[0]}` : 'at all levels';

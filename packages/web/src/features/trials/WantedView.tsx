@@ -10,7 +10,7 @@ import { FIELD_LIMITS } from '../../project/fieldLimits.ts';
 import { FitPanel } from './FitPanel.tsx';
 import { SelectedColumn, SlotRow } from '../../project/SlotRow.tsx';
 
-/** What a number of the line may be that is a clear rate, or what is added to one. */
+/** Range of a number of the line: a clear rate, or an addition to one. */
 const SHARE: NumberLimits = { step: 0.01, scale: 100, unit: '%', min: -1, max: 1 };
 const HEIGHT = 150;
 const [TOP, BASE] = [10, 140];
@@ -18,7 +18,7 @@ const yOf = (share: number): number => BASE - (BASE - TOP) * share;
 const shareAt = (y: number): number => Math.min(1, Math.max(0, (BASE - y) / (BASE - TOP)));
 const points = (share: number): number => Math.round(share * 100) / 100;
 
-/** What the designer wants of every level: a line of any shape, and what single levels say; and turning the ramps to it. */
+/** Wanted clear rates of all levels: a line of any shape, and values of single levels; and turning the ramps to it. */
 export function WantedView() {
   const project = useProject();
   const columns = useColumns();

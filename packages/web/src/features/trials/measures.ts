@@ -1,7 +1,7 @@
 import type { ForecastSummary } from '@stadion/core/exchange/contract';
 import { mixForecasts, type MixedForecast } from '@stadion/core/forecast/trials';
 
-/** What the table of pacers and slots shows. */
+/** Measures of the table of pacers and slots. */
 export type Measure = 'clearRate' | 'tries' | 'time' | 'stars' | 'cause';
 
 export const MEASURES: readonly { value: Measure; label: string }[] = [

@@ -26,7 +26,7 @@ export function useRuns(rows: readonly PacerRow[]): WorkerAnswer<PlaythroughsAns
   const books = useBooks(keys);
   const isKnown = keys.length > 0 && keys.every((key) => books.has(key));
   const { run, tiers, tallies, parameters, slots } = project;
-  /** By pacer, all that its runs depend on. */
+  /** Dependencies of the runs, by pacer. */
   const asked = useMemo(() => {
     if (!isKnown) return [];
     const shared = [

@@ -11,7 +11,7 @@ import { shownOf, type Shown } from './measures.ts';
 /** Forecasts by one pacer, by slot id. */
 export interface PacerRow {
   pacer: Pacer;
-  /** Of the audience. */
+  /** Key of the audience among pacers. */
   share: number;
   entries: Forecasts;
 }
@@ -71,7 +71,7 @@ export function useSecondsLeft({ attemptsLeft, played, done, of }: Progress): nu
   const [rates, setRates] = useState<readonly number[]>([]);
   useEffect(() => {
     const at = performance.now();
-    // What was played before an edit is played no more.
+    // Trials of the project before the edit are not continued.
     seen.current = [
       ...seen.current.filter((entry) => at - entry.at < SEEN_MS && entry.played <= played),
       { at, played },
@@ -117,7 +117,7 @@ function causesOf(
   return { own, mixed: new Map([...mixed].map(([name, share]) => [name, all > 0 ? share / all : 0])) };
 }
 
-/** What the table shows of every pacer and of the audience, by slot id. @param withCauses also what losses come of, which takes a look at every level's rules */
+/** Values of the table for every pacer and for the audience, by slot id. @param withCauses also the causes of losses of, which takes a look at every level's rules */
 export function useShown(
   rows: readonly PacerRow[],
   withCauses: boolean,

@@ -40,9 +40,9 @@ type Goal = keyof typeof GOALS;
 
 const SHAFT = { width: 16, height: 30 } as const;
 const TUNNEL = { width: 60, height: 14 } as const;
-/** Ledges of the shaft: on so many rows from the top, one side after the other. */
+/** Ledges of the shaft: their rows from the top, on alternating sides. */
 const LEDGE_ROWS = [24, 19, 14, 9, 5] as const;
-/** Columns with a gap: the first so far from the start, then one every so many. */
+/** Columns with a gap: the distance of the first from the start, and the distance between them. */
 const FIRST_COLUMN = 10;
 /** Cells that a gap is higher or lower than the one before it, at most. */
 const MOST_OFF = 5;

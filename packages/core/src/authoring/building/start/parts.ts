@@ -15,10 +15,10 @@ import {
 
 /** One way of moving that a project can start with, and the goals that fit it. */
 export interface StartKit {
-  /** What the player does. @example 'roams freely' */
+  /** The player's way to move. @example 'roams freely' */
   label: string;
   says: string;
-  /** What ends a level well, by name. */
+  /** Goals, by name. */
   goals: Readonly<Record<string, { label: string; says: string }>>;
   /** Everything that differs by the way of moving. @param project with nothing in it yet */
   make(project: Project, goal: string, levels: number): Project;
@@ -37,7 +37,7 @@ export const parameter = (
   ramp: Ramp,
 ): Parameter => ({ key, label, number, unit, sane: { min, max }, ramp, pins: {}, note: '' });
 
-/** Half of the way from the first to the last value is gone after so many levels. */
+/** Number of levels after which half of the way from the first to the last value is gone. */
 export const halfway = (levels: number): number => Math.max(1, Math.round(levels / 3));
 
 /** From its first value towards another, half of the way by a third of the sequence. */
@@ -144,7 +144,7 @@ export const levelFrom = (
   ending: usualEnding(),
 });
 
-/** What is gathered where tokens are scattered. */
+/** The collectable of a start that scatters tokens. */
 export const TOKEN: Project['kinds']['collectables'][number] = {
   id: 'token',
   name: 'Token',

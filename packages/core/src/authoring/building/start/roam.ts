@@ -61,7 +61,7 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
   return [...shared, shareParameter([0.5, 0.85], levels)];
 }
 
-/** What each goal asks of the usual pacers, so that about the wanted rates come of it. Units per second, enemies, seconds. */
+/** Numbers of each goal with which the usual pacers come near the wanted rates. Units per second, enemies, seconds. */
 const COURSES: Readonly<Record<Goal, { speed: Course; sent: number; rest: Course; clock: Course }>> = {
   reach: { speed: [2.75, 3.6], sent: 1, rest: [5.2, 3.2], clock: [18.5, 14.5] },
   gather: { speed: [2, 3.2], sent: 1, rest: [9, 5], clock: [36, 28] },
@@ -128,7 +128,7 @@ function clockOf(goal: Goal): Clock {
   };
 }
 
-/** A share of the clock that has to be left, or so many lives where the clock is what wins. */
+/** A share of the clock that has to be left, or a number of lives where the clock wins. */
 function starsOf(goal: Goal): Stars {
   if (goal === 'survive')
     return { is: 'ladder', reading: 'lives', direction: 'atLeast', thresholds: [null, literal(2), literal(3)] };

@@ -7,7 +7,7 @@ import { share, tiersOf, type StartKit } from './parts.ts';
 import { roamKit } from './roam.ts';
 import { runKit } from './run.ts';
 
-/** What can move in a new project. */
+/** Ways to move in a new project. */
 export const START_KITS = {
   roam: roamKit,
   cross: crossKit,

@@ -32,7 +32,7 @@ interface Cut {
   pieces: Readonly<Record<string, z.infer<typeof PieceEntry>>>;
 }
 
-/** What is wrong with cells and the pieces on them: rows of different lengths, pieces outside, not the starts that there must be. */
+/** Problems of cells and the pieces on them: rows of different lengths, pieces outside, not the starts that there must be. */
 function cutProblems({ rows, pieces }: Cut, starts: number, say: (path: (string | number)[], message: string) => void) {
   const width = rows[0]?.length ?? 0;
   rows.forEach((row, index) => {

@@ -13,7 +13,7 @@ export const TallyEntry = z.strictObject({
 });
 export type Tally = Listed<z.infer<typeof TallyEntry>>;
 
-/** What becomes of a tally at an event: kept, or set to a value; to its value at the start of a run when null. */
+/** Policy of a tally at an event: it is kept, or set to a value; null is its value at the start of a run. */
 export const TallyPolicy = z.discriminatedUnion('is', [
   z.strictObject({ is: z.literal('keep') }),
   z.strictObject({ is: z.literal('reset'), to: Amount.nullable() }),

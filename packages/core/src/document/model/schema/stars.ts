@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { Amount } from './amount.ts';
 import { Condition } from './condition.ts';
 
-/** What a ladder of stars can stand on. */
+/** Readings that a ladder of stars can use. */
 export const StarReading = z.enum([
   'timeLeft',
   'timeElapsed',

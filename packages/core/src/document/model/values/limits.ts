@@ -12,16 +12,16 @@ export const Limits = {
   gates: 16,
   pacers: 20,
   conditionsInAGroup: 20,
-  /** Of a level's own rules, clock and stars and of the standing rules together. */
+  /** Number of conditions of a level's own rules, clock and stars and of the standing rules together. */
   conditionsInALevel: 400,
   effectsInALevel: 300,
   spawners: 24,
   /** Parameters whose ramps go along a reading: they are worked out at every tick. */
   liveRamps: 16,
-  /** Of all frames of an expectation together. */
+  /** Number of frames of an expectation. */
   expectationSeconds: 600,
   pieces: 400,
-  /** Of a run: how many sections, how wide each, and what stands on one. */
+  /** Limits of a run: number of sections, width of each, and pieces on one. */
   sections: 60,
   sectionLeast: 8,
   sectionWidth: 40,

@@ -16,7 +16,7 @@ export const idOf = (item: Item): Id => ('key' in item ? item.key : item.id);
 
 type Collection<Entry> = Readonly<Record<Id, Entry>>;
 
-/** By entry; an entry that was copied stands under several ids. */
+/** Items by entry; an entry that was copied has several ids. */
 const items = new WeakMap<object, Map<Id, Item>>();
 
 function itemOf(name: 'id' | 'key', id: Id, entry: object): Item {

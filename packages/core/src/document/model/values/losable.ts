@@ -1,2 +1,2 @@
-/** What a lost life can set back to how it was at the start, besides the project's own tallies by id. */
+/** Parts of an attempt that a lost life can reset to their start, beside the project's own tallies by id. */
 export const LOSABLE = ['gathered', 'score', 'health', 'clock', 'latches'] as const;

@@ -43,7 +43,7 @@ function nameIn(item: unknown, list: string | number | undefined): string | unde
 /** Every amount of a part, and every effect, that names a parameter or a kind. */
 function eachNamingAmount(value: unknown, path: (string | number)[], visit: Visit): void {
   if (Array.isArray(value)) {
-    // What has an id or a key of its own is an entry of a collection, all else a place in a list.
+    // An object with an id or a key is an entry of a collection, any other a place in a list.
     value.forEach((item: unknown, index) =>
       eachNamingAmount(item, [...path, nameIn(item, path.at(-1)) ?? index], visit),
     );
@@ -124,7 +124,7 @@ const PIECE_WORDS: Partial<Record<PieceName, string>> = { goal: 'goal or zone', 
 
 const KIND_WORDS = { collectables: 'collectable', enemies: 'enemy', hazards: 'hazard' } as const;
 
-/** What is wrong with naming a piece here, or undefined. */
+/** Returns the problem of naming a piece here, or undefined. */
 function pieceProblem(known: Known, id: string, ...sorts: PieceName[]): string | undefined {
   const word = PIECE_WORDS[sorts[0] as PieceName] ?? sorts[0];
   if (!known.pieces) return `What holds in every level cannot name the ${word} “${id}” of one.`;
@@ -297,12 +297,12 @@ function amountProblems(project: Project, part: unknown, base: Path, say: Say): 
 /** The names of all fighters, as one text. */
 const fightersOf = ({ bouts }: Project): string => idsOf(bouts?.fighters ?? []).join();
 
-/** What was found in a level, for as long as nothing that it names has changed. */
+/** Problems of a level, kept while nothing that it names has changed. */
 const knownLevels = new WeakMap<Level, { reads: readonly unknown[]; problems: ReferenceProblem[] }>();
 
 function levelProblems(project: Project, level: Level, slots: ReadonlySet<string>): ReferenceProblem[] {
   const { kinds, tallies, standing, parameters } = project;
-  // Of the slots, only those that its endings lead to.
+  // Only the slots that its endings lead to.
   const ends = [level.ending.won.next, level.ending.lost.next].map(
     (next) => next.to !== 'slot' || slots.has(next.slot),
   );

@@ -64,7 +64,7 @@ export const usualShooting = (): NonNullable<Project['player']['shooting']> => (
 const kept: TallyPolicy = { is: 'keep' };
 const reset: TallyPolicy = { is: 'reset', to: null };
 
-/** The usual policies: a retry gives back what the attempt gathered, a game over starts anew, stars stay for good. */
+/** The usual policies: a retry gives back what the attempt gathered, a game over resets everything, stars stay for good. */
 export const usualTallyPolicies = (tally: string): TallyPolicies =>
   tally === 'stars'
     ? { retry: kept, next: kept, gameOver: kept }

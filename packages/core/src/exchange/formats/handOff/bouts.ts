@@ -74,7 +74,7 @@ export const HandedMeetings = z.strictObject({
   ),
 });
 
-/** What all fights of a game are made of. */
+/** Fighters, actions and groups of a game. */
 export const HandedBouts = z.strictObject({
   order: z.enum(['rounds', 'gauges']),
   turnSeconds: z.number().describe('So long a turn of one fighter takes on the clock.'),
@@ -151,10 +151,10 @@ function exportFighter(
 
 const LEVELS = Array.from({ length: MOST_LEVEL }, (_, index) => index + 1);
 
-/** What was made before, by the values that it was made with: an edit elsewhere makes nothing anew. */
+/** Results by the values that they were made with: an edit elsewhere makes nothing again. */
 const known = new WeakMap<Bouts, { values: string; made: HandedBouts }>();
 
-/** What all fights of a game are made of; undefined where it has none. @param first values of parameters at the first slot */
+/** Fighters, actions and groups of a game; undefined where it has no fights. @param first values of parameters at the first slot */
 export function exportBouts({ bouts, slots }: Project, first: Values): HandedBouts | undefined {
   if (!bouts) return undefined;
   const values = `${slots.length} ${JSON.stringify(first)}`;
@@ -208,7 +208,7 @@ function makeBouts(bouts: Bouts, values: Values, positions: number): HandedBouts
   };
 }
 
-/** Who fights at a slot: the bout that decides its level, and who is met on the way. */
+/** Fights at a slot: the bout that decides its level, and the meetings on the way. */
 export function exportFights(
   project: Project,
   level: Level,

@@ -5,7 +5,7 @@ import { exportSlot } from './make.ts';
 import { laterRounds, roundsHandedOver } from './rounds.ts';
 import { HAND_OFF_FORMAT, HAND_OFF_VERSION, type HandOff } from './schema.ts';
 
-/** What the game reads: everything resolved for every slot, without what only the editor needs. */
+/** The hand-off: everything resolved for every slot, without the parts that only the editor needs. */
 export function handOffOf(project: Project): HandOff {
   const { run } = project;
   const bouts = exportBouts(project, project.slots.length > 0 ? valuesAt(project, 1) : {});

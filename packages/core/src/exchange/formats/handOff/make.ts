@@ -288,7 +288,7 @@ function sourcesOf(project: Project, position: number): unknown[] {
   ];
 }
 
-/** What was made before, by level, then by slot and round: an edit makes anew only what it concerns. */
+/** Results by level, then by slot and round: an edit makes only the parts again that it concerns. */
 const known = new WeakMap<Level, Map<string, { sources: unknown[]; slot: HandedSlot }>>();
 
 /** One slot with every number resolved; the same object while nothing of it has changed. @param position from 1; past the last slot they come again, with the numbers that the ramps go on to @returns null where no level stands there */

@@ -4,7 +4,7 @@ import { isGoingOn } from '../../../play/playthrough/index.ts';
 import { exportSlot } from './make.ts';
 import type { HandedSlot, HandOff } from './schema.ts';
 
-/** So many further rounds are written at most, of so many slots in all; one always is. */
+/** Limits of the further rounds, and of their slots in all; one round is always written. */
 const MOST_ROUNDS = 4;
 const MOST_SLOTS = 400;
 
@@ -14,10 +14,10 @@ export const roundsHandedOver = ({ run, slots }: Pick<Project, 'run' | 'slots'>)
 
 type Overlay = NonNullable<HandOff['rounds']>[string][string];
 
-/** What was made before, by the slot as it is in that round: an edit makes anew only what it concerns. */
+/** Results by the slot as it is in that round: an edit makes only the parts again that it concerns. */
 const known = new WeakMap<HandedSlot, { first: HandedSlot; overlay: Overlay }>();
 
-/** What of a slot is another number in a later round, as a merge patch. Its position says itself. */
+/** Numbers of a slot that differ in a later round, as a merge patch. Its position says itself. */
 function overlayOf(first: HandedSlot, later: HandedSlot): Overlay {
   const before = known.get(later);
   if (before?.first === first) return before.overlay;
@@ -26,7 +26,7 @@ function overlayOf(first: HandedSlot, later: HandedSlot): Overlay {
   return overlay;
 }
 
-/** What changes in each further round, by round from 2, then by slot. @param first the slots of the first round, by id */
+/** Changes in each further round, by round from 2, then by slot. @param first the slots of the first round, by id */
 export function laterRounds(project: Project, first: HandOff['slots']): NonNullable<HandOff['rounds']> {
   const { slots } = project;
   const rounds = Array.from({ length: roundsHandedOver(project) }, (_, index) => index + 1);

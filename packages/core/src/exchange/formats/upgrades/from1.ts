@@ -7,7 +7,7 @@ const isJson = (value: unknown): value is Json => value !== null && typeof value
 const keep: Json = { is: 'keep' };
 const reset: Json = { is: 'reset', to: null };
 
-/** What version 1 took for granted at every end. */
+/** The ending that version 1 implied. */
 const endingOf = (to: string): Json => ({
   freezeSeconds: number(0.5),
   goesOn: [],

@@ -137,7 +137,7 @@ function PoolName({
   );
 }
 
-/** What the tiers go by and where each begins, with what holds just before, at and after each bound. */
+/** The reading that tiers follow and the bound of each tier, with the tiers just before, at and after each bound. */
 function Bounds({ here }: { here: LevelContext }) {
   const edit = useEdit();
   const { level, project } = here;
