@@ -1,7 +1,7 @@
 import { boutTrials } from '@stadion/core/play/bouts';
 import { groupOf, hiveBout, hiveBouts } from '@stadion/core/testing';
 
-/** What bouts of four against four take on one core, by how the party chooses. */
+/** Time of bouts of four against four on one core, by planning of the party. */
 export function speedOfBouts(say: (what: string, value: string, bar?: string) => void): void {
   const bouts = hiveBouts();
   const party = ['bee', 'guard', 'bee', 'guard'];

@@ -11,7 +11,7 @@ const ROUND_SECONDS = 400;
 
 const middle = (values: number[]): number => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!;
 
-/** Plays for so many simulated seconds. Returns simulated seconds per second. */
+/** Plays for a number of simulated seconds. Returns simulated seconds per second. */
 function speedOn(worlds: readonly World[], round: number): number {
   const pacer = usualPacers()[1]!;
   const start = performance.now();

@@ -11,7 +11,7 @@ import {
 } from '@stadion/core/forecast/trials';
 import { answered, batchPlayer, bringThere, fitRamps, parameterLine } from '@stadion/core/forecast/tuning';
 
-/** What questions about the whole sequence, and searches, take on one core. */
+/** Time of questions about the whole sequence, and of searches, on one core. */
 export function speedOfTuning(say: (what: string, value: string, bar?: string) => void): void {
   const project = homeBeforeDusk();
   const steady = project.pacers[1]!;

@@ -92,7 +92,7 @@ async function showActs(all: boolean): Promise<void> {
   await page.driver.executeScript(`localStorage.setItem('stadion-all-acts', '${all ? 'yes' : 'no'}')`);
 }
 
-/** What a designer builds with, in a project of its own. */
+/** Building a level, in a project of its own. */
 async function showBuilding(): Promise<void> {
   const made = await fetch(projectsAddress, {
     method: 'POST',

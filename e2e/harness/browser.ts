@@ -6,7 +6,7 @@ import chrome from 'selenium-webdriver/chrome.js';
 import http from 'selenium-webdriver/http/index.js';
 
 const WAIT_MS = 60_000;
-/** What comes of trials on the shared server may take so long beside other journeys. */
+/** Limit of the wait for trials on the shared server beside other journeys, ms. */
 export const TRIALS_WAIT_MS = 110_000;
 /** How often something that is waited for is looked at. */
 const LOOK_EVERY_MS = 40;
@@ -28,7 +28,7 @@ export interface Page {
   keys(...keys: string[]): Promise<void>;
   /** Holds modifiers while pressing a key. */
   chord(key: string, ...modifiers: string[]): Promise<void>;
-  /** The text of an element as it stands now, however often it was drawn anew. */
+  /** The text of an element as it stands now, however often it was drawn again. */
   textOf(css: string): Promise<string>;
   /** Types into the focused field, in place of what is there. */
   typeOver(text: string): Promise<void>;
@@ -218,7 +218,7 @@ export async function pageOf({ address, session, downloads }: Omit<Launched, 'qu
   };
 
   const clickName = (role: string, name: string | RegExp): Promise<void> =>
-    // What is found may be drawn anew, or move, before the click lands: then it is looked for again.
+    // The element may be drawn again, or move, before the click: then it is looked for again.
     waitFor(`a click on ${role} “${String(name)}”`, async () => landed(await byName(role, name)));
   const keys = (...pressed: string[]): Promise<void> =>
     driver

@@ -4,7 +4,7 @@ import { openBrowser, pageOf, type Page } from './browser.ts';
 import { runServer, type RunningServer } from './server.ts';
 import { sharedHere } from './shared.ts';
 
-/** What a journey has at hand: a server, a browser window, and a project of its own made from the demo. */
+/** Equipment of a journey: a server, a browser window, and a project of its own made from the demo. */
 export interface Journey {
   /** Its own where it asked for one; else shared, and not to be stopped. */
   server: RunningServer;

@@ -1,6 +1,6 @@
 import type { Journey } from './journey.ts';
 
-/** What the played ground says of itself. */
+/** State that the played ground shows. */
 export interface Played {
   phase: string;
   tick: number;

@@ -4,7 +4,7 @@ import { runServer, type RunningServer } from './server.ts';
 /** Windows: as many as test files run at the same time. */
 export const WINDOWS = 2;
 
-/** What all journeys share: how the processes that run them come to it. */
+/** Server and windows that all journeys share, as addresses for their processes. */
 export interface Shared {
   address: string;
   windows: Omit<Launched, 'quit'>[];
@@ -37,7 +37,7 @@ export async function stopShared(): Promise<void> {
   await Promise.all([...windows.map((window) => window.quit()), server.stop()]);
 }
 
-/** What is shared, as a process that runs journeys sees it, and its own window. */
+/** Returns the shared server and the window of this process. */
 export function sharedHere(): { address: string; window: Shared['windows'][number] } {
   const { address, windows } = JSON.parse(process.env[NAME] ?? '{}') as Shared;
   const worker = Number(process.env['JEST_WORKER_ID'] ?? 1);

@@ -15,7 +15,7 @@ export const keepSlots = (
   editElsewhere(address, 'Shorter', (document) => {
     const project = projectOf(document);
     return [
-      // What is expected of other slots goes with them.
+      // Expectations of other slots are removed with them.
       { op: 'replace', path: '/expectations', value: {} },
       ...project.slots.flatMap(({ id }) => (ids.includes(id) ? [] : [{ op: 'remove', path: `/slots/${id}` }])),
       ...besides(project),

@@ -7,7 +7,7 @@ const here = import.meta.dirname;
 const packages = path.join(here, '..');
 const serve = path.join(here, 'serve');
 
-/** What is copied as it was built, from the folder of packages to the same place in the package. */
+/** Built files that are copied from the folder of packages to the same place in the package. */
 const COPIED = ['server/src/db/migrations', 'web/dist', 'sample-game', 'runtime/dist'];
 
 fs.rmSync(serve, { recursive: true, force: true });

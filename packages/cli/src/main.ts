@@ -2,7 +2,7 @@ import { runCommand } from './program.ts';
 import { EXIT } from './reading.ts';
 import { output } from './writing.ts';
 
-// Who reads only the first lines of what is piped on has had enough.
+// A reader of the pipe may close it after the first lines.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => {
   if (error.code === 'EPIPE') process.exit(EXIT.fine);
   output.say(`The output cannot be written: ${error.message}`);

@@ -4,7 +4,7 @@ import { readFile, readFolder, type FileReading, type FolderReading } from '@sta
 import fs from 'node:fs';
 import path from 'node:path';
 
-/** What went wrong is told on stderr, and the command ends with this code. */
+/** The problem is written to stderr, and the command ends with this code. */
 export class Failure extends Error {
   readonly code: number;
   constructor(message: string, code: number = EXIT.unusable) {
@@ -92,7 +92,7 @@ function filesIn(folder: string): Record<string, string> {
 /** How commands name the project that they read. */
 export const PROJECT_ARGUMENT = 'a project file or folder, or - for what is piped in';
 
-/** What was read of a project. */
+/** A project that was read. */
 export interface ReadProject {
   document: ProjectDocument;
   project: Project;

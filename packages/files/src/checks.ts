@@ -11,7 +11,7 @@ import { create } from 'xmlbuilder2';
 
 /** One thing that was checked, and what is wrong with it, if anything. */
 export interface Check {
-  /** What it belongs to: a level, or the whole. */
+  /** Its group: a level, or the whole. */
   group: string;
   name: string;
   /** Does it fail the whole? */
@@ -65,7 +65,7 @@ export function checksOf(
 export const failing = (checks: readonly Check[]): string[] =>
   checks.flatMap(({ fails, group, said }) => (fails ? [`${group}: ${said}`] : []));
 
-/** What stands against handing a project over, one sentence each. */
+/** Reasons against handing a project over, one sentence each. */
 export function failuresOf(document: ProjectDocument, forecasts: KnownForecasts = new Map()): string[] {
   const project = projectOf(document);
   const shape = HandOff.safeParse(handOffOf(project));

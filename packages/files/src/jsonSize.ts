@@ -5,7 +5,7 @@ export const MOST_ENTRIES = 4000;
 /** As many values as the largest file has, and some more. */
 const MOST_VALUES = 1_500_000;
 
-/** What is beyond any project in a text, and at which offset. */
+/** Part of a text that is larger than any project, and its offset. */
 export interface Oversize {
   message: string;
   at: number;
@@ -16,7 +16,7 @@ export interface Oversize {
  * them, not by its length. Strings are passed over; whether it is JSON is not asked.
  */
 export function oversizeIn(text: string): Oversize | undefined {
-  /** How many entries there are so far in each bracket that is open. */
+  /** Number of entries until now in each open bracket. */
   const entries = [1];
   let values = 0;
   for (let at = 0; at < text.length; at++) {

@@ -1,6 +1,6 @@
 import type { Readings } from './types.ts';
 
-/** Who fights whom: fighters as the hand-off has them. */
+/** Fighters of a fight, as the hand-off has them. */
 export interface WhoFights {
   ours: readonly unknown[];
   theirs: readonly unknown[];
@@ -18,29 +18,29 @@ export interface FightTurn {
 
 /** A fight by turns. The same seed and choices give the same fight as in Stadion. */
 export interface Fight {
-  /** What happened before anybody of ours was asked. */
+  /** Turns before the first choice of the party. */
   readonly opening: readonly FightTurn[];
   readonly phase: string;
   readonly fighters: readonly {
     id: string;
     name: string;
     ours: boolean;
-    /** Of what is lost; and as a share of all it had. */
+    /** Remaining amount of the statistic that is lost; and its share of the full amount. */
     left: number;
     share: number;
     stands: boolean;
   }[];
-  /** Who of ours chooses now, and among what; null once it has ended. */
+  /** The party member that chooses now, with its choices; null once the fight has ended. */
   readonly asks: { fighter: number; options: readonly { action: string; name: string; target: number }[] } | null;
   /** Takes an option by its place. @returns what happened until somebody of ours is asked again @throws RangeError where there is no such option */
   choose(option: number): readonly FightTurn[];
-  /** What an action does when it hits, as both are now: amounts, and hits until the target falls. @throws RangeError where there is no such action */
+  /** Effect of an action that hits, with both fighters as they are now: amounts, and hits until the target falls. @throws RangeError where there is no such action */
   harm(actor: number, action: string, target: number): { least: number; mean: number; most: number; hits: number };
-  /** Begins anew, as after a lost life. */
+  /** Begins again, as after a lost life. */
   again(): readonly FightTurn[];
   /** So long turns take on the level's clock. */
   secondsOf(turns: readonly FightTurn[]): number;
-  /** What the judge is to be shown: `judge.tick(fight.readings, fight.secondsOf(turns))`. */
+  /** Readings to show to the judge: `judge.tick(fight.readings, fight.secondsOf(turns))`. */
   readonly readings: Readings;
 }
 

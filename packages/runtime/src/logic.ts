@@ -8,7 +8,7 @@ const COMPARISONS = Object.fromEntries(
   Object.entries(COMPARISON_SIGNS).map(([comparison, sign]) => [sign, comparison as Comparison]),
 );
 
-/** What a condition's names stand for. */
+/** Values of the names in a condition. */
 export interface Meanings {
   reading(name: string): { reading: ReadingName; subject: number };
   dial(parameter: string): number;

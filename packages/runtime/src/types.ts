@@ -1,4 +1,4 @@
-/** What the game shows the judge: by name (`worth.any`, `inside.hive`, `lives`), numbers or on and off. What is not named stays as it was. */
+/** Readings that the game shows to the judge: by name (`worth.any`, `inside.hive`, `lives`), numbers or on and off. What is not named stays as it was. */
 export type Readings = Readonly<Record<string, number | boolean>>;
 
 /** Something that a rule brings, as the hand-off has it. */
@@ -18,7 +18,7 @@ export interface Ended {
   /** Earned; 0 when lost. */
   stars: number;
   score: number;
-  /** What the player is told, with its id in the file of strings; why it is lost stands in `cause`. */
+  /** Message for the player, with its id in the file of strings; the cause of a loss stands in `cause`. */
   text: string;
   textId: string;
   cause?: string;
@@ -35,7 +35,7 @@ export interface Clock {
   left: number;
 }
 
-/** What one frame has come to. */
+/** Result of one frame. */
 export interface Frame {
   fired: readonly Fired[];
   /** Did the clock begin to warn in this frame? */
@@ -46,7 +46,7 @@ export interface Frame {
   clock: Clock;
 }
 
-/** What an attempt begins with, where it is not what the hand-off says. */
+/** Start of an attempt, where it differs from the hand-off. */
 export interface Beginning {
   /** From 1: which try at the level this is. */
   tries?: number;
@@ -88,7 +88,7 @@ export interface Level {
   readonly brief: string;
   /** Every parameter's value here, before an attempt begins. */
   readonly values: Readonly<Record<string, number>>;
-  /** What the rules look at: the readings that a game has to show. */
+  /** Readings that the rules use: the game has to show them. */
   readonly readings: readonly string[];
   /** The slot as it stands in the hand-off: ground, pieces, kinds, clock, rules, endings. */
   // eslint-disable-next-line @typescript-eslint/no-explicit-any
@@ -111,7 +111,7 @@ export interface Attempt {
   tallies?: Readonly<Record<string, number>>;
 }
 
-/** What is saved of a run: plain JSON. */
+/** Saved state of a run: plain JSON. */
 export interface SavedRun {
   seed: number;
   turn: number;
@@ -123,7 +123,7 @@ export interface SavedRun {
 
 /** Where an attempt has led. */
 export interface Step {
-  /** What the run has come to: to be saved. */
+  /** Present state of the run, to be saved. */
   saved: SavedRun;
   position: number;
   over: boolean;

@@ -35,7 +35,7 @@ export interface AppDependencies {
   access: Access;
   /** The built interface; without it only the API answers. */
   webFolder?: string;
-  /** What the sample game is made of, its page first; without it there is none. */
+  /** Folders of the sample game, its page first; without it there is none. */
   gameFolders?: readonly string[];
 }
 
@@ -50,7 +50,7 @@ export interface App {
 const REQUESTS_PER_MINUTE = 3000;
 /** Games in many hands tell more. */
 const EVENT_REQUESTS_PER_MINUTE = 300_000;
-/** What games do is told to a page so often at most. Milliseconds. */
+/** Shortest interval between reports about games to a page, ms. */
 const TELL_OF_GAMES_MS = 500;
 
 /** A batch of edits may carry several new levels of 10 kB each. */

@@ -10,7 +10,7 @@ interface Options {
   exitCode?: true;
 }
 
-/** What git calls a diff driver with: path, old file, its hash and mode, new file, its hash and mode. */
+/** Arguments by which git calls a diff driver: path, old file, its hash and mode, new file, its hash and mode. */
 const GIT_ARGUMENTS = 7;
 
 export function addDiff(program: Command, { data }: Output): void {
@@ -35,7 +35,7 @@ In a repository, so that “git diff” speaks in words:
       if (before === undefined || after === undefined || (!isGit && files.length !== 2))
         throw new Failure('Name two project files: the earlier one and the later one.');
       const read = async (file: string) =>
-        // What is new, or gone, is compared with nothing.
+        // A new or removed file is compared with nothing.
         file === '/dev/null' ? emptyProject('') : (await readProject(file)).project;
       const changes = changesBetween(await read(before), await read(after));
       if (json)

@@ -13,7 +13,7 @@ interface Options {
   database?: string;
 }
 
-/** What the server is told besides: from the package it keeps its projects in the folder where it is started. */
+/** Further settings of the server: from the package it keeps its projects in the folder where it is started. */
 export function settings({ port, database }: Options, inClone: boolean): NodeJS.ProcessEnv {
   const file = database ?? process.env['STADION_DATABASE'] ?? (inClone ? undefined : 'stadion.db');
   return {

@@ -11,7 +11,7 @@ import { drawPlayer } from '../forecast/pacers/index.ts';
 import { mix, mixFloat } from '../basics/random/index.ts';
 import { isBout, resolveLevel } from '../forecast/trials/index.ts';
 
-/** Hashes of so many bouts, turn by turn, over the levels of the demo that bouts decide and all pacers in turn. */
+/** Hashes of a number of bouts, turn by turn, over the levels of the demo that bouts decide and all pacers in turn. */
 export function boutHashes(count: number): number[] {
   const project = homeBeforeDusk();
   const worlds = project.slots

@@ -3,7 +3,7 @@ import { demoOnGrounds } from './demoOnGrounds.ts';
 import { makeWorld, prepareLevel } from '../play/movement/index.ts';
 import { drawPlayer, makePlayer, playerInput } from '../forecast/pacers/index.ts';
 
-/** Hashes of the final states of so many attempts, over all levels of the demo and all pacers in turn. */
+/** Hashes of the final states of a number of attempts, over all levels of the demo and all pacers in turn. */
 export function finalHashes(attempts: number): number[] {
   const project = demoOnGrounds();
   const { pacers } = project;

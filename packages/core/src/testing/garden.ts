@@ -10,7 +10,7 @@ const EMPTY = [
   '####################',
 ];
 
-/** What a test changes in the garden. */
+/** Changes of a test in the garden. */
 export interface Garden {
   rows?: string[];
   pieces?: Piece[];

@@ -114,7 +114,7 @@ export function hiveBout(
   });
 }
 
-/** So many of each, met together. */
+/** A group with a number of each fighter. */
 export const groupOf = (members: Record<string, number>): Group => ({
   ...{ id: 'group', name: 'A group' },
   members: Object.entries(members).map(([id, count]) => ({ fighter: id, count: literal(count) })),

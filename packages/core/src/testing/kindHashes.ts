@@ -3,7 +3,7 @@ import { START_KITS, startGoals, startProject, type StartMoves } from '../author
 import { makeWorld, prepareLevel } from '../play/movement/index.ts';
 import { drawPlayer, makePlayer, playerInput } from '../forecast/pacers/index.ts';
 
-/** Hashes of the final states of so many attempts on each kind of ground, at the last level of every start, with all pacers in turn. */
+/** Hashes of the final states of a number of attempts on each kind of ground, at the last level of every start, with all pacers in turn. */
 export function kindHashes(attempts: number): Record<string, number[]> {
   const kinds = Object.keys(START_KITS) as StartMoves[];
   return Object.fromEntries(

@@ -10,7 +10,7 @@ export interface PatchSuiteTest {
   disabled?: boolean;
 }
 
-/** What is not as the suite has it, or is not taken back by its inverse; empty where all is right. */
+/** Cases that differ from the suite or are not undone by their inverse; empty where all is right. */
 export function patchSuiteFailures(tests: readonly PatchSuiteTest[]): string[] {
   return tests.flatMap((test) => {
     if (test.disabled) return [];

@@ -14,17 +14,17 @@ import {
 import { looksAt, sceneOf, type Mark } from '@stadion/core/play/scene';
 import { checksOf, failing } from '../checks.ts';
 
-/** What is known of a slot's clear rate. Shares. */
+/** Known clear rate of a slot, with its interval. Shares. */
 interface KnownRate {
   clearRate: number;
   low: number;
   high: number;
 }
 
-/** What is known of clear rates, by the id of the slot. */
+/** Known clear rates, by slot id. */
 export type Rates = ReadonlyMap<string, KnownRate>;
 
-/** What a team reads of one level. */
+/** Sheet of one level, for a team to read. */
 export interface LevelSheet {
   position: number;
   name: string;
@@ -43,7 +43,7 @@ export interface LevelSheet {
   picture: { marks: Mark[]; width: number; height: number };
 }
 
-/** What a team reads of the whole sequence. */
+/** Sheet of the whole sequence, for a team to read. */
 export interface Sheets {
   name: string;
   levels: LevelSheet[];

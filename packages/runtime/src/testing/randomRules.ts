@@ -31,7 +31,7 @@ const chance = (draw: Draw, percent: number): boolean => draw(100) < percent;
 
 interface Readable {
   reading: Reading;
-  /** What it is compared with. */
+  /** The amount that it is compared with. */
   amounts: readonly Amount[];
 }
 

@@ -8,21 +8,21 @@ import { drawing, randomProject, type Draw } from './randomRules.ts';
  * checks a judge of its own.
  */
 
-/** What happens at a tick, from 1. */
+/** Events at a tick, from 1. */
 export type Verdict =
   | { tick: number; fired: string }
   | { tick: number; warned: true }
   | { tick: number; ended: 'won' | 'lost'; by: string | null; stars: number; score: number };
 
 export interface Vector {
-  /** What of a slot the judge needs. */
+  /** Parts of a slot that the judge needs. */
   slot: Pick<
     HandOff['slots'][string],
     'values' | 'changing' | 'lives' | 'score' | 'clock' | 'rules' | 'tie' | 'stars' | 'readings'
   > & { health: number };
   /** Tallies at the start. */
   tallies: Record<string, number>;
-  /** What the game shows, in turn: for so many ticks, changed readings only. `move`: the player acts for the first time. */
+  /** Readings that the game shows, in turn: a number of ticks, with changed readings only. `move`: the player acts for the first time. */
   frames: { ticks: number; show: Record<string, number>; move?: true }[];
   verdicts: Verdict[];
 }

@@ -67,7 +67,7 @@ export const snapshots = sqliteTable(
   (table) => [index('snapshots_by_project').on(table.projectId, table.at)],
 );
 
-/** What games have told: CloudEvents, each once by its source and id. */
+/** Events of games: CloudEvents, each once by its source and id. */
 export const gameEvents = sqliteTable(
   'game_events',
   {

@@ -1,6 +1,6 @@
 import { StadionError } from '../http/errors.ts';
 
-/** What the database says went wrong, by its code, in words: what it is and what to do. */
+/** Problems of the database by code, in words: the problem and the remedy. */
 const TROUBLES: readonly [codes: RegExp, code: 'storage-full' | 'storage-unavailable', words: string][] = [
   [/^SQLITE_FULL/, 'storage-full', 'The disk is full: make room, then try again.'],
   [

@@ -2,13 +2,13 @@ import type { ServerEventName } from '@stadion/core/exchange/contract';
 import { createChannel, createSession, type Channel } from 'better-sse';
 import type { Request, Response } from 'express';
 
-/** Who is further behind than this is let go: it comes back and fetches what it missed. */
+/** Limit of unsent bytes for one listener: beyond it the connection is closed, and the page fetches the missed events. */
 const MOST_BEHIND_BYTES = 4_000_000;
 
-/** Who listens to which project, by server-sent events. */
+/** Listeners of each project, by server-sent events. */
 export class ProjectEvents {
   readonly #channels = new Map<string, Channel>();
-  /** By project: the connections of those who listen. */
+  /** Connections of listeners, by project. */
   readonly #connections = new Map<string, Set<Response>>();
   readonly #onLeft: (projectId: string) => void;
 

@@ -3,7 +3,7 @@ import type { Logger } from 'pino';
 import { storageTrouble } from '../db/trouble.ts';
 import { StadionError, type ErrorCode } from './errors.ts';
 
-/** What the body parsers throw, by their type. */
+/** Errors of the body parsers, by type. */
 const PARSER_ERRORS: Readonly<Record<string, readonly [ErrorCode, string]>> = {
   'entity.too.large': [
     'too-large',

@@ -18,7 +18,7 @@ export interface Access {
   gameOrigins?: readonly string[];
 }
 
-/** What a game does: it reads a hand-off, listens for its changes, and tells events. */
+/** Requests of a game: it reads a hand-off, listens for its changes, and sends events. */
 function isForGames({ method, path }: { method: string | undefined; path: string }): boolean {
   if (method === 'GET') return /^\/sample(\/|$)|^\/api\/projects\/[^/]+\/(live|files\/hand-off\.json)$/.test(path);
   return method === 'POST' && /^\/api\/projects\/[^/]+\/events$/.test(path);

@@ -22,7 +22,7 @@ const isTooHeavy = (error: unknown): boolean =>
 export function fileThread(): FileWork & { close: () => Promise<void> } {
   const pool = new Piscina({
     ...threadBody('fileWorker'),
-    // What a thread looks up as it starts.
+    // Settings that a thread reads at its start.
     name: 'read' satisfies keyof typeof worker,
     minThreads: 0,
     maxThreads: MOST_THREADS,

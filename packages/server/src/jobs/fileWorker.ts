@@ -7,7 +7,7 @@ export type InText<T extends { document: ProjectDocument }> = Omit<T, 'document'
 
 const documentOf = (text: string): ProjectDocument => JSON.parse(text) as ProjectDocument;
 
-/** What a thread for files does; each is called by its name. */
+/** Tasks of a thread for files, by name. */
 export const read = (text: string): FileReading => readFile(text);
 export const make = ({ name, document, rates }: InText<FileToMake>): string =>
   makeFile(name, documentOf(document), rates);

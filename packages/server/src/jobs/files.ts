@@ -20,6 +20,6 @@ export interface FileWork {
   read(text: string): Promise<FileReading>;
   /** The text of one of the files that a project is handed over in. */
   make(wanted: FileToMake): Promise<string>;
-  /** What stands against handing a project over, a sentence each. */
+  /** Reasons against handing a project over, one sentence each. */
   failures(asked: ProjectToCheck): Promise<string[]>;
 }

@@ -1,6 +1,6 @@
 import type { Tally, TrialQuestion } from '@stadion/core/forecast/trials';
 
-/** So many attempts at one question. */
+/** A number of attempts at one question. */
 export interface BatchTask {
   /** Names the question among the blobs. */
   question: string;

@@ -13,15 +13,15 @@ export const QUEUE = `stadion-trials-${ENGINE}`;
 const JOB = 'batch';
 /** Questions are kept so long after they were last asked for, seconds. */
 const KEPT_SECONDS = 3600;
-/** What came of a batch is kept so long, seconds: a server that missed the word of it finds it there. */
+/** Time that the result of a batch is kept, seconds: a server that missed its event finds it there. */
 const RESULT_SECONDS = 300;
 /** A worker that has said nothing for so long is lost, and its batch is another's. */
 const LOST_MS = 5000;
-/** Batches of which nothing is heard are looked after so often. */
+/** Interval of the check for batches without news, ms. */
 const LOOKED_AFTER_MS = 2000;
 /** No other server names its batches so. */
 const MINE = nanoid();
-/** So many batches wait for each thread that plays, so that none stands idle. */
+/** Number of batches that wait for each playing thread, so that none is idle. */
 const AHEAD = 2;
 
 /** Questions that a worker keeps. */
@@ -106,7 +106,7 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
     return known;
   };
 
-  /** May be told again of the same: done twice it counts once. */
+  /** May be delivered twice; handling it twice has the effect of once. */
   const ask = async (id: string, { task, rank }: Waiting): Promise<void> => {
     await upload(task.question);
     await queue.add(JOB, task, {
@@ -124,7 +124,7 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
     waiting.delete(id);
     tell(found);
   };
-  /** Where it is tried again its question is sent again: Redis may have let go of it. */
+  /** A repeated batch sends its question again: Redis may have dropped it. */
   const fail = (id: string, error: Error): void =>
     end(id, ({ task, failed }) => {
       uploaded.delete(task.question);
@@ -146,7 +146,7 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
   events.on('completed', ({ jobId: id, returnvalue }) => take(id, returnvalue));
   events.on('failed', ({ jobId: id, failedReason }) => fail(id, new Error(failedReason)));
 
-  /** What was missed while Redis was away, or was lost with it. */
+  /** Fetches results that were missed while Redis was away, or lost with it. */
   const lookAfter = async (id: string, entry: Waiting): Promise<void> => {
     const job = await Job.fromId<BatchTask, Tally>(queue, id);
     if (!job) {
@@ -213,7 +213,7 @@ async function threadsThatPlay(queue: Queue): Promise<number> {
   return workers.reduce((sum, { rawname = '' }) => sum + (Number(rawname.split(':').at(-1)) || 1), 0);
 }
 
-/** Plays what servers ask for, on the threads of this machine. @param url of the Redis that they share @param width on so many threads */
+/** Plays batches that servers request, on the threads of this machine. @param url of the Redis that they share @param width on so many threads */
 export function redisWorker(url: string, log: Logger, width?: number): { close(): Promise<void> } {
   const connection = connect(url, log);
   const taking = connect(url, log);

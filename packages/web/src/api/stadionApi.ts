@@ -46,7 +46,7 @@ const query: BaseQueryFn<Ask, unknown, Problem> = async ({ address, init }) => {
   }
 };
 
-/** What is asked of the server besides the open document. */
+/** Requests to the server beside the open document. */
 export const stadionApi = createApi({
   reducerPath: 'api',
   baseQuery: query,
@@ -129,7 +129,7 @@ export const stadionApi = createApi({
       }),
       invalidatesTags: ['HandOffs'],
     }),
-    /** What games are connected; kept up to date by events. */
+    /** Connected games; kept up to date by events. */
     games: build.query<GameLink, string>({
       query: (projectId) => ({ address: `/api/projects/${projectId}/games` }),
     }),
@@ -138,7 +138,7 @@ export const stadionApi = createApi({
         address: `/api/projects/${projectId}/snapshots/${snapshotId}/forecasts/${pacer}`,
       }),
     }),
-    /** What a run's books need of attempts, by the keys of their questions: what is known of a key never changes. */
+    /** Attempt records for runs, by the keys of their questions: the records of a key never change. */
     books: build.query<Books, readonly string[]>({
       query: (keys) => ({ address: '/api/trials/books', init: jsonBody('POST', { keys }) }),
     }),
@@ -183,7 +183,7 @@ export const {
   useHandOffsQuery,
 } = stadionApi;
 
-/** Puts what is told of games in the place of what was known. */
+/** Replaces the known state of games by the reported one. */
 export const gamesTold = (projectId: string, link: GameLink) =>
   stadionApi.util.upsertQueryData('games', projectId, link);
 

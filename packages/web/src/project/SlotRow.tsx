@@ -6,7 +6,7 @@ interface Props {
   /** In the room left of the columns. */
   head: ReactNode;
   height: number;
-  /** What stands in the column of a position. */
+  /** Content of the column of a position. */
   cell: (position: number) => ReactNode;
   /** Drawn behind the cells, over the columns. */
   behind?: ReactNode;

@@ -7,7 +7,7 @@ import { levelHere, type LevelContext } from './levelHere.ts';
 /** Levels as they were looked up last, by position: many causes are asked for at a time. */
 const looked = memoizeByObject((_project: Project) => new Map<number, LevelContext | undefined>());
 
-/** What a rule that takes lives is called, at a position. @param rule its index in force */
+/** Name of a rule that takes lives, at a position. @param rule its index in force */
 export function lifeCause(project: Project, position: number, rule: number): string {
   const levels = looked(project);
   if (!levels.has(position)) levels.set(position, levelHere(project, position));

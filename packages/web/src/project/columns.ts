@@ -33,7 +33,7 @@ export const GUTTER = 184;
 const RIGHT_MARGIN = 12;
 const NARROWEST = 30;
 const WIDEST = 90;
-/** Columns come and go by so many at a time. */
+/** Number of columns that are added or removed at a time. */
 const BLOCK = 8;
 
 function useWindowWidth(): number {

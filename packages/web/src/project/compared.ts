@@ -16,7 +16,7 @@ export interface Compared {
   rows: Map<string, RampRow>;
 }
 
-/** What the address says is compared with; undefined for nothing, or until it has come. */
+/** The compared snapshot of the address; undefined without one, or until it has arrived. */
 export function useCompared(): Compared | undefined {
   const { projectId, compared } = useSelection();
   const count = useProject().slots.length;
@@ -42,7 +42,7 @@ export function useChanges(): Change[] {
 
 /** A slot's clear rate before and now. */
 export interface RateChange extends ShareDifference {
-  /** Of what is compared with. */
+  /** Values of the compared snapshot. */
   before: number;
   /** Both ask the same: nothing that bears on it has changed. */
   same: boolean;
@@ -62,7 +62,7 @@ function between(before: ForecastEvent, after: ForecastEvent): ShareDifference {
   return differenceOf(countOf(before), countOf(after));
 }
 
-/** By slot id, how clear rates differ from those of what is compared with, as far as both are known. */
+/** Differences of clear rates from the compared snapshot, by slot id, where both are known. */
 export function useRateChanges(now: ReadonlyMap<string, ForecastEvent>): Map<string, RateChange> {
   const { projectId, compared } = useSelection();
   const pacer = usePacer().id;

@@ -29,7 +29,7 @@ interface OpenDocument {
   /** The server's latest, as far as heard. */
   revision: number;
   acknowledged: ProjectDocument;
-  /** What is shown: the acknowledged document with the pending edits on top. */
+  /** The shown document: the acknowledged one with the pending edits on top. */
   document: ProjectDocument;
   /** Acknowledged edits, oldest first. */
   log: Revision[];
@@ -45,7 +45,7 @@ export interface DocumentState {
   /** Are unsent edits kept in the browser? Not where it refuses to keep anything. */
   kept: boolean;
   clash: Clash | null;
-  /** In the order in which they were told. */
+  /** In the order in which they were reported. */
   refusals: Refusal[];
 }
 
@@ -220,7 +220,7 @@ const slice = createSlice({
       const { applied, misfits } = applyAll(state.open.acknowledged, others, false);
       draft.open = { ...state.open, ...applied };
       if (edit) draft.refusals.push({ label: edit.label, problem: payload.problem });
-      // What was built on it cannot stand without it.
+      // Later edits that depend on it are removed with it.
       draft.refusals.push(...unfit(misfits));
     },
     /** Edits that the server has had long ago. */
@@ -292,7 +292,7 @@ export function placeOf({ revision, log }: Pick<OpenDocument, 'revision' | 'log'
   return { revision, editId: last?.revision === revision ? last.edit.id : undefined };
 }
 
-/** What can be undone and redone: read off the project's own history, so that it is the same in every tab and after a restart. */
+/** Edits that can be undone and redone: derived from the project's history, so that it is the same in every tab and after a restart. */
 export function historyOf(open: Pick<OpenDocument, 'log' | 'pending'>): { undo: HistoryEntry[]; redo: HistoryEntry[] } {
   let undo: HistoryEntry[] = [];
   let redo: HistoryEntry[] = [];

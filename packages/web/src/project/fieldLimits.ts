@@ -1,7 +1,7 @@
 import type { ShapeField } from '@stadion/core/document/ramps';
 import type { NumberLimits } from '../ui/index.ts';
 
-/** What a shape's number may be, by what it measures. */
+/** Range of a shape's number, by its quantity. */
 export const FIELD_LIMITS: Readonly<Record<ShapeField['measure'], (value: NumberLimits) => NumberLimits>> = {
   value: (limits) => limits,
   levels: () => ({ step: 1, min: 1, max: 1000, whole: true }),

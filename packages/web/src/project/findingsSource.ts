@@ -52,7 +52,7 @@ export class FindingsSource {
     this.#post({ id: ++this.#lastId, anew, patch, forecasts, slotId });
   }
 
-  /** What is found as before stays the same: nothing that shows it is drawn anew. */
+  /** Unchanged findings stay the same objects: nothing that shows them is drawn again. */
   #learn(known: FindingsKnown): void {
     if (JSON.stringify(known) === JSON.stringify(this.#known)) return;
     this.#known = known;

@@ -59,11 +59,11 @@ export interface Selection {
   view: LevelView;
   /** Id of the snapshot that the project is compared with. */
   compared: string | undefined;
-  /** What of the trials is looked at. */
+  /** The shown part of the trials. */
   trials: TrialsShown;
 }
 
-/** What of the trials is shown: which view, which measure, which cause of losses. */
+/** The shown part of the trials: view, measure, cause of losses. */
 export interface TrialsShown {
   show?: string | undefined;
   measure?: string | undefined;
@@ -72,7 +72,7 @@ export interface TrialsShown {
 
 const SCREENS: readonly Screen[] = ['sequence', 'level', 'kinds', 'bouts', 'ramps', 'trials', 'hand-off', 'play'];
 
-/** What the address says is looked at. A slot that is gone gives way to the first. */
+/** Selection by the address. The first slot replaces one that is gone. */
 export function useSelection(): Selection {
   const { projectId = '', screen, slotId } = useParams();
   const [query] = useSearchParams();
@@ -98,7 +98,7 @@ export function useSelection(): Selection {
   }, [projectId, screen, slotId, slots, query]);
 }
 
-/** What an address says besides project, screen and slot. */
+/** Further parts of an address beside project, screen and slot. */
 interface AddressQuery {
   lane?: string | undefined;
   view?: LevelView | undefined;
@@ -159,7 +159,7 @@ export function useSequenceEdit(): (command: SequenceEdit | undefined) => void {
   );
 }
 
-/** What can be undone and redone next, and doing it. */
+/** The next edits to undo and redo, and the acts to do so. */
 export function useHistory(): {
   undo: HistoryEntry | undefined;
   redo: HistoryEntry | undefined;

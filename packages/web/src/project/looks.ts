@@ -5,7 +5,7 @@ import { looksOf, MARKS } from '@stadion/core/play/scene';
 /** A kind of hazard without a mark of its own is known by its strokes. */
 const STROKES = 'strokes';
 
-/** By mark: the name of the kind that has it. */
+/** Name of the kind of each mark. */
 export function takenMarks(project: Project, except?: Id): Map<string, string> {
   const looks = looksOf(project);
   const all = [...looks.collectables, ...looks.enemies, ...looks.hazards];

@@ -1,9 +1,9 @@
 import { keepText, keptText } from './browserKeeps.ts';
 
-/** What the person who uses this browser calls herself. */
+/** Name of the person who uses this browser. */
 const NAME = 'stadion-my-name';
 
-/** What edits made here are signed with; empty where no name was given. */
+/** Signature of edits made here; empty without a name. */
 export const myName = (): string => keptText(NAME);
 
 /** Signs edits from now on. @returns whether the browser keeps the name */

@@ -20,7 +20,7 @@ export function rampsOf(project: Project, positions = project.slots.length): Ram
   return table;
 }
 
-/** All ramps of the open project, past its end by so many levels. */
+/** All ramps of the open project, continued past its end by a number of levels. */
 export function useRamps(levelsPastEnd = 0): RampTable {
   const project = useProject();
   return useMemo(() => rampsOf(project, project.slots.length + levelsPastEnd), [project, levelsPastEnd]);

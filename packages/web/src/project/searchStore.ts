@@ -6,7 +6,7 @@ import type { Stop } from '../workers/answering.ts';
 import type { SearchAnswer, SearchRequest, Round } from '../workers/search.worker.ts';
 import { keepText, keptText } from './browserKeeps.ts';
 
-/** What is asked, and of whom. */
+/** A question and its pacer. */
 export interface Question<Name extends TuningName> {
   projectId: string;
   /** As it stood when it was asked. Levels that are not asked about may be left out. */
@@ -28,10 +28,10 @@ export interface SearchState<Name extends TuningName> {
   pace: number | null;
 }
 
-/** What the browser keeps of a question, so that it goes on when the page is loaded anew. */
+/** Kept state of a question, so that it continues when the page is loaded again. */
 interface Kept<Name extends TuningName> {
   projectId: string;
-  /** Of the question; see keyOf. */
+  /** Key of the question; see keyOf. */
   key: number;
   pacerId: string;
   asked: TuningAsked[Name];
@@ -71,7 +71,7 @@ export class SearchStore<Name extends TuningName> {
   #key = 0;
   #rounds: Round[] = [];
   #isStopped = false;
-  /** Since when it goes on, and how many attempts came of that. */
+  /** Start of the present stretch, and the number of attempts since. */
   #begunAt = 0;
   #played = 0;
   #state: SearchState<Name> = NOTHING;
@@ -113,7 +113,7 @@ export class SearchStore<Name extends TuningName> {
     this.#send();
   }
 
-  /** What is known is told once more. */
+  /** Known results are reported again. */
   stop(): void {
     this.#hold(true);
   }

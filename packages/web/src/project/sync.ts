@@ -254,7 +254,7 @@ export function startSync(store: Store, projectId: string): () => void {
     }).catch(() => undefined);
   };
 
-  /** What the browser does not keep would be lost with the page: it asks first. */
+  /** Edits that the browser does not keep would be lost with the page: it asks first. */
   const ask = (event: BeforeUnloadEvent): void => {
     const { open: document, clash, kept } = state();
     if (!kept && ((document?.pending.length ?? 0) > 0 || clash)) event.preventDefault();

@@ -3,10 +3,10 @@ import { useEffect, useState } from 'react';
 import { stadionApi } from '../api/stadionApi.ts';
 import { useAppDispatch } from './hooks.ts';
 
-/** So many questions are asked for at once: what an edit changes is asked for anew with few others. */
+/** Number of questions in one request: an edit repeats only requests with a changed question. */
 const KEYS_AT_ONCE = 12;
 
-/** What runs need of attempts, by the keys of their questions, as far as it has come. */
+/** Attempt records for runs, by the keys of their questions, as far as they have arrived. */
 export function useBooks(keys: readonly string[]): ReadonlyMap<string, readonly AttemptRow[]> {
   const dispatch = useAppDispatch();
   const [books, setBooks] = useState<ReadonlyMap<string, readonly AttemptRow[]>>(new Map());

@@ -12,7 +12,7 @@ const useAnswer = workerHook<SearchRequest<'movers'>, SearchAnswer<'movers'>>(
   { kept: 40, settleMs: SETTLE_MS },
 );
 
-/** What moves the level at a position, computed in a web worker, and computed again after every edit that matters. @param position from 1 */
+/** Parameters that move the level at a position, computed in a web worker, and computed again after every edit that matters. @param position from 1 */
 export function useMovers(project: Project, position: number, pacer: Pacer): WorkerAnswer<SearchAnswer<'movers'>> {
   const key = useMemo(
     () => JSON.stringify(partsOfQuestion<'movers'>(project, pacer, { position })),

@@ -1,9 +1,9 @@
 import { evictOldest } from '@stadion/core/basics/memo';
 import { useEffect, useMemo, useState } from 'react';
 
-/** What every answer of a worker tells. */
+/** Fields of every answer of a worker. */
 interface Answer {
-  /** Of the request that it answers. */
+  /** Id of the request that it answers. */
   id: number;
   /** The last word on it. */
   done: boolean;
@@ -32,7 +32,7 @@ interface Answered<A> {
 }
 
 interface Options {
-  /** So many whole answers are kept, so that going back to one shows it at once. */
+  /** Number of complete answers that are kept, so that going back to one shows it at once. */
   kept: number;
   /** Edits that come closer together than this are answered once. */
   settleMs?: number;

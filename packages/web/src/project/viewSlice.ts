@@ -2,11 +2,11 @@ import { prefersAllActs } from './preferences.ts';
 import type { Stretch } from '@stadion/core/document/ramps';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
-/** What is shared between parts of the screen and not worth a place in the address. */
+/** State shared between parts of the screen that has no place in the address. */
 export interface ViewState {
   /** Id of the pacer chosen by hand. */
   pacer: string | null;
-  /** What lies open beside the screen. */
+  /** The open drawer beside the screen. */
   drawer: Drawer | null;
   /** Track and lanes scroll as one, by the first column in sight; whole or not. */
   firstColumn: number;
@@ -16,7 +16,7 @@ export interface ViewState {
   levelsPastEnd: number;
   /** Levels marked for an edit of all of them, both ends included. */
   stretch: Stretch | null;
-  /** What is open below the open lane. */
+  /** The open panel below the open lane. */
   lanePanel: LanePanel | null;
   /** Is it being worked out what moves the selected level? */
   moversOpen: boolean;
@@ -62,7 +62,7 @@ const slice = createSlice({
     stretchMarked(state, { payload }: PayloadAction<Stretch | null>) {
       state.stretch = payload && { from: Math.min(payload.from, payload.to), to: Math.max(payload.from, payload.to) };
     },
-    /** What was marked and opened in one project means nothing in another. */
+    /** Marks and open parts of one project mean nothing in another. */
     projectLeft(state) {
       state.stretch = null;
       state.lanePanel = null;

@@ -8,7 +8,7 @@ import { SHARE_LIMITS } from './lengths.ts';
 
 interface Props extends NumberLimits {
   here: LevelContext;
-  /** What the number is, in words. */
+  /** The number, in words. */
   label: string;
   amount: Amount;
   /** JSON pointer to the amount. */
@@ -92,7 +92,7 @@ export function AmountChip({ here, label, amount, path, shareOf, onClear, quiet 
   );
 }
 
-/** What is made of the parameter's value before it is used: × times + plus, so that several numbers follow one. */
+/** Calculation with the parameter's value before it is used: × times + plus, so that several numbers follow one. */
 function Transform({
   label,
   amount,
@@ -109,7 +109,7 @@ function Transform({
   const set = (next: Partial<Pick<ParameterAmount, 'times' | 'plus'>>): void => {
     const { times: _times, plus: _plus, ...bare } = amount;
     const whole = { times, plus, ...next };
-    // What changes nothing is not written down.
+    // Neutral values are not written.
     const kept = {
       ...(whole.times === undefined || whole.times === 1 ? {} : { times: whole.times }),
       ...(whole.plus === undefined || whole.plus === 0 ? {} : { plus: whole.plus }),

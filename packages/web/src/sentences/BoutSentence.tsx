@@ -17,7 +17,7 @@ import { AmountChip } from './AmountChip.tsx';
 
 const MOST_PARTY = 8;
 
-/** What decides a level: its ground, or a bout; then who meets whom. */
+/** Decision of a level: its ground, or a bout; then its meetings. */
 export function BoutSentence({ here }: { here: LevelContext }) {
   const edit = useEdit();
   const { level, project } = here;

@@ -34,7 +34,7 @@ interface Props {
   condition: Condition;
   /** JSON pointer to the condition. */
   path: string;
-  /** What this condition is about: “Won when”. */
+  /** Name of the list of rules: “Won when”. */
   topic: string;
   findings: readonly Finding[];
   depth?: number;
@@ -53,7 +53,7 @@ const GROUP_WORDS: Readonly<Record<GroupKind, string>> = {
   atLeast: 'at least',
   inOrder: 'in order:',
 };
-/** What stands between the conditions of a group; in order, their numbers do. */
+/** Word between the conditions of a group; conditions in order have numbers. */
 const JOINS: Readonly<Record<GroupKind, string>> = { all: 'and', any: 'or', none: 'nor', atLeast: 'or', inOrder: '' };
 const COMPARISONS = Object.keys(COMPARISON_WORDS) as Comparison[];
 

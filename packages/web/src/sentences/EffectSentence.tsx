@@ -25,7 +25,7 @@ const BACK = [
   { value: 'stay', label: 'on the spot' },
 ];
 
-/** What follows from a rule, as chips. */
+/** Effects of a rule, as chips. */
 export function EffectSentence(props: Props) {
   const edit = useEdit();
   const { here, path, effect, removable } = props;

@@ -5,7 +5,7 @@ import { useEdit } from '../project/hooks.ts';
 import { TextInPlace } from '../ui/index.ts';
 
 interface Props {
-  /** What it is a note on, in words. */
+  /** The subject of the note, in words. */
   what: string;
   /** JSON pointer to the note. */
   path: string;

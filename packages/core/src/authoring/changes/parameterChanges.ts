@@ -74,7 +74,7 @@ export interface State {
   table: RampTable;
 }
 
-/** What differs in the parameters: those changed in the order of the later state, then those that are gone. */
+/** Differences of the parameters: changed ones in the order of the later state, then removed ones. */
 export function parameterChanges(before: State, after: State): Change[] {
   const { slots } = after.project;
   const earlier = new Map(before.project.parameters.map((parameter) => [parameter.key, parameter]));

@@ -8,7 +8,7 @@ export interface AbilityDefinition {
   most: number;
   /** No player drawn has more than this, in its unit. */
   mostDrawn: number;
-  /** What it means, in one line. */
+  /** Its meaning, in one line. */
   means: string;
 }
 
@@ -66,7 +66,7 @@ export const ABILITIES = {
 
 export type AbilityName = keyof typeof ABILITIES;
 
-/** What a simulated player can do, each in the unit of its definition. */
+/** Abilities of a simulated player, each in the unit of its definition. */
 export type Abilities = Record<AbilityName, number>;
 
 export const ABILITY_NAMES = Object.keys(ABILITIES) as AbilityName[];

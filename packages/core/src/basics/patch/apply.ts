@@ -3,7 +3,7 @@ import { PatchMisfit, type PatchOperation } from './operation.ts';
 import { partsOf, placeInList } from './pointer.ts';
 
 type Entries = Readonly<Record<string, unknown>>;
-/** What an operation makes of a value, and what takes it back. */
+/** Result of an operation on a value, and its inverse. */
 interface Applied {
   value: unknown;
   inverse: PatchOperation[];
@@ -28,7 +28,7 @@ function withEntry(value: unknown, part: string, entry: unknown): unknown {
   return { ...(value as Entries), [part]: entry };
 }
 
-/** Changes what holds the last part of a pointer; all that is on the way there is made anew, the rest stays the same object. */
+/** Changes the container of the last part of a pointer; containers on the way are copied, the rest stays the same object. */
 function atParent(
   document: unknown,
   parts: readonly string[],

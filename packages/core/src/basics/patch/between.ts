@@ -26,7 +26,7 @@ function collect(from: unknown, to: unknown, path: string, patch: PatchOperation
   if (!alike(from, to)) patch.push({ op: 'replace', path, value: to });
 }
 
-/** An edit holds so many operations at most. */
+/** Limit of the operations in an edit. */
 const MOST_OPERATIONS = 1500;
 
 /**

@@ -25,6 +25,6 @@ export function linearFit(rows: readonly (readonly number[])[], outcomes: readon
   return (inverseOf(products) ?? []).map((row) => row.reduce((sum, value, index) => sum + value * sums[index]!, 0));
 }
 
-/** What a fit says for an input. */
+/** Value of the fit for an input. */
 export const linearAt = ([constant = 0, ...slopes]: readonly number[], row: readonly number[]): number =>
   slopes.reduce((sum, slope, index) => sum + slope * (row[index] as number), constant);

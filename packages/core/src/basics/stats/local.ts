@@ -8,7 +8,7 @@ export interface CountedAt {
 }
 
 const ROUNDS = 30;
-/** Keeps the answer finite where all outcomes are alike: as if so many outcomes of each kind had been seen, too. */
+/** Keeps the result finite where all outcomes are alike: number of added outcomes of each kind. */
 const PRIOR = 0.25;
 
 /** Falls from 1 at the middle to 0 at the edge. Source: W. S. Cleveland (1979). */

@@ -1,7 +1,7 @@
 import type { Counted } from './difference.ts';
 import { inverseOf } from './inverse.ts';
 
-/** What a logistic regression found: the first coefficient is the constant. */
+/** Result of a logistic regression: the first coefficient is the constant. */
 export interface LogisticFit {
   coefficients: number[];
   /** Covariance of the coefficients, row by row. */

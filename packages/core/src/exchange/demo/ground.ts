@@ -12,7 +12,7 @@ const COLLECTABLES: Readonly<Record<string, string>> = {
 /** Rows of like cells become one piece each. */
 const AREAS: Readonly<Record<string, string>> = { p: 'pond', x: 'web' };
 
-/** What of a drawing is a cell; all else stands on open ground. */
+/** Characters of a drawing that are cells; any other stands on open ground. */
 const CELLS = '#~-';
 
 const ZONES: Readonly<Record<string, { id: string; name: string }>> = {
@@ -28,7 +28,7 @@ export interface LaneSketch {
   what: 'mower' | 'lily';
 }
 
-/** Mowers come one every so many seconds; leaves drift with gaps of so many units. */
+/** Mowers come at an interval in seconds; leaves drift with gaps in units. */
 const TRAFFIC = {
   mower: { length: 2, spacing: 'seconds', every: 2.2, jitter: 0.25 },
   lily: { length: 4, spacing: 'units', every: 3, jitter: 0.2 },

@@ -162,7 +162,7 @@ const STRETCHES: readonly (readonly [name: string, tier: number, above: readonly
   ],
 ];
 
-/** The hedge as a run. @param tiers so many of its four */
+/** The hedge as a run. @param tiers number of its four tiers */
 export function longHedge(tiers: number): Ground {
   const sections = STRETCHES.filter(([, tier]) => tier <= tiers).map(([name, tier, above, top]): Section =>
     drawnSection(name, tier, [...above, top, top], HEIGHT, LEGEND),

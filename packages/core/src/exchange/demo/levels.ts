@@ -28,7 +28,7 @@ import {
   won,
 } from './rules.ts';
 
-/** Where a level is played: on a garden that is drawn, or along so many tiers of the long hedge. */
+/** Where a level is played: on a garden that is drawn, or along a number of tiers of the long hedge. */
 type Where =
   | {
       layout: LayoutName;
@@ -39,7 +39,7 @@ type Where =
     }
   | { hedge: number };
 
-/** One level as it is told from the usual one. */
+/** One level by its differences from the usual one. */
 export type Sketch = Told & Where;
 
 interface Told {
@@ -493,7 +493,7 @@ export const SKETCHES: readonly Sketch[] = [
   },
 ];
 
-/** What a sketch leaves out. */
+/** Defaults of a sketch. */
 export const plainRules = (): Rule[] => [usual];
 export const plainClock = (): Clock => ({
   limitSeconds: fromParameter('clock'),

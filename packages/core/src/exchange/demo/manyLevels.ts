@@ -1,7 +1,7 @@
 import type { Level, Parameter, Project } from '../../document/model/index.ts';
 import { homeBeforeDusk } from './homeBeforeDusk.ts';
 
-/** Home Before Dusk gone on for so many slots with so many parameters: for measuring and for trying the interface at size. */
+/** Home Before Dusk continued to a number of slots and parameters: for measuring and for trying the interface at size. */
 export function manyLevels(slots: number, parameters: number): Project {
   const project = homeBeforeDusk();
   const sources = project.slots.map((slot) => project.levels[slot.levelId] as Level);

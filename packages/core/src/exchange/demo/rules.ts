@@ -78,7 +78,7 @@ const touch = (kind: string, back: 'start' | 'checkpoint' | 'stay', resets: stri
   });
 
 /**
- * What holds in every garden: a hornet costs a life and sends the bee back; a wasp's sting costs one on the spot; a bee
+ * Standing rules of every garden: a hornet costs a life and sends the bee back; a wasp's sting costs one on the spot; a bee
  * without health starts again, rested; without lives it is over.
  */
 export const standingRules = (): Rule[] => [

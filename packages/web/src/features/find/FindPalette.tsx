@@ -11,12 +11,12 @@ import { findEntries, foundBy, type FindEntry } from './findEntries.ts';
 
 interface Props {
   open: boolean;
-  /** What the present screen can do, by its keys. */
+  /** Commands of the present screen, by key. */
   commands: readonly Shortcut[];
   onClose: () => void;
 }
 
-/** So many entries are shown at once. */
+/** Limit of the entries shown at once. */
 const SHOWN = 40;
 const REMEMBERED = 8;
 const RECENT = 'stadion-found';

@@ -20,7 +20,7 @@ export interface FindEntry {
   /** A key that does the same. */
   keys?: string;
   to?: Goto;
-  /** What takes the focus once the way there is gone: a selector. */
+  /** Selector of the element that takes the focus at the destination. */
   focus?: string;
   /** The address of another project. */
   address?: string;

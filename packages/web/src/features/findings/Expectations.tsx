@@ -14,7 +14,7 @@ function inWords(expectation: Expectation, project: Project): string {
   return `${project.pacers.find((entry) => entry.id === pacer)?.name ?? pacer} clears slot ${position} between ${percent(low)} and ${percent(high)}`;
 }
 
-/** What is held to be so, and whether it is, after every edit. */
+/** Expectations, and whether they hold, after every edit. */
 export function Expectations() {
   const project = useProject();
   const checks = useExpectations();

@@ -9,7 +9,7 @@ import { useNavigate } from 'react-router';
 
 interface Props {
   finding: Finding;
-  /** What the heading above it tells already. */
+  /** Words that the heading above it already shows. */
   by: GroupedBy;
 }
 

@@ -4,7 +4,7 @@ import { useSelection } from '../../project/hooks.ts';
 import { useFindings } from '../../project/useFindings.ts';
 import { keyOf } from './groups.ts';
 
-/** What is said of findings that have come. */
+/** Message about new findings. */
 function saidOf(fresh: readonly Finding[]): string {
   const [first] = fresh;
   if (!first) return '';

@@ -9,7 +9,7 @@ import {
 } from '@stadion/core/authoring/findings';
 import type { Project } from '@stadion/core/document/model';
 
-/** What the list goes by. */
+/** Grouping of the list. */
 export type GroupedBy = 'severity' | 'level' | 'class';
 
 /** Where findings come from, in words. */

@@ -5,7 +5,7 @@ import { useEdit } from '../../project/hooks.ts';
 import type { LevelContext } from '../../project/levelHere.ts';
 import { NumberChip } from '../../ui/index.ts';
 
-/** What the designer holds this forecast to from now on, if anything. */
+/** The expectation of this forecast, if there is one. */
 export function ExpectRate({ here, forecast, pacer }: { here: LevelContext; forecast: Forecast; pacer: Pacer }) {
   const { project, slotId, position } = here;
   const edit = useEdit();

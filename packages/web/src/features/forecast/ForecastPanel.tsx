@@ -18,7 +18,7 @@ import { LossMap } from './LossMap.tsx';
 interface Props {
   here: LevelContext;
   live: LiveForecast;
-  /** What else is told of the level. */
+  /** Further parts about the level. */
   children?: ReactNode;
 }
 
@@ -85,7 +85,7 @@ function endingParts(here: LevelContext, forecast: Forecast): EndingPart[] {
   ];
 }
 
-/** What the rate is worth where attempts were broken off. */
+/** Reliability of the rate where attempts were broken off. */
 function TooCostly({ forecast: { attempts, endings } }: { forecast: Forecast }) {
   const count = endings.reduce((sum, ending) => sum + (ending.rule === TOO_COSTLY ? ending.count : 0), 0);
   if (count === 0) return null;

@@ -11,7 +11,7 @@ interface Props {
   forecast: Pick<Forecast, 'lostAt' | 'parts'>;
 }
 
-/** So many sections of a run are drawn: those on which most attempts are lost. */
+/** Number of sections of a run that are drawn: those on which most attempts are lost. */
 const MOST_SECTIONS = 3;
 
 /** Where attempts are lost, on the ground, or on the sections of a run that end most of them. */

@@ -28,7 +28,7 @@ function highest(here: LevelContext, reading: StarReading, seen: number, asked: 
   return Math.max(1, Math.ceil(reading === 'timeLeft' ? limit : Math.max(most[reading], seen, asked)));
 }
 
-/** What the ladder of stars stands on, as a distribution with the thresholds to drag. */
+/** Distribution of the reading of the ladder of stars, with the thresholds to drag. */
 export function StarDistribution({ here, forecast }: { here: LevelContext; forecast: Forecast }) {
   const edit = useEdit();
   const { level, values, placed } = here;

@@ -1,7 +1,7 @@
 import { fieldsOf, SCHEMAS } from '@stadion/core/exchange/formats';
 import { useMemo, useState } from 'react';
 
-/** What each field of a file means, by its schema. @param schema its name */
+/** Meanings of the fields of a file, by its schema. @param schema its name */
 export function FieldList({ schema }: { schema: string }) {
   const [open, setOpen] = useState(false);
   return (

@@ -35,7 +35,7 @@ function useChecks(): Checks {
   return { failures: unsent > 0 ? undefined : currentData?.failures, stopped: isError };
 }
 
-/** What has changed since the last hand-off, which checks fail, and handing over. */
+/** Changes since the last hand-off, failing checks, and the form to hand over. */
 export function HandOver() {
   const { projectId } = useSelection();
   const { data } = useHandOffsQuery(projectId);

@@ -9,7 +9,7 @@ import { edited, opened } from '../../project/documentSlice.ts';
 import { useAppDispatch, useDocument, useProject, useProjectDocument, useSelection } from '../../project/hooks.ts';
 import { Button } from '../../ui/index.ts';
 
-/** So many differences are named. */
+/** Number of differences that are named. */
 const MOST_NAMED = 6;
 const ASKED_EVERY_MS = 2000;
 

@@ -24,9 +24,9 @@ import { drawerOpened } from '../../project/viewSlice.ts';
 import { Drawer, formatMoment, nameRefused, Confirm, TextInPlace, Tip } from '../../ui/index.ts';
 import { byMinutes, documentAfter, pastOf, type PastEdit } from './past.ts';
 
-/** So many earlier edits are fetched at once. */
+/** Number of earlier edits that are fetched at once. */
 const FETCHED = 100;
-/** So many differences are told at once. */
+/** Number of differences that are shown at once. */
 const TOLD = 6;
 
 /** Everything that was done, newest first, and the ways back to it. */
@@ -101,7 +101,7 @@ export function HistoryDrawer() {
   );
 }
 
-/** What an edit changed, in words. */
+/** Changes by an edit, in words. */
 function changedBy(document: ProjectDocument, edit: PastEdit, later: readonly PastEdit[]): string[] {
   const after = documentAfter(document, later);
   const before = documentAfter(after, [edit]);

@@ -2,7 +2,7 @@ import { refusalsRead, type Refusal } from '../../project/documentSlice.ts';
 import { useAppDispatch, useDocument } from '../../project/hooks.ts';
 import { Button } from '../../ui/index.ts';
 
-/** So many are told one by one. */
+/** Number of refusals that are shown one by one. */
 const MOST_TOLD = 5;
 
 /** Edits that were not made: says which, why and what was kept. */

@@ -14,7 +14,7 @@ interface Props {
   radius: number;
   /** Units per second; 0 for what stands. */
   speed: number;
-  /** How it goes along the strip: over and over, there and back, or round a point so far away (units). */
+  /** Its way along the strip: over and over, there and back, or round a point at a distance (units). */
   way?: 'on' | 'back' | number;
   /** For scale: the player beside it, with its speed. */
   player?: { speed: number; radius: number };

@@ -11,7 +11,7 @@ import type { LevelContext } from '../../project/levelHere.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 
-/** What a collectable is worth. */
+/** Worth of a collectable. */
 export function CollectableWords({ here, kind }: { here: LevelContext; kind: CollectableKind }) {
   return (
     <>
@@ -146,7 +146,7 @@ const ACTS = [
   { value: 'perSecond', label: 'per second' },
 ];
 
-/** What a hazard takes. */
+/** Damage of a hazard. */
 export function HazardWords({ here, kind }: { here: LevelContext; kind: HazardKind }) {
   const edit = useEdit();
   const path = at('kinds', 'hazards', kind.id);

@@ -13,7 +13,7 @@ const AIMS = [
 
 type Shooting = NonNullable<Project['player']['shooting']>;
 
-/** What the player can do in every level. */
+/** Abilities of the player in every level. */
 export function PlayerFacts({ here }: { here: LevelContext }) {
   const edit = useEdit();
   const { player, words } = here.project;

@@ -19,7 +19,7 @@ const NEXT = [
   { value: 'endOfRun', label: 'the end of the run' },
 ];
 
-/** What happens after a win and after a loss, each with its bar. */
+/** Ending after a win and after a loss, each with its bar. */
 export function EndingSentence({ here }: { here: LevelContext }) {
   return (
     <div className="flex flex-col gap-1.5">

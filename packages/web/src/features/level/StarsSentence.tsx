@@ -19,7 +19,7 @@ interface Props {
   findings: readonly Finding[];
 }
 
-/** What earns the stars: a ladder on one reading, or a condition each. */
+/** Stars of the level: a ladder on one reading, or a condition each. */
 export function StarsSentence({ here, findings }: Props) {
   const edit = useEdit();
   const { level } = here;

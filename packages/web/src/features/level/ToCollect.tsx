@@ -19,7 +19,7 @@ function neededWorth(here: LevelContext): number | undefined {
   return undefined;
 }
 
-/** What lies on the ground, what it is worth, and the budget: placed, needed, to spare. */
+/** Pieces to collect with their worth, and the budget: placed, needed, to spare. */
 export function ToCollect({ here }: { here: LevelContext }) {
   const { project, placed } = here;
   const total = placed.worth['any'] ?? 0;

@@ -2,7 +2,7 @@ import { useAppDispatch, useAppSelector } from '../../project/hooks.ts';
 import { moversToggled } from '../../project/viewSlice.ts';
 import { MoversList } from './MoversList.tsx';
 
-/** What moves the selected level: worked out while it is open, since it takes a core for some seconds. */
+/** Parameters that move the selected level: computed while it is open, since it takes a core for some seconds. */
 export function Movers() {
   const open = useAppSelector((state) => state.view.moversOpen);
   const dispatch = useAppDispatch();

@@ -13,7 +13,7 @@ import { formatMoment, nameRefused, Mark, Menu, TextInPlace } from '../../ui/ind
 import { RateStrip } from './RateStrip.tsx';
 import { StartSheet } from './StartSheet.tsx';
 
-/** So many projects and more can be searched. */
+/** Number of projects from which on they can be searched. */
 const SEARCHED_FROM = 10;
 
 /** All projects, and starting one. @param openTheOnly goes straight into the project when there is just one */

@@ -25,7 +25,7 @@ function policyInWords(policy: TallyPolicy): string {
   return `reset to ${formatNumber(resolveAmount(policy.to, {}, NOTHING))}`;
 }
 
-/** What becomes of each tally at each event: arrows move, Enter switches, a number resets to it, Delete to the start. */
+/** Policy of each tally at each event: arrows move, Enter switches, a number resets to it, Delete to the start. */
 export function KeepGrid() {
   const project = useProject();
   const edit = useEdit();

@@ -20,7 +20,7 @@ const unitOf = (reading: Reading): string =>
     length: 'per unit of',
   })[READINGS[reading.reading].unit as string] ?? 'while';
 
-/** What the score is a sum of. */
+/** Parts of the score. */
 export function ScoreParts({ here }: { here: LevelContext }) {
   const { project } = here;
   const edit = useEdit();

@@ -240,7 +240,7 @@ function Optional({ here, run, field, before, after, add, start, most }: Optiona
   );
 }
 
-/** Slots that open only with so many stars. */
+/** Slots that open only with a number of stars. */
 function StarGates({ here }: { here: LevelContext }) {
   const { project, position, slotId } = here;
   const edit = useEdit();

@@ -13,7 +13,7 @@ import { placedOn } from '@stadion/core/play/attempt';
 export const MOST_ENTRIES = 60;
 export const SEED = 1;
 
-/** What a usual attempt at a position brings: two thirds of the worth that is placed, and two stars. */
+/** Result of a usual attempt at a position: two thirds of the worth that is placed, and two stars. */
 export function usualEntry(project: Project, position: number, change: Partial<AttemptEntry> = {}): AttemptEntry {
   const level = project.levels[project.slots[(position - 1) % Math.max(1, project.slots.length)]?.levelId ?? ''];
   const placed = level ? placedOn(project, level, valuesAt(project, position)) : undefined;

@@ -15,7 +15,7 @@ interface Props {
   stretch: Stretch | null;
 }
 
-/** From so many px on a column has room for a difference and its interval. */
+/** Width of a column from which on it has room for a difference and its interval, px. */
 const ROOMY = 42;
 
 /** Bars, intervals, wanted marks and tier bands behind the columns' buttons. */
@@ -135,7 +135,7 @@ function PastTheEnd({ x, columns }: { x: number; columns: Columns }) {
   );
 }
 
-/** What a clear rate was, as an outline beside the bar, and by how many points it differs now. */
+/** The earlier clear rate, as an outline beside the bar, and the difference in points. */
 function Difference({ change, x, bar, roomy }: { change: RateChange; x: number; bar: number; roomy: boolean }) {
   const { before, difference, low, high } = change;
   const points = Math.round(difference * 100);
@@ -167,7 +167,7 @@ function Difference({ change, x, bar, roomy }: { change: RateChange; x: number; 
   );
 }
 
-/** Every slot's bar, interval and wanted mark; drawn anew only when they change, not while scrolling. */
+/** Every slot's bar, interval and wanted mark; drawn again only when they change, not while scrolling. */
 const Bars = memo(function Bars({ visible, column, forecasts, changes }: BarsProps) {
   const project = useProject();
   const { position } = useSelection();

@@ -57,7 +57,7 @@ export function BringThere() {
       ? [{ value: TOGETHER, label: `what moves it most (${Math.min(4, sure.length)} together)` }]
       : []),
   ];
-  // What does not act here is not offered: then it is the first one that does.
+  // A parameter that does not act here is not offered: then the first one that acts is chosen.
   const before = typeof last?.by === 'string' ? last.by : last && TOGETHER;
   const picked = chosen.key ?? before ?? project.parameters[0]?.key ?? TOGETHER;
   const key = choices.some(({ value }) => value === picked) ? picked : (choices[0]?.value ?? picked);
@@ -139,7 +139,7 @@ interface FoundProps {
   isOther: boolean;
 }
 
-/** What has been found so far, and the ways to take it. */
+/** Result until now, and the ways to apply it. */
 function Found({ brought, question, isRunning, isOther }: FoundProps) {
   const project = useProject();
   const edit = useEdit();

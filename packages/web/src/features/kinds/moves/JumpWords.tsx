@@ -11,7 +11,7 @@ interface Props {
   facts: JumpFacts;
 }
 
-/** How a body jumps, as the end of a sentence, with what comes of it in cells. */
+/** Jump of a body, as the end of a sentence, with the resulting distance in cells. */
 export function JumpWords({ chip, labels, facts }: Props) {
   const number = (field: JumpField, step: number, max: number, unit?: string): ReactNode =>
     chip(field, labels[field], { step, max, ...(unit === undefined ? {} : { unit }) });

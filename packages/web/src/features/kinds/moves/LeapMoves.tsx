@@ -16,7 +16,7 @@ const LABELS = {
   jumpsInAir: 'Jumps in the air',
 } as const;
 
-/** How the player walks, jumps and falls, with what comes of it in cells. */
+/** Walking, jumping and falling of the player, with the resulting distances in cells. */
 export function LeapMoves({ here }: { here: LevelContext }) {
   const { leap } = here.project.player.moves;
   if (!leap)

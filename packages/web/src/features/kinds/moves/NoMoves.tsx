@@ -8,7 +8,7 @@ type Moves = Project['player']['moves'];
 interface Props<K extends keyof Moves> {
   here: LevelContext;
   kind: K & Ground['kind'];
-  /** What it does as usual, in words. */
+  /** Its usual movement, in words. */
   says: string;
   does: string;
   usual: NonNullable<Moves[K]>;

@@ -16,7 +16,7 @@ const LABELS = {
   jumpsInAir: 'Jumps in the air, on a run',
 } as const;
 
-/** How the player is carried forward, jumps and slides, with what comes of it in cells. */
+/** Running, jumping and sliding of the player, with the resulting distances in cells. */
 export function RunMoves({ here }: { here: LevelContext }) {
   const { run } = here.project.player.moves;
   if (!run)
