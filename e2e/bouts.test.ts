@@ -92,7 +92,7 @@ describe('fights by turns', () => {
     await at.saved('meetings', ({ levels }) => levels['clover-steps']!.meetings?.groups['ants'] === 1);
   });
 
-  it('are met on the way, so far from each other or at places, where a lost one can lose the level', async () => {
+  it('are met on the way, at a distance from each other or at places, where a lost one can lose the level', async () => {
     await choose('Where meetings are: a number on the way', 'at places');
     await at.saved('a place', ({ levels }) => levels['clover-steps']!.meetings?.zones?.[0] === 'hive');
     await choose('Where meetings are: at places', 'one per stretch of way');

@@ -6,7 +6,7 @@ import { journey } from './harness/journey.ts';
 
 const at = journey();
 
-/** What the list of findings says. Attempts may add to it at any time. */
+/** Text of the list of findings. Attempts may add to it at any time. */
 const listed = (): Promise<string> =>
   at.page.driver.executeScript<string>(`return document.querySelector('aside[aria-label=Findings]').innerText;`);
 const gone = (sentence: string): Promise<void> =>
@@ -88,7 +88,7 @@ describe('findings', () => {
     await at.saved('both caps', (p) => p.parameters.some(({ key, ramp }) => key === 'nestRest' && ramp.atMost === 8));
   });
 
-  it('that come with an edit are told to who listens', async () => {
+  it('that come with an edit are announced to screen readers', async () => {
     const spoken = await at.page.driver.executeScript<string>(
       `return [...document.querySelectorAll('[role=status]')].map((one) => one.textContent).join();`,
     );

@@ -45,7 +45,7 @@ describe('a game from nothing', () => {
     await at.page.typeOver('Moth');
     await at.page.keys(Key.ENTER);
     await saved('a moth', (p) => p.kinds.enemies.at(-1)?.name === 'Moth');
-    // What touches takes a life, as the other enemies do.
+    // A touch takes a life, as with the other enemies.
     expect((await document()).standing.length).toBe(4);
     await at.page.typeInto('Speed of Moth', '3.4');
     await saved('fast', (p) => JSON.stringify(p.kinds.enemies.at(-1)?.speed).includes('3.4'));

@@ -98,7 +98,7 @@ describe('level sheets', () => {
 });
 
 describe('a running game', () => {
-  it('plays what is handed over, and is told of every edit', async () => {
+  it('plays what is handed over, and receives every edit', async () => {
     const { driver } = at.page;
     await at.page.clickName('link', 'Play level 7 in the sample game');
     await at.page.waitFor('a second window', async () => (await driver.getAllWindowHandles()).length === 2);

@@ -29,7 +29,7 @@ describe('undo and redo', () => {
     await at.saved('8 once more', warning(8));
   });
 
-  it('still know what to undo after the page is loaded anew', async () => {
+  it('still know what to undo after the page is loaded again', async () => {
     await at.page.driver.navigate().refresh();
     await at.page.byName('button', 'Undo: Warning time of Clover Steps to 8');
     await undo(at.page);
@@ -141,7 +141,7 @@ describe('two tabs', () => {
 });
 
 describe('a copy of the database that was put back', () => {
-  it('is told, with what differs, and either can be kept', async () => {
+  it('is shown with the differences, and either can be kept', async () => {
     const { page, server } = at;
     await at.open('level/slot-1');
     await server.kill();

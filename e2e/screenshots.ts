@@ -50,7 +50,7 @@ async function trackIsDone(of = id): Promise<void> {
     const { entries } = (await answer.json()) as { entries: { done: boolean }[] };
     return entries.every((entry) => entry.done);
   }, 300_000);
-  // The page is told a moment later.
+  // The page hears of it a moment later.
   await page.driver.sleep(500);
 }
 

@@ -114,7 +114,7 @@ describe('what follows a parameter', () => {
 });
 
 describe('a breather', () => {
-  it('makes every so many levels easier, and says so in the derivation', async () => {
+  it('makes levels easier at an interval, and says so in the derivation', async () => {
     await at.open('ramps/slot-6?lane=hornetSight');
     await choose('Hold');
     await at.page.clickName('button', '+ breather');

@@ -89,7 +89,7 @@ describe('a sweep', () => {
     await at.page.typeInto(/^Clock to/, '25');
     await at.page.clickName('button', 'Try them');
     await seeInTime(/[1-9]\d* of 240 attempts at each value, about \d+ (s|min) left/);
-    // Loaded anew it goes on; stopped, it stays where it is until it is let go on.
+    // It continues after the page is loaded again; stopped, it waits until it is resumed.
     await at.page.driver.navigate().refresh();
     await seeInTime(/[1-9]\d* of 240 attempts at each value/);
     await at.page.clickName('button', 'Stop');
@@ -135,7 +135,7 @@ describe('what is wanted', () => {
     const turned = await at.document();
     for (const position of [1, 2, 3]) expect(valuesAt(turned, position)['clock']).toBeGreaterThanOrEqual(30);
     await at.page.chord('z', Key.CONTROL);
-    // What was taken away comes back at the end of its object: the order of names does not count.
+    // A removed field returns at the end of its object: the order of names does not count.
     await at.saved('the ramps as before', ({ parameters }) => isDeepStrictEqual(parameters, before));
   });
 });

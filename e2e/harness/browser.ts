@@ -64,7 +64,7 @@ const ROLES: Readonly<Record<string, string>> = {
 
 /** A browser that runs, and how another process comes to its window. */
 export interface Launched {
-  /** Of ChromeDriver. */
+  /** Address of ChromeDriver. */
   address: string;
   session: string;
   downloads: string;
@@ -110,7 +110,7 @@ export async function launchBrowser(): Promise<Launched> {
 /** Takes over the session that there is, in place of a new one. */
 class Attached extends http.Executor {
   readonly #session: string;
-  /** The protocol is the standard one: told by the answer to a new session, which is never asked for here. */
+  /** The protocol is the standard one: no new session is requested here whose answer would say so. */
   w3c = true;
 
   constructor(address: string, session: string) {

@@ -75,7 +75,7 @@ describe('a file that cannot be used', () => {
       (text: string) => text.replace('"version": 3', '"version": 9'),
       /made by a newer Stadion.*Bring Stadion up to date/,
     ],
-  ])('because it %s is told with its place', async (_what, spoil, told) => {
+  ])('because it %s is reported with its place', async (_what, spoil, told) => {
     const broken = put('broken.json', spoil(fs.readFileSync(at('dusk.json'), 'utf8')));
     const { code, out, said } = await stadion('export', broken);
     expect([code, out]).toEqual([2, '']);
@@ -151,7 +151,7 @@ describe('a folder', () => {
     expect(fs.readdirSync(path.join(folderOf, 'levels'))).toEqual(levels);
   });
 
-  it('that is wrong is told with the file, the line and the column', async () => {
+  it('that is wrong is reported with the file, the line and the column', async () => {
     const folderOf = at('wrong-folder');
     await stadion('export', at('dusk.json'), '--to', 'folder', '-o', folderOf);
     const level = path.join(folderOf, 'levels/two-ponds.json');
@@ -245,7 +245,7 @@ describe('diff', () => {
 });
 
 describe('serve', () => {
-  it('keeps projects where it is started, unless it stands in a clone or is told otherwise', () => {
+  it('keeps projects where it is started, unless it stands in a clone or an option says otherwise', () => {
     const file = (options: Partial<Parameters<typeof settings>[0]>, inClone: boolean): string | undefined =>
       settings({ port: '3100', ...options }, inClone)['STADION_DATABASE'];
     expect(file({}, false)).toBe(path.resolve('stadion.db'));

@@ -78,7 +78,7 @@ export function failuresOf(document: ProjectDocument, forecasts: KnownForecasts 
 /** The text without characters that XML cannot hold. */
 const xmlText = (text: string): string => text.replaceAll(/[^\P{Cc}\n\t]|\p{Cs}/gu, '');
 
-/** Checks as JUnit XML: one suite a group, one case a check; what does not fail but says something is told as output. */
+/** Checks as JUnit XML: one suite a group, one case a check; a check that passes with a remark writes it as output. */
 export function junitFile(project: Project, checks: readonly Check[]): string {
   const root = create({ version: '1.0', encoding: 'UTF-8' }).ele('testsuites', {
     name: xmlText(project.name),

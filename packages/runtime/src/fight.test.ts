@@ -55,7 +55,7 @@ describe('a fight that a game plays', () => {
     }
   });
 
-  it('begins anew after a lost life with the draws that Stadion gives it', () => {
+  it('begins again after a lost life with the draws that Stadion gives it', () => {
     const other = homeBeforeDusk();
     other.levels['hedge-and-ditch']!.rules[1]!.then = [
       { effect: 'loseLife', lives: literal(1), back: 'start', resets: [] },

@@ -13,7 +13,7 @@ import { drawing, randomProject } from './testing/randomRules.ts';
 
 const OWN = new Set(['score', 'lives', 'health', 'tries', 'timeLeft', 'timeElapsed', 'tally']);
 const TICKS = 110;
-/** What the random attempts have come to, so that it is known that they come to something. */
+/** Counts of the events in random attempts, to show that they cover something. */
 const seen = { fired: 0, won: 0, lost: 0 };
 
 /** Reading names by the id of the condition that looks at them. */

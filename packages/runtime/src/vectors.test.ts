@@ -10,7 +10,7 @@ const { vectors } = JSON.parse(fs.readFileSync(FILE, 'utf8')) as { vectors: Vect
 
 describe('conformance vectors', () => {
   it('are what the judge says today', () => {
-    // A rule of judging that is changed on purpose changes these: write them anew by `npm run vectors`.
+    // A rule of judging that is changed on purpose changes these: write them again by `npm run vectors`.
     expect(vectors).toHaveLength(300);
     for (let index = 0; index < vectors.length; index += depth(1, 6))
       expect([index, vectorOf(index + 1)]).toEqual([index, vectors[index]]);

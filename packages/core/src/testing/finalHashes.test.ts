@@ -7,7 +7,7 @@ const pinned = JSON.parse(fs.readFileSync(path.join(import.meta.dirname, 'hashes
 
 describe('attempts over the demo', () => {
   it('end in the very states that they ended in before', () => {
-    // A rule of play that is changed on purpose changes these: then write them anew and raise ENGINE.
+    // A rule of play that is changed on purpose changes these: then write them again and raise ENGINE.
     expect(pinned).toHaveLength(200);
     expect(finalHashes(pinned.length)).toEqual(pinned);
   });

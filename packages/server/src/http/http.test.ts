@@ -215,7 +215,7 @@ describe('the database', () => {
     expect(storageTrouble(error)?.message ?? (error as Error).message).toMatch(words);
   });
 
-  it('that is gone, or held by another program, is told with what is kept', async () => {
+  it('that is gone, or held by another program, is reported with what is kept', async () => {
     const server = await testApp();
     const { id } = await server.projects.create({ from: 'empty' });
     const rename = (on: number) =>

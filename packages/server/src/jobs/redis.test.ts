@@ -105,7 +105,7 @@ describe('trials over Redis', () => {
     expect(await Promise.all(playing)).toEqual(POSITIONS.map(here));
   }, 60_000);
 
-  it('go on after Redis itself was started anew, with nothing kept', async () => {
+  it('go on after Redis itself was restarted, with nothing kept', async () => {
     const playing = playThrough(queue, 13);
     await new Promise((later) => setTimeout(later, 500));
     const end = ended(redis);

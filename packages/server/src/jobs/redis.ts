@@ -213,7 +213,7 @@ async function threadsThatPlay(queue: Queue): Promise<number> {
   return workers.reduce((sum, { rawname = '' }) => sum + (Number(rawname.split(':').at(-1)) || 1), 0);
 }
 
-/** Plays batches that servers request, on the threads of this machine. @param url of the Redis that they share @param width on so many threads */
+/** Plays batches that servers request, on the threads of this machine. @param url of the Redis that they share @param width number of threads */
 export function redisWorker(url: string, log: Logger, width?: number): { close(): Promise<void> } {
   const connection = connect(url, log);
   const taking = connect(url, log);

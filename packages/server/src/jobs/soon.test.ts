@@ -6,7 +6,7 @@ const WAIT_MS = 100;
 beforeEach(() => void jest.useFakeTimers());
 afterEach(() => void jest.useRealTimers());
 
-/** Work that ends when it is told to. */
+/** Work that ends on command. */
 function slowWork() {
   const begun: string[] = [];
   const ends: (() => void)[] = [];

@@ -6,7 +6,7 @@ import { applyPatch } from '@stadion/core/basics/patch';
 import type { FindingsAnswer, FindingsRequest } from '../workers/findings.worker.ts';
 import { FindingsSource } from './findingsSource.ts';
 
-/** A worker that keeps what it is asked, and answers when it is told to. */
+/** A worker that keeps its requests, and answers on command. */
 class Asked {
   readonly requests: FindingsRequest[] = [];
   #answer: ((event: { data: FindingsAnswer }) => void) | undefined;
@@ -45,7 +45,7 @@ describe('the source of findings', () => {
     expect(worker.requests[1]!.patch).toEqual([{ op: 'replace', path: '/levels/clover-steps/name', value: 'Other' }]);
   });
 
-  it('begins anew with another project, of which nothing is known until it is answered', () => {
+  it('begins again with another project, of which nothing is known until it is answered', () => {
     const { worker, source } = made();
     source.ask('a', document, new Map());
     worker.answer(1);

@@ -23,7 +23,7 @@ const start = (): Worker =>
   }) as unknown as Worker;
 const searchStore = (): SearchStore<'sweep'> => new SearchStore('sweep', start);
 const last = (): SearchRequest<'sweep'> => posted.at(-1) as SearchRequest<'sweep'>;
-/** The worker tells so many attempts at the first value. */
+/** The worker reports a number of attempts at the first value. */
 const tell = (least: number, rounds: Round[], isAll = false, { id } = last()): void => {
   const found: Sweep = { points: [], least };
   listen({ data: { id, found, rounds, isAll, done: isAll || !last().goesOn } });
@@ -94,7 +94,7 @@ describe('a question asked by hand', () => {
   });
 });
 
-describe('a page that is loaded anew', () => {
+describe('a page that is loaded again', () => {
   const again = (now: SweepAsked, pacerId: string): Question<'sweep'> | undefined =>
     pacerId === steady!.id ? question({ asked: now, parts: now }) : undefined;
 
@@ -124,7 +124,7 @@ describe('a page that is loaded anew', () => {
     ['another project', 'other', again],
     ['a project that has changed', 'garden', (now) => question({ asked: now, parts: 'changed' })],
     ['a player that is gone', 'garden', () => undefined],
-  ])('takes up nothing for %s, and asked again it begins anew', (_what, projectId, ask) => {
+  ])('takes up nothing for %s, and a new request begins again', (_what, projectId, ask) => {
     searchStore().ask(question());
     tell(10, [[8, 10]]);
     const anew = searchStore();
@@ -151,7 +151,7 @@ describe('a page that is loaded anew', () => {
     expect(last().known).toEqual([[8, 10]]);
   });
 
-  it('begins anew where what was kept cannot be read', () => {
+  it('begins again where the kept state cannot be read', () => {
     localStorage.setItem('stadion-asked-sweep', '{"projectId":');
     const one = searchStore();
     one.enter('garden', again);

@@ -59,8 +59,8 @@ const trialsOf = (rounds: readonly Round[]): number =>
   rounds.reduce((sum, round) => sum + round.reduce((all, count, index) => all + (index % 2 === 1 ? count : 0), 0), 0);
 
 /**
- * Asks one question of tuning at a time, by hand. What came of its attempts is kept: after it was stopped, or left, or the
- * page was loaded anew, it goes on from there.
+ * Asks one question of tuning at a time, by hand. The results of its attempts are kept: after it was stopped, or left, or the
+ * page was loaded again, it continues from there.
  */
 export class SearchStore<Name extends TuningName> {
   readonly #name: Name;

@@ -243,7 +243,7 @@ export function startSync(store: Store, projectId: string): () => void {
     }
   };
 
-  /** What the tab still holds when it goes: the browser sends it even so; if it does not arrive, the kept copy is sent next time. */
+  /** Edits that the tab still holds when it closes: the browser sends them even so; if they do not arrive, the kept copy is sent next time. */
   const leave = (): void => {
     const { open: document } = state();
     if (!document || document.pending.length === 0 || sending) return;

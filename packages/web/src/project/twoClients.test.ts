@@ -146,10 +146,10 @@ describe('two people at one project', () => {
     state = documentReducer(state, revisionsArrived([revisionOf(1, 'theirs', demo, theirs)]));
     expect(state.clash).toBeNull();
     const [pending] = state.open!.pending;
-    // What is sent now is made on their revision, and whole there.
+    // The edits sent now are made on their revision, and whole there.
     const merged = importProject(applyPatch(applyPatch(demo, theirs), pending!.edit.patch));
     expect(merged).toMatchObject({ ok: true, document: state.open!.document });
-    // In the other order the same comes of it.
+    // The other order gives the same result.
     let other = documentReducer(undefined, opened({ projectId: 'p', revision: 0, document: demo, log: [] }));
     other = documentReducer(other, edited({ id: 'theirs', label: 'theirs', patch: theirs }));
     other = documentReducer(other, revisionsArrived([revisionOf(1, 'mine', demo, mine)]));

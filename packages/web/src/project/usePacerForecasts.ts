@@ -28,7 +28,7 @@ export function useForecastsOf(pacers: readonly string[]): readonly (ForecastLis
   );
 }
 
-/** By slot id. */
+/** Forecasts by slot id. */
 export type Forecasts = ReadonlyMap<string, ForecastEvent>;
 
 export const bySlot = (list: ForecastList | undefined): Forecasts =>

@@ -97,7 +97,7 @@ export function RuleSentence({ here, shown, list, findings, everywhere = false }
       onKeyDown={onKeyDown}
     >
       <div className="flex items-start gap-1.5">
-        {/* What follows from a single condition stands on its line; after a group it begins a line of its own. */}
+        {/* The effects of a single condition stand on its line; after a group it begins a line of its own. */}
         <div className="min-w-0 grow">
           <ConditionSentence
             here={here}

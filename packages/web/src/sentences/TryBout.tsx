@@ -39,13 +39,13 @@ function strikeInWords(
 interface Props {
   /** With names. */
   world: BoutWorld;
-  /** Plays it by the choices made so far; by itself, without rules, when absent. */
+  /** Plays the bout by the choices until now; by itself, without rules, when absent. */
   play?: (seed: number, given: readonly Choice[], health: number) => ByHand;
   /** Its seed and the health of ours can be chosen. */
   free?: boolean;
   /** An attempt that is shown at first, as it was played. */
   shown?: { seed: number; given: readonly Choice[] };
-  /** What is said once it is over; beside it all the time; and what can be done in place of a choice. */
+  /** Words after its end; words beside it at all times; acts in place of a choice. */
   said?: {
     end: (by: ByHand, again: () => void) => ReactNode;
     beside?: (by: ByHand) => ReactNode;

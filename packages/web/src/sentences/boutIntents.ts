@@ -6,7 +6,7 @@ import { condition, loses, rule, so, wins, type Intent } from './saying.ts';
 const THEIRS = { reading: 'sideBeaten', side: 'theirs' } as const;
 const OURS = { reading: 'sideBeaten', side: 'ours' } as const;
 
-/** Who fights in the level's bout: each fighter once, ours first. */
+/** Fighters in the level's bout: each once, the party first. */
 function fightersHere({ project, level }: LevelContext): { id: string; name: string; isOurs: boolean }[] {
   const { fighters = [], groups = [] } = project.bouts ?? {};
   const ours = new Set(level.bout?.party.map(({ fighter }) => fighter));

@@ -81,7 +81,7 @@ export const EFFECT_LABELS = Object.fromEntries(
   Object.entries(NEW_EFFECTS).map(([name, { label }]) => [name, label]),
 ) as Readonly<Record<EffectName, string>>;
 
-/** What can follow from a rule at this level, as commands. */
+/** Effects that a rule can have at this level, as commands. */
 export function newEffects(here: LevelContext): { label: string; effect: Effect }[] {
   return Object.values(NEW_EFFECTS).flatMap(({ label, make }) => {
     const effect = make(here);
@@ -89,7 +89,7 @@ export function newEffects(here: LevelContext): { label: string; effect: Effect 
   });
 }
 
-/** What a life can lose, by name. */
+/** Parts that a lost life can reset, by name. */
 export const losable = (project: Pick<Project, 'tallies'>): Choice[] => [
   { value: 'gathered', label: 'what was gathered' },
   { value: 'score', label: 'points of milestones' },

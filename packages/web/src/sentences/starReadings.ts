@@ -1,6 +1,6 @@
 import type { StarReading } from '@stadion/core/document/model';
 
-/** What a ladder of stars can stand on, in words, with the direction that is better. */
+/** Readings of a ladder of stars, in words, with the direction that is better. */
 export const STAR_READINGS: Readonly<
   Record<StarReading, { label: string; unit: string; better: 'atLeast' | 'atMost'; step: number }>
 > = {

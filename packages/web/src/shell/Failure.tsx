@@ -1,7 +1,7 @@
 import { useRouteError } from 'react-router';
 import { Button } from '../ui/index.ts';
 
-/** What is shown when a screen breaks: edits are kept, and the way on. */
+/** Page after a screen breaks: it says that edits are kept, and offers a way on. */
 export function Failure() {
   const error = useRouteError();
   return (

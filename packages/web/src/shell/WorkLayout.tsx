@@ -32,7 +32,7 @@ const HistoryDrawer = lazy(async () => ({
 }));
 const FindPalette = lazy(async () => ({ default: (await import('../features/find/FindPalette.tsx')).FindPalette }));
 
-/** Keeps the findings; by itself, so that forecasts that come do not draw all the rest anew. */
+/** Keeps the findings; by itself, so that arriving forecasts do not draw all the rest again. */
 function KeepFindings() {
   useKeepFindings();
   return null;

@@ -9,7 +9,7 @@ register([BarChart, GridComponent, CanvasRenderer]);
 interface Props {
   counts: readonly number[];
   colours: readonly string[];
-  /** Of the bars, px. */
+  /** Height of the bars, px. */
   height: number;
 }
 
@@ -39,7 +39,7 @@ export default function Bars({ counts, colours, height }: Props) {
   useEffect(() => {
     chart.current?.setOption({
       animation: false,
-      // What stands on the bars is placed by share of the width: nothing may narrow them.
+      // Marks on the bars are placed by share of the width: nothing may narrow them.
       grid: { left: 0, right: 0, top: 0, bottom: 0, outerBoundsMode: 'none' },
       xAxis: { type: 'category', show: false, data: counts.map((_, index) => index) },
       yAxis: { type: 'value', show: false, max: Math.max(1, ...counts) },

@@ -6,7 +6,7 @@ export interface Choice {
 }
 
 interface Props {
-  /** What is chosen here, for those who do not see the sentence. */
+  /** Name of the choice, for screen readers. */
   label: string;
   value: string;
   choices: readonly Choice[];

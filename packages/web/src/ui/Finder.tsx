@@ -4,7 +4,7 @@ import { useState, type ReactNode } from 'react';
 
 export interface FinderEntry {
   id: string;
-  /** What is said; searched. */
+  /** Shown words, which are searched. */
   label: string;
   /** Searched besides. */
   also?: string;
@@ -13,7 +13,7 @@ export interface FinderEntry {
 
 interface Props {
   trigger: ReactNode;
-  /** What is looked for. */
+  /** Subject of the search. */
   label: string;
   placeholder: string;
   entries: readonly FinderEntry[];

@@ -33,7 +33,7 @@ export function NumberChip(props: NumberChipProps) {
     if (next !== null) commitRef.current(next);
   }, []);
 
-  // What has been nudged but not yet committed must not go with the page or the part of the screen.
+  // A nudged number that is not yet committed must not be lost with the page or the part of the screen.
   useEffect(() => {
     window.addEventListener('pagehide', flush);
     return () => {

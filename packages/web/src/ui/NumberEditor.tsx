@@ -7,7 +7,7 @@ import { parseNumber } from './parseNumber.ts';
 
 interface Props extends NumberChipProps {
   focusOn: 'typing' | 'binding';
-  /** What has been typed already. */
+  /** Text typed already. */
   typed: string | undefined;
   onDone: () => void;
   clear: (() => void) | undefined;

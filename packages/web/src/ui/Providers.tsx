@@ -2,7 +2,7 @@ import { Tooltip } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Toaster } from 'sonner';
 
-/** What the parts of this folder need around them. */
+/** Context that the parts of this folder need. */
 export function StadionProviders({ children }: { children: ReactNode }) {
   return (
     <Tooltip.Provider delayDuration={350}>

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 
 interface Props {
   title: string;
-  /** What can be added or shown here: under the title, where it moves nothing. */
+  /** Acts of the section, under the title, where they move nothing. */
   acts?: ReactNode;
   children: ReactNode;
 }

@@ -1,4 +1,4 @@
-/** A number as people write it: at most so many digits after the point, none that say nothing. @example formatNumber(2.50) // '2.5' */
+/** A number as people write it: with a limit of digits after the point, without trailing zeros. @example formatNumber(2.50) // '2.5' */
 export function formatNumber(value: number, digits = 2): string {
   if (!Number.isFinite(value)) return '∞';
   const text = String(Number(value.toFixed(digits)));
@@ -11,7 +11,7 @@ export const formatPercent = (share: number, digits = 0): string => `${formatNum
 /** Seconds. @example formatSeconds(33.123) // '33.1 s' */
 export const formatSeconds = (seconds: number): string => `${formatNumber(seconds, 1)} s`;
 
-/** What is left of something under way, to follow how far it has come; nothing where that is not known. @param seconds left */
+/** Remaining time of a task, as words after its progress; empty where it is not known. @param seconds left */
 export function formatRemaining(seconds: number | undefined): string {
   if (seconds === undefined) return '';
   if (seconds < 90) return `, about ${Math.max(1, Math.round(seconds))} s left`;

@@ -1,11 +1,11 @@
 import { formatNumber } from './format.ts';
 
-/** What a number may be. */
+/** Range and kind of a number. */
 export interface NumberLimits {
   min?: number;
   max?: number;
   whole?: boolean;
-  /** What an arrow key or 4 px of dragging change, in the number's own unit. */
+  /** Step of an arrow key or of 4 px of dragging, in the number's own unit. */
   step: number;
   /** Shown and typed times this: 100 for a share in percent. */
   scale?: number;

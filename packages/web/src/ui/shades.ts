@@ -1,4 +1,4 @@
-/** What is hatched besides its colour. */
+/** Hatching of colours. */
 export const HATCH = 'repeating-linear-gradient(45deg, transparent 0 4px, rgb(255 255 255 / 35%) 4px 6px)';
 
 /** Colours of attempts by the stars they earned, and of losses by how frequent they are. */

@@ -80,7 +80,7 @@ describe('a distribution', () => {
         ),
     );
 
-  it('is told in words, with an axis', async () => {
+  it('is described in words, with an axis', async () => {
     await show(12);
     expect(screen.getByRole('img', { name: 'Time left: 5 attempts' })).toBeTruthy();
     expect(screen.getByText('40 s')).toBeTruthy();

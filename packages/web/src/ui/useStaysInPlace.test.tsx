@@ -32,7 +32,7 @@ function Box() {
   return <div ref={box} role="list" />;
 }
 
-/** Puts the box so far from the top of the window, as if something stood above it. */
+/** Puts the box at a distance from the top of the window, as if something stood above it. */
 function standsAt(box: HTMLElement, top: number): void {
   box.getBoundingClientRect = () => ({ top }) as DOMRect;
   resized();

@@ -1,13 +1,13 @@
 import { useEffect, useEffectEvent, type RefObject } from 'react';
 
-/** A pointer that has moved over the box so lately aims at something in it. */
+/** Time after the last move of a pointer over the box in which it counts as aiming, ms. */
 const AIMS_MS = 2000;
 
 /**
- * Keeps what a scrolled box shows where it stands in the window, when something comes or goes above the box while a
+ * Keeps the content of a scrolled box in its place in the window, when something comes or goes above the box while a
  * pointer aims at something in it: what one is about to click does not move away.
  *
- * @param onMoved the box was moved down by so many px while nobody aimed at it
+ * @param onMoved called when the box was moved down while nobody aimed at it, px
  */
 export function useStaysInPlace(box: RefObject<HTMLElement | null>, onMoved: (by: number) => void): void {
   const moved = useEffectEvent(onMoved);

@@ -233,7 +233,7 @@ describe('a copy', () => {
     expect(alone.dropped.join()).toMatch(/a gate that .+ opened elsewhere/);
   });
 
-  it('goes into another project by the names of kinds; what is not known there is told', () => {
+  it('goes into another project by the names of kinds, and reports unknown ones', () => {
     const other = structuredClone(demo);
     other.kinds.collectables = [{ id: 'leaf', name: 'Clover', worth: literal(2) }];
     other.parameters = [];

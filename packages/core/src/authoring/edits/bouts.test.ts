@@ -99,7 +99,7 @@ describe('what is named and not there', () => {
       ({ groups }) => void (groups[1]!.members[1]!.count = { from: 'parameter', parameter: 'moths' }),
       '/bouts/groups/captain/members/1/count/parameter',
     ],
-  ])('%s is told', (_case, change, path) => {
+  ])('%s is reported', (_case, change, path) => {
     const project = homeBeforeDusk();
     const bouts = hiveBouts();
     project.bouts = bouts;
@@ -190,7 +190,7 @@ describe('fighters', () => {
     expect(left.groups.map(({ id, members }) => [id, members.length])).toEqual([['captain', 1]]);
   });
 
-  it('do what they are told, as often as they are told', () => {
+  it('do what their command says, each time it is given', () => {
     const bite = bouts.actions.find(({ id }) => id === 'bite')!;
     const rarely = after(bouts, setUse(ant, bite, { weight: 1, everyTurns: 3 }));
     expect(rarely.fighters[2]!.uses).toEqual({ bite: { weight: 1, everyTurns: 3 } });

@@ -17,7 +17,7 @@ function numbered(list: readonly Item[]): Numbered[] {
 
 /**
  * The order of an entry at a place of a list: between those of its neighbours. Where no number is left
- * between them, the list is numbered anew.
+ * between them, the list is numbered again.
  *
  * @param place from 0
  */

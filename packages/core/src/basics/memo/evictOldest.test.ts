@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { evictOldest } from './index.ts';
 
 describe('a map that keeps the latest', () => {
-  it('lets go of what was put in first, and of nothing while there is room', () => {
+  it('removes the oldest entry, and none while there is room', () => {
     const map = new Map([
       ['clover', 1],
       ['lavender', 2],

@@ -11,7 +11,7 @@ export const BooksRequest = z
   .meta({ id: 'BooksRequest' });
 export type BooksRequest = z.infer<typeof BooksRequest>;
 
-/** Of attempts, what a run's books need, by key; what is not known is left out. */
+/** Attempt records for runs, by key; unknown keys are left out. */
 export const Books = z
   .strictObject({
     books: z

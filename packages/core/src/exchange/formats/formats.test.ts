@@ -133,8 +133,8 @@ describe('what is wrong after an edit', () => {
     ['a parameter without a label', { ...document, parameters: { ...others, nectarNeeded: { ...nectar, label: 7 } } }],
     ['a parameter that is gone', { ...document, parameters: others }],
     ['too many parameters', { ...document, parameters: many }],
-  ])('is what reading it anew finds: %s', (_case, edited) => {
-    // What is whole is known from before.
+  ])('is what reading it again finds: %s', (_case, edited) => {
+    // The whole parts are known from before.
     expect(problemsAfterEdit(document)).toEqual([]);
     const anew = importProject(throughJson(edited));
     const places = (problems: readonly { path: PropertyKey[] }[]): string[] =>
@@ -285,7 +285,7 @@ describe('the table of values', () => {
 });
 
 describe('the fields of a file', () => {
-  it.each(Object.keys(SCHEMAS))('of %s are told one by one, with what they mean', (name) => {
+  it.each(Object.keys(SCHEMAS))('of %s are listed one by one, with their meanings', (name) => {
     const fields = fieldsOf(SCHEMAS[name]!());
     expect(fields.length).toBeGreaterThan(5);
     expect(new Set(fields.map(({ path }) => path)).size).toBe(fields.length);

@@ -83,7 +83,7 @@ const freshOf = (entries: unknown): unknown =>
 
 /**
  * Problems of a document of this version of which most entries have been checked before, as they are after an
- * edit. The same as reading it anew finds, in a fraction of the time.
+ * edit. The same as reading it again finds, in a fraction of the time.
  *
  * @returns nothing where it is whole
  */

@@ -28,7 +28,7 @@ const remember = (id: string): boolean =>
 
 const LOOKED_EVERY_MS = 60;
 const LOOKED_FOR_MS = 2000;
-/** Once it has the focus, so long it is held there: what it stands in may be drawn anew. */
+/** Time that the focus is held there, ms: its surroundings may be drawn again. */
 const HELD_FOR_MS = 500;
 
 /** Gives the focus to what comes on the screen a moment later. */

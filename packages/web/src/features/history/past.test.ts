@@ -20,7 +20,7 @@ describe('the past of a project', () => {
     expect(documentAfter(states.at(-1)!, edits.slice(after))).toEqual(states[after]);
   });
 
-  it('is told newest first, by person and minute', () => {
+  it('is listed newest first, by person and minute', () => {
     const told = byMinutes([...edits, { id: 'unsent', label: 'On its way', patch: [], inverse: [], by: 'Bo' }]);
     expect(told.map((minute) => [minute.by, minute.edits.map(({ label }) => label)])).toEqual([
       ['Bo', ['On its way']],

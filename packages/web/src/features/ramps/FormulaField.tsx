@@ -18,7 +18,7 @@ interface Props {
 /** Formulas typed and not yet taken, by project and parameter: a broken one is there again when its lane is opened again. */
 const drafts = new Map<string, string>();
 
-/** A formula as it is typed: its words are offered, its line is drawn at once, its first fault is told with its place. */
+/** A formula as it is typed: its words are offered, its line is drawn at once, its first fault is shown with its place. */
 export function FormulaField({ parameter, text, position, onPreview }: Props) {
   const project = useProject();
   const edit = useEdit();

@@ -50,7 +50,7 @@ function Part({ name, title, children }: PartProps) {
   );
 }
 
-/** What turns the selected level, and turning it to what is wanted. @param slotId another level begins again */
+/** Parameters of the selected level, and tuning them to the wanted rate. @param slotId another level begins again */
 export function Tuning({ slotId }: { slotId: string }) {
   const [query] = useSearchParams();
   const opened = query.get('open') ?? '';

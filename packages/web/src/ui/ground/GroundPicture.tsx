@@ -4,12 +4,12 @@ import { paint, readPalette } from './paint.ts';
 
 interface Props {
   marks: readonly Mark[];
-  /** Of the ground, units. */
+  /** Size of the ground, units. */
   width: number;
   height: number;
   /** Where the stretch that is shown begins, units; 0 when absent. */
   from?: number;
-  /** What the picture shows, for those who do not see it. */
+  /** Description of the picture, for screen readers. */
   label: string;
   className?: string;
   /** Fills its box, in place of being as high as its width makes it. */

@@ -36,7 +36,7 @@ const OnOff = z.strictObject({
   heldSeconds: Amount.optional().describe('True only once it has held for this long.'),
 });
 
-/** What must be true: a comparison, an on/off reading, or a group of conditions. */
+/** A test of the attempt: a comparison, an on/off reading, or a group of conditions. */
 export type Condition = z.infer<typeof Compare> | z.infer<typeof OnOff> | Group;
 
 export const Condition: z.ZodType<Condition> = z

@@ -4,7 +4,7 @@ import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
 import { Limits } from '../values/limits.ts';
 
-/** What a rule does when it fires. Win and lose end the attempt; a rule with any other effect is a milestone. */
+/** Effect of a rule when it fires. Win and lose end the attempt; a rule with any other effect is a milestone. */
 export const Effect = z
   .discriminatedUnion('effect', [
     z.strictObject({ effect: z.literal('win') }),

@@ -3,7 +3,7 @@ import { Amount } from './amount.ts';
 import { Id } from './ids.ts';
 import { Limits } from '../values/limits.ts';
 
-/** What may still move after the end; by default nothing does. */
+/** Parts that may still move after the end; none by default. */
 export const GoesOn = z.enum(['enemies', 'hazards', 'emitters']);
 export type GoesOn = z.infer<typeof GoesOn>;
 
@@ -19,6 +19,6 @@ const EndingSide = z.strictObject({
 });
 export type EndingSide = z.infer<typeof EndingSide>;
 
-/** What happens after a win and after a loss. */
+/** Ending after a win and after a loss. */
 export const Ending = z.strictObject({ won: EndingSide, lost: EndingSide }).meta({ title: 'Ending' });
 export type Ending = z.infer<typeof Ending>;

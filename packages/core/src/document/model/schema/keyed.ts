@@ -13,8 +13,8 @@ export const Order = z
  * A collection of the document: entries by id, each with its own place. Two people's edits of different entries touch
  * different paths, also where they add, move or remove.
  *
- * @param most so many entries at most
- * @param what they are, in words
+ * @param most limit of the number of entries
+ * @param what name of the entries, in words
  */
 export const keyed = <Entry extends z.ZodType>(entry: Entry, most: number, what: string) =>
   z

@@ -7,7 +7,7 @@ import { Name } from './name.ts';
 export const NumberKind = z.enum(['real', 'whole', 'seconds', 'share']);
 export type NumberKind = z.infer<typeof NumberKind>;
 
-/** What a ramp can go along within the attempt instead of along the sequence. */
+/** Readings of the attempt along which a ramp can go instead of along the sequence. */
 export const LiveAxis = z.enum(['score', 'collected', 'timeElapsed', 'distance', 'sectionsPassed']);
 export type LiveAxis = z.infer<typeof LiveAxis>;
 
@@ -88,7 +88,7 @@ export const Shape = z
 export type Shape = z.infer<typeof Shape>;
 export type ShapeType = Shape['type'];
 
-/** Levels made easier, or harder, on purpose: every so many, from one on. */
+/** Levels made easier, or harder, on purpose: at an interval, from one on. */
 export const Breather = z
   .strictObject({
     every: z.number().int().min(2, 'A breather comes every second level at the soonest.').max(1000),

@@ -182,7 +182,7 @@ const Slot = z.strictObject({
 });
 export type HandedSlot = z.infer<typeof Slot>;
 
-/** What a game reads: every number of every slot resolved. Nothing is null but in lists: a merge patch could not set it. */
+/** The hand-off: every number of every slot resolved. Nothing is null but in lists: a merge patch could not set it. */
 export const HandOff = z
   .strictObject({
     format: z.literal(HAND_OFF_FORMAT),
