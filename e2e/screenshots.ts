@@ -179,7 +179,7 @@ async function takeAll(): Promise<void> {
   await take('trials');
   await showTuning();
   await showBuilding();
-  await show(`/projects/${id}/hand-off/slot-7`, 'Download project.json');
+  await show(`/projects/${id}/hand-off/slot-7`, 'checks fail');
   await take('hand-off');
   await show(`/projects/${id}/play/slot-7`, 'Judge');
   await page.driver.actions().keyDown(Key.ARROW_DOWN).perform();

@@ -166,7 +166,7 @@ function Over({ first }: { first: boolean }) {
           : needsReason
             ? 'While a check fails, a reason is asked for. It is kept with the hand-off.'
             : !known
-              ? 'The checks are still under way.'
+              ? 'It can be handed over once they are done.'
               : unsent > 0
                 ? 'The last edits are still on their way.'
                 : 'Keeps this state, so that the next hand-off can say what changed.'}
