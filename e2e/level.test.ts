@@ -97,3 +97,21 @@ describe('the level in sentences', () => {
     await at.saved('on the spot', (p) => JSON.stringify(p.standing[1]!.then[0]).includes('stay'));
   });
 });
+
+describe('parts of the page that were not open yet', () => {
+  it('open while the server is away', async () => {
+    await at.open('level/slot-7');
+    await at.page.waitFor('all parts', () =>
+      at.page.driver.executeScript<boolean>(
+        `const loaded = performance.getEntriesByType('resource').map(({ name }) => name);
+         return ['GroundView', 'FindPalette', 'HistoryDrawer', 'PlayScreen'].every((part) => loaded.some((name) => name.includes(part)));`,
+      ),
+    );
+    await at.page.cutOff(true);
+    await at.page.keys('g');
+    await at.page.find('[role=application]');
+    await at.page.keys('h');
+    await at.page.find('aside[aria-label=History]');
+    await at.page.cutOff(false);
+  });
+});

@@ -1,4 +1,5 @@
 import type { Problem } from '@stadion/core/exchange/contract';
+import type { ZodType } from 'zod';
 
 /** An answer that is not what was asked for, as problem details. */
 export class HttpProblem extends Error {
@@ -13,11 +14,14 @@ export class HttpProblem extends Error {
 /** The server could not be reached, or went away before it had answered. */
 export class Unreachable extends Error {}
 
-/** Reads problem details; the schema is loaded with the first one. @returns undefined for any other answer */
+/** Loads the schema of problem details: before there is one, since a page may outlive the server that it came from. */
+export const loadProblemSchema = async (): Promise<ZodType<Problem>> =>
+  (await import('@stadion/core/exchange/contract')).Problem;
+
+/** Reads problem details. @returns undefined for any other answer */
 async function readProblem(response: Response): Promise<Problem | undefined> {
   const answer: unknown = await response.json().catch(() => undefined);
-  const { Problem } = await import('@stadion/core/exchange/contract');
-  return Problem.safeParse(answer).data;
+  return (await loadProblemSchema()).safeParse(answer).data;
 }
 
 async function problemOf(response: Response): Promise<Problem> {

@@ -44,16 +44,18 @@ export async function adoptUnsent(
   signal: AbortSignal,
 ): Promise<void> {
   announceTab();
+  const others = (await keys())
+    .map(String)
+    .filter((key) => key.startsWith(`${PREFIX}/${projectId}/`) && key !== keyOf(projectId, tabId));
+  if (others.length === 0) return;
+  // Now, while the server answers: the other tab may close when it does not.
+  const { StoredUnsent } = await import('./storedUnsent.ts');
   const adopt = async (key: string): Promise<void> => {
-    const { StoredUnsent } = await import('./storedUnsent.ts');
     const parsed = StoredUnsent.safeParse(await get(key));
     if (signal.aborted) return;
     if (parsed.success && (parsed.data.edits.length > 0 || parsed.data.clash)) await take(parsed.data);
     await del(key);
   };
-  const others = (await keys())
-    .map(String)
-    .filter((key) => key.startsWith(`${PREFIX}/${projectId}/`) && key !== keyOf(projectId, tabId));
   for (const key of others) {
     const tab = key.split('/')[2] as string;
     if (!('locks' in navigator)) await adopt(key);

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo } from 'react';
+import { Suspense, useMemo } from 'react';
 import { ForecastPanel } from '../features/forecast/ForecastPanel.tsx';
 import { LevelHead } from '../features/level/LevelHead.tsx';
 import { LevelSheet } from '../features/level/LevelSheet.tsx';
@@ -6,11 +6,12 @@ import { FirstStep } from '../project/FirstStep.tsx';
 import { usePacer, useProject, useSelection } from '../project/hooks.ts';
 import { levelHere, type LevelContext } from '../project/levelHere.ts';
 import { useForecast } from '../project/useForecast.ts';
+import { part } from './parts.ts';
 
-const BoutView = lazy(async () => ({ default: (await import('../features/bouts/BoutView.tsx')).BoutView }));
-const GroundView = lazy(async () => ({ default: (await import('../features/ground/GroundView.tsx')).GroundView }));
-const Movers = lazy(async () => ({ default: (await import('../features/movers/Movers.tsx')).Movers }));
-const Tuning = lazy(async () => ({ default: (await import('../features/tuning/Tuning.tsx')).Tuning }));
+const BoutView = part(async () => (await import('../features/bouts/BoutView.tsx')).BoutView);
+const GroundView = part(async () => (await import('../features/ground/GroundView.tsx')).GroundView);
+const Movers = part(async () => (await import('../features/movers/Movers.tsx')).Movers);
+const Tuning = part(async () => (await import('../features/tuning/Tuning.tsx')).Tuning);
 
 /** One side of the selected level, and what it leads to. */
 export function LevelPage() {

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { NewFindings } from '../features/findings/NewFindings.tsx';
 import { useKeepFindings } from '../project/useFindings.ts';
@@ -16,21 +16,19 @@ import {
   useSelection,
   useSequenceEdit,
 } from '../project/hooks.ts';
+import { loadProblemSchema } from '../api/http.ts';
 import { Header } from './Header.tsx';
-import { screenAt, loadScreensWhenIdle, SCREENS } from './screens.ts';
+import { loadParts, part } from './parts.ts';
+import { screenAt, SCREENS } from './screens.ts';
 import { useShortcuts, type Shortcut } from '../ui/shortcuts.ts';
 import { ShortcutList } from './ShortcutList.tsx';
 import { mintId } from '../project/mintId.ts';
 import { drawerOpened, renamingStarted } from '../project/viewSlice.ts';
 
 // Parts that are opened now and then are loaded when they first open.
-const FindingsDrawer = lazy(async () => ({
-  default: (await import('../features/findings/FindingsDrawer.tsx')).FindingsDrawer,
-}));
-const HistoryDrawer = lazy(async () => ({
-  default: (await import('../features/history/HistoryDrawer.tsx')).HistoryDrawer,
-}));
-const FindPalette = lazy(async () => ({ default: (await import('../features/find/FindPalette.tsx')).FindPalette }));
+const FindingsDrawer = part(async () => (await import('../features/findings/FindingsDrawer.tsx')).FindingsDrawer);
+const HistoryDrawer = part(async () => (await import('../features/history/HistoryDrawer.tsx')).HistoryDrawer);
+const FindPalette = part(async () => (await import('../features/find/FindPalette.tsx')).FindPalette);
 
 /** Keeps the findings; by itself, so that arriving forecasts do not draw all the rest again. */
 function KeepFindings() {
@@ -114,7 +112,7 @@ export function WorkLayout() {
   }, [project, slotId, position, screen, view, goto, change, dispatch, drawer, undoLast, redoLast]);
   // Letters typed while the palette is still being loaded are meant for it.
   useShortcuts(finding ? NO_SHORTCUTS : shortcuts);
-  useEffect(loadScreensWhenIdle, []);
+  useEffect(() => loadParts([loadProblemSchema]), []);
 
   return (
     <div className="flex h-full flex-col">

@@ -1,14 +1,13 @@
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { createBrowserRouter, Navigate } from 'react-router';
 import { useSelection } from '../project/hooks.ts';
 import { Failure } from './Failure.tsx';
 import { ProjectGate } from './ProjectGate.tsx';
+import { part } from './parts.ts';
 import { screenAt } from './screens.ts';
 
-const ProjectsScreen = lazy(async () => ({
-  default: (await import('../features/projects/ProjectsScreen.tsx')).ProjectsScreen,
-}));
-const WorkLayout = lazy(async () => ({ default: (await import('./WorkLayout.tsx')).WorkLayout }));
+const ProjectsScreen = part(async () => (await import('../features/projects/ProjectsScreen.tsx')).ProjectsScreen);
+const WorkLayout = part(async () => (await import('./WorkLayout.tsx')).WorkLayout);
 const { Screen: PlayScreen } = screenAt('play');
 
 /** One route for all screens below the track, so that going from one to another keeps the track as it stands. */

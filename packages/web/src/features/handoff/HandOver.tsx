@@ -31,8 +31,10 @@ function useChecks(): Checks {
   // A forecast that arrives may decide an expectation.
   const decided = useExpectations().map(({ met }) => (met === undefined ? '?' : Number(met)));
   const state = `${revision} ${decided.join('')}`;
-  const { currentData, isError } = useHandOffChecksQuery({ projectId, state }, { skip: unsent > 0 });
-  return { failures: unsent > 0 ? undefined : currentData?.failures, stopped: isError };
+  // They are run again once the server is back.
+  const offline = useAppSelector((state) => state.document.connection === 'offline');
+  const { currentData, isError } = useHandOffChecksQuery({ projectId, state }, { skip: unsent > 0 || offline });
+  return { failures: unsent > 0 ? undefined : currentData?.failures, stopped: offline || isError };
 }
 
 /** Changes since the last hand-off, failing checks, and the form to hand over. */
@@ -152,11 +154,7 @@ function Over({ first }: { first: boolean }) {
             />
           </label>
         ) : null}
-        <Button
-          look="main"
-          type="submit"
-          disabled={isLoading || !known || unsent > 0 || label.trim() === '' || needsReason}
-        >
+        <Button look="main" type="submit" disabled={isLoading || !known || label.trim() === '' || needsReason}>
           Hand over
         </Button>
       </div>
@@ -165,10 +163,10 @@ function Over({ first }: { first: boolean }) {
           ? 'A label says later which one it was.'
           : needsReason
             ? 'While a check fails, a reason is asked for. It is kept with the hand-off.'
-            : !known
-              ? 'It can be handed over once they are done.'
-              : unsent > 0
-                ? 'The last edits are still on their way.'
+            : unsent > 0
+              ? 'The last edits are still on their way.'
+              : !known
+                ? 'It can be handed over once they are done.'
                 : 'Keeps this state, so that the next hand-off can say what changed.'}
       </p>
     </form>
