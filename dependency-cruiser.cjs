@@ -11,7 +11,7 @@ const orders = [
   ['exchange', ['formats', 'contract']],
 ];
 // The same for the web: no folder is both above and below another.
-const webLayers = ['ui', 'api', 'project', 'sentences', 'features', 'shell'];
+const webLayers = ['ui', 'api', 'project', 'answers', 'sentences', 'features', 'shell'];
 const rule = (name, from, to) => ({ name, severity: 'error', from, to });
 const test = '(\\.test\\.tsx?$|/testing/)';
 
@@ -95,9 +95,9 @@ module.exports = {
         ),
       ),
     rule(
-      'web-workers-call-only-the-core',
-      { path: '^packages/web/src/workers/' },
-      { path: '^packages/web/src/(api|project|sentences|features|shell|ui)/' },
+      'the-engine-calls-only-the-core',
+      { path: '^packages/web/src/answers/engine/' },
+      { path: '^packages/web/src/', pathNot: '^packages/web/src/answers/engine/' },
     ),
     rule(
       'server-features-stand-alone',

@@ -37,8 +37,9 @@ describe('the forecast', () => {
     const { targetInfos } = (await driver.sendAndGetDevToolsCommand('Target.getTargets', {})) as unknown as {
       targetInfos: { targetId: string; parentId?: string; url: string }[];
     };
-    const asking = targetInfos.find(({ url }) => url.includes('forecast.worker'))?.targetId;
-    expect(targetInfos.filter(({ parentId }) => parentId === asking)).toHaveLength(2);
+    const threads = targetInfos.filter(({ url }) => url.includes('engine.worker'));
+    const helping = targetInfos.filter(({ parentId }) => threads.some(({ targetId }) => targetId === parentId));
+    expect(helping).toHaveLength(2);
   });
 
   it('follows an edit by itself, old numbers dimmed until the new ones come', async () => {

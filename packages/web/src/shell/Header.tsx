@@ -18,8 +18,8 @@ import {
   type Screen,
 } from '../project/hooks.ts';
 import type { DocumentState } from '../project/documentSlice.ts';
-import { useExpectations } from '../project/useExpectations.ts';
-import { useHaveFindingsCome, useFindings } from '../project/useFindings.ts';
+import { useExpectations } from '../answers/useExpectations.ts';
+import { useHaveFindingsCome, useFindings } from '../answers/useFindings.ts';
 import { lastCast } from '../project/useKept.ts';
 import { drawerOpened } from '../project/viewSlice.ts';
 import { screenAt, SCREENS } from './screens.ts';

@@ -5,7 +5,7 @@ import { LevelSheet } from '../features/level/LevelSheet.tsx';
 import { FirstStep } from '../project/FirstStep.tsx';
 import { usePacer, useProject, useSelection } from '../project/hooks.ts';
 import { levelHere, type LevelContext } from '../project/levelHere.ts';
-import { useForecast } from '../project/useForecast.ts';
+import { useForecast } from '../answers/useForecast.ts';
 import { part } from './parts.ts';
 
 const BoutView = part(async () => (await import('../features/bouts/BoutView.tsx')).BoutView);

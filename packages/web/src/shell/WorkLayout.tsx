@@ -1,7 +1,7 @@
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { NewFindings } from '../features/findings/NewFindings.tsx';
-import { useKeepFindings } from '../project/useFindings.ts';
+import { useKeepFindings } from '../answers/useFindings.ts';
 import { DivergedNotice } from '../features/history/DivergedNotice.tsx';
 import { ConflictNotice } from '../features/history/ConflictNotice.tsx';
 import { RefusalNotice } from '../features/history/RefusalNotice.tsx';

@@ -3,14 +3,10 @@ import { LEVEL_SHARES, type Meeting } from '@stadion/core/play/bouts';
 import type { Bouts } from '@stadion/core/document/model';
 import { useMemo } from 'react';
 import { useProject } from '../../project/hooks.ts';
-import { workerHook } from '../../project/useWorkerAnswer.ts';
+import { answerHook } from '../../answers/useAnswer.ts';
 import { formatNumber, formatPercent } from '../../ui/index.ts';
-import type { BoutAnswer, BoutRequest } from '../../workers/bout.worker.ts';
 
-const useOdds = workerHook<BoutRequest, BoutAnswer>(
-  () => new Worker(new URL('../../workers/bout.worker.ts', import.meta.url), { type: 'module' }),
-  { kept: 20, settleMs: 120 },
-);
+const useOdds = answerHook('bout', { kept: 20, settleMs: 120 });
 
 /** Average amounts that a party spends in a bout. @param spent by statistic */
 const spentInWords = ({ statistics }: Bouts, spent: readonly number[]): string =>
@@ -23,10 +19,10 @@ export function BoutOdds({ bouts, meeting }: { bouts: Bouts; meeting: Meeting })
   const project = useProject();
   const pacers = useMemo(() => everyPacer(project), [project]);
   const key = useMemo(() => JSON.stringify([bouts, meeting, pacers]), [bouts, meeting, pacers]);
-  const { answer, stale } = useOdds({ key, request: () => ({ bouts, meeting, pacers }) });
+  const { answer, done, stale } = useOdds({ key, question: () => ({ bouts, meeting, pacers }) });
   const nameOf = (id: string): string => bouts.fighters.find((fighter) => fighter.id === id)?.name ?? id;
   return (
-    <div className={`overflow-x-auto py-2 ${stale ? 'opacity-60' : ''}`} aria-busy={!answer?.done}>
+    <div className={`overflow-x-auto py-2 ${stale ? 'opacity-60' : ''}`} aria-busy={!done}>
       <table className="num w-full max-w-[1100px] text-[12px]" aria-label="Odds">
         <thead>
           <tr className="text-left text-ink-2">

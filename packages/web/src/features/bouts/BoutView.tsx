@@ -1,6 +1,6 @@
 import { makeBoutWorld, meetingOf, prepareBout } from '@stadion/core/play/bouts';
 import { useMemo, type ReactNode } from 'react';
-import { useFindings } from '../../project/useFindings.ts';
+import { useFindings } from '../../answers/useFindings.ts';
 import type { LevelContext } from '../../project/levelHere.ts';
 import { QuietSheet } from '../../project/QuietSheet.tsx';
 import { BoutSentence } from '../../sentences/BoutSentence.tsx';

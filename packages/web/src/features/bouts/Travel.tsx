@@ -3,14 +3,10 @@ import type { Project } from '@stadion/core/document/model';
 import { everyPacer } from '@stadion/core/forecast/pacers';
 import { hasBouts, MOST_TRIES, type Travelled } from '@stadion/core/forecast/trials';
 import { useProject } from '../../project/hooks.ts';
-import { workerHook } from '../../project/useWorkerAnswer.ts';
+import { answerHook } from '../../answers/useAnswer.ts';
 import { formatNumber } from '../../ui/index.ts';
-import type { TravelAnswer, TravelRequest } from '../../workers/travel.worker.ts';
 
-const useAnswer = workerHook<TravelRequest, TravelAnswer>(
-  () => new Worker(new URL('../../workers/travel.worker.ts', import.meta.url), { type: 'module' }),
-  { kept: 4, settleMs: 400 },
-);
+const useAnswer = answerHook('travel', { kept: 4, settleMs: 400 });
 
 let projects = 0;
 /** A document stays the same object until it is edited. */
@@ -26,10 +22,12 @@ export interface Journey {
 
 /** How far the players of every pacer come along the sequence, and whether that is of an earlier document. */
 export function useTravel(project: Project): { journeys: Journey[]; stale: boolean; done: boolean } {
-  const { answer, stale } = useAnswer(hasBouts(project) ? { key: keyOf(project), request: () => ({ project }) } : null);
+  const { answer, done, stale } = useAnswer(
+    hasBouts(project) ? { key: keyOf(project), question: () => ({ project }) } : null,
+  );
   const along = new Map(answer?.pacers.map((each) => [each.pacer, each.along]));
   const journeys = everyPacer(project).map(({ id, name }) => ({ id, name, along: along.get(id) ?? [] }));
-  return { journeys, stale, done: answer?.done ?? false };
+  return { journeys, stale, done };
 }
 
 const SECONDS_IN_AN_HOUR = 3600;

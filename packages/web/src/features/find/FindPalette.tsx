@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { useProjectsQuery, useSnapshotsQuery } from '../../api/stadionApi.ts';
 import { keepText, keptText } from '../../project/browserKeeps.ts';
 import { useGoto, useProject, useSelection } from '../../project/hooks.ts';
-import { useFindings } from '../../project/useFindings.ts';
+import { useFindings } from '../../answers/useFindings.ts';
 import type { Shortcut } from '../../ui/shortcuts.ts';
 import { findEntries, foundBy, type FindEntry } from './findEntries.ts';
 

@@ -2,7 +2,7 @@ import { positionOf, type Expectation, type Project } from '@stadion/core/docume
 import { X } from 'lucide-react';
 import { dropExpectation } from '@stadion/core/authoring/edits';
 import { useEdit, useGoto, useProject } from '../../project/hooks.ts';
-import { useExpectations } from '../../project/useExpectations.ts';
+import { useExpectations } from '../../answers/useExpectations.ts';
 
 const VERDICTS = { won: 'won', lost: 'lost', goesOn: 'it goes on' } as const;
 const percent = (share: number): string => `${Math.round(share * 1000) / 10} %`;

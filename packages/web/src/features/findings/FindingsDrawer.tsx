@@ -1,7 +1,7 @@
 import { SEVERITIES, type Severity, type Source } from '@stadion/core/authoring/findings';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useAppDispatch, useProject } from '../../project/hooks.ts';
-import { useAllFindings, useHaveFindingsCome } from '../../project/useFindings.ts';
+import { useAllFindings, useHaveFindingsCome } from '../../answers/useFindings.ts';
 import { drawerOpened } from '../../project/viewSlice.ts';
 import { ChoiceChip, Drawer, Segmented } from '../../ui/index.ts';
 import { BundleItem } from './BundleItem.tsx';

@@ -1,7 +1,7 @@
 import type { Finding } from '@stadion/core/authoring/findings';
 import { useEffect, useRef, useState } from 'react';
 import { useSelection } from '../../project/hooks.ts';
-import { useFindings } from '../../project/useFindings.ts';
+import { useFindings } from '../../answers/useFindings.ts';
 import { keyOf } from './groups.ts';
 
 /** Message about new findings. */

@@ -6,7 +6,7 @@ import { setWanted } from '@stadion/core/authoring/edits';
 import { useAppDispatch, useEdit, usePacer } from '../../project/hooks.ts';
 import { endingName } from '../../project/causes.ts';
 import type { LevelContext } from '../../project/levelHere.ts';
-import type { LiveForecast } from '../../project/useForecast.ts';
+import type { LiveForecast } from '../../answers/useForecast.ts';
 import { pacerChosen } from '../../project/viewSlice.ts';
 import { formatNumber, formatPercent, formatSeconds, NumberChip, Segmented } from '../../ui/index.ts';
 import { STAR_SHADES, LOSS_SHADES } from '../../ui/shades.ts';

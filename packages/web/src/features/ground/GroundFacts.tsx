@@ -7,7 +7,7 @@ import type { Reach } from '@stadion/core/play/scene';
 import { useEdit } from '../../project/hooks.ts';
 import type { LevelContext } from '../../project/levelHere.ts';
 import { formatNumber } from '../../ui/index.ts';
-import type { WaysAnswer } from '../../workers/ways.worker.ts';
+import type { WaysAnswer } from '../../answers/engine/jobs/ways.ts';
 import { nameOfPiece } from './words.ts';
 
 /** Facts of a ground: the distance of its furthest cell, and whether everything can be reached. */

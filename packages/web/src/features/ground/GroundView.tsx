@@ -1,4 +1,4 @@
-import { useFindings } from '../../project/useFindings.ts';
+import { useFindings } from '../../answers/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { cleared, copiedText, pasted, withGroundAsSection, type Cell } from '@stadion/core/authoring/building';
 import {

@@ -10,7 +10,7 @@ import {
   useHandOffsQuery,
 } from '../../api/stadionApi.ts';
 import { useAppSelector, useProject, useSelection } from '../../project/hooks.ts';
-import { useExpectations } from '../../project/useExpectations.ts';
+import { useExpectations } from '../../answers/useExpectations.ts';
 import { Button, formatMoment } from '../../ui/index.ts';
 
 /** More changes than this nobody reads one by one. */

@@ -24,7 +24,7 @@ import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { levelHere, type LevelContext } from '../../project/levelHere.ts';
 import { mintId } from '../../project/mintId.ts';
-import { useFindings } from '../../project/useFindings.ts';
+import { useFindings } from '../../answers/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { LookChip, NoteOf } from '../../sentences/index.ts';
 import { nameRefused, Menu, TextInPlace } from '../../ui/index.ts';

@@ -5,7 +5,7 @@ import { numbersIn, objectiveInWords } from '@stadion/core/play/rules';
 import { useAppDispatch, useAppSelector, useEdit } from '../../project/hooks.ts';
 import { preferAllActs } from '../../project/preferences.ts';
 import { allActsShown } from '../../project/viewSlice.ts';
-import { useFindings } from '../../project/useFindings.ts';
+import { useFindings } from '../../answers/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { ChoiceChip, TextInPlace } from '../../ui/index.ts';
 import { EndTable, TableSwitch, type TableOf } from './EndTables.tsx';

@@ -1,7 +1,7 @@
 import type { Mover } from '@stadion/core/forecast/tuning';
 import { useGoto, usePacer, useProject, useSelection } from '../../project/hooks.ts';
 import { formatNumber } from '../../ui/index.ts';
-import { useMovers } from '../../project/useMovers.ts';
+import { useMovers } from '../../answers/useMovers.ts';
 
 const points = (share: number): string => `${share < 0 ? '−' : '+'}${formatNumber(Math.abs(share) * 100, 1)}`;
 
@@ -11,7 +11,7 @@ export function MoversList() {
   const { position } = useSelection();
   const goto = useGoto();
   const pacer = usePacer();
-  const { answer, stale } = useMovers(project, position, pacer);
+  const { answer, done, stale } = useMovers(project, position, pacer);
   if (!answer)
     return (
       <p role="status" className="text-ink-3">
@@ -26,7 +26,7 @@ export function MoversList() {
   );
   const oneWay = cleared === 0 ? 'Nobody clears it' : cleared === attempts ? 'Everybody clears it' : undefined;
   return (
-    <div className={stale ? 'opacity-45 transition-opacity duration-150' : ''} aria-busy={stale || !answer.done}>
+    <div className={stale ? 'opacity-45 transition-opacity duration-150' : ''} aria-busy={stale || !done}>
       {movers.length === 0 ? (
         <p className="text-ink-2">
           {oneWay
@@ -63,7 +63,7 @@ export function MoversList() {
       <p role="status" className="mt-1 text-[11.5px] text-ink-3">
         {stale
           ? 'Trying the edit…'
-          : `${formatNumber(attempts)} attempts around this level, all parameters drawn at once${answer.done ? '' : ', more are coming'}; whiskers: 95 %`}
+          : `${formatNumber(attempts)} attempts around this level, all parameters drawn at once${done ? '' : ', more are coming'}; whiskers: 95 %`}
       </p>
     </div>
   );

@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { addParameter, at } from '@stadion/core/authoring/edits';
 import { useAppDispatch, useAppSelector, useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
-import { useFindings } from '../../project/useFindings.ts';
+import { useFindings } from '../../answers/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { levelsPastEndSet, moversToggled } from '../../project/viewSlice.ts';
 import { Button, NumberChip, Segmented, TextInPlace } from '../../ui/index.ts';

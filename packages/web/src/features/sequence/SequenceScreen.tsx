@@ -5,7 +5,7 @@ import { useMemo, type ReactNode } from 'react';
 import { at, replaceAt, setStarGate } from '@stadion/core/authoring/edits';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
 import { levelHere, type LevelContext } from '../../project/levelHere.ts';
-import { useFindings } from '../../project/useFindings.ts';
+import { useFindings } from '../../answers/useFindings.ts';
 import { FindingNote } from '../../sentences/FindingNote.tsx';
 import { FirstStep } from '../../project/FirstStep.tsx';
 import { QuietSheet } from '../../project/QuietSheet.tsx';

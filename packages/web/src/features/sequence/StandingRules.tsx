@@ -1,5 +1,5 @@
 import type { LevelContext } from '../../project/levelHere.ts';
-import { useFindings } from '../../project/useFindings.ts';
+import { useFindings } from '../../answers/useFindings.ts';
 import { AddRule, RuleSentence } from '../../sentences/index.ts';
 
 /** Rules that hold in every level unless it switches them off or replaces them. Numbers are those of the selected slot. */

@@ -24,8 +24,8 @@ import {
   useSequenceEdit,
 } from '../../project/hooks.ts';
 import { SEVERITIES, type Severity } from '@stadion/core/authoring/findings';
-import { useFindings } from '../../project/useFindings.ts';
-import { usePacerForecasts } from '../../project/usePacerForecasts.ts';
+import { useFindings } from '../../answers/useFindings.ts';
+import { usePacerForecasts } from '../../answers/usePacerForecasts.ts';
 import { stretchMarked } from '../../project/viewSlice.ts';
 import { Column } from './Column.tsx';
 import { TrackChart } from './TrackChart.tsx';

@@ -1,6 +1,6 @@
 import { useCompared, useRateChanges } from '../../project/compared.ts';
 import { useGoto, usePacer, useProject, useSelection } from '../../project/hooks.ts';
-import { usePacerForecasts } from '../../project/usePacerForecasts.ts';
+import { usePacerForecasts } from '../../answers/usePacerForecasts.ts';
 import { useSnapshotsQuery } from '../../api/stadionApi.ts';
 import { ChoiceChip, formatPercent } from '../../ui/index.ts';
 

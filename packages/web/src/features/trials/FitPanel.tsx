@@ -4,8 +4,8 @@ import type { FitAsked, FitSlot, RampFit, Unmet } from '@stadion/core/forecast/t
 import { useState } from 'react';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, useGoto, usePacer, useProject } from '../../project/hooks.ts';
-import { StopAndGo } from '../../project/StopAndGo.tsx';
-import { searchHook } from '../../project/useSearch.ts';
+import { StopAndGo } from '../../answers/StopAndGo.tsx';
+import { searchHook } from '../../answers/useSearch.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 import { SlotRow } from '../../project/SlotRow.tsx';
 

@@ -30,7 +30,7 @@ export function RunView({ rows }: { rows: readonly PacerRow[] }) {
   const columns = useColumns();
   const { position } = useSelection();
   const chosen = usePacer();
-  const { answer, stale, waiting } = useRuns(rows);
+  const { answer, done, stale, waiting } = useRuns(rows);
   const funnels = useMemo(() => new Map(answer?.funnels ?? []), [answer]);
   const funnel = funnels.get(chosen.id);
   if (!funnel || funnel.runs === 0)
@@ -44,7 +44,7 @@ export function RunView({ rows }: { rows: readonly PacerRow[] }) {
       </p>
     );
   return (
-    <div className={`border-t border-line-strong ${stale ? 'opacity-60' : ''}`} aria-busy={stale || !answer?.done}>
+    <div className={`border-t border-line-strong ${stale ? 'opacity-60' : ''}`} aria-busy={stale || !done}>
       <div role="table" aria-label={`Runs by ${chosen.name}`} className="relative pt-2">
         <SelectedColumn columns={columns} position={position} />
         <SlotRow
@@ -71,7 +71,7 @@ export function RunView({ rows }: { rows: readonly PacerRow[] }) {
         <Lives funnel={funnel} columns={columns} />
         <Stars funnel={funnel} columns={columns} />
       </div>
-      <Facts funnel={funnel} done={answer?.done ?? false} name={chosen.name} />
+      <Facts funnel={funnel} done={done} name={chosen.name} />
     </div>
   );
 }

@@ -14,9 +14,9 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
-import { StopAndGo } from '../../project/StopAndGo.tsx';
-import { searchHook } from '../../project/useSearch.ts';
-import type { Question } from '../../project/searchStore.ts';
+import { StopAndGo } from '../../answers/StopAndGo.tsx';
+import { searchHook } from '../../answers/useSearch.ts';
+import type { Question } from '../../answers/searchStore.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, formatRemaining, NumberChip } from '../../ui/index.ts';
 import { SlotRow } from '../../project/SlotRow.tsx';
 

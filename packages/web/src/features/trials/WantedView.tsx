@@ -4,7 +4,7 @@ import { numberOf, sequenceContext, shapeFields, SHAPES, wantedAt, withNumber } 
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { useColumns } from '../../project/columns.ts';
 import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
-import { usePacerForecasts } from '../../project/usePacerForecasts.ts';
+import { usePacerForecasts } from '../../answers/usePacerForecasts.ts';
 import { Button, ChoiceChip, formatPercent, NumberChip, useDragged, type NumberLimits } from '../../ui/index.ts';
 import { FIELD_LIMITS } from '../../project/fieldLimits.ts';
 import { FitPanel } from './FitPanel.tsx';

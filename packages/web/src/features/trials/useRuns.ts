@@ -1,18 +1,15 @@
 import { useMemo } from 'react';
 import { useProject } from '../../project/hooks.ts';
-import { useBooks } from '../../project/useBooks.ts';
-import { workerHook, type WorkerAnswer } from '../../project/useWorkerAnswer.ts';
-import type { PlaythroughsAnswer, PlaythroughsRequest } from '../../workers/playthroughs.worker.ts';
+import { useBooks } from '../../answers/useBooks.ts';
+import type { PlaythroughsAnswer } from '../../answers/engine/jobs/playthroughs.ts';
+import { answerHook, type ComputedAnswer } from '../../answers/useAnswer.ts';
 import type { PacerRow } from './useTrials.ts';
 
 export const RUNS = 1000;
-const useAnswer = workerHook<PlaythroughsRequest, PlaythroughsAnswer>(
-  () => new Worker(new URL('../../workers/playthroughs.worker.ts', import.meta.url), { type: 'module' }),
-  { kept: 8, settleMs: 300 },
-);
+const useAnswer = answerHook('playthroughs', { kept: 8, settleMs: 300 });
 
 /** Runs of all pacers through the sequence, once every slot of a pacer is known. */
-export function useRuns(rows: readonly PacerRow[]): WorkerAnswer<PlaythroughsAnswer> & { waiting: boolean } {
+export function useRuns(rows: readonly PacerRow[]): ComputedAnswer<PlaythroughsAnswer> & { waiting: boolean } {
   const project = useProject();
   const ready = useMemo(
     () =>
@@ -46,7 +43,7 @@ export function useRuns(rows: readonly PacerRow[]): WorkerAnswer<PlaythroughsAns
       ? null
       : {
           key,
-          request: () => ({
+          question: () => ({
             project,
             runs: RUNS,
             known: asked.map((each, index) => ({

@@ -5,7 +5,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { endingName } from '../../project/causes.ts';
 import { useProject } from '../../project/hooks.ts';
 import { levelHere, type LevelContext } from '../../project/levelHere.ts';
-import { bySlot, useForecastsOf, type Forecasts } from '../../project/usePacerForecasts.ts';
+import { bySlot, useForecastsOf, type Forecasts } from '../../answers/usePacerForecasts.ts';
 import { shownOf, type Shown } from './measures.ts';
 
 /** Forecasts by one pacer, by slot id. */

@@ -10,11 +10,11 @@ import {
 } from '@stadion/core/forecast/tuning';
 import { useMemo, useState } from 'react';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
-import { StopAndGo } from '../../project/StopAndGo.tsx';
-import { searchHook } from '../../project/useSearch.ts';
+import { StopAndGo } from '../../answers/StopAndGo.tsx';
+import { searchHook } from '../../answers/useSearch.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
-import type { Question } from '../../project/searchStore.ts';
-import { useMovers } from '../../project/useMovers.ts';
+import type { Question } from '../../answers/searchStore.ts';
+import { useMovers } from '../../answers/useMovers.ts';
 import { ResponseChart } from './ResponseChart.tsx';
 
 const useBring = searchHook('bring', (project, { position }) => onlyLevelAt(project, position));

@@ -5,8 +5,8 @@ import { fromRow, type AttemptRecord, type AttemptRow } from '@stadion/core/fore
 import { parFrom, shareMeeting, thresholdFor, type ProposedStar } from '@stadion/core/forecast/tuning';
 import { useMemo, useState } from 'react';
 import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
-import { useBooks } from '../../project/useBooks.ts';
-import { useForecastsOf } from '../../project/usePacerForecasts.ts';
+import { useBooks } from '../../answers/useBooks.ts';
+import { useForecastsOf } from '../../answers/usePacerForecasts.ts';
 import { STAR_READINGS } from '../../sentences/starReadings.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
 

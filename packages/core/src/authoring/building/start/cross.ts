@@ -52,8 +52,8 @@ const TOKENS = 10;
 
 /** The numbers of each goal over the sequence, for about the wanted rates by the usual pacers. Units per second, seconds. */
 const COURSES: Readonly<Record<Goal, { traffic: Course; gap: Course; clock: Course }>> = {
-  reach: { traffic: [3.15, 5.1], gap: [2.6, 1.6], clock: [17.5, 12.5] },
-  often: { traffic: [2.2, 3.5], gap: [3, 2.2], clock: [60, 40.5] },
+  reach: { traffic: [2.49, 5.71], gap: [2.6, 1.71], clock: [16.43, 12.46] },
+  often: { traffic: [2.59, 3.5], gap: [3.22, 2.2], clock: [61.7, 43.9] },
   gather: { traffic: [2.2, 3.2], gap: [3, 1.9], clock: [60, 45] },
 };
 

@@ -53,8 +53,8 @@ const TOKENS = 12;
 
 /** The numbers of each goal over the sequence, for about the wanted rates by the usual pacers. Units per second, seconds. */
 const COURSES: Readonly<Record<Goal, { walkers: Course; clock: Course }>> = {
-  reach: { walkers: [1.3, 2.1], clock: [24.5, 20.5] },
-  gather: { walkers: [1.65, 3.4], clock: [46, 35] },
+  reach: { walkers: [1.32, 1.9], clock: [21, 20.5] },
+  gather: { walkers: [1.87, 3.43], clock: [54.85, 34.81] },
   beat: { walkers: [1, 2.6], clock: [50, 40] },
 };
 
@@ -70,9 +70,9 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
   return [
     ...shared,
     goal === 'gather'
-      ? shareParameter([0.62, 0.95], levels)
+      ? shareParameter([0.59, 0.94], levels)
       : parameter('jump', 'Jump height', 'real', 'units', [1.2, 5], {
-          shape: ease(goal === 'reach' ? [2.85, 2.5] : [3, 2.3], levels),
+          shape: ease(goal === 'reach' ? [2.8, 2.57] : [3, 2.3], levels),
           roundTo: 0.05,
         }),
   ];

@@ -44,39 +44,42 @@ const TUNNEL = { width: 60, height: 14 } as const;
 const LEDGE_ROWS = [24, 19, 14, 9, 5] as const;
 /** Columns with a gap: the distance of the first from the start, and the distance between them. */
 const FIRST_COLUMN = 10;
-/** Cells that a gap is higher or lower than the one before it, at most. */
-const MOST_OFF = 5;
+/** Cells that a gap is higher or lower than the one before it. */
+const GAP_OFF = 4;
 
 function parametersOf(goal: Goal, levels: number): Parameter[] {
   const birds = parameter('birdSpeed', 'Bird speed', 'real', 'units/s', [0.5, 10], {
-    shape: ease(goal === 'height' ? [3, 5.5] : [2, 5.5], levels),
+    shape: ease(goal === 'height' ? [2.82, 6.75] : [2, 5.5], levels),
     roundTo: 0.05,
   });
   switch (goal) {
     case 'height':
       return [
         parameter('heightNeeded', 'Height needed', 'real', 'units', [3, 30], {
-          shape: ease([20, 27.5], levels),
+          shape: ease([23.8, 27.25], levels),
           roundTo: 0.5,
         }),
         birds,
-        clockParameter([12.5, 8], levels),
+        clockParameter([11.4, 8.64], levels),
       ];
     case 'hold':
       return [
         parameter('heightHeld', 'Height to hold', 'real', 'units', [3, 30], { shape: { type: 'hold', value: 18 } }),
-        parameter('heldFor', 'Held for', 'seconds', 's', [0.5, 20], { shape: ease([4, 7.2], levels), roundTo: 0.1 }),
-        { ...birds, sane: { min: 0.5, max: 14 }, ramp: { ...birds.ramp, shape: ease([5, 9.3], levels) } },
-        clockParameter([19.5, 13], levels),
+        parameter('heldFor', 'Held for', 'seconds', 's', [0.5, 20], {
+          shape: ease([4.74, 6.64], levels),
+          roundTo: 0.1,
+        }),
+        { ...birds, sane: { min: 0.5, max: 14 }, ramp: { ...birds.ramp, shape: ease([4.16, 11.49], levels) } },
+        clockParameter([15.57, 12.48], levels),
       ];
     case 'finish':
       return [
         parameter('forward', 'Speed forward', 'real', 'units/s', [1, 10], {
-          shape: ease([4.2, 7.8], levels),
+          shape: ease([6.2, 7.3], levels),
           roundTo: 0.1,
         }),
         parameter('pull', 'Pull downwards', 'real', 'units/s²', [4, 40], {
-          shape: ease([12, 20], levels),
+          shape: ease([17, 27], levels),
           roundTo: 0.5,
         }),
         clockParameter([54, 40], levels),
@@ -106,13 +109,14 @@ function shaft(position: number, passed: number): string[] {
 function tunnel(position: number, passed: number): string[] {
   const { width, height } = TUNNEL;
   const apart = Math.round(11 - 2 * passed);
-  const gap = Math.round(5 - 2.6 * passed);
+  const gap = Math.round(4.4 - 1.6 * passed);
   const gaps = new Map<number, number>();
   const most = height - 1 - gap;
   let top = Math.round((height - gap) / 2);
   for (let x = FIRST_COLUMN, n = 0; x < width - 6; x += apart, n++) {
-    // No further up or down than one who is carried on can come by then.
-    top = Math.min(most, Math.max(1, top + Math.round((drawAt(position, n, 3) * 2 - 1) * MOST_OFF)));
+    // Each gap is equally far from the one before it, so levels differ by their numbers rather than by luck.
+    const off = drawAt(position, n, 3) < 0.5 ? -GAP_OFF : GAP_OFF;
+    top += top + off < 1 || top + off > most ? -off : off;
     gaps.set(x, top);
   }
   return Array.from({ length: height }, (_, y) =>

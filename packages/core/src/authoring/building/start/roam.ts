@@ -63,7 +63,7 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
 
 /** Numbers of each goal with which the usual pacers come near the wanted rates. Units per second, enemies, seconds. */
 const COURSES: Readonly<Record<Goal, { speed: Course; sent: number; rest: Course; clock: Course }>> = {
-  reach: { speed: [2.75, 3.6], sent: 1, rest: [5.2, 3.2], clock: [18.5, 14.5] },
+  reach: { speed: [3.47, 3.6], sent: 1, rest: [5.86, 2.73], clock: [16.3, 11.65] },
   gather: { speed: [2, 3.2], sent: 1, rest: [9, 5], clock: [36, 28] },
   beat: { speed: [3, 4.7], sent: 3, rest: [2.2, 1], clock: [34, 22] },
   survive: { speed: [2.4, 2.75], sent: 3, rest: [4, 2.6], clock: [20, 30.5] },
@@ -149,7 +149,7 @@ function piecesOf(goal: Goal, position: number): Piece[] {
     ...(goal === 'reach'
       ? [{ id: 'goal', piece: 'goal' as const, name: 'Goal', at: { x: 18, y: 5 }, width: 2, height: 3 }]
       : []),
-    { id: 'chaser', piece: 'enemy', kind: 'chaser', at: at(15 + ((position * 2) % 3), 4 + ((position * 3) % 5)) },
+    { id: 'chaser', piece: 'enemy', kind: 'chaser', at: at(15 + ((position * 2) % 3), 5 + (position % 3)) },
     goal === 'beat'
       ? { id: 'chaser-2', piece: 'enemy', kind: 'chaser', at: at(15 + ((position * 3) % 4), 10) }
       : { id: 'patrol', piece: 'enemy', kind: 'patrol', at: at(12, 2), path: [at(12, 10)] },

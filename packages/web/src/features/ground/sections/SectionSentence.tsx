@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { useEdit, usePacer } from '../../../project/hooks.ts';
 import type { LevelContext } from '../../../project/levelHere.ts';
 import { mintId } from '../../../project/mintId.ts';
-import { useForecast } from '../../../project/useForecast.ts';
+import { useForecast } from '../../../answers/useForecast.ts';
 import { formatNumber, formatPercent, nameRefused, NumberChip, TextInPlace } from '../../../ui/index.ts';
 
 interface Props {

@@ -3,8 +3,8 @@ import { PERFECT_PACER } from '@stadion/core/forecast/pacers';
 import { useEffect, useMemo, useState } from 'react';
 import { shallowEqual, useSelector } from 'react-redux';
 import { stadionApi, useForecastsQuery } from '../api/stadionApi.ts';
-import { useAppDispatch, usePacer, useSelection } from './hooks.ts';
-import type { RootState } from './store.ts';
+import { useAppDispatch, usePacer, useSelection } from '../project/hooks.ts';
+import type { RootState } from '../project/store.ts';
 
 const { forecasts } = stadionApi.endpoints;
 

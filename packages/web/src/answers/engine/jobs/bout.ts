@@ -9,11 +9,10 @@ import {
 } from '@stadion/core/play/bouts';
 import type { Bouts, Pacer } from '@stadion/core/document/model';
 import { drawPlayer } from '@stadion/core/forecast/pacers';
-import { answering } from './answering.ts';
+import type { Job, Work } from '../answering.ts';
 
-/** Asks what comes of a meeting; a later question takes the place of an earlier one. */
-export interface BoutRequest {
-  id: number;
+/** A meeting, and the pacers who play it. */
+export interface BoutQuestion {
   bouts: Bouts;
   meeting: Meeting;
   pacers: readonly Pacer[];
@@ -30,16 +29,14 @@ export interface BoutOfPacer {
 }
 
 export interface BoutAnswer {
-  id: number;
   pacers: BoutOfPacer[];
-  done: boolean;
 }
 
 const BOUTS = 2000;
 const AT_ONCE = 200;
 const BY_SIZE = 600;
 
-answering(({ bouts, meeting, pacers }: BoutRequest) => {
+function begin({ bouts, meeting, pacers }: BoutQuestion): Work<BoutAnswer> {
   const { party } = meeting;
   const whole = prepareBout(bouts, meeting);
   const atLevel = (level: number) =>
@@ -73,7 +70,7 @@ answering(({ bouts, meeting, pacers }: BoutRequest) => {
       work[next++]?.();
       return next < work.length;
     },
-    read: (): Omit<BoutAnswer, 'id' | 'done'> => ({
+    read: () => ({
       pacers: of.map(({ pacer, trials, known }) => ({
         ...{ pacer, forecast: trials.read() },
         bySize: [...known.bySize],
@@ -81,4 +78,7 @@ answering(({ bouts, meeting, pacers }: BoutRequest) => {
       })),
     }),
   };
-}, 150);
+}
+
+/** Results of a meeting, by pacer. */
+export const bout: Job<BoutQuestion, BoutAnswer> = { everyMs: 150, begin };

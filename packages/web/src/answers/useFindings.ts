@@ -3,13 +3,11 @@ import { sorted, type AttemptsSeen, type Finding } from '@stadion/core/authoring
 import { PERFECT_PACER } from '@stadion/core/forecast/pacers';
 import { useDeferredValue, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { FindingsSource, type FindingsKnown } from './findingsSource.ts';
-import { usePacer, useProject, useProjectDocument, useSelection } from './hooks.ts';
+import { usePacer, useProject, useProjectDocument, useSelection } from '../project/hooks.ts';
 import { usePacerForecasts, usePerfectForecasts } from './usePacerForecasts.ts';
 
 /** One for the page. */
-const source = new FindingsSource(
-  () => new Worker(new URL('../workers/findings.worker.ts', import.meta.url), { type: 'module' }),
-);
+const source = new FindingsSource();
 
 /** Forecasts of a pacer that are done, by slot. */
 const doneOf = (pacer: string, forecasts: ReadonlyMap<string, ForecastEvent>): ReadonlyMap<string, AttemptsSeen> =>

@@ -3,24 +3,25 @@ import { homeBeforeDusk } from '@stadion/core/exchange/demo';
 import type { AttemptsSeen } from '@stadion/core/authoring/findings';
 import { documentOf } from '@stadion/core/document/model';
 import { applyPatch } from '@stadion/core/basics/patch';
-import type { FindingsAnswer, FindingsRequest } from '../workers/findings.worker.ts';
+import type { FindingsAnswer, FindingsQuestion } from './engine/jobs/findings.ts';
+import type { AskMessage, ReportMessage } from './engine/messages.ts';
 import { FindingsSource } from './findingsSource.ts';
 
-/** A worker that keeps its requests, and answers on command. */
+/** A thread that keeps its questions, and answers on command. */
 class Asked {
-  readonly requests: FindingsRequest[] = [];
-  #answer: ((event: { data: FindingsAnswer }) => void) | undefined;
+  readonly requests: FindingsQuestion[] = [];
+  #answer: ((event: { data: ReportMessage<FindingsAnswer> }) => void) | undefined;
 
-  addEventListener(_name: string, answer: (event: { data: FindingsAnswer }) => void): void {
+  addEventListener(_name: string, answer: (event: { data: ReportMessage<FindingsAnswer> }) => void): void {
     this.#answer = answer;
   }
 
-  postMessage(request: FindingsRequest): void {
-    this.requests.push(request);
+  postMessage({ question }: AskMessage<'findings'>): void {
+    this.requests.push(question);
   }
 
   answer(id: number, findings: FindingsAnswer['findings'] = []): void {
-    this.#answer?.({ data: { id, done: true, findings, verdicts: [] } });
+    this.#answer?.({ data: { id, done: true, answer: { findings, verdicts: [] } } });
   }
 }
 

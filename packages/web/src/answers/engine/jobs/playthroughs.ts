@@ -1,6 +1,6 @@
 import type { Project } from '@stadion/core/document/model';
 import { playthroughsOf, type AttemptRow, type Funnel, type Runs } from '@stadion/core/forecast/trials';
-import { answering } from './answering.ts';
+import type { Job, Work } from '../answering.ts';
 
 export interface KnownPacer {
   pacer: string;
@@ -15,9 +15,8 @@ interface Played {
   runs: Runs;
 }
 
-/** Asks for many runs through the sequence; a later question takes the place of an earlier one. */
-export interface PlaythroughsRequest {
-  id: number;
+/** Pacers whose runs through the sequence are played. */
+export interface PlaythroughsQuestion {
   project: Project;
   /** Pacers whose attempts are known at every slot. */
   known: KnownPacer[];
@@ -26,19 +25,16 @@ export interface PlaythroughsRequest {
 }
 
 export interface PlaythroughsAnswer {
-  id: number;
   /** The funnel of each pacer until now. */
   funnels: [pacer: string, funnel: Funnel][];
-  done: boolean;
 }
 
 const RUNS_AT_ONCE = 4;
-const ANSWER_EVERY_MS = 600;
 
 /** Playthroughs of the last question, by the keys of its pacers. */
 let before = new Map<string, Played>();
 
-answering(({ project, known, runs }: PlaythroughsRequest) => {
+function begin({ project, known, runs }: PlaythroughsQuestion): Work<PlaythroughsAnswer> {
   const now = new Map<string, Played>();
   for (const { pacer: id, key, slots } of known) {
     const pacer = project.pacers.find((entry) => entry.id === id);
@@ -56,6 +52,9 @@ answering(({ project, known, runs }: PlaythroughsRequest) => {
       next.played += count;
       return all.some(({ played }) => played < runs);
     },
-    read: (): Omit<PlaythroughsAnswer, 'id' | 'done'> => ({ funnels: all.map((each) => [each.id, each.runs.read()]) }),
+    read: () => ({ funnels: all.map((each) => [each.id, each.runs.read()]) }),
   };
-}, ANSWER_EVERY_MS);
+}
+
+/** Many runs through the sequence by each pacer. */
+export const playthroughs: Job<PlaythroughsQuestion, PlaythroughsAnswer> = { everyMs: 600, begin };

@@ -1,8 +1,8 @@
 import type { Pacer, Project } from '@stadion/core/document/model';
 import { DEFAULT_PRECISION, trialQuestion, type Forecast } from '@stadion/core/forecast/trials';
 import { useMemo } from 'react';
-import { workerHook } from './useWorkerAnswer.ts';
-import type { ForecastAnswer, ForecastRequest } from '../workers/forecast.worker.ts';
+import type { ForecastQuestion } from './engine/jobs/forecast.ts';
+import { answerHook } from './useAnswer.ts';
 
 /** A forecast as far as it has come. */
 export interface LiveForecast {
@@ -14,10 +14,7 @@ export interface LiveForecast {
   milliseconds: number;
 }
 
-const useAnswer = workerHook<ForecastRequest, ForecastAnswer>(
-  () => new Worker(new URL('../workers/forecast.worker.ts', import.meta.url), { type: 'module' }),
-  { kept: 60 },
-);
+const useAnswer = answerHook('forecast', { kept: 60 });
 
 /** The forecast of the level at a position, computed in a web worker and computed again after every edit that matters. @param position from 1 */
 export function useForecast(project: Project, position: number, pacer: Pacer): LiveForecast {
@@ -25,12 +22,12 @@ export function useForecast(project: Project, position: number, pacer: Pacer): L
     () => JSON.stringify(trialQuestion(project, position, pacer, DEFAULT_PRECISION)),
     [project, position, pacer],
   );
-  const { answer, stale, milliseconds } = useAnswer({
+  const { answer, ...state } = useAnswer({
     key,
-    request: () => ({
-      question: JSON.parse(key) as ForecastRequest['question'],
+    question: () => ({
+      question: JSON.parse(key) as ForecastQuestion['question'],
       cores: navigator.hardwareConcurrency || 1,
     }),
   });
-  return { forecast: answer?.forecast ?? null, stale, done: answer?.done ?? false, milliseconds };
+  return { forecast: answer?.forecast ?? null, ...state };
 }

@@ -9,12 +9,11 @@ import {
 } from '@stadion/core/authoring/findings';
 import { projectOf, type ProjectDocument } from '@stadion/core/document/model';
 import { applyPatch, type PatchOperation } from '@stadion/core/basics/patch';
-import { answering, type Work } from './answering.ts';
+import type { Job, Work } from '../answering.ts';
 
-/** The changes since the last request. */
-export interface FindingsRequest {
-  id: number;
-  /** Leads from the document of the last request to the present one; from an empty one at the beginning. */
+/** The changes since the last question. */
+export interface FindingsQuestion {
+  /** Leads from the document of the last question to the present one; from an empty one at the beginning. */
   patch: PatchOperation[];
   anew: boolean;
   /** Id of the slot that is looked at: what has to be played is played there first. */
@@ -24,9 +23,6 @@ export interface FindingsRequest {
 }
 
 export interface FindingsAnswer {
-  id: number;
-  /** All is looked at; before, what has to be played stands as it was found last. */
-  done: boolean;
   findings: Finding[];
   /** Expected verdicts, held to the judge. */
   verdicts: ExpectationCheck[];
@@ -37,7 +33,7 @@ let document = NOTHING;
 let book = new FindingBook();
 const known = new Map<string, Map<string, AttemptsSeen>>();
 
-function learn(forecasts: FindingsRequest['forecasts']): void {
+function learn(forecasts: FindingsQuestion['forecasts']): void {
   for (const [pacer, slotId, forecast] of forecasts) {
     const slots = known.get(pacer) ?? new Map<string, AttemptsSeen>();
     known.set(pacer, slots);
@@ -46,12 +42,9 @@ function learn(forecasts: FindingsRequest['forecasts']): void {
   }
 }
 
-/** So long it plays before it lets a later question in. */
+/** Time that it plays before it lets a later question in, ms. */
 const AT_ONCE_MS = 20;
-/** Interval of the answers, ms. Findings that need no play come at once. */
-const ANSWER_EVERY_MS = 250;
-
-function begin({ anew, patch, forecasts, slotId }: FindingsRequest): Work<Omit<FindingsAnswer, 'id' | 'done'>> {
+function begin({ anew, patch, forecasts, slotId }: FindingsQuestion): Work<FindingsAnswer> {
   if (anew) {
     document = NOTHING;
     book = new FindingBook();
@@ -74,13 +67,14 @@ function begin({ anew, patch, forecasts, slotId }: FindingsRequest): Work<Omit<F
       return true;
     },
     read() {
-      const findings = book.findings();
+      const found = book.findings();
       return {
-        findings: [...findings, ...withoutEchoes(findings, evidenceIn(project, known, book.checked))],
+        findings: [...found, ...withoutEchoes(found, evidenceIn(project, known, book.checked))],
         verdicts,
       };
     },
   };
 }
 
-answering(begin, ANSWER_EVERY_MS, 0);
+/** Everything found in a project. Findings that need no play come at once; the others stay as they were until they are checked again. */
+export const findings: Job<FindingsQuestion, FindingsAnswer> = { everyMs: 250, firstMs: 0, begin };

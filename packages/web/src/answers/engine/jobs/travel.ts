@@ -1,22 +1,19 @@
 import type { WithBouts } from '@stadion/core/play/bouts';
 import { everyPacer } from '@stadion/core/forecast/pacers';
 import { travel, type Travelled } from '@stadion/core/forecast/trials';
-import { answering } from './answering.ts';
+import type { Job, Work } from '../answering.ts';
 
-/** Asks how far players come along the sequence; a later question takes the place of an earlier one. */
-export interface TravelRequest {
-  id: number;
+/** The project whose sequence is travelled. */
+export interface TravelQuestion {
   project: WithBouts;
 }
 
 export interface TravelAnswer {
-  id: number;
   /** The way of each pacer until now. */
   pacers: { pacer: string; along: readonly Travelled[] }[];
-  done: boolean;
 }
 
-answering(({ project }: TravelRequest) => {
+function begin({ project }: TravelQuestion): Work<TravelAnswer> {
   const all = everyPacer(project).map((pacer) => ({
     pacer: pacer.id,
     along: [] as Travelled[],
@@ -35,8 +32,11 @@ answering(({ project }: TravelRequest) => {
       else next.along.push(value);
       return all.some(({ isThrough }) => !isThrough);
     },
-    read: (): Omit<TravelAnswer, 'id' | 'done'> => ({
+    read: () => ({
       pacers: all.map(({ pacer, along }) => ({ pacer, along: [...along] })),
     }),
   };
-}, 300);
+}
+
+/** How far players come along a sequence with fights. */
+export const travelling: Job<TravelQuestion, TravelAnswer> = { everyMs: 300, begin };

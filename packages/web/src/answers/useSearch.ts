@@ -1,7 +1,7 @@
 import type { Pacer, Project } from '@stadion/core/document/model';
 import { partsOfQuestion, type TuningAsked, type TuningName } from '@stadion/core/forecast/tuning';
 import { useEffect, useEffectEvent, useSyncExternalStore } from 'react';
-import { usePacer, useProject, useSelection } from './hooks.ts';
+import { usePacer, useProject, useSelection } from '../project/hooks.ts';
 import { SearchStore, keyOf, type SearchState, type Question } from './searchStore.ts';
 
 /** The part of a project that a question is sent with. */
@@ -17,10 +17,7 @@ export interface AskedByHand<Name extends TuningName> extends SearchState<Name> 
 
 /** A hook that asks one kind of question of tuning by hand. */
 export function searchHook<Name extends TuningName>(name: Name, needed: NeededOf<Name>): () => AskedByHand<Name> {
-  const searchStore = new SearchStore(
-    name,
-    () => new Worker(new URL('../workers/search.worker.ts', import.meta.url), { type: 'module' }),
-  );
+  const searchStore = new SearchStore(name);
   const [stop, goOn] = [() => searchStore.stop(), () => searchStore.goOn()];
   return function useSearch() {
     const project = useProject();

@@ -2,9 +2,9 @@ import type { Pacer, Project } from '@stadion/core/document/model';
 import { mixText } from '@stadion/core/basics/random';
 import { ENGINE } from '@stadion/core/forecast/trials';
 import type { TuningAsked, TuningFound, TuningName } from '@stadion/core/forecast/tuning';
-import type { Stop } from '../workers/answering.ts';
-import type { SearchAnswer, SearchRequest, Round } from '../workers/search.worker.ts';
-import { keepText, keptText } from './browserKeeps.ts';
+import { Desk } from './desk.ts';
+import type { SearchAnswer, Round } from './engine/jobs/search.ts';
+import { keepText, keptText } from '../project/browserKeeps.ts';
 
 /** A question and its pacer. */
 export interface Question<Name extends TuningName> {
@@ -64,10 +64,8 @@ const trialsOf = (rounds: readonly Round[]): number =>
  */
 export class SearchStore<Name extends TuningName> {
   readonly #name: Name;
-  readonly #start: () => Worker;
+  readonly #desk: Desk<'search'>;
   readonly #listeners = new Set<() => void>();
-  #worker: Worker | undefined;
-  #lastId = 0;
   #key = 0;
   #rounds: Round[] = [];
   #isStopped = false;
@@ -76,9 +74,10 @@ export class SearchStore<Name extends TuningName> {
   #played = 0;
   #state: SearchState<Name> = NOTHING;
 
-  constructor(name: Name, start: () => Worker) {
+  /** @param start starts the thread of the engine */
+  constructor(name: Name, start?: () => Worker) {
     this.#name = name;
-    this.#start = start;
+    this.#desk = new Desk('search', (answer, done) => this.#take(answer as SearchAnswer<Name>, done), start);
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -133,14 +132,6 @@ export class SearchStore<Name extends TuningName> {
     for (const listener of this.#listeners) listener();
   }
 
-  #post(message: SearchRequest<Name> | Stop): void {
-    if (!this.#worker) {
-      this.#worker = this.#start();
-      this.#worker.addEventListener('message', ({ data }: MessageEvent<SearchAnswer<Name>>) => this.#take(data));
-    }
-    this.#worker.postMessage(message);
-  }
-
   #send(): void {
     const { question } = this.#state;
     if (!question) return;
@@ -148,18 +139,16 @@ export class SearchStore<Name extends TuningName> {
     this.#begunAt = performance.now();
     this.#played = 0;
     this.#tell({ isRunning: !this.#isStopped, pace: null });
-    const id = ++this.#lastId;
-    this.#post({ id, project, pacer, name: this.#name, asked, known: this.#rounds, goesOn: !this.#isStopped });
+    this.#desk.ask({ project, pacer, name: this.#name, asked, known: this.#rounds, goesOn: !this.#isStopped });
   }
 
   #interrupt(): void {
     if (!this.#state.isRunning) return;
-    this.#post({ id: ++this.#lastId, stop: true });
+    this.#desk.stop();
     this.#tell({ isRunning: false, pace: null });
   }
 
-  #take({ id, found, rounds, isAll, done }: SearchAnswer<Name>): void {
-    if (id !== this.#lastId) return;
+  #take({ found, rounds, isAll }: SearchAnswer<Name>, done: boolean): void {
     this.#rounds = [...this.#rounds, ...rounds];
     this.#played += trialsOf(rounds);
     const pace = this.#played / ((performance.now() - this.#begunAt) / 1000);

@@ -1,17 +1,15 @@
 import type { PreparedLevel } from '@stadion/core/play/attempt';
 import type { Pacer } from '@stadion/core/document/model';
 import { Ways, type Way } from '@stadion/core/forecast/trials';
-import { answering } from './answering.ts';
+import type { Job, Work } from '../answering.ts';
 
-/** Asks where players pass on a level; a later question takes the place of an earlier one. */
-export interface WaysRequest {
-  id: number;
+/** The level, and the pacer whose ways are wanted. */
+export interface WaysQuestion {
   level: PreparedLevel;
   pacer: Pacer;
 }
 
 export interface WaysAnswer {
-  id: number;
   /** Share of the attempts that passed each cell, 0–1. */
   passes: readonly number[];
   played: number;
@@ -19,25 +17,26 @@ export interface WaysAnswer {
   fastest: Way | null;
   /** Number of attempts by a player without faults. */
   tried: number;
-  done: boolean;
 }
 
 const ATTEMPTS = 120;
 const FASTEST_OF = 12;
-const ANSWER_EVERY_MS = 400;
 
-answering(({ level, pacer }: WaysRequest) => {
-  const ways = new Ways(level);
+function begin({ level, pacer }: WaysQuestion): Work<WaysAnswer> {
+  const found = new Ways(level);
   let tried = 0;
   return {
     step() {
-      if (ways.played < ATTEMPTS) ways.play(pacer, 5);
-      if (tried < FASTEST_OF) ways.tryFastest(tried++);
-      return ways.played < ATTEMPTS || tried < FASTEST_OF;
+      if (found.played < ATTEMPTS) found.play(pacer, 5);
+      if (tried < FASTEST_OF) found.tryFastest(tried++);
+      return found.played < ATTEMPTS || tried < FASTEST_OF;
     },
-    read(): Omit<WaysAnswer, 'id' | 'done'> {
-      const { passes, played, fastest } = ways;
+    read() {
+      const { passes, played, fastest } = found;
       return { passes, played, fastest, tried };
     },
   };
-}, ANSWER_EVERY_MS);
+}
+
+/** Where players pass on a level. */
+export const ways: Job<WaysQuestion, WaysAnswer> = { everyMs: 400, begin };

@@ -2,8 +2,8 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/exchange/demo';
 import type { Sweep, SweepAsked } from '@stadion/core/forecast/tuning';
-import type { Stop } from '../workers/answering.ts';
-import type { SearchAnswer, SearchRequest, Round } from '../workers/search.worker.ts';
+import type { Round, SearchAnswer, SearchQuestion } from './engine/jobs/search.ts';
+import type { AskMessage, ReportMessage, StopMessage } from './engine/messages.ts';
 import { SearchStore, type Question } from './searchStore.ts';
 
 const project = homeBeforeDusk();
@@ -14,19 +14,21 @@ const question = (change: Partial<Question<'sweep'>> = {}): Question<'sweep'> =>
   ...change,
 });
 
-let posted: (SearchRequest<'sweep'> | Stop)[];
-let listen: (event: { data: SearchAnswer<'sweep'> }) => void;
+type Asked = AskMessage<'search'>;
+let posted: (Asked | StopMessage)[];
+let listen: (event: { data: ReportMessage<SearchAnswer<'sweep'>> }) => void;
 const start = (): Worker =>
   ({
     addEventListener: (_name: string, listener: typeof listen) => void (listen = listener),
-    postMessage: (message: SearchRequest<'sweep'> | Stop) => void posted.push(message),
+    postMessage: (message: Asked | StopMessage) => void posted.push(message),
   }) as unknown as Worker;
 const searchStore = (): SearchStore<'sweep'> => new SearchStore('sweep', start);
-const last = (): SearchRequest<'sweep'> => posted.at(-1) as SearchRequest<'sweep'>;
+const lastAsked = (): Asked => posted.at(-1) as Asked;
+const last = (): SearchQuestion => lastAsked().question;
 /** The worker reports a number of attempts at the first value. */
-const tell = (least: number, rounds: Round[], isAll = false, { id } = last()): void => {
+const tell = (least: number, rounds: Round[], isAll = false, { id } = lastAsked()): void => {
   const found: Sweep = { points: [], least };
-  listen({ data: { id, found, rounds, isAll, done: isAll || !last().goesOn } });
+  listen({ data: { id, done: isAll || !last().goesOn, answer: { found, rounds, isAll } } });
 };
 
 beforeEach(() => {
@@ -51,7 +53,7 @@ describe('a question asked by hand', () => {
   it('is not answered by what was asked before', () => {
     const one = searchStore();
     one.ask(question());
-    const before = last();
+    const before = lastAsked();
     one.ask(question({ parts: 'another' }));
     tell(10, [[8, 10]], false, before);
     expect(one.read().found).toBeNull();

@@ -1,0 +1,86 @@
+import { evictOldest } from '@stadion/core/basics/memo';
+import { useEffect, useMemo, useState } from 'react';
+import { Desk } from './desk.ts';
+import type { AnswerOf, JobName, QuestionOf } from './engine/jobs/index.ts';
+
+/** A question to the engine, and the text that tells it from others. */
+interface Asking<Name extends JobName> {
+  /** Everything that the answer depends on, as text: the same key is never asked twice. */
+  key: string;
+  question: () => QuestionOf<Name>;
+}
+
+/** An answer until now. */
+export interface ComputedAnswer<Answer> {
+  answer: Answer | null;
+  /** This is the whole answer. */
+  done: boolean;
+  /** It belongs to an earlier question: shown dimmed until the new one comes. */
+  stale: boolean;
+  /** From asking to this answer, ms. */
+  milliseconds: number;
+}
+
+interface Answered<Answer> {
+  key: string;
+  answer: Answer;
+  done: boolean;
+  milliseconds: number;
+}
+
+interface Options {
+  /** Number of complete answers that are kept, so that going back to one shows it at once. */
+  kept: number;
+  /** Edits that come closer together than this are answered once, ms. */
+  settleMs?: number;
+}
+
+/** A hook that asks the engine for one job, one question at a time. */
+export function answerHook<Name extends JobName>(
+  job: Name,
+  { kept, settleMs = 0 }: Options,
+): (asking: Asking<Name> | null) => ComputedAnswer<AnswerOf<Name>> {
+  type Answer = AnswerOf<Name>;
+  const answers = new Map<string, Answered<Answer>>();
+  let listener: ((answer: Answer, done: boolean) => void) | undefined;
+  const desk = new Desk(job, (answer, done) => listener?.(answer, done));
+
+  return function useAnswer(asking) {
+    const key = asking?.key;
+    const [latest, setLatest] = useState<Answered<Answer> | null>(null);
+    useEffect(() => {
+      if (!asking || key === undefined || answers.has(key)) return;
+      const asked = performance.now();
+      const send = (): void => {
+        listener = (answer, done) => {
+          const answered = { key, answer, done, milliseconds: performance.now() - asked };
+          if (done) {
+            answers.set(key, answered);
+            evictOldest(answers, kept);
+          }
+          setLatest(answered);
+        };
+        desk.ask(asking.question());
+      };
+      if (settleMs === 0) {
+        send();
+        return;
+      }
+      const timer = setTimeout(send, settleMs);
+      return () => clearTimeout(timer);
+      // The key stands for all that the answer depends on.
+      // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, [key]);
+    // Nothing is shown to those who ask nothing.
+    const shown = key === undefined ? null : (answers.get(key) ?? latest);
+    return useMemo(
+      () => ({
+        answer: shown?.answer ?? null,
+        done: shown?.done ?? false,
+        stale: shown !== null && shown.key !== key,
+        milliseconds: shown?.milliseconds ?? 0,
+      }),
+      [shown, key],
+    );
+  };
+}
