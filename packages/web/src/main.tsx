@@ -3,7 +3,7 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
 import { makeRouter } from './shell/router.tsx';
-import { makeStore } from './project/store.ts';
+import { makeStore } from './store/store.ts';
 import { StadionProviders } from './ui/index.ts';
 import './styles.css';
 

@@ -4,7 +4,7 @@ import { ENGINE } from '@stadion/core/forecast/trials';
 import type { TuningAsked, TuningFound, TuningName } from '@stadion/core/forecast/tuning';
 import { Desk } from './desk.ts';
 import type { SearchAnswer, Round } from './engine/jobs/search.ts';
-import { keepText, keptText } from '../project/browserKeeps.ts';
+import { keepText, keptText } from '../store/browserKeeps.ts';
 
 /** A question and its pacer. */
 export interface Question<Name extends TuningName> {

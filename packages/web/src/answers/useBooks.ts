@@ -1,7 +1,7 @@
 import type { AttemptRow } from '@stadion/core/forecast/trials';
 import { useEffect, useState } from 'react';
 import { stadionApi } from '../api/stadionApi.ts';
-import { useAppDispatch } from '../project/hooks.ts';
+import { useAppDispatch } from '../store/hooks.ts';
 
 /** Number of questions in one request: an edit repeats only requests with a changed question. */
 const KEYS_AT_ONCE = 12;

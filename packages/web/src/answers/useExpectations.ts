@@ -1,7 +1,7 @@
 import { forecastDone } from '@stadion/core/exchange/contract';
 import { checkExpectation, type ExpectationCheck } from '@stadion/core/authoring/findings';
 import { useMemo } from 'react';
-import { useProject } from '../project/hooks.ts';
+import { useProject } from '../store/hooks.ts';
 import { useForecastsOf } from './usePacerForecasts.ts';
 import { useKnownFindings } from './useFindings.ts';
 

@@ -3,7 +3,8 @@ import { sorted, type AttemptsSeen, type Finding } from '@stadion/core/authoring
 import { PERFECT_PACER } from '@stadion/core/forecast/pacers';
 import { useDeferredValue, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { FindingsSource, type FindingsKnown } from './findingsSource.ts';
-import { usePacer, useProject, useProjectDocument, useSelection } from '../project/hooks.ts';
+import { useSelection } from '../address/address.ts';
+import { usePacer, useProject, useProjectDocument } from '../store/hooks.ts';
 import { usePacerForecasts, usePerfectForecasts } from './usePacerForecasts.ts';
 
 /** One for the page. */

@@ -3,8 +3,9 @@ import { PERFECT_PACER } from '@stadion/core/forecast/pacers';
 import { useEffect, useMemo, useState } from 'react';
 import { shallowEqual, useSelector } from 'react-redux';
 import { stadionApi, useForecastsQuery } from '../api/stadionApi.ts';
-import { useAppDispatch, usePacer, useSelection } from '../project/hooks.ts';
-import type { RootState } from '../project/store.ts';
+import { useSelection } from '../address/address.ts';
+import { useAppDispatch, usePacer } from '../store/hooks.ts';
+import type { RootState } from '../store/store.ts';
 
 const { forecasts } = stadionApi.endpoints;
 

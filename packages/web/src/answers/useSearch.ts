@@ -1,7 +1,8 @@
 import type { Pacer, Project } from '@stadion/core/document/model';
 import { partsOfQuestion, type TuningAsked, type TuningName } from '@stadion/core/forecast/tuning';
 import { useEffect, useEffectEvent, useSyncExternalStore } from 'react';
-import { usePacer, useProject, useSelection } from '../project/hooks.ts';
+import { useSelection } from '../address/address.ts';
+import { usePacer, useProject } from '../store/hooks.ts';
 import { SearchStore, keyOf, type SearchState, type Question } from './searchStore.ts';
 
 /** The part of a project that a question is sent with. */

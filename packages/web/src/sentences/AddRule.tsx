@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
 import { addStanding, namesPieces } from '@stadion/core/authoring/edits';
 import type { Rule } from '@stadion/core/document/model';
-import { useEdit } from '../project/hooks.ts';
-import { mintId } from '../project/mintId.ts';
-import type { LevelContext } from '../project/levelHere.ts';
+import { useEdit } from '../store/hooks.ts';
+import { mintId } from '../store/mintId.ts';
+import type { LevelContext } from '../readings/levelContext.ts';
 import { ruleInWords } from '@stadion/core/play/rules';
 import { ChoiceChip, Finder } from '../ui/index.ts';
 import { intentsFor, ownWaysToWin, sayIntent } from './intents.ts';

@@ -1,9 +1,10 @@
 import { literal, type Amount, type ParameterAmount } from '@stadion/core/document/model';
 import { amountInWords, resolveAmount } from '@stadion/core/play/rules';
 import { addParameter, replaceAt } from '@stadion/core/authoring/edits';
-import { useEdit, useGoto } from '../project/hooks.ts';
+import { useGoto } from '../address/address.ts';
+import { useEdit } from '../store/hooks.ts';
 import { formatNumber, formatPercent, NumberChip, type NumberLimits } from '../ui/index.ts';
-import type { LevelContext } from '../project/levelHere.ts';
+import type { LevelContext } from '../readings/levelContext.ts';
 import { SHARE_LIMITS } from './lengths.ts';
 
 interface Props extends NumberLimits {

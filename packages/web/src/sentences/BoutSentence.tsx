@@ -9,9 +9,9 @@ import {
 } from '@stadion/core/authoring/edits';
 import { literal, type LevelBout } from '@stadion/core/document/model';
 import { MOST_LEVEL } from '@stadion/core/play/bouts';
-import { useEdit } from '../project/hooks.ts';
-import type { LevelContext } from '../project/levelHere.ts';
-import { mintId } from '../project/mintId.ts';
+import { useEdit } from '../store/hooks.ts';
+import type { LevelContext } from '../readings/levelContext.ts';
+import { mintId } from '../store/mintId.ts';
 import { ChoiceChip } from '../ui/index.ts';
 import { AmountChip } from './AmountChip.tsx';
 

@@ -22,12 +22,12 @@ import {
   type Within,
 } from '@stadion/core/authoring/edits';
 import { FindingNotes } from './FindingNote.tsx';
-import { useEdit } from '../project/hooks.ts';
+import { useEdit } from '../store/hooks.ts';
 import { ChoiceChip, Menu } from '../ui/index.ts';
 import { lengthLimits, SHARE_LIMITS } from './lengths.ts';
 import { AmountChip } from './AmountChip.tsx';
 import { choiceOf, conditionOn, groupOn, readingChoices } from './conditions.ts';
-import type { LevelContext } from '../project/levelHere.ts';
+import type { LevelContext } from '../readings/levelContext.ts';
 
 interface Props {
   here: LevelContext;

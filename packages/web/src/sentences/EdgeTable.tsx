@@ -2,8 +2,8 @@ import { startingJudgeAt } from '@stadion/core/forecast/trials';
 import type { Rule } from '@stadion/core/document/model';
 import { edgeCasesOf, endingOfRule } from '@stadion/core/play/rules';
 import { useMemo } from 'react';
-import { useEdit } from '../project/hooks.ts';
-import type { LevelContext } from '../project/levelHere.ts';
+import { useEdit } from '../store/hooks.ts';
+import type { LevelContext } from '../readings/levelContext.ts';
 import { edgeRows, isKept, keepExpectation, type EdgeRow } from './edgeWords.ts';
 
 const TONES = { won: 'text-win', lost: 'text-loss', goesOn: 'text-ink-2' } as const;

@@ -3,8 +3,8 @@ import { causeInWords, effectInWords, leaves, readingInWords } from '@stadion/co
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { removeAt, replaceAt, setOptional } from '@stadion/core/authoring/edits';
-import { useEdit } from '../project/hooks.ts';
-import type { LevelContext } from '../project/levelHere.ts';
+import { useEdit } from '../store/hooks.ts';
+import type { LevelContext } from '../readings/levelContext.ts';
 import { ChoiceChip, Menu, TextInPlace } from '../ui/index.ts';
 import { AmountChip } from './AmountChip.tsx';
 import { EFFECT_LABELS, hiddenChoices, losable, newEffects, pieceChoices, waveChoices } from './effects.ts';

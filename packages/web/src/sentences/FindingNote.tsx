@@ -1,5 +1,5 @@
 import { mendsOf, type Finding } from '@stadion/core/authoring/findings';
-import { useEdit } from '../project/hooks.ts';
+import { useEdit } from '../store/hooks.ts';
 import { Button } from '../ui/index.ts';
 
 /** One finding with its reason and, where there is one, its mend. */

@@ -1,7 +1,7 @@
 import { setOptional } from '@stadion/core/authoring/edits';
 import { StickyNote } from 'lucide-react';
 import { useState } from 'react';
-import { useEdit } from '../project/hooks.ts';
+import { useEdit } from '../store/hooks.ts';
 import { TextInPlace } from '../ui/index.ts';
 
 interface Props {

@@ -16,9 +16,9 @@ import {
   switchRule,
   switchStanding,
 } from '@stadion/core/authoring/edits';
-import { useEdit } from '../project/hooks.ts';
-import { mintId } from '../project/mintId.ts';
-import type { LevelContext } from '../project/levelHere.ts';
+import { useEdit } from '../store/hooks.ts';
+import { mintId } from '../store/mintId.ts';
+import type { LevelContext } from '../readings/levelContext.ts';
 import { ChoiceChip, Menu, type MenuEntry } from '../ui/index.ts';
 import { AmountChip } from './AmountChip.tsx';
 import { ConditionSentence } from './ConditionSentence.tsx';

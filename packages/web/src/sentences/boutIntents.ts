@@ -1,5 +1,5 @@
 import { literal, type Effect, type Rule } from '@stadion/core/document/model';
-import type { LevelContext } from '../project/levelHere.ts';
+import type { LevelContext } from '../readings/levelContext.ts';
 import type { Topic } from './ruleTopics.ts';
 import { condition, loses, rule, so, wins, type Intent } from './saying.ts';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/exchange/demo';
 import { Condition } from '@stadion/core/document/model';
-import { levelHere, type LevelContext } from '../project/levelHere.ts';
+import { levelHere, type LevelContext } from '../readings/levelContext.ts';
 import { takenConditions } from '@stadion/core/authoring/edits';
 import { choiceOf, conditionOn, groupOn, readingChoices } from './conditions.ts';
 

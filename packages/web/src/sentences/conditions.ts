@@ -3,7 +3,7 @@ import { freshId, literal, type Condition, type Reading } from '@stadion/core/do
 import { READINGS, readingInWords } from '@stadion/core/play/rules';
 import type { Choice } from '../ui/index.ts';
 import { takenConditions } from '@stadion/core/authoring/edits';
-import type { LevelContext } from '../project/levelHere.ts';
+import type { LevelContext } from '../readings/levelContext.ts';
 
 const keyOf = (reading: Reading): string => JSON.stringify(reading);
 

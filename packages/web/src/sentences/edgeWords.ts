@@ -4,8 +4,8 @@ import { type Condition, type Expectation, type ReadingName } from '@stadion/cor
 import { causeInWords, eachCondition, READINGS, readingInWords } from '@stadion/core/play/rules';
 import { formatNumber, formatPercent } from '../ui/index.ts';
 import { insertEntry, type NamedEdit } from '@stadion/core/authoring/edits';
-import { mintId } from '../project/mintId.ts';
-import type { LevelContext } from '../project/levelHere.ts';
+import { mintId } from '../store/mintId.ts';
+import type { LevelContext } from '../readings/levelContext.ts';
 import { lengthLimits } from './lengths.ts';
 
 const PLACES: Readonly<Record<EdgeCase['place'], string>> = {

@@ -1,6 +1,6 @@
 import { literal, type Effect, type EffectName, type Project } from '@stadion/core/document/model';
 import type { Choice } from '../ui/index.ts';
-import type { LevelContext } from '../project/levelHere.ts';
+import type { LevelContext } from '../readings/levelContext.ts';
 
 /** Pieces of the level that an effect can act on, as choices for a chip. */
 export function pieceChoices({ level, names }: LevelContext, ...sorts: string[]): Choice[] {

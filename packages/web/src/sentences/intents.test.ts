@@ -4,7 +4,7 @@ import { importProject } from '@stadion/core/exchange/formats';
 import { documentOf, emptyProject, newLevel, projectOf, type Project } from '@stadion/core/document/model';
 import { applyPatch } from '@stadion/core/basics/patch';
 import type { NamedEdit } from '@stadion/core/authoring/edits';
-import { levelHere } from '../project/levelHere.ts';
+import { levelHere } from '../readings/levelContext.ts';
 import { intentsFor, ownWaysToWin, sayIntent } from './intents.ts';
 import { shownRules, topicOf, type Topic } from './ruleTopics.ts';
 

@@ -8,8 +8,8 @@ import {
 } from '@stadion/core/document/model';
 import { groundKindOf } from '@stadion/core/play/movement';
 import { addRules, at, removeRule, replaceAt, type NamedEdit } from '@stadion/core/authoring/edits';
-import { mintId } from '../project/mintId.ts';
-import type { LevelContext } from '../project/levelHere.ts';
+import { mintId } from '../store/mintId.ts';
+import type { LevelContext } from '../readings/levelContext.ts';
 import { boutIntents } from './boutIntents.ts';
 import { conditionOn, readingsHere } from './conditions.ts';
 import { readingInWords } from '@stadion/core/play/rules';

@@ -5,23 +5,13 @@ import { counted } from '@stadion/core/basics/wording';
 import { countsOf } from '../features/findings/groups.ts';
 import { nameRefused, Button, Mark, Menu, TextInPlace, Tip } from '../ui/index.ts';
 import { at, replaceAt } from '@stadion/core/authoring/edits';
-import {
-  addressOf,
-  useAppDispatch,
-  useDocument,
-  useAppSelector,
-  useEdit,
-  useGoto,
-  useHistory,
-  useProject,
-  useSelection,
-  type Screen,
-} from '../project/hooks.ts';
-import type { DocumentState } from '../project/documentSlice.ts';
+import { addressOf, useGoto, useSelection, type Screen } from '../address/address.ts';
+import { useAppDispatch, useDocument, useAppSelector, useEdit, useHistory, useProject } from '../store/hooks.ts';
+import type { DocumentState } from '../store/documentSlice.ts';
 import { useExpectations } from '../answers/useExpectations.ts';
 import { useHaveFindingsCome, useFindings } from '../answers/useFindings.ts';
-import { lastCast } from '../project/useKept.ts';
-import { drawerOpened } from '../project/viewSlice.ts';
+import { lastCast } from '../store/useKept.ts';
+import { drawerOpened } from '../store/viewSlice.ts';
 import { screenAt, SCREENS } from './screens.ts';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';

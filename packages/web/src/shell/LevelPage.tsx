@@ -2,9 +2,10 @@ import { Suspense, useMemo } from 'react';
 import { ForecastPanel } from '../features/forecast/ForecastPanel.tsx';
 import { LevelHead } from '../features/level/LevelHead.tsx';
 import { LevelSheet } from '../features/level/LevelSheet.tsx';
-import { FirstStep } from '../project/FirstStep.tsx';
-import { usePacer, useProject, useSelection } from '../project/hooks.ts';
-import { levelHere, type LevelContext } from '../project/levelHere.ts';
+import { FirstStep } from '../parts/FirstStep.tsx';
+import { useSelection } from '../address/address.ts';
+import { usePacer, useProject } from '../store/hooks.ts';
+import { levelHere, type LevelContext } from '../readings/levelContext.ts';
 import { useForecast } from '../answers/useForecast.ts';
 import { part } from './parts.ts';
 

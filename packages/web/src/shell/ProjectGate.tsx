@@ -1,10 +1,10 @@
 import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { Link, Outlet, useParams } from 'react-router';
-import { useDocument } from '../project/hooks.ts';
-import type { Store } from '../project/store.ts';
-import { projectLeft } from '../project/viewSlice.ts';
-import { startSync } from '../project/sync.ts';
+import { useDocument } from '../store/hooks.ts';
+import type { Store } from '../store/store.ts';
+import { projectLeft } from '../store/viewSlice.ts';
+import { startSync } from '../store/sync/sync.ts';
 
 /** Opens the project that the address names; everything below it can count on an open document. */
 export function ProjectGate() {

@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import type { PartKey } from '../project/screen.ts';
+import type { PartKey } from '../address/screen.ts';
 import type { Shortcut } from '../ui/shortcuts.ts';
 
 interface Props {

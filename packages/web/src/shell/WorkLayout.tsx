@@ -7,23 +7,16 @@ import { ConflictNotice } from '../features/history/ConflictNotice.tsx';
 import { RefusalNotice } from '../features/history/RefusalNotice.tsx';
 import { Track } from '../features/track/Track.tsx';
 import { addLevel, duplicateLevel, moveSlot } from '@stadion/core/authoring/edits';
-import {
-  useAppDispatch,
-  useAppSelector,
-  useGoto,
-  useHistory,
-  useProject,
-  useSelection,
-  useSequenceEdit,
-} from '../project/hooks.ts';
+import { useGoto, useSelection, useSequenceEdit } from '../address/address.ts';
+import { useAppDispatch, useAppSelector, useHistory, useProject } from '../store/hooks.ts';
 import { loadProblemSchema } from '../api/http.ts';
 import { Header } from './Header.tsx';
 import { loadParts, part } from './parts.ts';
 import { screenAt, SCREENS } from './screens.ts';
 import { useShortcuts, type Shortcut } from '../ui/shortcuts.ts';
 import { ShortcutList } from './ShortcutList.tsx';
-import { mintId } from '../project/mintId.ts';
-import { drawerOpened, renamingStarted } from '../project/viewSlice.ts';
+import { mintId } from '../store/mintId.ts';
+import { drawerOpened, renamingStarted } from '../store/viewSlice.ts';
 
 // Parts that are opened now and then are loaded when they first open.
 const FindingsDrawer = part(async () => (await import('../features/findings/FindingsDrawer.tsx')).FindingsDrawer);

@@ -1,4 +1,4 @@
-import { NUMBER_KEYS, BORDER_KEYS, type ScreenDescription } from '../project/screen.ts';
+import { NUMBER_KEYS, BORDER_KEYS, type ScreenDescription } from '../address/screen.ts';
 
 export const rampsScreen: ScreenDescription = {
   path: 'ramps',

@@ -1,6 +1,6 @@
 import { Suspense } from 'react';
 import { createBrowserRouter, Navigate } from 'react-router';
-import { useSelection } from '../project/hooks.ts';
+import { useSelection } from '../address/address.ts';
 import { Failure } from './Failure.tsx';
 import { ProjectGate } from './ProjectGate.tsx';
 import { part } from './parts.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { addressOf } from '../project/hooks.ts';
+import { addressOf } from '../address/address.ts';
 import { SCREENS, screenAt } from './screens.ts';
 
 describe('the screens', () => {

@@ -4,7 +4,7 @@ import { kindsScreen } from '../features/kinds/screen.ts';
 import { playScreen } from '../features/play/screen.ts';
 import { sequenceScreen } from '../features/sequence/screen.ts';
 import { trialsScreen } from '../features/trials/screen.ts';
-import type { Screen } from '../project/hooks.ts';
+import type { Screen } from '../address/address.ts';
 import { levelScreen } from './levelScreen.ts';
 import { part } from './parts.ts';
 import { rampsScreen } from './rampsScreen.ts';

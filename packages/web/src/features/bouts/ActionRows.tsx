@@ -1,8 +1,8 @@
 import { addAction, at, removeAction, replaceAt, setOptional } from '@stadion/core/authoring/edits';
 import type { Action } from '@stadion/core/document/model';
 import { actionFormulaError } from '@stadion/core/document/ramps';
-import { useEdit } from '../../project/hooks.ts';
-import { mintId } from '../../project/mintId.ts';
+import { useEdit } from '../../store/hooks.ts';
+import { mintId } from '../../store/mintId.ts';
 import { ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';
 import { Part, Row, type BoutsHere } from './shared.tsx';
 

@@ -1,6 +1,6 @@
 import { at, replaceAt, setOptional } from '@stadion/core/authoring/edits';
 import { freshName, literal, type Fighter } from '@stadion/core/document/model';
-import { useEdit } from '../../project/hooks.ts';
+import { useEdit } from '../../store/hooks.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip, nameRefused, NumberChip, TextInPlace } from '../../ui/index.ts';
 import type { BoutsHere } from './shared.tsx';

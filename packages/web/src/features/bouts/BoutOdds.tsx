@@ -2,7 +2,7 @@ import { everyPacer } from '@stadion/core/forecast/pacers';
 import { LEVEL_SHARES, type Meeting } from '@stadion/core/play/bouts';
 import type { Bouts } from '@stadion/core/document/model';
 import { useMemo } from 'react';
-import { useProject } from '../../project/hooks.ts';
+import { useProject } from '../../store/hooks.ts';
 import { answerHook } from '../../answers/useAnswer.ts';
 import { formatNumber, formatPercent } from '../../ui/index.ts';
 

@@ -1,8 +1,8 @@
 import { makeBoutWorld, meetingOf, prepareBout } from '@stadion/core/play/bouts';
 import { useMemo, type ReactNode } from 'react';
 import { useFindings } from '../../answers/useFindings.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
-import { QuietSheet } from '../../project/QuietSheet.tsx';
+import type { LevelContext } from '../../readings/levelContext.ts';
+import { QuietSheet } from '../../parts/QuietSheet.tsx';
 import { BoutSentence } from '../../sentences/BoutSentence.tsx';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
 import { TryBout } from '../../sentences/TryBout.tsx';

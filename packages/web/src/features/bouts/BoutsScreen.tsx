@@ -1,10 +1,11 @@
 import { startBouts } from '@stadion/core/authoring/edits';
 import { useMemo } from 'react';
-import { useEdit, useProject, useSelection } from '../../project/hooks.ts';
-import { levelHere } from '../../project/levelHere.ts';
-import { KindsSwitch } from '../../project/KindsSwitch.tsx';
-import { FirstStep } from '../../project/FirstStep.tsx';
-import { QuietSheet } from '../../project/QuietSheet.tsx';
+import { useSelection } from '../../address/address.ts';
+import { useEdit, useProject } from '../../store/hooks.ts';
+import { levelHere } from '../../readings/levelContext.ts';
+import { KindsSwitch } from '../../parts/KindsSwitch.tsx';
+import { FirstStep } from '../../parts/FirstStep.tsx';
+import { QuietSheet } from '../../parts/QuietSheet.tsx';
 import { Button } from '../../ui/index.ts';
 import { ActionRows } from './ActionRows.tsx';
 import { FighterRows } from './FighterRows.tsx';

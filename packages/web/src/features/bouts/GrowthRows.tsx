@@ -1,7 +1,7 @@
 import { experienceNeeded, meetingsAlong } from '@stadion/core/play/bouts';
 import { at, replaceAt } from '@stadion/core/authoring/edits';
 import { useMemo } from 'react';
-import { useEdit } from '../../project/hooks.ts';
+import { useEdit } from '../../store/hooks.ts';
 import { Button, formatNumber, NumberChip } from '../../ui/index.ts';
 import { Part, type BoutsHere } from './shared.tsx';
 

@@ -1,6 +1,6 @@
 import { USUAL_TURN_SECONDS } from '@stadion/core/play/bouts';
 import { at, replaceAt, setOptional } from '@stadion/core/authoring/edits';
-import { useEdit } from '../../project/hooks.ts';
+import { useEdit } from '../../store/hooks.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 import { Part, type BoutsHere } from './shared.tsx';
 

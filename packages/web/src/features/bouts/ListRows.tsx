@@ -12,8 +12,8 @@ import {
   replaceAt,
 } from '@stadion/core/authoring/edits';
 import { literal, type Group, type Statistic } from '@stadion/core/document/model';
-import { useEdit } from '../../project/hooks.ts';
-import { mintId } from '../../project/mintId.ts';
+import { useEdit } from '../../store/hooks.ts';
+import { mintId } from '../../store/mintId.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip } from '../../ui/index.ts';
 import { Part, Row, type BoutsHere } from './shared.tsx';

@@ -1,8 +1,8 @@
 import { makeBoutWorld, MOST_LEVEL, prepareBout, type Meeting } from '@stadion/core/play/bouts';
 import type { Fighter } from '@stadion/core/document/model';
 import { useMemo } from 'react';
-import { useSelection } from '../../project/hooks.ts';
-import { useKept } from '../../project/useKept.ts';
+import { useSelection } from '../../address/address.ts';
+import { useKept } from '../../store/useKept.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 import { BothSides } from './BothSides.tsx';
 import { BoutOdds } from './BoutOdds.tsx';

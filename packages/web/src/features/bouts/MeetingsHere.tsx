@@ -1,6 +1,6 @@
 import { at, replaceAt, setMeetings, setOptional } from '@stadion/core/authoring/edits';
 import { literal, type Meetings, type Project } from '@stadion/core/document/model';
-import { useEdit } from '../../project/hooks.ts';
+import { useEdit } from '../../store/hooks.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip, formatPercent, NumberChip } from '../../ui/index.ts';
 import type { BoutsHere } from './shared.tsx';

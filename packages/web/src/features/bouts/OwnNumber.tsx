@@ -1,7 +1,7 @@
 import { MOST_LEVEL, statisticsOf } from '@stadion/core/play/bouts';
 import { at, setLikeness, setStatistic } from '@stadion/core/authoring/edits';
 import type { Fighter, Statistic } from '@stadion/core/document/model';
-import { useEdit } from '../../project/hooks.ts';
+import { useEdit } from '../../store/hooks.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { formatNumber, NumberChip } from '../../ui/index.ts';
 import type { BoutsHere } from './shared.tsx';

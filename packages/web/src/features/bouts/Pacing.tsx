@@ -1,8 +1,8 @@
 import { LEAST_SEEN, meetingsAlong, MOST_BOUTS_TO_A_LEVEL, pacingOf } from '@stadion/core/play/bouts';
 import { useMemo, type ReactNode } from 'react';
-import { useColumns } from '../../project/columns.ts';
-import { useGoto } from '../../project/hooks.ts';
-import { SelectedColumn, SlotRow } from '../../project/SlotRow.tsx';
+import { useColumns } from '../../columns/columns.ts';
+import { useGoto } from '../../address/address.ts';
+import { SelectedColumn, SlotRow } from '../../columns/SlotRow.tsx';
 import { formatNumber } from '../../ui/index.ts';
 import { MeetingsHere } from './MeetingsHere.tsx';
 import { Part, type BoutsHere } from './shared.tsx';

@@ -2,7 +2,7 @@ import { memoizeByObject } from '@stadion/core/basics/memo';
 import type { Project } from '@stadion/core/document/model';
 import { everyPacer } from '@stadion/core/forecast/pacers';
 import { hasBouts, MOST_TRIES, type Travelled } from '@stadion/core/forecast/trials';
-import { useProject } from '../../project/hooks.ts';
+import { useProject } from '../../store/hooks.ts';
 import { answerHook } from '../../answers/useAnswer.ts';
 import { formatNumber } from '../../ui/index.ts';
 

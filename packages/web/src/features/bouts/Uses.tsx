@@ -1,6 +1,6 @@
 import { setUse } from '@stadion/core/authoring/edits';
 import type { Fighter } from '@stadion/core/document/model';
-import { useEdit } from '../../project/hooks.ts';
+import { useEdit } from '../../store/hooks.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 import type { BoutsHere } from './shared.tsx';
 

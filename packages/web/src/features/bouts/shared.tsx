@@ -1,6 +1,6 @@
 import type { Bouts } from '@stadion/core/document/model';
 import type { ReactNode } from 'react';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { nameRefused, TextInPlace } from '../../ui/index.ts';
 
 /** Context of every part of the screen. */

@@ -2,9 +2,9 @@ import { namesFor } from '@stadion/core/play/attempt';
 import { allKinds } from '@stadion/core/authoring/edits';
 import type { Finding } from '@stadion/core/authoring/findings';
 import { FIND_PLACES } from './places.ts';
-import { placeOfFinding } from '../../project/placeOfFinding.ts';
+import { placeOfFinding } from '../../address/placeOfFinding.ts';
 import type { Level, Project } from '@stadion/core/document/model';
-import type { Goto } from '../../project/hooks.ts';
+import type { Goto } from '../../address/address.ts';
 import { ruleInWords } from '@stadion/core/play/rules';
 
 /** Something that can be found, and where it is. */

@@ -1,4 +1,4 @@
-import type { Goto } from '../../project/hooks.ts';
+import type { Goto } from '../../address/address.ts';
 
 /** A heading, field or act of a screen, with other words that people look for it by. */
 export interface FindPlace {

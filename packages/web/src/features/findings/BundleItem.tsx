@@ -1,7 +1,7 @@
 import type { Finding } from '@stadion/core/authoring/findings';
 import { positionOf } from '@stadion/core/document/model';
 import { useState } from 'react';
-import { useProject } from '../../project/hooks.ts';
+import { useProject } from '../../store/hooks.ts';
 import { FindingItem } from './FindingItem.tsx';
 import { keyOf, type GroupedBy } from './groups.ts';
 import { MendAll } from './MendAll.tsx';

@@ -1,7 +1,8 @@
 import { positionOf, type Expectation, type Project } from '@stadion/core/document/model';
 import { X } from 'lucide-react';
 import { dropExpectation } from '@stadion/core/authoring/edits';
-import { useEdit, useGoto, useProject } from '../../project/hooks.ts';
+import { useGoto } from '../../address/address.ts';
+import { useEdit, useProject } from '../../store/hooks.ts';
 import { useExpectations } from '../../answers/useExpectations.ts';
 
 const VERDICTS = { won: 'won', lost: 'lost', goesOn: 'it goes on' } as const;

@@ -1,7 +1,8 @@
 import { findingClass, leaveSo, mendsOf, type Finding, type Remedy } from '@stadion/core/authoring/findings';
 import { useState, type KeyboardEvent } from 'react';
-import { addressOf, useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
-import { placeOfFinding } from '../../project/placeOfFinding.ts';
+import { addressOf, useGoto, useSelection } from '../../address/address.ts';
+import { useEdit, useProject } from '../../store/hooks.ts';
+import { placeOfFinding } from '../../address/placeOfFinding.ts';
 import { Button } from '../../ui/index.ts';
 import { LeaveForm } from './LeaveForm.tsx';
 import { SOURCES, type GroupedBy } from './groups.ts';

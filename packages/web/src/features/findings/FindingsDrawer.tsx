@@ -1,8 +1,8 @@
 import { SEVERITIES, type Severity, type Source } from '@stadion/core/authoring/findings';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { useAppDispatch, useProject } from '../../project/hooks.ts';
+import { useAppDispatch, useProject } from '../../store/hooks.ts';
 import { useAllFindings, useHaveFindingsCome } from '../../answers/useFindings.ts';
-import { drawerOpened } from '../../project/viewSlice.ts';
+import { drawerOpened } from '../../store/viewSlice.ts';
 import { ChoiceChip, Drawer, Segmented } from '../../ui/index.ts';
 import { BundleItem } from './BundleItem.tsx';
 import { Expectations } from './Expectations.tsx';

@@ -1,6 +1,6 @@
 import { countAgain, leftBecause, type Finding } from '@stadion/core/authoring/findings';
 import { positionOf } from '@stadion/core/document/model';
-import { useEdit, useProject } from '../../project/hooks.ts';
+import { useEdit, useProject } from '../../store/hooks.ts';
 import { keyOf } from './groups.ts';
 
 /** Findings that are left as they are, with the reasons. */

@@ -2,7 +2,7 @@ import { mendAll, type Finding } from '@stadion/core/authoring/findings';
 import { MAX_OPERATIONS_IN_AN_EDIT } from '@stadion/core/exchange/contract';
 import { positionOf } from '@stadion/core/document/model';
 import { useMemo, useState } from 'react';
-import { useEdit, useProject, useProjectDocument } from '../../project/hooks.ts';
+import { useEdit, useProject, useProjectDocument } from '../../store/hooks.ts';
 import { Button } from '../../ui/index.ts';
 import { keyOf } from './groups.ts';
 

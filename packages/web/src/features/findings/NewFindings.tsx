@@ -1,6 +1,6 @@
 import type { Finding } from '@stadion/core/authoring/findings';
 import { useEffect, useRef, useState } from 'react';
-import { useSelection } from '../../project/hooks.ts';
+import { useSelection } from '../../address/address.ts';
 import { useFindings } from '../../answers/useFindings.ts';
 import { keyOf } from './groups.ts';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/exchange/demo';
 import { findingsOf, type Finding } from '@stadion/core/authoring/findings';
-import { placeOfFinding } from '../../project/placeOfFinding.ts';
+import { placeOfFinding } from '../../address/placeOfFinding.ts';
 import { countsOf, groupsOf, keyOf, linesOf, shown } from './groups.ts';
 
 const project = homeBeforeDusk();

@@ -1,8 +1,8 @@
 import type { Pacer } from '@stadion/core/document/model';
 import type { Forecast } from '@stadion/core/forecast/trials';
 import { at, expectClearRate, removeAt, replaceAt } from '@stadion/core/authoring/edits';
-import { useEdit } from '../../project/hooks.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
+import { useEdit } from '../../store/hooks.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { NumberChip } from '../../ui/index.ts';
 
 /** The expectation of this forecast, if there is one. */

@@ -3,7 +3,7 @@ import { sectionsOf } from '@stadion/core/play/grid';
 import { looksAt, lossMarks, sceneOf, type Mark } from '@stadion/core/play/scene';
 import type { Forecast } from '@stadion/core/forecast/trials';
 import { useMemo } from 'react';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { formatNumber, GroundPicture } from '../../ui/index.ts';
 
 interface Props {

@@ -1,7 +1,7 @@
 import { CELLS, cellsOn, groundOfText, legendOf, textOfGround, type TextFault } from '@stadion/core/authoring/building';
 import { useMemo, useRef, useState } from 'react';
-import type { LevelContext } from '../../project/levelHere.ts';
-import { mintId } from '../../project/mintId.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
+import { mintId } from '../../store/mintId.ts';
 import { Button } from '../../ui/index.ts';
 import { CELL_WORDS, type Outcome } from './gestures.ts';
 

@@ -16,9 +16,9 @@ import { copyGround, lostByCopying, sentencesNaming, slotsNamed } from '@stadion
 import { namesFor } from '@stadion/core/play/attempt';
 import type { Ground, Level } from '@stadion/core/document/model';
 import { useState } from 'react';
-import { useEdit } from '../../project/hooks.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
-import { mintId } from '../../project/mintId.ts';
+import { useEdit } from '../../store/hooks.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
+import { mintId } from '../../store/mintId.ts';
 import { Button, ChoiceChip, Menu, NumberChip } from '../../ui/index.ts';
 import type { Outcome } from './gestures.ts';
 

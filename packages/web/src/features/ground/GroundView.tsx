@@ -34,11 +34,12 @@ import {
 import { rulesOf } from '@stadion/core/play/rules';
 import type { Forecast } from '@stadion/core/forecast/trials';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
-import { useEdit, useGoto, usePacer, useSequenceEdit } from '../../project/hooks.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
-import { mintId } from '../../project/mintId.ts';
-import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
-import { freeLook } from '../../project/looks.ts';
+import { useGoto, useSequenceEdit } from '../../address/address.ts';
+import { useEdit, usePacer } from '../../store/hooks.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
+import { mintId } from '../../store/mintId.ts';
+import { RemovalConfirm } from '../../parts/RemovalConfirm.tsx';
+import { freeLook } from '../../readings/looks.ts';
 import { Confirm } from '../../ui/index.ts';
 import { AsText } from './AsText.tsx';
 import { choiceByKey, choiceOfKind, handChoices, keyOfHand } from './choices.ts';

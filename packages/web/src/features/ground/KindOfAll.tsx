@@ -1,7 +1,7 @@
 import { at, replaceAt } from '@stadion/core/authoring/edits';
 import { KINDS_OF_PIECE, type Piece } from '@stadion/core/document/model';
-import { useEdit } from '../../project/hooks.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
+import { useEdit } from '../../store/hooks.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { ChoiceChip } from '../../ui/index.ts';
 
 /** The kind of several held pieces: all of them change together. */

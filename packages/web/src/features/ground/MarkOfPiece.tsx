@@ -1,5 +1,5 @@
 import type { Look, MarkedPiece, Project } from '@stadion/core/document/model';
-import { freeLook, takenMarks } from '../../project/looks.ts';
+import { freeLook, takenMarks } from '../../readings/looks.ts';
 import { LookChip } from '../../sentences/index.ts';
 
 interface Props {

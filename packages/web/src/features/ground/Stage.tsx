@@ -13,8 +13,8 @@ import {
   type Mark,
 } from '@stadion/core/play/scene';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { LevelContext } from '../../project/levelHere.ts';
-import { mintId } from '../../project/mintId.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
+import { mintId } from '../../store/mintId.ts';
 import { GroundPicture, useDragged } from '../../ui/index.ts';
 import {
   boxOfDrag,

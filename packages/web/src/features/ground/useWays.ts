@@ -1,7 +1,7 @@
 import { prepareLevel } from '@stadion/core/play/movement';
 import type { Pacer } from '@stadion/core/document/model';
 import { useMemo } from 'react';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import type { WaysAnswer } from '../../answers/engine/jobs/ways.ts';
 import { answerHook } from '../../answers/useAnswer.ts';
 

@@ -1,6 +1,6 @@
 import type { Cell } from '@stadion/core/authoring/building';
 import type { Ground, Id, Piece } from '@stadion/core/document/model';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { piecesAt } from './gestures.ts';
 
 /** Name of a piece: its own, or its kind and number. */

@@ -1,5 +1,6 @@
 import { useGamesQuery } from '../../api/stadionApi.ts';
-import { useProject, useSelection } from '../../project/hooks.ts';
+import { useSelection } from '../../address/address.ts';
+import { useProject } from '../../store/hooks.ts';
 import { formatMoment } from '../../ui/index.ts';
 
 /** Games that are connected now, and what they have told. */

@@ -9,7 +9,8 @@ import {
   useHandOffQuery,
   useHandOffsQuery,
 } from '../../api/stadionApi.ts';
-import { useAppSelector, useProject, useSelection } from '../../project/hooks.ts';
+import { useSelection } from '../../address/address.ts';
+import { useAppSelector, useProject } from '../../store/hooks.ts';
 import { useExpectations } from '../../answers/useExpectations.ts';
 import { Button, formatMoment } from '../../ui/index.ts';
 

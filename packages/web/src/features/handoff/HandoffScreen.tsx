@@ -10,8 +10,9 @@ import {
 } from '@stadion/core/exchange/formats';
 import type { Project, ProjectDocument } from '@stadion/core/document/model';
 import { useMemo, type ReactNode } from 'react';
-import { useAppSelector, useProject, useProjectDocument, useSelection } from '../../project/hooks.ts';
-import { ImportFile } from '../../project/ImportFile.tsx';
+import { useSelection } from '../../address/address.ts';
+import { useAppSelector, useProject, useProjectDocument } from '../../store/hooks.ts';
+import { ImportFile } from '../../parts/ImportFile.tsx';
 import { FieldList } from './FieldList.tsx';
 import { Games } from './Games.tsx';
 import { HandOver } from './HandOver.tsx';

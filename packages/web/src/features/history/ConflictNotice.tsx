@@ -1,8 +1,8 @@
 import type { Edit, Revision } from '@stadion/core/exchange/contract';
 import type { PatchOperation } from '@stadion/core/basics/patch';
 import { nanoid } from 'nanoid';
-import { clashSettled, edited } from '../../project/documentSlice.ts';
-import { useAppDispatch, useDocument } from '../../project/hooks.ts';
+import { clashSettled, edited } from '../../store/documentSlice.ts';
+import { useAppDispatch, useDocument } from '../../store/hooks.ts';
 import { Button } from '../../ui/index.ts';
 
 /** A plain value, where the edit's name does not tell it: a text, a number, yes or no. */

@@ -5,8 +5,9 @@ import { patchBetween } from '@stadion/core/basics/patch';
 import { nanoid } from 'nanoid';
 import { useEffect, useState } from 'react';
 import { fetchJson } from '../../api/http.ts';
-import { edited, opened } from '../../project/documentSlice.ts';
-import { useAppDispatch, useDocument, useProject, useProjectDocument, useSelection } from '../../project/hooks.ts';
+import { edited, opened } from '../../store/documentSlice.ts';
+import { useSelection } from '../../address/address.ts';
+import { useAppDispatch, useDocument, useProject, useProjectDocument } from '../../store/hooks.ts';
 import { Button } from '../../ui/index.ts';
 
 /** Number of differences that are named. */

@@ -11,16 +11,10 @@ import {
   useRenameSnapshotMutation,
   useSnapshotsQuery,
 } from '../../api/stadionApi.ts';
-import { callMyself, myName } from '../../project/me.ts';
-import {
-  useAppDispatch,
-  useAppSelector,
-  useEdit,
-  useGoto,
-  useProjectDocument,
-  useSelection,
-} from '../../project/hooks.ts';
-import { drawerOpened } from '../../project/viewSlice.ts';
+import { callMyself, myName } from '../../store/me.ts';
+import { useGoto, useSelection } from '../../address/address.ts';
+import { useAppDispatch, useAppSelector, useEdit, useProjectDocument } from '../../store/hooks.ts';
+import { drawerOpened } from '../../store/viewSlice.ts';
 import { Drawer, formatMoment, nameRefused, Confirm, TextInPlace, Tip } from '../../ui/index.ts';
 import { byMinutes, documentAfter, pastOf, type PastEdit } from './past.ts';
 

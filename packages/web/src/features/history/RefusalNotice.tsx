@@ -1,5 +1,5 @@
-import { refusalsRead, type Refusal } from '../../project/documentSlice.ts';
-import { useAppDispatch, useDocument } from '../../project/hooks.ts';
+import { refusalsRead, type Refusal } from '../../store/documentSlice.ts';
+import { useAppDispatch, useDocument } from '../../store/hooks.ts';
 import { Button } from '../../ui/index.ts';
 
 /** Number of refusals that are shown one by one. */

@@ -6,8 +6,8 @@ import {
   type EnemyKind,
   type HazardKind,
 } from '@stadion/core/document/model';
-import { useEdit } from '../../project/hooks.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
+import { useEdit } from '../../store/hooks.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 

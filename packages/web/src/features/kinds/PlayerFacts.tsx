@@ -1,7 +1,7 @@
 import { literal, usualShooting, type Project } from '@stadion/core/document/model';
 import { at, replaceAt } from '@stadion/core/authoring/edits';
-import { useEdit } from '../../project/hooks.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
+import { useEdit } from '../../store/hooks.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { MOVES, RoamMoves } from './moves/index.ts';
 import { nameRefused, ChoiceChip, NumberChip, TextInPlace } from '../../ui/index.ts';

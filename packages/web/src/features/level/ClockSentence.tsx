@@ -1,10 +1,10 @@
 import type { Finding } from '@stadion/core/authoring/findings';
 import { literal } from '@stadion/core/document/model';
 import { addAt, at, replaceAt } from '@stadion/core/authoring/edits';
-import { useEdit } from '../../project/hooks.ts';
+import { useEdit } from '../../store/hooks.ts';
 import { ChoiceChip } from '../../ui/index.ts';
 import { AmountChip, conditionOn, ConditionSentence } from '../../sentences/index.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 
 const STARTS = [
   { value: 'load', label: 'the load' },

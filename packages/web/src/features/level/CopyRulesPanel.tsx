@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { copyRules, slotsNamed, type CopiedRules, type LevelChange } from '@stadion/core/authoring/edits';
-import { useEdit } from '../../project/hooks.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
+import { useEdit } from '../../store/hooks.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { ruleInWords } from '@stadion/core/play/rules';
 import { topicOf } from '../../sentences/index.ts';
 import { Button, ChoiceChip } from '../../ui/index.ts';

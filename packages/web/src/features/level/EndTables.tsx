@@ -1,7 +1,7 @@
 import { startingJudgeAt } from '@stadion/core/forecast/trials';
 import { clockCasesOf, starCasesOf, type EndCase } from '@stadion/core/play/rules';
 import { useMemo } from 'react';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { CaseTable, valueInWords, verdictInWords, type EdgeRow } from '../../sentences/index.ts';
 import { STAR_READINGS } from '../../sentences/starReadings.ts';
 

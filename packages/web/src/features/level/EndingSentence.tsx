@@ -1,8 +1,8 @@
 import type { EndingSide, GoesOn } from '@stadion/core/document/model';
 import { resolveAmount } from '@stadion/core/play/rules';
 import { at, replaceAt } from '@stadion/core/authoring/edits';
-import { useEdit } from '../../project/hooks.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
+import { useEdit } from '../../store/hooks.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { AmountChip } from '../../sentences/index.ts';
 import { ChoiceChip, formatNumber, Menu, TextInPlace } from '../../ui/index.ts';
 

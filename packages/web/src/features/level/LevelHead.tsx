@@ -1,8 +1,9 @@
 import { renameLevel } from '@stadion/core/authoring/edits';
 import type { ReactNode } from 'react';
-import { useAppDispatch, useAppSelector, useEdit, useGoto, useSelection } from '../../project/hooks.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
-import { renamingStarted } from '../../project/viewSlice.ts';
+import { useGoto, useSelection } from '../../address/address.ts';
+import { useAppDispatch, useAppSelector, useEdit } from '../../store/hooks.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
+import { renamingStarted } from '../../store/viewSlice.ts';
 import { nameRefused, Segmented, TextInPlace } from '../../ui/index.ts';
 
 const viewsOf = ({ level }: LevelContext) => [

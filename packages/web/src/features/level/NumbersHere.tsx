@@ -1,8 +1,8 @@
 import { deriveValue } from '@stadion/core/document/ramps';
 import { READING_WORDS } from '@stadion/core/authoring/edits';
-import { useGoto } from '../../project/hooks.ts';
+import { useGoto } from '../../address/address.ts';
 import { formatNumber, Tip } from '../../ui/index.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 
 /** Every parameter's value at this slot, each with the chain that made it and the way to its lane. */
 export function NumbersHere({ here }: { here: LevelContext }) {

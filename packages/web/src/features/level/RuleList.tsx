@@ -1,7 +1,7 @@
 import type { Finding } from '@stadion/core/authoring/findings';
 import type { Level } from '@stadion/core/document/model';
 import { RuleSentence, shownRules, topicOf, type Topic } from '../../sentences/index.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 
 const NOTHING: Readonly<Record<Topic, string>> = {
   won: 'nothing: no rule wins it',

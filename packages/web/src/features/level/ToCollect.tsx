@@ -2,7 +2,7 @@ import { endingOfRule, leaves, resolveAmount } from '@stadion/core/play/rules';
 import { at } from '@stadion/core/authoring/edits';
 import { formatNumber } from '../../ui/index.ts';
 import { AmountChip } from '../../sentences/index.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 
 const SHADES = ['var(--win-3)', 'var(--win-2)', 'var(--mark)', 'var(--lavender)', 'var(--ink-3)'];
 const WIDTH = 560;

@@ -1,5 +1,5 @@
-import { useAppDispatch, useAppSelector } from '../../project/hooks.ts';
-import { moversToggled } from '../../project/viewSlice.ts';
+import { useAppDispatch, useAppSelector } from '../../store/hooks.ts';
+import { moversToggled } from '../../store/viewSlice.ts';
 import { MoversList } from './MoversList.tsx';
 
 /** Parameters that move the selected level: computed while it is open, since it takes a core for some seconds. */

@@ -1,5 +1,6 @@
 import type { Mover } from '@stadion/core/forecast/tuning';
-import { useGoto, usePacer, useProject, useSelection } from '../../project/hooks.ts';
+import { useGoto, useSelection } from '../../address/address.ts';
+import { usePacer, useProject } from '../../store/hooks.ts';
 import { formatNumber } from '../../ui/index.ts';
 import { useMovers } from '../../answers/useMovers.ts';
 

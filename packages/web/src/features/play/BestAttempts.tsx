@@ -1,6 +1,6 @@
 import type { Recording } from '@stadion/core/play/attempt';
 import { ticksToSeconds } from '@stadion/core/play/rules';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { sectionsOf } from '@stadion/core/play/grid';
 import { formatMoment, formatNumber } from '../../ui/index.ts';
 import type { BestAttempt } from './bestAttempts.ts';

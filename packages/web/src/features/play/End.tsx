@@ -1,7 +1,7 @@
 import { positionOf } from '@stadion/core/document/model';
 import { causeInWords, conditionInWords, ticksToSeconds, type Observed, type Verdicts } from '@stadion/core/play/rules';
 import { LOST_FIGHT } from '@stadion/core/forecast/trials';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { Button, formatNumber } from '../../ui/index.ts';
 
 /** An attempt that has ended, on a ground or in a bout. */

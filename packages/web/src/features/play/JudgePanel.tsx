@@ -1,5 +1,5 @@
 import type { Condition } from '@stadion/core/document/model';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { lengthLimits, SHARE_LIMITS } from '../../sentences/lengths.ts';
 import {
   causeInWords,

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { Button } from '../../ui/index.ts';
 
 interface Props {

@@ -16,7 +16,8 @@ import {
 } from '@stadion/core/play/rules';
 import { happeningInWords, looksAt, sceneOfAttempt, seenStretch } from '@stadion/core/play/scene';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { addressOf, useProject, useSelection } from '../../project/hooks.ts';
+import { addressOf, useSelection } from '../../address/address.ts';
+import { useProject } from '../../store/hooks.ts';
 import {
   hasBouts,
   isBout,
@@ -28,7 +29,7 @@ import {
   type PreparedGround,
 } from '@stadion/core/forecast/trials';
 import { useNavigate } from 'react-router';
-import { levelHere, type LevelContext } from '../../project/levelHere.ts';
+import { levelHere, type LevelContext } from '../../readings/levelContext.ts';
 import { useShortcuts, type Shortcut } from '../../ui/shortcuts.ts';
 import { Button, formatNumber, paint, readPalette, type Palette } from '../../ui/index.ts';
 import { attemptOf, bestAttempts, keepAttempt, levelMark } from './bestAttempts.ts';

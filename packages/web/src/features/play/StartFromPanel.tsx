@@ -3,7 +3,7 @@ import { sectionsOf } from '@stadion/core/play/grid';
 import { groundKindOf } from '@stadion/core/play/movement';
 import type { Reading } from '@stadion/core/document/model';
 import { READINGS, readingInWords, resolveAmount } from '@stadion/core/play/rules';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { Button, ChoiceChip, formatNumber, NumberChip } from '../../ui/index.ts';
 
 interface Props {

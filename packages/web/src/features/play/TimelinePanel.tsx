@@ -2,7 +2,7 @@ import { happeningInWords } from '@stadion/core/play/scene';
 import { timelineOf, type AttemptState, type Recording } from '@stadion/core/play/attempt';
 import { causeInWords, conditionInWords, endingOfRule, ticksToSeconds } from '@stadion/core/play/rules';
 import { useMemo } from 'react';
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { Button, formatNumber } from '../../ui/index.ts';
 
 interface Props {

@@ -1,7 +1,7 @@
 import type { AttemptState, Recording } from '@stadion/core/play/attempt';
 import { mix } from '@stadion/core/basics/random';
 import { READINGS } from '@stadion/core/play/rules';
-import { keepText, keptText } from '../../project/browserKeeps.ts';
+import { keepText, keptText } from '../../store/browserKeeps.ts';
 
 /** An attempt that a person has played to its end, with what ranks it. */
 export interface BestAttempt {

@@ -1,4 +1,4 @@
-import { type ScreenDescription } from '../../project/screen.ts';
+import { type ScreenDescription } from '../../address/screen.ts';
 
 export const playScreen: ScreenDescription = {
   path: 'play',

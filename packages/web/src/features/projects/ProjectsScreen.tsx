@@ -8,7 +8,7 @@ import {
   useProjectsQuery,
   useRenameProjectMutation,
 } from '../../api/stadionApi.ts';
-import { ImportFile } from '../../project/ImportFile.tsx';
+import { ImportFile } from '../../parts/ImportFile.tsx';
 import { formatMoment, nameRefused, Mark, Menu, TextInPlace } from '../../ui/index.ts';
 import { RateStrip } from './RateStrip.tsx';
 import { StartSheet } from './StartSheet.tsx';

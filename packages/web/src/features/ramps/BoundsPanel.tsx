@@ -1,6 +1,6 @@
 import { rampValue, seriesOf } from '@stadion/core/document/ramps';
 import { moveTier, READING_WORDS, removeTier, renameTier, tierLimits } from '@stadion/core/authoring/edits';
-import { useEdit, useProject } from '../../project/hooks.ts';
+import { useEdit, useProject } from '../../store/hooks.ts';
 import { NumberChip, TextInPlace } from '../../ui/index.ts';
 import { boundsOf, extentOf } from './liveAxis.ts';
 import type { PanelProps } from './preview.ts';

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useCreateSnapshotMutation, useSnapshotsQuery } from '../../api/stadionApi.ts';
-import { useAppSelector, useGoto, useSelection } from '../../project/hooks.ts';
+import { useGoto, useSelection } from '../../address/address.ts';
+import { useAppSelector } from '../../store/hooks.ts';
 import { Menu, TextInPlace, type MenuEntry } from '../../ui/index.ts';
 
 /** Number of the latest edits that the menu offers as states to compare with. */

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { patchBetween } from '@stadion/core/basics/patch';
 import { useRemoveSnapshotMutation, useSnapshotQuery } from '../../api/stadionApi.ts';
-import { useChanges, useCompared } from '../../project/compared.ts';
-import { useEdit, useGoto, useProjectDocument, useSelection } from '../../project/hooks.ts';
+import { useChanges, useCompared } from '../../readings/compared.ts';
+import { useGoto, useSelection } from '../../address/address.ts';
+import { useEdit, useProjectDocument } from '../../store/hooks.ts';
 import { Button } from '../../ui/index.ts';
 import { positionsInWords } from './words.ts';
 

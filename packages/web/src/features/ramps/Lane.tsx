@@ -1,9 +1,9 @@
 import type { Parameter } from '@stadion/core/document/model';
 import { rowWith, type RampRow, type Stretch } from '@stadion/core/document/ramps';
 import { memo, useCallback, useMemo, useState } from 'react';
-import type { Columns } from '../../project/columns.ts';
-import { useProject } from '../../project/hooks.ts';
-import type { LanePanel } from '../../project/viewSlice.ts';
+import type { Columns } from '../../columns/columns.ts';
+import { useProject } from '../../store/hooks.ts';
+import type { LanePanel } from '../../store/viewSlice.ts';
 import { LaneChart, type LaneProject } from './LaneChart.tsx';
 import { LaneFacts } from './LaneFacts.tsx';
 import { LaneSentence } from './LaneSentence.tsx';

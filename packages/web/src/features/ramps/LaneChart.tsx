@@ -1,8 +1,8 @@
 import type { Parameter, Project } from '@stadion/core/document/model';
 import { readRamp, withoutNumber, type RampRow, type Stretch } from '@stadion/core/document/ramps';
 import { useMemo } from 'react';
-import type { Columns } from '../../project/columns.ts';
-import { useProject } from '../../project/hooks.ts';
+import type { Columns } from '../../columns/columns.ts';
+import { useProject } from '../../store/hooks.ts';
 import { GhostLine, LaneLine } from './LaneLine.tsx';
 import { OpenLane } from './OpenLane.tsx';
 import { laneScale } from './scale.ts';

@@ -13,11 +13,11 @@ import {
   type ShapeField,
 } from '@stadion/core/document/ramps';
 import { useMemo } from 'react';
-import { GUTTER } from '../../project/columns.ts';
+import { GUTTER } from '../../columns/columns.ts';
 import { addTier, READING_WORDS, removePin, setAxis, setPin, setRamp, setShape } from '@stadion/core/authoring/edits';
-import { useEdit, useProject } from '../../project/hooks.ts';
-import { mintId } from '../../project/mintId.ts';
-import { FIELD_LIMITS } from '../../project/fieldLimits.ts';
+import { useEdit, useProject } from '../../store/hooks.ts';
+import { mintId } from '../../store/mintId.ts';
+import { FIELD_LIMITS } from '../../readings/fieldLimits.ts';
 import { ChoiceChip, NumberChip, type NumberLimits } from '../../ui/index.ts';
 import { BreatherWords } from './BreatherWords.tsx';
 import { FormulaField } from './FormulaField.tsx';

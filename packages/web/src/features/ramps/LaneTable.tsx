@@ -1,5 +1,5 @@
 import { changeOf, type RampRow } from '@stadion/core/document/ramps';
-import { useProject } from '../../project/hooks.ts';
+import { useProject } from '../../store/hooks.ts';
 import type { PanelProps } from './preview.ts';
 import { derivationInWords } from './scale.ts';
 import { sayValue } from './words.ts';

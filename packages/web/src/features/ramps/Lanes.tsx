@@ -1,9 +1,10 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useMemo, useRef } from 'react';
-import { useColumns } from '../../project/columns.ts';
-import { useAppSelector, useGoto, useProject, useSelection } from '../../project/hooks.ts';
-import { useRamps } from '../../project/ramps.ts';
-import { useCompared } from '../../project/compared.ts';
+import { useColumns } from '../../columns/columns.ts';
+import { useGoto, useSelection } from '../../address/address.ts';
+import { useAppSelector, useProject } from '../../store/hooks.ts';
+import { useRamps } from '../../readings/ramps.ts';
+import { useCompared } from '../../readings/compared.ts';
 import { useStaysInPlace } from '../../ui/index.ts';
 import { heightOf, Lane } from './Lane.tsx';
 import { panelsFor } from './LaneFacts.tsx';

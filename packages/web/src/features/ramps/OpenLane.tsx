@@ -1,10 +1,11 @@
 import type { Parameter, Project, Ramp } from '@stadion/core/document/model';
 import { rowWith, seriesOf, toSignificant, type RampRow } from '@stadion/core/document/ramps';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Columns } from '../../project/columns.ts';
+import type { Columns } from '../../columns/columns.ts';
 import { removePin, setPin } from '@stadion/core/authoring/edits';
-import { useAppDispatch, useEdit, useGoto, useProject } from '../../project/hooks.ts';
-import { stretchMarked } from '../../project/viewSlice.ts';
+import { useGoto } from '../../address/address.ts';
+import { useAppDispatch, useEdit, useProject } from '../../store/hooks.ts';
+import { stretchMarked } from '../../store/viewSlice.ts';
 import { useDragged } from '../../ui/index.ts';
 import { Mark, PointNumber, stepsPath } from './LaneLine.tsx';
 import { changeInWords, derivationInWords, handyValue, keyStepOf, lanePoint, type LaneScale } from './scale.ts';

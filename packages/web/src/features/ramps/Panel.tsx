@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { GUTTER } from '../../project/columns.ts';
-import type { LanePanel } from '../../project/viewSlice.ts';
+import { GUTTER } from '../../columns/columns.ts';
+import type { LanePanel } from '../../store/viewSlice.ts';
 import { BoundsPanel } from './BoundsPanel.tsx';
 import { LaneTable } from './LaneTable.tsx';
 import type { PanelProps } from './preview.ts';

@@ -1,10 +1,11 @@
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { addParameter, at } from '@stadion/core/authoring/edits';
-import { useAppDispatch, useAppSelector, useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
+import { useGoto, useSelection } from '../../address/address.ts';
+import { useAppDispatch, useAppSelector, useEdit, useProject } from '../../store/hooks.ts';
 import { useFindings } from '../../answers/useFindings.ts';
 import { FindingNotes } from '../../sentences/FindingNote.tsx';
-import { levelsPastEndSet, moversToggled } from '../../project/viewSlice.ts';
+import { levelsPastEndSet, moversToggled } from '../../store/viewSlice.ts';
 import { Button, NumberChip, Segmented, TextInPlace } from '../../ui/index.ts';
 import { CompareMenu } from './CompareMenu.tsx';
 import { ComparedBar } from './ComparedBar.tsx';

@@ -2,7 +2,7 @@ import type { Parameter, Ramp } from '@stadion/core/document/model';
 import { shapeDefinition, toSignificant, type Handle, type RampContext } from '@stadion/core/document/ramps';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { setRamp } from '@stadion/core/authoring/edits';
-import { useEdit, useProject } from '../../project/hooks.ts';
+import { useEdit, useProject } from '../../store/hooks.ts';
 import { useDragged } from '../../ui/index.ts';
 import { handyValue, keyStepOf, type LaneScale } from './scale.ts';
 import { sayValue } from './words.ts';

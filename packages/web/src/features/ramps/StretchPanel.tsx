@@ -1,9 +1,9 @@
 import { applyRangeEdit, type RangeEditResult, type RangeEditForm, type RangeEdit } from '@stadion/core/document/ramps';
 import { useEffect, useMemo, useState } from 'react';
 import { setRampAndPins } from '@stadion/core/authoring/edits';
-import { useAppDispatch, useAppSelector, useEdit, useProject } from '../../project/hooks.ts';
-import { rampsOf } from '../../project/ramps.ts';
-import { stretchMarked } from '../../project/viewSlice.ts';
+import { useAppDispatch, useAppSelector, useEdit, useProject } from '../../store/hooks.ts';
+import { rampsOf } from '../../readings/ramps.ts';
+import { stretchMarked } from '../../store/viewSlice.ts';
 import { Button, ChoiceChip, NumberChip, Segmented } from '../../ui/index.ts';
 import type { PanelProps } from './preview.ts';
 import { sayValue, scaleOf } from './words.ts';

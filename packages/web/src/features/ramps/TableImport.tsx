@@ -2,7 +2,7 @@ import { readParameterTable, type TableReading } from '@stadion/core/exchange/fo
 import papaparse from 'papaparse';
 import { useRef, useState } from 'react';
 import { setCells } from '@stadion/core/authoring/edits';
-import { useEdit, useProject } from '../../project/hooks.ts';
+import { useEdit, useProject } from '../../store/hooks.ts';
 import { Button } from '../../ui/index.ts';
 import { sayValue } from './words.ts';
 

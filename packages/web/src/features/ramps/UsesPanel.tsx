@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { useGoto, useProject } from '../../project/hooks.ts';
+import { useGoto } from '../../address/address.ts';
+import { useProject } from '../../store/hooks.ts';
 import { formatNumber } from '../../ui/index.ts';
 import type { PanelProps } from './preview.ts';
 import { usesInWords, type Use } from './uses.ts';

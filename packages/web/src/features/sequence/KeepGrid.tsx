@@ -3,7 +3,7 @@ import { tallyPolicyOf, runTallies } from '@stadion/core/play/playthrough';
 import { resolveAmount } from '@stadion/core/play/rules';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { setTallyPolicy } from '@stadion/core/authoring/edits';
-import { useEdit, useProject } from '../../project/hooks.ts';
+import { useEdit, useProject } from '../../store/hooks.ts';
 import { formatNumber, parseNumber } from '../../ui/index.ts';
 
 const EVENTS: Readonly<Record<PlaythroughEvent, string>> = {

@@ -1,6 +1,6 @@
 import { at, replaceAt } from '@stadion/core/authoring/edits';
 import type { Project } from '@stadion/core/document/model';
-import { useEdit } from '../../project/hooks.ts';
+import { useEdit } from '../../store/hooks.ts';
 import { ChoiceChip, NumberChip } from '../../ui/index.ts';
 
 const LENGTHS = [

@@ -7,7 +7,8 @@ import {
   playthroughPlanOf,
 } from '@stadion/core/play/playthrough';
 import { useMemo, useState } from 'react';
-import { useGoto, useProject } from '../../project/hooks.ts';
+import { useGoto } from '../../address/address.ts';
+import { useProject } from '../../store/hooks.ts';
 import { Button, formatNumber, NumberChip } from '../../ui/index.ts';
 import { MOST_ENTRIES, SCRIPTS, SEED, usualEntry } from './script.ts';
 

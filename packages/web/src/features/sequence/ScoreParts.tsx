@@ -3,8 +3,8 @@ import { READINGS, readingInWords } from '@stadion/core/play/rules';
 import { namesFor } from '@stadion/core/play/attempt';
 import { X } from 'lucide-react';
 import { at, insertEntry, removeAt } from '@stadion/core/authoring/edits';
-import { useEdit } from '../../project/hooks.ts';
-import type { LevelContext } from '../../project/levelHere.ts';
+import { useEdit } from '../../store/hooks.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { AmountChip, readingsHere } from '../../sentences/index.ts';
 import { Finder } from '../../ui/index.ts';
 

@@ -1,4 +1,4 @@
-import type { LevelContext } from '../../project/levelHere.ts';
+import type { LevelContext } from '../../readings/levelContext.ts';
 import { useFindings } from '../../answers/useFindings.ts';
 import { AddRule, RuleSentence } from '../../sentences/index.ts';
 

@@ -1,8 +1,8 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { addTally, at, removeTally, replaceAt, type Removal } from '@stadion/core/authoring/edits';
-import { useEdit, useProject } from '../../project/hooks.ts';
-import { RemovalConfirm } from '../../project/RemovalConfirm.tsx';
+import { useEdit, useProject } from '../../store/hooks.ts';
+import { RemovalConfirm } from '../../parts/RemovalConfirm.tsx';
 import { nameRefused, NumberChip, TextInPlace } from '../../ui/index.ts';
 
 /** Counters of the designer's own. */

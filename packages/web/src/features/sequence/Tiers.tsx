@@ -1,7 +1,8 @@
 import { addTier, moveTier, removeTier, renameTier, tierLimits } from '@stadion/core/authoring/edits';
 import { counted } from '@stadion/core/basics/wording';
-import { useEdit, useProject, useSelection } from '../../project/hooks.ts';
-import { mintId } from '../../project/mintId.ts';
+import { useSelection } from '../../address/address.ts';
+import { useEdit, useProject } from '../../store/hooks.ts';
+import { mintId } from '../../store/mintId.ts';
 import { NumberChip, TextInPlace } from '../../ui/index.ts';
 
 /** The named bands of the sequence: each begins at a level and reaches to where the next begins. */

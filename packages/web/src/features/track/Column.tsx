@@ -3,7 +3,7 @@ import type { ForecastEvent } from '@stadion/core/exchange/contract';
 import type { Slot } from '@stadion/core/document/model';
 import { useSortable } from '@dnd-kit/sortable';
 import { memo } from 'react';
-import { rateChangeInWords, type RateChange } from '../../project/compared.ts';
+import { rateChangeInWords, type RateChange } from '../../readings/compared.ts';
 import { formatPercent } from '../../ui/index.ts';
 import { BASE } from './geometry.ts';
 

@@ -1,7 +1,7 @@
 import type { ForecastEvent } from '@stadion/core/exchange/contract';
 import { useMemo, useRef, type PointerEvent } from 'react';
-import type { Columns } from '../../project/columns.ts';
-import { useProject } from '../../project/hooks.ts';
+import type { Columns } from '../../columns/columns.ts';
+import { useProject } from '../../store/hooks.ts';
 
 interface Props {
   columns: Columns;

@@ -1,7 +1,7 @@
 import type { Tier } from '@stadion/core/document/model';
-import { GUTTER, type Columns } from '../../project/columns.ts';
-import { useProject } from '../../project/hooks.ts';
-import { useTierBorder } from '../../project/useTierBorder.ts';
+import { GUTTER, type Columns } from '../../columns/columns.ts';
+import { useProject } from '../../store/hooks.ts';
+import { useTierBorder } from '../../columns/useTierBorder.ts';
 import { TIER_LINE, TIER_RULE } from './geometry.ts';
 
 /** The borders between tiers, to be dragged or moved by arrow keys. */

@@ -11,22 +11,16 @@ import {
 } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortable';
 import { useCallback, useEffect, useMemo, useRef, type PointerEvent } from 'react';
-import { GUTTER, useColumns } from '../../project/columns.ts';
+import { GUTTER, useColumns } from '../../columns/columns.ts';
 import { moveSlot } from '@stadion/core/authoring/edits';
 import { wantedAt } from '@stadion/core/document/ramps';
-import { useRateChanges } from '../../project/compared.ts';
-import {
-  useAppDispatch,
-  useAppSelector,
-  useGoto,
-  useProject,
-  useSelection,
-  useSequenceEdit,
-} from '../../project/hooks.ts';
+import { useRateChanges } from '../../readings/compared.ts';
+import { useGoto, useSelection, useSequenceEdit } from '../../address/address.ts';
+import { useAppDispatch, useAppSelector, useProject } from '../../store/hooks.ts';
 import { SEVERITIES, type Severity } from '@stadion/core/authoring/findings';
 import { useFindings } from '../../answers/useFindings.ts';
 import { usePacerForecasts } from '../../answers/usePacerForecasts.ts';
-import { stretchMarked } from '../../project/viewSlice.ts';
+import { stretchMarked } from '../../store/viewSlice.ts';
 import { Column } from './Column.tsx';
 import { TrackChart } from './TrackChart.tsx';
 import { BASE } from './geometry.ts';

@@ -1,11 +1,12 @@
 import type { ForecastEvent } from '@stadion/core/exchange/contract';
 import { wantedAt, type Stretch } from '@stadion/core/document/ramps';
 import { memo } from 'react';
-import type { Columns } from '../../project/columns.ts';
-import type { RateChange } from '../../project/compared.ts';
-import { useProject, useSelection } from '../../project/hooks.ts';
+import type { Columns } from '../../columns/columns.ts';
+import type { RateChange } from '../../readings/compared.ts';
+import { useSelection } from '../../address/address.ts';
+import { useProject } from '../../store/hooks.ts';
 import { BASE, HEIGHT, TIER_LINE, TIER_RULE, TOP, yOf } from './geometry.ts';
-import { isBelow } from '../../project/isBelow.ts';
+import { isBelow } from '../../readings/isBelow.ts';
 
 interface Props {
   columns: Columns;

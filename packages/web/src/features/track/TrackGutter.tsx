@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { useChangeTrialsMutation, useTrialsStateQuery } from '../../api/stadionApi.ts';
 import { addLevel, duplicateLevel, moveSlot, removeSlot, repeatSlot } from '@stadion/core/authoring/edits';
-import { useAppDispatch, useGoto, usePacer, useProject, useSelection, useSequenceEdit } from '../../project/hooks.ts';
-import { mintId } from '../../project/mintId.ts';
-import { pacerChosen, renamingStarted } from '../../project/viewSlice.ts';
+import { useGoto, useSelection, useSequenceEdit } from '../../address/address.ts';
+import { useAppDispatch, usePacer, useProject } from '../../store/hooks.ts';
+import { mintId } from '../../store/mintId.ts';
+import { pacerChosen, renamingStarted } from '../../store/viewSlice.ts';
 import { ChoiceChip, Confirm, Menu } from '../../ui/index.ts';
 
 /** Beside the track: what it shows, and what can be done with the selected slot. */

@@ -1,5 +1,6 @@
-import { useCompared, useRateChanges } from '../../project/compared.ts';
-import { useGoto, usePacer, useProject, useSelection } from '../../project/hooks.ts';
+import { useCompared, useRateChanges } from '../../readings/compared.ts';
+import { useGoto, useSelection } from '../../address/address.ts';
+import { usePacer, useProject } from '../../store/hooks.ts';
 import { usePacerForecasts } from '../../answers/usePacerForecasts.ts';
 import { useSnapshotsQuery } from '../../api/stadionApi.ts';
 import { ChoiceChip, formatPercent } from '../../ui/index.ts';

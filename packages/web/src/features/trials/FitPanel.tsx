@@ -2,12 +2,13 @@ import { setRamp, type NamedEdit } from '@stadion/core/authoring/edits';
 import { wantedAt } from '@stadion/core/document/ramps';
 import type { FitAsked, FitSlot, RampFit, Unmet } from '@stadion/core/forecast/tuning';
 import { useState } from 'react';
-import { useColumns } from '../../project/columns.ts';
-import { useEdit, useGoto, usePacer, useProject } from '../../project/hooks.ts';
+import { useColumns } from '../../columns/columns.ts';
+import { useGoto } from '../../address/address.ts';
+import { useEdit, usePacer, useProject } from '../../store/hooks.ts';
 import { StopAndGo } from '../../answers/StopAndGo.tsx';
 import { searchHook } from '../../answers/useSearch.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';
-import { SlotRow } from '../../project/SlotRow.tsx';
+import { SlotRow } from '../../columns/SlotRow.tsx';
 
 const useFit = searchHook('fit', (project) => project);
 

@@ -2,7 +2,8 @@ import { everyPacer } from '@stadion/core/forecast/pacers';
 import { Progress } from 'radix-ui';
 import { useState } from 'react';
 import { stadionApi, useChangeTrialsMutation, useTrialsStateQuery } from '../../api/stadionApi.ts';
-import { useAppDispatch, useProject, useSelection } from '../../project/hooks.ts';
+import { useSelection } from '../../address/address.ts';
+import { useAppDispatch, useProject } from '../../store/hooks.ts';
 import { Button, formatMoment, formatRemaining, Tip } from '../../ui/index.ts';
 import { progressOf, useSecondsLeft, type PacerRow } from './useTrials.ts';
 

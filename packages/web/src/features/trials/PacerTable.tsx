@@ -1,15 +1,16 @@
-import { isBelow } from '../../project/isBelow.ts';
+import { isBelow } from '../../readings/isBelow.ts';
 import { wantedAt } from '@stadion/core/document/ramps';
 import { useState } from 'react';
 import { addPacer } from '@stadion/core/authoring/edits';
-import { useColumns } from '../../project/columns.ts';
-import { useEdit, useGoto, usePacer, useProject, useSelection } from '../../project/hooks.ts';
-import { mintId } from '../../project/mintId.ts';
+import { useColumns } from '../../columns/columns.ts';
+import { useGoto, useSelection } from '../../address/address.ts';
+import { useEdit, usePacer, useProject } from '../../store/hooks.ts';
+import { mintId } from '../../store/mintId.ts';
 import { formatNumber, formatPercent } from '../../ui/index.ts';
 import { HATCH } from '../../ui/shades.ts';
 import { cellText, strengthOf, UNITS, valueOf, type Measure, type Shown } from './measures.ts';
 import { PacerWords } from './PacerWords.tsx';
-import { SelectedColumn, SlotRow } from '../../project/SlotRow.tsx';
+import { SelectedColumn, SlotRow } from '../../columns/SlotRow.tsx';
 import type { PacerRow, useShown } from './useTrials.ts';
 
 interface Props {

@@ -11,8 +11,8 @@ import {
 } from '@stadion/core/authoring/edits';
 import type { Pacer } from '@stadion/core/document/model';
 import { useState } from 'react';
-import { useAppDispatch, useEdit, usePacer, useProject } from '../../project/hooks.ts';
-import { pacerChosen } from '../../project/viewSlice.ts';
+import { useAppDispatch, useEdit, usePacer, useProject } from '../../store/hooks.ts';
+import { pacerChosen } from '../../store/viewSlice.ts';
 import { Button, Confirm, nameRefused, NumberChip, TextInPlace } from '../../ui/index.ts';
 
 /** How an ability is said: what stands before the number, after it, and how it is nudged. */

@@ -1,12 +1,13 @@
 import { durations, reachedShare, type Funnel, type FunnelSlot, type Stop } from '@stadion/core/forecast/trials';
 import { starsAsked } from '@stadion/core/play/playthrough';
 import { useMemo } from 'react';
-import { useColumns, type Columns } from '../../project/columns.ts';
-import { lifeCause } from '../../project/causes.ts';
-import { usePacer, useProject, useSelection } from '../../project/hooks.ts';
+import { useColumns, type Columns } from '../../columns/columns.ts';
+import { lifeCause } from '../../readings/causes.ts';
+import { useSelection } from '../../address/address.ts';
+import { usePacer, useProject } from '../../store/hooks.ts';
 import { formatNumber, formatPercent } from '../../ui/index.ts';
 import { LOSS_SHADES, STAR_SHADES } from '../../ui/shades.ts';
-import { SelectedColumn, SlotRow } from '../../project/SlotRow.tsx';
+import { SelectedColumn, SlotRow } from '../../columns/SlotRow.tsx';
 import { RUNS, useRuns } from './useRuns.ts';
 import type { PacerRow } from './useTrials.ts';
 

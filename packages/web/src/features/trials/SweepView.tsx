@@ -12,13 +12,14 @@ import {
 } from '@stadion/core/forecast/tuning';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { useColumns } from '../../project/columns.ts';
-import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
+import { useColumns } from '../../columns/columns.ts';
+import { useSelection } from '../../address/address.ts';
+import { useEdit, usePacer, useProject } from '../../store/hooks.ts';
 import { StopAndGo } from '../../answers/StopAndGo.tsx';
 import { searchHook } from '../../answers/useSearch.ts';
 import type { Question } from '../../answers/searchStore.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, formatRemaining, NumberChip } from '../../ui/index.ts';
-import { SlotRow } from '../../project/SlotRow.tsx';
+import { SlotRow } from '../../columns/SlotRow.tsx';
 
 const useSweep = searchHook('sweep', (project) => project);
 

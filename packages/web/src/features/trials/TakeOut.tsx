@@ -1,6 +1,6 @@
 import { LOOKS_LIKE_A_FORMULA } from '@stadion/core/exchange/formats';
 import papaparse from 'papaparse';
-import { useProject } from '../../project/hooks.ts';
+import { useProject } from '../../store/hooks.ts';
 import { Menu } from '../../ui/index.ts';
 import type { Shown } from './measures.ts';
 import type { PacerRow, useShown } from './useTrials.ts';

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
-import { FirstStep } from '../../project/FirstStep.tsx';
-import { useGoto, useProject, useSelection, type TrialsShown } from '../../project/hooks.ts';
+import { FirstStep } from '../../parts/FirstStep.tsx';
+import { useGoto, useSelection, type TrialsShown } from '../../address/address.ts';
+import { useProject } from '../../store/hooks.ts';
 import { ChoiceChip, Segmented } from '../../ui/index.ts';
 import { CompareView } from './CompareView.tsx';
 import { Jobs } from './Jobs.tsx';

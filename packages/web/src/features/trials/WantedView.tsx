@@ -2,13 +2,14 @@ import { dropOwnWanted, setWanted, setWantedLine, wantedLineAs } from '@stadion/
 import type { ShapeType } from '@stadion/core/document/model';
 import { numberOf, sequenceContext, shapeFields, SHAPES, wantedAt, withNumber } from '@stadion/core/document/ramps';
 import type { KeyboardEvent, PointerEvent } from 'react';
-import { useColumns } from '../../project/columns.ts';
-import { useEdit, useGoto, useProject, useSelection } from '../../project/hooks.ts';
+import { useColumns } from '../../columns/columns.ts';
+import { useGoto, useSelection } from '../../address/address.ts';
+import { useEdit, useProject } from '../../store/hooks.ts';
 import { usePacerForecasts } from '../../answers/usePacerForecasts.ts';
 import { Button, ChoiceChip, formatPercent, NumberChip, useDragged, type NumberLimits } from '../../ui/index.ts';
-import { FIELD_LIMITS } from '../../project/fieldLimits.ts';
+import { FIELD_LIMITS } from '../../readings/fieldLimits.ts';
 import { FitPanel } from './FitPanel.tsx';
-import { SelectedColumn, SlotRow } from '../../project/SlotRow.tsx';
+import { SelectedColumn, SlotRow } from '../../columns/SlotRow.tsx';
 
 /** Range of a number of the line: a clear rate, or an addition to one. */
 const SHARE: NumberLimits = { step: 0.01, scale: 100, unit: '%', min: -1, max: 1 };

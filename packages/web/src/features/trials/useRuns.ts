@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { useProject } from '../../project/hooks.ts';
+import { useProject } from '../../store/hooks.ts';
 import { useBooks } from '../../answers/useBooks.ts';
 import type { PlaythroughsAnswer } from '../../answers/engine/jobs/playthroughs.ts';
 import { answerHook, type ComputedAnswer } from '../../answers/useAnswer.ts';

@@ -2,9 +2,9 @@ import { audienceOf } from '@stadion/core/authoring/edits';
 import type { Pacer } from '@stadion/core/document/model';
 import { attemptsNeeded, DEFAULT_PRECISION, mixForecasts } from '@stadion/core/forecast/trials';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { endingName } from '../../project/causes.ts';
-import { useProject } from '../../project/hooks.ts';
-import { levelHere, type LevelContext } from '../../project/levelHere.ts';
+import { endingName } from '../../readings/causes.ts';
+import { useProject } from '../../store/hooks.ts';
+import { levelHere, type LevelContext } from '../../readings/levelContext.ts';
 import { bySlot, useForecastsOf, type Forecasts } from '../../answers/usePacerForecasts.ts';
 import { shownOf, type Shown } from './measures.ts';
 

@@ -9,7 +9,8 @@ import {
   type Goal,
 } from '@stadion/core/forecast/tuning';
 import { useMemo, useState } from 'react';
-import { useEdit, usePacer, useProject, useSelection } from '../../project/hooks.ts';
+import { useSelection } from '../../address/address.ts';
+import { useEdit, usePacer, useProject } from '../../store/hooks.ts';
 import { StopAndGo } from '../../answers/StopAndGo.tsx';
 import { searchHook } from '../../answers/useSearch.ts';
 import { Button, ChoiceChip, formatNumber, formatPercent, NumberChip } from '../../ui/index.ts';

@@ -49,18 +49,18 @@ const GAP_OFF = 4;
 
 function parametersOf(goal: Goal, levels: number): Parameter[] {
   const birds = parameter('birdSpeed', 'Bird speed', 'real', 'units/s', [0.5, 10], {
-    shape: ease(goal === 'height' ? [2.82, 6.75] : [2, 5.5], levels),
+    shape: ease(goal === 'height' ? [2.82, 7.35] : [2, 5.5], levels),
     roundTo: 0.05,
   });
   switch (goal) {
     case 'height':
       return [
         parameter('heightNeeded', 'Height needed', 'real', 'units', [3, 30], {
-          shape: ease([23.8, 27.25], levels),
+          shape: ease([27.5, 27], levels),
           roundTo: 0.5,
         }),
         birds,
-        clockParameter([11.4, 8.64], levels),
+        clockParameter([9.48, 8.64], levels),
       ];
     case 'hold':
       return [
@@ -75,7 +75,7 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
     case 'finish':
       return [
         parameter('forward', 'Speed forward', 'real', 'units/s', [1, 10], {
-          shape: ease([6.2, 7.3], levels),
+          shape: ease([5, 7.8], levels),
           roundTo: 0.1,
         }),
         parameter('pull', 'Pull downwards', 'real', 'units/s²', [4, 40], {
@@ -109,7 +109,7 @@ function shaft(position: number, passed: number): string[] {
 function tunnel(position: number, passed: number): string[] {
   const { width, height } = TUNNEL;
   const apart = Math.round(11 - 2 * passed);
-  const gap = Math.round(4.4 - 1.6 * passed);
+  const gap = Math.round(3.6 - 0.6 * passed);
   const gaps = new Map<number, number>();
   const most = height - 1 - gap;
   let top = Math.round((height - gap) / 2);

@@ -2,9 +2,9 @@ import { endsThatDoNotJoin, sectionAlone } from '@stadion/core/authoring/buildin
 import { addSection, removeSection, setSection } from '@stadion/core/authoring/edits';
 import { Limits, type Id, type Section } from '@stadion/core/document/model';
 import { useMemo, useState } from 'react';
-import { useEdit, usePacer } from '../../../project/hooks.ts';
-import type { LevelContext } from '../../../project/levelHere.ts';
-import { mintId } from '../../../project/mintId.ts';
+import { useEdit, usePacer } from '../../../store/hooks.ts';
+import type { LevelContext } from '../../../readings/levelContext.ts';
+import { mintId } from '../../../store/mintId.ts';
 import { useForecast } from '../../../answers/useForecast.ts';
 import { formatNumber, formatPercent, nameRefused, NumberChip, TextInPlace } from '../../../ui/index.ts';
 

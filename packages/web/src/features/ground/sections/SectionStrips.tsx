@@ -13,9 +13,9 @@ import type { Id, LiveAxis, Section } from '@stadion/core/document/model';
 import { prepareLevel } from '@stadion/core/play/movement';
 import { looksOf, sceneOf, type Mark } from '@stadion/core/play/scene';
 import { useMemo, type ReactNode } from 'react';
-import { useEdit } from '../../../project/hooks.ts';
-import type { LevelContext } from '../../../project/levelHere.ts';
-import { mintId } from '../../../project/mintId.ts';
+import { useEdit } from '../../../store/hooks.ts';
+import type { LevelContext } from '../../../readings/levelContext.ts';
+import { mintId } from '../../../store/mintId.ts';
 import { ChoiceChip, GroundPicture, NumberChip, TextInPlace } from '../../../ui/index.ts';
 
 interface Props {

@@ -1,6 +1,6 @@
 import type { Id } from '@stadion/core/document/model';
 import type { Forecast } from '@stadion/core/forecast/trials';
-import type { LevelContext } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../readings/levelContext.ts';
 import { formatNumber, formatPercent } from '../../../ui/index.ts';
 
 interface Props {

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/exchange/demo';
 import { groundKindOf, prepareLevel } from '@stadion/core/play/movement';
 import { sceneOf } from '@stadion/core/play/scene';
-import { levelHere } from '../../../project/levelHere.ts';
+import { levelHere } from '../../../readings/levelContext.ts';
 import { handChoices } from '../choices.ts';
 import { cellInWords, nameOfPiece } from '../words.ts';
 import { onSection } from './onSection.ts';

@@ -1,6 +1,6 @@
 import { at } from '@stadion/core/authoring/edits';
 import { USUAL_CROSS } from '@stadion/core/play/movement';
-import type { LevelContext } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../readings/levelContext.ts';
 import { AmountChip } from '../../../sentences/index.ts';
 import { NoMoves } from './NoMoves.tsx';
 

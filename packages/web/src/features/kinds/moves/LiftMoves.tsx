@@ -1,7 +1,7 @@
 import { at } from '@stadion/core/authoring/edits';
 import { USUAL_LIFT } from '@stadion/core/play/movement';
 import type { ReactNode } from 'react';
-import type { LevelContext } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../readings/levelContext.ts';
 import { AmountChip } from '../../../sentences/index.ts';
 import { NoMoves } from './NoMoves.tsx';
 

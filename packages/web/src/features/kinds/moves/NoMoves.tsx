@@ -1,7 +1,7 @@
 import { at, setOptional } from '@stadion/core/authoring/edits';
 import type { Ground, Project } from '@stadion/core/document/model';
-import { useEdit } from '../../../project/hooks.ts';
-import type { LevelContext } from '../../../project/levelHere.ts';
+import { useEdit } from '../../../store/hooks.ts';
+import type { LevelContext } from '../../../readings/levelContext.ts';
 
 type Moves = Project['player']['moves'];
 

@@ -1,8 +1,8 @@
 import { at, replaceAt } from '@stadion/core/authoring/edits';
 import { literal, type Amount } from '@stadion/core/document/model';
 import { resolveAmount } from '@stadion/core/play/rules';
-import { useEdit } from '../../../project/hooks.ts';
-import type { LevelContext } from '../../../project/levelHere.ts';
+import { useEdit } from '../../../store/hooks.ts';
+import type { LevelContext } from '../../../readings/levelContext.ts';
 import { AmountChip } from '../../../sentences/index.ts';
 import { NumberChip } from '../../../ui/index.ts';
 

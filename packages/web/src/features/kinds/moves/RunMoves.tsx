@@ -2,7 +2,7 @@ import { at } from '@stadion/core/authoring/edits';
 import { jumpFacts, USUAL_RUN } from '@stadion/core/play/movement';
 import { resolveAmount } from '@stadion/core/play/rules';
 import type { ReactNode } from 'react';
-import type { LevelContext } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../readings/levelContext.ts';
 import { AmountChip } from '../../../sentences/index.ts';
 import { JumpWords } from './JumpWords.tsx';
 import { NoMoves } from './NoMoves.tsx';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { LevelContext } from '../../../project/levelHere.ts';
+import type { LevelContext } from '../../../readings/levelContext.ts';
 import { CrossMoves } from './CrossMoves.tsx';
 import { LeapMoves } from './LeapMoves.tsx';
 import { LiftMoves } from './LiftMoves.tsx';

@@ -2,7 +2,7 @@ import { moveTier, tierLimits } from '@stadion/core/authoring/edits';
 import type { LiveAxis } from '@stadion/core/document/model';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { useDragged } from '../ui/index.ts';
-import { useEdit, useProject } from './hooks.ts';
+import { useEdit, useProject } from '../store/hooks.ts';
 
 /** A tier whose border can be moved. */
 interface Bordered {

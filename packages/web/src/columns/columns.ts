@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
-import { useAppDispatch, useAppSelector, useSelection } from './hooks.ts';
-import { scrolledTo } from './viewSlice.ts';
+import { useSelection } from '../address/address.ts';
+import { useAppDispatch, useAppSelector } from '../store/hooks.ts';
+import { scrolledTo } from '../store/viewSlice.ts';
 
 /** Where the columns of track and lanes stand, in px from the window's left edge. */
 export interface Columns {

@@ -1,7 +1,7 @@
 import type { Project } from '@stadion/core/document/model';
 import { rampTable, type RampTable } from '@stadion/core/document/ramps';
 import { useMemo } from 'react';
-import { useProject } from './hooks.ts';
+import { useProject } from '../store/hooks.ts';
 
 const kept = new WeakMap<Project, Map<number, RampTable>>();
 /** The document whose ramps were worked out last, by how far: the next one mostly differs from it in one parameter. */

@@ -2,7 +2,7 @@ import { memoizeByObject } from '@stadion/core/basics/memo';
 import type { Project } from '@stadion/core/document/model';
 import { causeInWords } from '@stadion/core/play/rules';
 import { GAVE_UP, LOST_FIGHT, TOO_COSTLY, type EndingCount } from '@stadion/core/forecast/trials';
-import { levelHere, type LevelContext } from './levelHere.ts';
+import { levelHere, type LevelContext } from './levelContext.ts';
 
 /** Levels as they were looked up last, by position: many causes are asked for at a time. */
 const looked = memoizeByObject((_project: Project) => new Map<number, LevelContext | undefined>());

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
-import { useGoto } from './hooks.ts';
-import { lastCast } from './useKept.ts';
+import { useGoto } from '../address/address.ts';
+import { lastCast } from '../store/useKept.ts';
 import { Segmented } from '../ui/index.ts';
 
 /** The two sides of the cast: what stands on grounds, and who fights by turns. */

@@ -1,6 +1,7 @@
 import { addLevel } from '@stadion/core/authoring/edits';
-import { useProject, useSequenceEdit } from './hooks.ts';
-import { mintId } from './mintId.ts';
+import { useSequenceEdit } from '../address/address.ts';
+import { useProject } from '../store/hooks.ts';
+import { mintId } from '../store/mintId.ts';
 import { Button } from '../ui/index.ts';
 
 /** A project without levels: what it will be, and the first step. */

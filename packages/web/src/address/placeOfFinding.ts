@@ -1,5 +1,5 @@
 import type { Finding } from '@stadion/core/authoring/findings';
-import type { Goto } from './hooks.ts';
+import type { Goto } from './address.ts';
 
 /** Where in the interface a finding stands. */
 export function placeOfFinding({ path, slotId }: Pick<Finding, 'path' | 'slotId'>): Goto {

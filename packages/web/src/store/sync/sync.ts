@@ -10,9 +10,9 @@ import {
   type RevisionList,
 } from '@stadion/core/exchange/contract';
 import { pacerOf, projectOf } from '@stadion/core/document/model';
-import { fetchJson, HttpProblem, jsonBody } from '../api/http.ts';
-import { forecastsArrived, gamesTold, stadionApi } from '../api/stadionApi.ts';
-import { adoptUnsent, keepUnsent, type Unsent } from '../api/unsent.ts';
+import { fetchJson, HttpProblem, jsonBody } from '../../api/http.ts';
+import { forecastsArrived, gamesTold, stadionApi } from '../../api/stadionApi.ts';
+import { adoptUnsent, keepUnsent, type Unsent } from '../../api/unsent.ts';
 import {
   adopted,
   alreadyKnown,
@@ -27,8 +27,8 @@ import {
   refused,
   revisionsArrived,
   unreachable,
-} from './documentSlice.ts';
-import type { Store } from './store.ts';
+} from '../documentSlice.ts';
+import type { Store } from '../store.ts';
 
 const isOther = (error: unknown): boolean => error instanceof HttpProblem && error.problem.code === 'history-other';
 

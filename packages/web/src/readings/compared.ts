@@ -6,7 +6,8 @@ import { differenceOf, pairedDifference, type ShareDifference } from '@stadion/c
 import { unpackWins } from '@stadion/core/forecast/trials';
 import { useMemo } from 'react';
 import { useSnapshotForecastsQuery, useSnapshotQuery } from '../api/stadionApi.ts';
-import { useAppSelector, usePacer, useProject, useSelection } from './hooks.ts';
+import { useSelection } from '../address/address.ts';
+import { useAppSelector, usePacer, useProject } from '../store/hooks.ts';
 import { rampsOf } from './ramps.ts';
 
 /** The snapshot that the open project is compared with. */

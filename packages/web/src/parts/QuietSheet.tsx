@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useAppSelector } from './hooks.ts';
+import { useAppSelector } from '../store/hooks.ts';
 
 /** A sheet that reads as prose at rest: what is seldom wanted comes with the pointer or the focus, or stays, as the person prefers. */
 export function QuietSheet({ children }: { children: ReactNode }) {

@@ -1,6 +1,6 @@
 import type { NamedSentence, Removal } from '@stadion/core/authoring/edits';
 import type { ReactNode } from 'react';
-import { useEdit } from './hooks.ts';
+import { useEdit } from '../store/hooks.ts';
 import { Confirm } from '../ui/index.ts';
 
 interface Props {

@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react';
-import type { Screen } from './hooks.ts';
+import type { Screen } from './address.ts';
 
 /** A key that a part of a screen takes while it has the focus. */
 export interface PartKey {

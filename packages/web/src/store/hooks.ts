@@ -1,0 +1,78 @@
+import { pacerOf, projectOf, type Pacer, type Project, type ProjectDocument } from '@stadion/core/document/model';
+import { nanoid } from 'nanoid';
+import { useCallback, useMemo } from 'react';
+import { useDispatch, useSelector, useStore } from 'react-redux';
+import type { NamedEdit } from '@stadion/core/authoring/edits';
+import { signed } from './me.ts';
+import { edited, historyOf, type DocumentState, type HistoryEntry } from './documentSlice.ts';
+import type { Dispatch, RootState, Store } from './store.ts';
+
+export const useAppDispatch = (): Dispatch => useDispatch<Dispatch>();
+export const useAppSelector = <T>(select: (state: RootState) => T): T => useSelector(select);
+
+export const useDocument = (): DocumentState => useAppSelector((state) => state.document);
+
+/** The open project. Only below the screen that waits for it. */
+export const useProject = (): Project => projectOf(useProjectDocument());
+
+/** The open project as it is stored and sent. */
+export function useProjectDocument(): ProjectDocument {
+  const open = useAppSelector((state) => state.document.open);
+  if (!open) throw new Error('No project is open.');
+  return open.document;
+}
+
+/** The pacer whose forecasts are looked at: the chosen one, else the middle one of the project's. */
+export function usePacer(): Pacer {
+  const project = useProject();
+  const chosen = useAppSelector((state) => state.view.pacer);
+  return pacerOf(project, chosen);
+}
+
+/** Makes named edits. */
+export function useEdit(): (command: NamedEdit | undefined) => void {
+  const dispatch = useAppDispatch();
+  return useCallback(
+    (command) => {
+      if (!command || command.patch.length === 0) return;
+      dispatch(edited({ id: nanoid(), label: command.label.slice(0, 200), patch: command.patch, ...signed() }));
+    },
+    [dispatch],
+  );
+}
+
+/** The next edits to undo and redo, and the acts to do so. */
+export function useHistory(): {
+  undo: HistoryEntry | undefined;
+  redo: HistoryEntry | undefined;
+  undoLast: () => void;
+  redoLast: () => void;
+} {
+  const store = useStore() as Store;
+  const log = useAppSelector((state) => state.document.open?.log);
+  const pending = useAppSelector((state) => state.document.open?.pending);
+  const { undo, redo } = useMemo(() => historyOf({ log: log ?? [], pending: pending ?? [] }), [log, pending]);
+  const take = useCallback(
+    (direction: 'undo' | 'redo') => {
+      const { open } = store.getState().document;
+      if (!open) return;
+      const entry = historyOf(open)[direction].at(-1);
+      if (!entry) return;
+      const { id, label, patch } = entry.edit;
+      store.dispatch(
+        edited(
+          direction === 'undo'
+            ? { id: nanoid(), label: `Undo: ${label}`.slice(0, 200), patch: entry.inverse, undoes: id, ...signed() }
+            : { id: nanoid(), label: `Redo: ${label}`.slice(0, 200), patch, redoes: id, ...signed() },
+        ),
+      );
+    },
+    [store],
+  );
+  return {
+    undo: undo.at(-1),
+    redo: redo.at(-1),
+    undoLast: useCallback(() => take('undo'), [take]),
+    redoLast: useCallback(() => take('redo'), [take]),
+  };
+}
