@@ -4,7 +4,7 @@ import { Link, Outlet, useParams } from 'react-router';
 import { useDocument } from '../store/hooks.ts';
 import type { Store } from '../store/store.ts';
 import { projectLeft } from '../store/viewSlice.ts';
-import { startSync } from '../store/sync/sync.ts';
+import { startSync } from '../store/sync/startSync.ts';
 
 /** Opens the project that the address names; everything below it can count on an open document. */
 export function ProjectGate() {

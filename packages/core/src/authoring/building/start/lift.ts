@@ -56,11 +56,10 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
     case 'height':
       return [
         parameter('heightNeeded', 'Height needed', 'real', 'units', [3, 30], {
-          shape: ease([27.5, 27], levels),
-          roundTo: 0.5,
+          shape: { type: 'hold', value: 27.5 },
         }),
         birds,
-        clockParameter([9.48, 8.64], levels),
+        clockParameter([9.8, 8.4], levels),
       ];
     case 'hold':
       return [
@@ -75,14 +74,14 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
     case 'finish':
       return [
         parameter('forward', 'Speed forward', 'real', 'units/s', [1, 10], {
-          shape: ease([5, 7.8], levels),
+          shape: ease([6.79, 7.91], levels),
           roundTo: 0.1,
         }),
         parameter('pull', 'Pull downwards', 'real', 'units/s²', [4, 40], {
-          shape: ease([17, 27], levels),
+          shape: ease([24.45, 26.15], levels),
           roundTo: 0.5,
         }),
-        clockParameter([54, 40], levels),
+        clockParameter([54.7, 35.5], levels),
       ];
   }
 }

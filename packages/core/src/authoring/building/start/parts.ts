@@ -37,6 +37,9 @@ export const parameter = (
   ramp: Ramp,
 ): Parameter => ({ key, label, number, unit, sane: { min, max }, ramp, pins: {}, note: '' });
 
+/** Change of the clock below which whole seconds would keep it the same for many levels, s. */
+const SHORT_COURSE = 4;
+
 /** Number of levels after which half of the way from the first to the last value is gone. */
 export const halfway = (levels: number): number => Math.max(1, Math.round(levels / 3));
 
@@ -97,9 +100,12 @@ export const costsALife = (
   fires: 'eachTime',
 });
 
-/** The clock over the sequence. Seconds. */
+/** The clock over the sequence, in whole seconds unless its course is too short for them. Seconds. */
 export const clockParameter = (course: Course, levels: number, label = 'Clock'): Parameter =>
-  parameter('clock', label, 'seconds', 's', [5, 180], { shape: ease(course, levels), roundTo: 1 });
+  parameter('clock', label, 'seconds', 's', [5, 180], {
+    shape: ease(course, levels),
+    roundTo: Math.abs(course[1] - course[0]) < SHORT_COURSE ? 0.1 : 1,
+  });
 
 /** The share of what is placed that is asked for over the sequence. */
 export const shareParameter = (course: Course, levels: number): Parameter =>

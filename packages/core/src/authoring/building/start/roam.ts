@@ -50,7 +50,7 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
   const every = Math.max(1, Math.round(levels / 4));
   const { speed, sent, rest, clock } = COURSES[goal];
   const shared = [
-    parameter('enemySpeed', 'Enemy speed', 'real', 'units/s', [0.5, 6], { shape: ease(speed, levels), roundTo: 0.05 }),
+    parameter('enemySpeed', 'Enemy speed', 'real', 'units/s', [0.5, 6], { shape: ease(speed, levels), roundTo: 0.01 }),
     parameter('enemiesSent', 'Enemies sent', 'whole', '', [0, 12], {
       shape: { type: 'steps', from: sent, add: 1, every, startingAt: 1 },
     }),
@@ -63,7 +63,7 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
 
 /** Numbers of each goal with which the usual pacers come near the wanted rates. Units per second, enemies, seconds. */
 const COURSES: Readonly<Record<Goal, { speed: Course; sent: number; rest: Course; clock: Course }>> = {
-  reach: { speed: [3.47, 3.6], sent: 1, rest: [5.86, 2.73], clock: [16.3, 11.65] },
+  reach: { speed: [3.45, 3.6], sent: 1, rest: [5.86, 2.73], clock: [16.3, 11.65] },
   gather: { speed: [2, 3.2], sent: 1, rest: [9, 5], clock: [36, 28] },
   beat: { speed: [3, 4.7], sent: 3, rest: [2.2, 1], clock: [34, 22] },
   survive: { speed: [2.4, 2.75], sent: 3, rest: [4, 2.6], clock: [20, 30.5] },
