@@ -38,8 +38,7 @@ const SCREENS: readonly Screen[] = ['sequence', 'level', 'kinds', 'bouts', 'ramp
 export function useSelection(): Selection {
   const { projectId = '', screen, slotId } = useParams();
   const [query] = useSearchParams();
-  const document = useAppSelector((state) => state.document.open?.document);
-  const slots = document && projectOf(document).slots;
+  const slots = useAppSelector(({ document: { open } }) => open && projectOf(open.document).slots);
   return useMemo(() => {
     const index = slots?.findIndex((slot) => slot.id === slotId) ?? -1;
     const position = index >= 0 ? index + 1 : slots && slots.length > 0 ? 1 : 0;

@@ -1,10 +1,10 @@
 import type { ForecastEvent } from '@stadion/core/exchange/contract';
-import { sorted, type AttemptsSeen, type Finding } from '@stadion/core/authoring/findings';
+import { SEVERITIES, sorted, type AttemptsSeen, type Finding, type Severity } from '@stadion/core/authoring/findings';
 import { PERFECT_PACER } from '@stadion/core/forecast/pacers';
 import { useDeferredValue, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { FindingsSource, type FindingsKnown } from './findingsSource.ts';
 import { useSelection } from '../address/address.ts';
-import { usePacer, useProject, useProjectDocument } from '../store/hooks.ts';
+import { usePacer, useProjectDocument, useProjectPart } from '../store/hooks.ts';
 import { usePacerForecasts, usePerfectForecasts } from './usePacerForecasts.ts';
 
 /** One for the page. */
@@ -54,7 +54,7 @@ export function useKnownFindings(): FindingsKnown {
 
 /** Findings of the open project in the order of the sequence: those that count, and those that are left as they are. */
 export function useAllFindings(): { open: readonly Finding[]; left: readonly Finding[] } {
-  const { leftSo } = useProject();
+  const leftSo = useProjectPart((project) => project.leftSo);
   const { findings } = useKnownFindings();
   return useMemo(() => {
     if (!leftSo) return { open: findings, left: [] };
@@ -70,3 +70,42 @@ export function useHaveFindingsCome(): boolean {
 
 /** Everything found in the project that counts, in the order of the sequence; it comes shortly after an edit is drawn. */
 export const useFindings = (): readonly Finding[] => useAllFindings().open;
+
+/** Number of findings at a slot, and the gravest of them. */
+export interface FindingsMark {
+  count: number;
+  gravest: Severity;
+}
+
+function marksOf(findings: readonly Finding[], before: ReadonlyMap<string, FindingsMark>): Map<string, FindingsMark> {
+  const marks = new Map<string, FindingsMark>();
+  for (const { slotId, severity } of findings) {
+    const known = marks.get(slotId);
+    const gravest =
+      known && SEVERITIES.indexOf(known.gravest) < SEVERITIES.indexOf(severity) ? known.gravest : severity;
+    marks.set(slotId, { count: (known?.count ?? 0) + 1, gravest });
+  }
+  // Unchanged marks stay the same objects.
+  for (const [slotId, { count, gravest }] of marks) {
+    const same = before.get(slotId);
+    if (same?.count === count && same.gravest === gravest) marks.set(slotId, same);
+  }
+  return marks;
+}
+
+let latest: { known: FindingsKnown; leftSo: object | undefined; marks: ReadonlyMap<string, FindingsMark> } | undefined;
+
+/** The mark of the findings at a slot; undefined where there is none. */
+export function useFindingsMark(slotId: string): FindingsMark | undefined {
+  const { projectId } = useSelection();
+  const leftSo = useProjectPart((project) => project.leftSo);
+  return useSyncExternalStore(source.subscribe, () => {
+    const known = source.known();
+    if (known.projectId !== projectId) return undefined;
+    if (latest?.known !== known || latest.leftSo !== leftSo) {
+      const open = leftSo ? sorted({ leftSo }, known.findings).open : known.findings;
+      latest = { known, leftSo, marks: marksOf(open, latest?.marks ?? new Map<string, FindingsMark>()) };
+    }
+    return latest.marks.get(slotId);
+  });
+}

@@ -44,6 +44,20 @@ function useForecastsBy(pacer: string, skip = false): Forecasts {
 /** The forecasts of all slots by the chosen pacer, as they come from the server. */
 export const usePacerForecasts = (): Forecasts => useForecastsBy(usePacer().id);
 
+/** The forecast of one slot by the chosen pacer. The track keeps the subscription. */
+export function useSlotForecast(slotId: string): ForecastEvent | undefined {
+  const { projectId } = useSelection();
+  const pacer = usePacer().id;
+  const select = useMemo(() => forecasts.select({ projectId, pacer }), [projectId, pacer]);
+  return useSelector((state: RootState) => select(state).data?.entries.find((entry) => entry.slotId === slotId));
+}
+
+/** Keeps the forecasts by the chosen pacer up to date, without a drawing when one arrives. */
+export function useKeepPacerForecasts(): void {
+  const { projectId } = useSelection();
+  useForecastsQuery({ projectId, pacer: usePacer().id }, { selectFromResult: () => ({}) });
+}
+
 /** The forecasts by players without mistakes, asked for once they are wanted for the first time. @param wanted is what matters more known already? */
 export function usePerfectForecasts(wanted: boolean): Forecasts {
   const { projectId } = useSelection();

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { GUTTER, type Columns } from './columns.ts';
+import { GUTTER, SHIFTED_BESIDE_GUTTER, type Columns } from './columns.ts';
 
 interface Props {
   columns: Columns;
@@ -14,18 +14,14 @@ interface Props {
 
 /** A row of what is known of every slot, in the columns of the track. */
 export function SlotRow({ columns, head, height, cell, behind }: Props) {
-  const { shift, edge, column, visible, slots } = columns;
+  const { edge, column, visible, slots } = columns;
   return (
     <div role="row" className="relative" style={{ height }}>
       <div role="rowheader" className="absolute inset-y-0 left-3.5 z-[1]" style={{ width: GUTTER - 28 }}>
         {head}
       </div>
       <div className="absolute inset-y-0 right-0 overflow-hidden" style={{ left: GUTTER }} role="presentation">
-        <div
-          className="absolute inset-y-0 left-0 w-0"
-          role="presentation"
-          style={{ transform: `translateX(${shift - GUTTER}px)` }}
-        >
+        <div className="absolute inset-y-0 left-0 w-0" role="presentation" style={{ transform: SHIFTED_BESIDE_GUTTER }}>
           {behind}
           {visible.map((position) =>
             position > slots ? null : (
@@ -56,7 +52,7 @@ export function SelectedColumn({ columns, position }: { columns: Columns; positi
     >
       <div
         className="absolute inset-y-0 bg-edit-soft opacity-55"
-        style={{ left: columns.edge(position) + columns.shift - GUTTER, width: columns.column }}
+        style={{ left: columns.edge(position), width: columns.column, transform: SHIFTED_BESIDE_GUTTER }}
       />
     </div>
   );

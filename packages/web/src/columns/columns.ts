@@ -1,33 +1,33 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useLayoutEffect, useMemo, useSyncExternalStore } from 'react';
+import { useStore } from 'react-redux';
 import { useSelection } from '../address/address.ts';
 import { useAppDispatch, useAppSelector } from '../store/hooks.ts';
+import type { Store } from '../store/store.ts';
 import { scrolledTo } from '../store/viewSlice.ts';
 
-/** Where the columns of track and lanes stand, in px from the window's left edge. */
+/** Places of the columns of track and lanes, in px from the window's left edge. They stay the same while the columns are scrolled. */
 export interface Columns {
   /** Room left of the first column, for names. */
   left: number;
   width: number;
   /** Width of one column; never narrower than readable. */
   column: number;
-  /** Columns there are: a slot each, and those past the end. */
+  /** Number of columns: one for each slot, and those past the end. */
   count: number;
-  /** How many of them are slots. */
+  /** Number of columns that are slots. */
   slots: number;
-  /** How many columns fit. */
+  /** Number of columns that fit. */
   fitting: number;
-  /** Columns left of the first one in sight; may be part of one. */
-  first: number;
   /** The columns to draw, as positions from 1: those in sight and a few more, so that the list changes seldom while scrolling. */
   visible: readonly number[];
-  /** Where the first slot's column begins; what is drawn at `edge` and `middle` is moved by this. */
-  shift: number;
   /** Middle and left edge of a position's column, from where the first one begins. */
   middle(position: number): number;
   edge(position: number): number;
-  /** The position under a place, which may lie between slots. */
+  /** The position under a place now, which may lie between slots. */
   positionAt(x: number): number;
+  /** Scrolls so that a number of columns is left of those in sight. */
   scrollTo(first: number): void;
+  scrollBy(columns: number): void;
 }
 
 export const GUTTER = 184;
@@ -37,53 +37,69 @@ const WIDEST = 90;
 /** Number of columns that are added or removed at a time. */
 const BLOCK = 8;
 
-function useWindowWidth(): number {
-  const [width, setWidth] = useState(() => window.innerWidth);
-  useEffect(() => {
-    const measure = (): void => setWidth(window.innerWidth);
-    window.addEventListener('resize', measure);
-    return () => window.removeEventListener('resize', measure);
-  }, []);
-  return width;
-}
+/** The place where the first column begins, as a style variable: scrolling changes it alone, and nothing is drawn again. */
+const SHIFT = '--columns-shift';
+/** Moves a part of a picture that is drawn from where the first column begins. */
+export const SHIFTED = `translateX(var(${SHIFT}, ${GUTTER}px))`;
+/** The same for an element that begins right of the gutter. */
+export const SHIFTED_BESIDE_GUTTER = `translateX(calc(var(${SHIFT}, ${GUTTER}px) - ${GUTTER}px))`;
+
+const onResize = (listener: () => void): (() => void) => {
+  window.addEventListener('resize', listener);
+  return () => window.removeEventListener('resize', listener);
+};
+const useWindowWidth = (): number => useSyncExternalStore(onResize, () => window.innerWidth);
+
+/** Greatest number of columns that can be left of those in sight. */
+const mostFirst = ({ count, fitting }: Pick<Columns, 'count' | 'fitting'>): number => Math.max(0, count - fitting);
+/** Number of columns left of those in sight, which may end within a column. @param wanted number that was scrolled to */
+const firstOf = (columns: Pick<Columns, 'count' | 'fitting'>, wanted: number): number =>
+  Math.min(mostFirst(columns), Math.max(0, wanted));
 
 /** The columns that the track and every lane share, so that eyes can go straight up. */
 export function useColumns(): Columns {
   const { screen } = useSelection();
+  const store = useStore() as Store;
   const slots = useAppSelector((state) => Object.keys(state.document.open?.document.slots ?? {}).length);
   const levelsPastEnd = useAppSelector((state) => state.view.levelsPastEnd);
   const count = slots + (screen === 'ramps' ? levelsPastEnd : 0);
-  const wanted = useAppSelector((state) => state.view.firstColumn);
   const dispatch = useAppDispatch();
   const width = useWindowWidth() - GUTTER - RIGHT_MARGIN;
   // Where not all fit, a whole number of them does: none is cut at the window's edge.
   const atMost = Math.max(1, Math.floor(width / NARROWEST));
   const column = Math.min(WIDEST, width / Math.max(1, Math.min(count, atMost)));
   const fitting = width / column;
-  const most = Math.max(0, count - fitting);
-  const first = Math.min(most, Math.max(0, wanted));
-  const from = Math.floor(first / BLOCK) * BLOCK + 1;
-  const to = Math.min(count, Math.ceil((first + fitting) / BLOCK) * BLOCK);
+  const from = useAppSelector(
+    ({ view }) => Math.floor(firstOf({ count, fitting }, view.firstColumn) / BLOCK) * BLOCK + 1,
+  );
+  const to = useAppSelector(({ view }) =>
+    Math.min(count, Math.ceil((firstOf({ count, fitting }, view.firstColumn) + fitting) / BLOCK) * BLOCK),
+  );
   const visible = useMemo(
     () => Array.from({ length: Math.max(0, to - from + 1) }, (_, index) => from + index),
     [from, to],
   );
   return useMemo(() => {
     const edge = (position: number): number => (position - 1) * column;
+    const first = (): number => firstOf({ count, fitting }, store.getState().view.firstColumn);
+    const scrollTo = (wanted: number): void => void dispatch(scrolledTo(firstOf({ count, fitting }, wanted)));
     return {
-      left: GUTTER,
-      width,
-      column,
-      count,
-      slots,
-      fitting,
-      first,
-      visible,
-      shift: GUTTER - first * column,
-      edge,
+      ...{ left: GUTTER, width, column, count, slots, fitting, visible },
+      ...{ edge, scrollTo },
       middle: (position) => edge(position) + column / 2,
-      positionAt: (x) => (x - GUTTER) / column + first + 0.5,
-      scrollTo: (to) => dispatch(scrolledTo(Math.min(most, Math.max(0, to)))),
+      positionAt: (x) => (x - GUTTER) / column + first() + 0.5,
+      scrollBy: (columns) => scrollTo(first() + columns),
     };
-  }, [width, column, count, slots, fitting, first, visible, most, dispatch]);
+  }, [width, column, count, slots, fitting, visible, store, dispatch]);
+}
+
+/** Number of columns left of those in sight, for what is drawn again while the columns are scrolled. */
+export const useFirstColumn = (columns: Columns): number =>
+  useAppSelector(({ view }) => firstOf(columns, view.firstColumn));
+
+/** Keeps the style variable that moves all columns. To be drawn once. */
+export function ColumnShift({ columns }: { columns: Columns }): null {
+  const shift = GUTTER - useFirstColumn(columns) * columns.column;
+  useLayoutEffect(() => document.documentElement.style.setProperty(SHIFT, `${shift}px`), [shift]);
+  return null;
 }

@@ -2,7 +2,7 @@ import { moveTier, tierLimits } from '@stadion/core/authoring/edits';
 import type { LiveAxis } from '@stadion/core/document/model';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { useDragged } from '../ui/index.ts';
-import { useEdit, useProject } from '../store/hooks.ts';
+import { useEdit, useProjectNow, useProjectPart } from '../store/hooks.ts';
 
 /** A tier whose border can be moved. */
 interface Bordered {
@@ -25,10 +25,11 @@ interface Along {
 
 /** The border at which a tier begins: dragged, or moved by arrow keys, never past its neighbours. Gives where it stands now and what makes an element its handle. */
 export function useTierBorder(tier: Bordered, { axis, placeAt, step, say }: Along) {
-  const project = useProject();
+  const now = useProjectNow();
   const edit = useEdit();
   const [at, drag] = useDragged<number>();
-  const { min, max } = tierLimits(project, axis, tier.id);
+  const min = useProjectPart((project) => tierLimits(project, axis, tier.id).min);
+  const max = useProjectPart((project) => tierLimits(project, axis, tier.id).max);
   const kept = (place: number): number => Math.min(max, Math.max(min, Math.round(place)));
   const from = at ?? tier.from;
   return {
@@ -54,14 +55,14 @@ export function useTierBorder(tier: Bordered, { axis, placeAt, step, say }: Alon
       },
       onPointerUp: (): void => {
         const to = drag.now();
-        if (to !== null) edit(moveTier(project, axis, tier.id, to));
+        if (to !== null) edit(moveTier(now(), axis, tier.id, to));
         drag.set(null);
       },
       onKeyDown: (event: KeyboardEvent): void => {
         const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
         if (by === 0) return;
         event.preventDefault();
-        edit(moveTier(project, axis, tier.id, kept(tier.from + by * step)));
+        edit(moveTier(now(), axis, tier.id, kept(tier.from + by * step)));
       },
     },
   };

@@ -63,6 +63,29 @@ function between(before: ForecastEvent, after: ForecastEvent): ShareDifference {
   return differenceOf(countOf(before), countOf(after));
 }
 
+const rateChange = (before: ForecastEvent, after: ForecastEvent): RateChange | undefined => {
+  if (!before.summary || !after.summary) return undefined;
+  const same = before.key === after.key;
+  const difference = same ? { difference: 0, low: 0, high: 0 } : between(before, after);
+  return { ...difference, before: before.summary.clearRate, same };
+};
+
+/** Difference of a slot's clear rate from the compared snapshot, where both are known. @param now the slot's forecast */
+export function useRateChange(slotId: string, now: ForecastEvent | undefined): RateChange | undefined {
+  const { projectId, compared } = useSelection();
+  const pacer = usePacer().id;
+  const { before } = useSnapshotForecastsQuery(
+    { projectId, snapshotId: compared ?? '', pacer },
+    {
+      skip: compared === undefined,
+      selectFromResult: ({ currentData }) => ({
+        before: currentData?.entries.find((entry) => entry.slotId === slotId),
+      }),
+    },
+  );
+  return useMemo(() => (before && now ? rateChange(before, now) : undefined), [before, now]);
+}
+
 /** Differences of clear rates from the compared snapshot, by slot id, where both are known. */
 export function useRateChanges(now: ReadonlyMap<string, ForecastEvent>): Map<string, RateChange> {
   const { projectId, compared } = useSelection();
@@ -75,10 +98,8 @@ export function useRateChanges(now: ReadonlyMap<string, ForecastEvent>): Map<str
     const changes = new Map<string, RateChange>();
     for (const before of currentData?.entries ?? []) {
       const after = now.get(before.slotId);
-      if (!before.summary || !after?.summary) continue;
-      const same = before.key === after.key;
-      const difference = same ? { difference: 0, low: 0, high: 0 } : between(before, after);
-      changes.set(before.slotId, { ...difference, before: before.summary.clearRate, same });
+      const change = after && rateChange(before, after);
+      if (change) changes.set(before.slotId, change);
     }
     return changes;
   }, [currentData, now]);

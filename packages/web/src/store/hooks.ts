@@ -22,12 +22,23 @@ export function useProjectDocument(): ProjectDocument {
   return open.document;
 }
 
-/** The pacer whose forecasts are looked at: the chosen one, else the middle one of the project's. */
-export function usePacer(): Pacer {
-  const project = useProject();
-  const chosen = useAppSelector((state) => state.view.pacer);
-  return pacerOf(project, chosen);
+function openProject({ document }: RootState): Project {
+  if (!document.open) throw new Error('No project is open.');
+  return projectOf(document.open.document);
 }
+
+/** A part of the open project: the component is drawn again only when that part is another one. */
+export const useProjectPart = <T>(select: (project: Project) => T): T =>
+  useAppSelector((state) => select(openProject(state)));
+
+/** Returns the open project as it is when called: for handlers, which need no drawing when it changes. */
+export function useProjectNow(): () => Project {
+  const store = useStore() as Store;
+  return useCallback(() => openProject(store.getState()), [store]);
+}
+
+/** The pacer whose forecasts are looked at: the chosen one, else the middle one of the project's. */
+export const usePacer = (): Pacer => useAppSelector((state) => pacerOf(openProject(state), state.view.pacer));
 
 /** Makes named edits. */
 export function useEdit(): (command: NamedEdit | undefined) => void {

@@ -1,7 +1,7 @@
 import type { Parameter, Project } from '@stadion/core/document/model';
 import { readRamp, withoutNumber, type RampRow, type Stretch } from '@stadion/core/document/ramps';
 import { useMemo } from 'react';
-import type { Columns } from '../../columns/columns.ts';
+import { SHIFTED, type Columns } from '../../columns/columns.ts';
 import { useProject } from '../../store/hooks.ts';
 import { GhostLine, LaneLine } from './LaneLine.tsx';
 import { OpenLane } from './OpenLane.tsx';
@@ -37,7 +37,7 @@ const BELOW_CLOSED = 24;
 export function LaneChart(props: Props) {
   const { project, parameter, row, ghost, proposed, columns, position, stretch, open, height, below, dimmed } = props;
   const { slots, tiers } = project;
-  const { left, width, column, count, edge, shift, visible } = columns;
+  const { left, width, column, count, edge, visible } = columns;
   const bottom = height - (open ? below : BELOW_CLOSED);
   // The open lane's sentence stands below its picture.
   const drawn = open ? bottom + 26 : height;
@@ -57,7 +57,7 @@ export function LaneChart(props: Props) {
         </clipPath>
       </defs>
       <g clipPath={`url(#${clip})`}>
-        <g transform={`translate(${shift})`}>
+        <g style={{ transform: SHIFTED }}>
           {position > 0 ? (
             <rect x={edge(position)} y="0" width={column} height={drawn} fill="var(--edit-soft)" fillOpacity=".75" />
           ) : null}
@@ -82,7 +82,7 @@ export function LaneChart(props: Props) {
         </g>
         {open ? <Bound value={parameter.ramp.atMost} at={reading.capReachedAt} word="at most" {...bound} /> : null}
         {open ? <Bound value={parameter.ramp.atLeast} at={reading.floorReachedAt} word="at least" {...bound} /> : null}
-        <g transform={`translate(${shift})`}>
+        <g style={{ transform: SHIFTED }}>
           {ghost ? <GhostLine values={ghost.values} visible={visible} column={column} scale={scale} /> : null}
           {proposed ? (
             <GhostLine values={proposed.values} visible={visible} column={column} scale={scale} bold />

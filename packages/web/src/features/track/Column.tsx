@@ -1,30 +1,20 @@
 import type { Severity } from '@stadion/core/authoring/findings';
-import type { ForecastEvent } from '@stadion/core/exchange/contract';
-import type { Slot } from '@stadion/core/document/model';
+import { wantedAt } from '@stadion/core/document/ramps';
 import { useSortable } from '@dnd-kit/sortable';
 import { memo } from 'react';
-import { rateChangeInWords, type RateChange } from '../../readings/compared.ts';
+import { useFindingsMark } from '../../answers/useFindings.ts';
+import { useSlotForecast } from '../../answers/usePacerForecasts.ts';
+import { rateChangeInWords, useRateChange } from '../../readings/compared.ts';
+import { useProjectPart } from '../../store/hooks.ts';
 import { formatPercent } from '../../ui/index.ts';
 import { BASE } from './geometry.ts';
 
 interface Props {
-  slot: Slot;
+  slotId: string;
   position: number;
   left: number;
   width: number;
   selected: boolean;
-  findings: number;
-  /** The gravest of them. */
-  gravest: Severity | undefined;
-  pinned: boolean;
-  /** Does the same level stand in another slot, too? */
-  repeats: boolean;
-  forecast: ForecastEvent | undefined;
-  /** How its clear rate differs from the one compared with. */
-  change: RateChange | undefined;
-  name: string;
-  /** The clear rate wanted there. */
-  wantedRate: number | undefined;
   onSelect: (slotId: string) => void;
 }
 
@@ -35,25 +25,27 @@ const MARKS: Readonly<Record<Severity, { fill: string; stroke: string }>> = {
   doubtful: { fill: 'none', stroke: 'var(--line-strong)' },
 };
 
+/** Parts of a slot that its column shows. */
+function useSlotShown(slotId: string, position: number) {
+  const name = useProjectPart(({ slots, levels }) => levels[slots[position - 1]?.levelId ?? '']?.name ?? slotId);
+  const pinned = useProjectPart(({ parameters }) => parameters.some(({ pins }) => slotId in pins));
+  const repeats = useProjectPart(({ slots }) => {
+    const levelId = slots[position - 1]?.levelId;
+    return slots.some((slot) => slot.levelId === levelId && slot.id !== slotId);
+  });
+  const wantedRate = useProjectPart((project) => wantedAt(project, position));
+  const forecast = useSlotForecast(slotId);
+  const change = useRateChange(slotId, forecast);
+  const mark = useFindingsMark(slotId);
+  return { name, pinned, repeats, wantedRate, forecast, change, findings: mark?.count ?? 0, gravest: mark?.gravest };
+}
+
 /** One slot's column: its chart selects it, its number moves it. */
-export const Column = memo(function Column({
-  slot,
-  position,
-  left,
-  width,
-  selected,
-  findings,
-  gravest,
-  pinned,
-  repeats,
-  forecast,
-  change,
-  name,
-  wantedRate,
-  onSelect,
-}: Props) {
+export const Column = memo(function Column({ slotId, position, left, width, selected, onSelect }: Props) {
+  const shown = useSlotShown(slotId, position);
+  const { name, pinned, repeats, wantedRate, forecast, change, findings, gravest } = shown;
   const { listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
-    id: slot.id,
+    id: slotId,
   });
   const summary = forecast?.summary;
   const rate = summary
@@ -88,7 +80,7 @@ export const Column = memo(function Column({
         aria-current={selected ? 'true' : undefined}
         className="absolute inset-x-0 top-0 rounded-[3px] hover:bg-edit/5"
         style={{ height: BASE }}
-        onClick={() => onSelect(slot.id)}
+        onClick={() => onSelect(slotId)}
       />
       <button
         type="button"
@@ -97,7 +89,7 @@ export const Column = memo(function Column({
         aria-label={`Move ${name}, position ${position}: Space picks up, arrows move, Space puts down`}
         className={`absolute inset-x-0 flex h-[22px] cursor-grab touch-none items-center justify-center rounded-[3px] text-[12px] hover:bg-edit-soft ${selected ? 'font-bold text-edit-ink' : 'font-[550]'} ${isDragging ? 'bg-mark-soft ring-1 ring-mark-ink' : ''}`}
         style={{ top: BASE + 1 }}
-        onClick={() => onSelect(slot.id)}
+        onClick={() => onSelect(slotId)}
       >
         {position}
       </button>

@@ -1,31 +1,32 @@
-import type { ForecastEvent } from '@stadion/core/exchange/contract';
 import { useMemo, useRef, type PointerEvent } from 'react';
-import type { Columns } from '../../columns/columns.ts';
-import { useProject } from '../../store/hooks.ts';
+import { useFirstColumn, type Columns } from '../../columns/columns.ts';
+import { usePacerForecasts } from '../../answers/usePacerForecasts.ts';
+import { useProjectPart } from '../../store/hooks.ts';
 
 interface Props {
   columns: Columns;
-  forecasts: ReadonlyMap<string, ForecastEvent>;
   top: number;
 }
 
 const HEIGHT = 12;
 
 /** The whole sequence in one strip, with the part in sight as a window to drag. */
-export function Overview({ columns, forecasts, top }: Props) {
-  const project = useProject();
-  const { left, width, count, first, fitting, scrollTo } = columns;
+export function Overview({ columns, top }: Props) {
+  const slots = useProjectPart((project) => project.slots);
+  const forecasts = usePacerForecasts();
+  const first = useFirstColumn(columns);
+  const { left, width, count, fitting, scrollTo } = columns;
   const held = useRef(false);
   const each = width / Math.max(1, count);
   const line = useMemo(
     () =>
-      project.slots
+      slots
         .map((slot, index) => {
           const rate = forecasts.get(slot.id)?.summary?.clearRate ?? 0;
           return `M${(index + 0.5) * each} ${HEIGHT}V${HEIGHT - rate * (HEIGHT - 1)}`;
         })
         .join(''),
-    [project.slots, forecasts, each],
+    [slots, forecasts, each],
   );
   const follow = (event: PointerEvent<HTMLDivElement>): void => {
     const bounds = event.currentTarget.getBoundingClientRect();

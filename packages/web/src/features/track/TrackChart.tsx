@@ -1,38 +1,21 @@
-import type { ForecastEvent } from '@stadion/core/exchange/contract';
-import { wantedAt, type Stretch } from '@stadion/core/document/ramps';
+import { wantedAt } from '@stadion/core/document/ramps';
 import { memo } from 'react';
-import type { Columns } from '../../columns/columns.ts';
-import type { RateChange } from '../../readings/compared.ts';
 import { useSelection } from '../../address/address.ts';
-import { useProject } from '../../store/hooks.ts';
-import { BASE, HEIGHT, TIER_LINE, TIER_RULE, TOP, yOf } from './geometry.ts';
+import { useSlotForecast } from '../../answers/usePacerForecasts.ts';
+import { SHIFTED, useFirstColumn, type Columns } from '../../columns/columns.ts';
+import { useRateChange, type RateChange } from '../../readings/compared.ts';
 import { isBelow } from '../../readings/isBelow.ts';
-
-interface Props {
-  columns: Columns;
-  forecasts: ReadonlyMap<string, ForecastEvent>;
-  /** How clear rates differ from those compared with, by slot id. */
-  changes: ReadonlyMap<string, RateChange>;
-  stretch: Stretch | null;
-}
+import { useAppSelector, useProjectPart } from '../../store/hooks.ts';
+import { BASE, HEIGHT, TIER_LINE, TIER_RULE, TOP, yOf } from './geometry.ts';
 
 /** Width of a column from which on it has room for a difference and its interval, px. */
 const ROOMY = 42;
 
 /** Bars, intervals, wanted marks and tier bands behind the columns' buttons. */
-export function TrackChart({ columns, forecasts, changes, stretch }: Props) {
-  const project = useProject();
-  const { left, width, column, slots: count, edge, shift, visible } = columns;
-  const right = Math.min(left + width, edge(count + 1) + shift);
-  const tiers = project.tiers.map((tier, index) => {
-    const end = project.tiers[index + 1]?.from ?? count + 1;
-    return {
-      ...tier,
-      index,
-      x1: Math.max(left, edge(tier.from) + shift),
-      x2: Math.min(right, edge(Math.min(end, count + 1)) + shift),
-    };
-  });
+export const TrackChart = memo(function TrackChart({ columns }: { columns: Columns }) {
+  const { left, width, column, slots: count, edge, visible } = columns;
+  const order = useProjectPart(({ slots }) => slots.map(({ id }) => id).join());
+  const ids = order.split(',');
   return (
     <svg width="100%" height={BASE + 48} className="absolute inset-0" aria-hidden>
       <defs>
@@ -44,18 +27,11 @@ export function TrackChart({ columns, forecasts, changes, stretch }: Props) {
           <rect x={left} y="0" width={width + 12} height={BASE + 48} />
         </clipPath>
       </defs>
-      {tiers.map((tier) =>
-        tier.x2 > tier.x1 ? (
-          <rect
-            key={tier.id}
-            x={tier.x1}
-            y={TOP - 6}
-            width={tier.x2 - tier.x1}
-            height={HEIGHT + 10}
-            fill={tier.index % 2 ? 'var(--band)' : 'var(--sheet)'}
-          />
-        ) : null,
-      )}
+      <g clipPath="url(#track-clip)">
+        <g style={{ transform: SHIFTED }}>
+          <TierBands columns={columns} />
+        </g>
+      </g>
       {[0, 0.5, 1].map((share) => (
         <g key={share}>
           <line x1={left} x2={left + width} y1={yOf(share)} y2={yOf(share)} stroke="var(--line)" />
@@ -65,46 +41,67 @@ export function TrackChart({ columns, forecasts, changes, stretch }: Props) {
         </g>
       ))}
       <g clipPath="url(#track-clip)">
-        <g transform={`translate(${shift})`}>
-          {stretch ? (
-            <rect
-              x={edge(stretch.from)}
-              y="2"
-              width={edge(stretch.to + 1) - edge(stretch.from)}
-              height={BASE + 20}
-              fill="var(--mark-soft)"
-            />
-          ) : null}
-          <Bars visible={visible} column={column} forecasts={forecasts} changes={changes} />
+        <g style={{ transform: SHIFTED }}>
+          <MarkedStretch edge={edge} />
+          {visible.map((at) => (
+            <Bar key={ids[at - 1] ?? at} slotId={ids[at - 1]} position={at} column={column} />
+          ))}
           {columns.count > count ? <PastTheEnd x={edge(count + 1)} columns={columns} /> : null}
         </g>
-        {tiers.map((tier) =>
-          tier.x2 - tier.x1 > 8 ? (
-            <g key={tier.id}>
-              <line
-                x1={tier.x1 + 2}
-                x2={tier.x2 - 2}
-                y1={TIER_RULE}
-                y2={TIER_RULE}
-                stroke="var(--ink-2)"
-                strokeWidth="2"
-              />
-              <text x={tier.x1 + 4} y={TIER_LINE} fontSize="11" fontWeight="550" fill="var(--ink-2)">
-                {tier.name}
-              </text>
-            </g>
-          ) : null,
-        )}
+        <TierNames columns={columns} />
       </g>
     </svg>
   );
+});
+
+/** Tiers with where they begin and end, from where the first column begins, px. */
+function useTierSpans({ slots, edge }: Columns) {
+  const tiers = useProjectPart((project) => project.tiers);
+  return tiers.map(({ id, name, from }, index) => {
+    const end = tiers[index + 1]?.from ?? slots + 1;
+    return { id, name, index, from: edge(from), to: edge(Math.min(end, slots + 1)) };
+  });
 }
 
-interface BarsProps {
-  visible: readonly number[];
-  column: number;
-  forecasts: ReadonlyMap<string, ForecastEvent>;
-  changes: ReadonlyMap<string, RateChange>;
+/** Every second tier is shaded. */
+function TierBands({ columns }: { columns: Columns }) {
+  return useTierSpans(columns).map(({ id, index, from, to }) => (
+    <rect
+      key={id}
+      x={from}
+      y={TOP - 6}
+      width={Math.max(0, to - from)}
+      height={HEIGHT + 10}
+      fill={index % 2 ? 'var(--band)' : 'var(--sheet)'}
+    />
+  ));
+}
+
+/** Names of tiers: each stands at the left end of its part in sight. */
+function TierNames({ columns }: { columns: Columns }) {
+  const { left, width, column } = columns;
+  const shift = left - useFirstColumn(columns) * column;
+  return useTierSpans(columns).map(({ id, name, from, to }) => {
+    const x1 = Math.max(left, from + shift);
+    const x2 = Math.min(left + width, to + shift);
+    if (x2 - x1 <= 8) return null;
+    return (
+      <g key={id}>
+        <line x1={x1 + 2} x2={x2 - 2} y1={TIER_RULE} y2={TIER_RULE} stroke="var(--ink-2)" strokeWidth="2" />
+        <text x={x1 + 4} y={TIER_LINE} fontSize="11" fontWeight="550" fill="var(--ink-2)">
+          {name}
+        </text>
+      </g>
+    );
+  });
+}
+
+/** The levels marked for an edit of all of them. */
+function MarkedStretch({ edge }: Pick<Columns, 'edge'>) {
+  const stretch = useAppSelector((state) => state.view.stretch);
+  if (!stretch) return null;
+  const from = edge(stretch.from);
+  return <rect x={from} y="2" width={edge(stretch.to + 1) - from} height={BASE + 20} fill="var(--mark-soft)" />;
 }
 
 /** Columns past the end of the sequence: no level stands there, ramps go on. */
@@ -168,66 +165,65 @@ function Difference({ change, x, bar, roomy }: { change: RateChange; x: number; 
   );
 }
 
-/** Every slot's bar, interval and wanted mark; drawn again only when they change, not while scrolling. */
-const Bars = memo(function Bars({ visible, column, forecasts, changes }: BarsProps) {
-  const project = useProject();
+interface BarProps {
+  /** Undefined past the end of the sequence. */
+  slotId: string | undefined;
+  position: number;
+  column: number;
+}
+
+/** A slot's bar, interval and wanted mark. */
+const Bar = memo(function Bar({ slotId, position: at, column }: BarProps) {
   const { position } = useSelection();
+  const entry = useSlotForecast(slotId ?? '');
+  const change = useRateChange(slotId ?? '', entry);
+  const wanted = useProjectPart((project) => (slotId === undefined ? undefined : wantedAt(project, at)));
+  const summary = entry?.summary;
+  const below = summary ? isBelow(summary.clearRate, wanted) : false;
   const bar = Math.min(22, column * 0.42);
+  const x = (at - 0.5) * column;
   return (
-    <>
-      {visible.map((at) => {
-        const slot = project.slots[at - 1];
-        const entry = slot && forecasts.get(slot.id);
-        const x = (at - 0.5) * column;
-        const summary = entry?.summary;
-        const change = slot && changes.get(slot.id);
-        const wanted = slot && wantedAt(project, at);
-        const below = summary ? isBelow(summary.clearRate, wanted) : false;
-        return (
-          <g key={slot?.id ?? at}>
-            {at === position ? (
-              <>
-                <rect x={(at - 1) * column} y="2" width={column} height={BASE + 44} fill="var(--edit-soft)" />
-                <rect x={(at - 1) * column} y="2" width={column} height="3" fill="var(--edit)" />
-              </>
-            ) : null}
-            {summary ? (
-              <g opacity={entry.done ? 1 : 0.45}>
-                <rect
-                  x={x - bar / 2}
-                  y={Math.min(BASE - 2, yOf(summary.clearRate))}
-                  width={bar}
-                  height={Math.max(2, HEIGHT * summary.clearRate)}
-                  rx="1.5"
-                  fill={below ? 'url(#below)' : 'var(--win)'}
-                />
-                <line
-                  x1={x}
-                  x2={x}
-                  y1={yOf(summary.interval.high)}
-                  y2={yOf(summary.interval.low)}
-                  stroke="var(--ink)"
-                  strokeWidth="1.2"
-                />
-              </g>
-            ) : (
-              <rect x={x - bar / 2} y={BASE - 2} width={bar} height="2" fill="var(--line-strong)" />
-            )}
-            {change && !change.same ? <Difference change={change} x={x} bar={bar} roomy={column >= ROOMY} /> : null}
-            {wanted === undefined ? null : (
-              <line
-                x1={(at - 1) * column + 4}
-                x2={at * column - 4}
-                y1={yOf(wanted)}
-                y2={yOf(wanted)}
-                stroke="var(--ink)"
-                strokeWidth="1.5"
-                strokeDasharray="3 2"
-              />
-            )}
-          </g>
-        );
-      })}
-    </>
+    <g>
+      {at === position ? (
+        <>
+          <rect x={(at - 1) * column} y="2" width={column} height={BASE + 44} fill="var(--edit-soft)" />
+          <rect x={(at - 1) * column} y="2" width={column} height="3" fill="var(--edit)" />
+        </>
+      ) : null}
+      {summary ? (
+        <g opacity={entry.done ? 1 : 0.45}>
+          <rect
+            x={x - bar / 2}
+            y={Math.min(BASE - 2, yOf(summary.clearRate))}
+            width={bar}
+            height={Math.max(2, HEIGHT * summary.clearRate)}
+            rx="1.5"
+            fill={below ? 'url(#below)' : 'var(--win)'}
+          />
+          <line
+            x1={x}
+            x2={x}
+            y1={yOf(summary.interval.high)}
+            y2={yOf(summary.interval.low)}
+            stroke="var(--ink)"
+            strokeWidth="1.2"
+          />
+        </g>
+      ) : (
+        <rect x={x - bar / 2} y={BASE - 2} width={bar} height="2" fill="var(--line-strong)" />
+      )}
+      {change && !change.same ? <Difference change={change} x={x} bar={bar} roomy={column >= ROOMY} /> : null}
+      {wanted === undefined ? null : (
+        <line
+          x1={(at - 1) * column + 4}
+          x2={at * column - 4}
+          y1={yOf(wanted)}
+          y2={yOf(wanted)}
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+          strokeDasharray="3 2"
+        />
+      )}
+    </g>
   );
 });

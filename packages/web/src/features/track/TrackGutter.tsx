@@ -2,14 +2,14 @@ import { useState } from 'react';
 import { useChangeTrialsMutation, useTrialsStateQuery } from '../../api/stadionApi.ts';
 import { addLevel, duplicateLevel, moveSlot, removeSlot, repeatSlot } from '@stadion/core/authoring/edits';
 import { useGoto, useSelection, useSequenceEdit } from '../../address/address.ts';
-import { useAppDispatch, usePacer, useProject } from '../../store/hooks.ts';
+import { useAppDispatch, usePacer, useProjectNow, useProjectPart } from '../../store/hooks.ts';
 import { mintId } from '../../store/mintId.ts';
 import { pacerChosen, renamingStarted } from '../../store/viewSlice.ts';
 import { ChoiceChip, Confirm, Menu } from '../../ui/index.ts';
 
 /** Beside the track: what it shows, and what can be done with the selected slot. */
 export function TrackGutter() {
-  const project = useProject();
+  const now = useProjectNow();
   const { projectId, slotId, position, screen } = useSelection();
   const { data: trials } = useTrialsStateQuery(projectId);
   const [changeTrials] = useChangeTrialsMutation();
@@ -18,8 +18,9 @@ export function TrackGutter() {
   const goto = useGoto();
   const change = useSequenceEdit();
   const [removing, setRemoving] = useState(false);
-  const count = project.slots.length;
-  const level = slotId === undefined ? undefined : project.levels[project.slots[position - 1]?.levelId ?? ''];
+  const count = useProjectPart(({ slots }) => slots.length);
+  const pacers = useProjectPart((project) => project.pacers);
+  const name = useProjectPart(({ slots, levels }) => levels[slots[position - 1]?.levelId ?? '']?.name);
   const withSlot = (run: (id: string) => void) => (): void => {
     if (slotId !== undefined) run(slotId);
   };
@@ -40,17 +41,17 @@ export function TrackGutter() {
           </button>
         }
         entries={[
-          { label: 'Add a level after', keys: 'N', onSelect: () => change(addLevel(project, position, mintId)) },
+          { label: 'Add a level after', keys: 'N', onSelect: () => change(addLevel(now(), position, mintId)) },
           {
             label: 'Duplicate',
             keys: 'D',
             disabled: none,
-            onSelect: withSlot((id) => change(duplicateLevel(project, id, mintId))),
+            onSelect: withSlot((id) => change(duplicateLevel(now(), id, mintId))),
           },
           {
             label: 'Repeat: the same level once more',
             disabled: none,
-            onSelect: withSlot((id) => change(repeatSlot(project, id, mintId))),
+            onSelect: withSlot((id) => change(repeatSlot(now(), id, mintId))),
           },
           { label: 'Rename', keys: 'F2', disabled: none, onSelect: rename },
           'line',
@@ -58,13 +59,13 @@ export function TrackGutter() {
             label: 'Move earlier',
             keys: '{',
             disabled: position <= 1,
-            onSelect: withSlot((id) => change(moveSlot(project, id, position - 1))),
+            onSelect: withSlot((id) => change(moveSlot(now(), id, position - 1))),
           },
           {
             label: 'Move later',
             keys: '}',
             disabled: none || position >= count,
-            onSelect: withSlot((id) => change(moveSlot(project, id, position + 1))),
+            onSelect: withSlot((id) => change(moveSlot(now(), id, position + 1))),
           },
           'line',
           { label: 'Remove', disabled: none, onSelect: () => setRemoving(true) },
@@ -75,7 +76,7 @@ export function TrackGutter() {
         value={pacer.id}
         shown={`Clear rate: ${pacer.name}`}
         wide
-        choices={project.pacers.map((entry) => ({ value: entry.id, label: `${entry.name} pacer` }))}
+        choices={pacers.map((entry) => ({ value: entry.id, label: `${entry.name} pacer` }))}
         onChoose={(id) => dispatch(pacerChosen(id))}
       />
       {trials?.paused ? (
@@ -95,9 +96,9 @@ export function TrackGutter() {
       )}
       <Confirm
         open={removing}
-        title={`Remove ${level?.name ?? 'the level'}?`}
+        title={`Remove ${name ?? 'the level'}?`}
         does="Remove"
-        onConfirm={withSlot((id) => change(removeSlot(project, id)))}
+        onConfirm={withSlot((id) => change(removeSlot(now(), id)))}
         onClose={() => setRemoving(false)}
       >
         Its rules, ground and pins go with it. It can be undone.

@@ -63,9 +63,9 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
 
 /** Numbers of each goal with which the usual pacers come near the wanted rates. Units per second, enemies, seconds. */
 const COURSES: Readonly<Record<Goal, { speed: Course; sent: number; rest: Course; clock: Course }>> = {
-  reach: { speed: [3.45, 3.6], sent: 1, rest: [5.86, 2.73], clock: [16.3, 11.65] },
+  reach: { speed: [3.06, 3.58], sent: 1, rest: [5.38, 2.59], clock: [16.43, 10.02] },
   gather: { speed: [2, 3.2], sent: 1, rest: [9, 5], clock: [36, 28] },
-  beat: { speed: [3, 4.7], sent: 3, rest: [2.2, 1], clock: [34, 22] },
+  beat: { speed: [3.43, 4.99], sent: 3, rest: [2.42, 1.07], clock: [32.8, 28.2] },
   survive: { speed: [2.4, 2.75], sent: 3, rest: [4, 2.6], clock: [20, 30.5] },
 };
 

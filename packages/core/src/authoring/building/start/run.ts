@@ -189,16 +189,16 @@ function opening(position: number): Ground['rows'] {
 }
 
 /** Speed of the player over the sequence, units per second. */
-const RUNNING: Readonly<Record<Goal, Course>> = { pass: [5.5, 11], gather: [7.7, 13.7], score: [6.6, 11.5] };
+const RUNNING: Readonly<Record<Goal, Course>> = { pass: [5.5, 11], gather: [7.7, 13.7], score: [7.72, 11.84] };
 /** Speed of what walks towards the player over the sequence, units per second. */
-const WALKING: Readonly<Record<Goal, Course>> = { pass: [0.8, 2], gather: [1.3, 2.6], score: [1, 2.1] };
+const WALKING: Readonly<Record<Goal, Course>> = { pass: [0.8, 2], gather: [1.3, 2.6], score: [1.07, 2.11] };
 
 function parametersOf(goal: Goal, levels: number): Parameter[] {
   const asked = {
     pass: parameter('sections', 'Sections to pass', 'whole', '', [1, 60], { shape: ease([4, 14], levels), roundTo: 1 }),
     gather: parameter('tokens', 'Tokens needed', 'whole', '', [1, 200], { shape: ease([27, 69], levels), roundTo: 1 }),
     score: parameter('wanted', 'Score wanted', 'whole', '', [10, 2000], {
-      shape: ease([165, 450], levels),
+      shape: ease([153, 450], levels),
       roundTo: 10,
     }),
   };
