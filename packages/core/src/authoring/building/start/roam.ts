@@ -65,7 +65,7 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
 const COURSES: Readonly<Record<Goal, { speed: Course; sent: number; rest: Course; clock: Course }>> = {
   reach: { speed: [3.06, 3.58], sent: 1, rest: [5.38, 2.59], clock: [16.43, 10.02] },
   gather: { speed: [2, 3.2], sent: 1, rest: [9, 5], clock: [36, 28] },
-  beat: { speed: [3.43, 4.99], sent: 3, rest: [2.42, 1.07], clock: [32.8, 28.2] },
+  beat: { speed: [3.3, 4.68], sent: 3, rest: [2.3, 1], clock: [32.8, 26] },
   survive: { speed: [2.4, 2.75], sent: 3, rest: [4, 2.6], clock: [20, 30.5] },
 };
 
