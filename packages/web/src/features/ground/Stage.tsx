@@ -334,7 +334,7 @@ export function Stage(props: Props) {
       ref={box}
       role="application"
       tabIndex={0}
-      aria-label={`Ground of ${level.name}, ${width} × ${height} cells. Arrows move the cell, Enter places or selects a piece, letters choose what is placed, M moves, Delete removes.`}
+      aria-label={`Ground of ${level.name}, ${width} × ${height} cells. Arrows move the cell, Enter places or selects a piece, letters choose what is placed, M moves, Delete removes, G leads back to the rules.`}
       className={`relative min-h-[260px] grow touch-none select-none ${hand ? 'cursor-crosshair' : 'cursor-default'}`}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}

@@ -98,6 +98,9 @@ export const choiceOfKind = (choices: readonly HandChoice[], kind: Id): HandChoi
 export const keyOfHand = (hand: Hand | null): string | undefined =>
   hand?.is === 'cells' ? `cells ${hand.cells}` : hand?.is === 'thing' ? hand.thing.key : undefined;
 
+/** The key that leads from the ground back to the rules: it never chooses what is placed. */
+const LEAVES_GROUND = 'g';
+
 /** The choice for a digit or a letter: the n-th, or the next that begins with the letter. */
 export function choiceByKey(
   choices: readonly HandChoice[],
@@ -105,7 +108,7 @@ export function choiceByKey(
   now: string | undefined,
 ): HandChoice | undefined {
   if (/^[1-9]$/.test(key)) return choices[Number(key) - 1];
-  if (!/^[a-z]$/i.test(key)) return undefined;
+  if (!/^[a-z]$/i.test(key) || key.toLowerCase() === LEAVES_GROUND) return undefined;
   const fitting = choices.filter(({ label }) => label.toLowerCase().startsWith(key.toLowerCase()));
   return fitting[(fitting.findIndex((choice) => choice.key === now) + 1) % Math.max(1, fitting.length)];
 }

@@ -106,4 +106,13 @@ describe('taking hold', () => {
     const label = (key: string, now?: string) => choiceByKey(choices, key, now)?.label;
     expect([label('1'), label('l'), label('l', 'latch'), label('§')]).toEqual(['Wall', 'Latch', 'Lavender', undefined]);
   });
+
+  it('leaves G to the way back to the rules', () => {
+    const choices = handChoices(demo, 'roam');
+    expect(choices.some(({ label }) => label === 'Goal')).toBe(true);
+    expect([choiceByKey(choices, 'g', undefined), choiceByKey(choices, 'G', undefined)]).toEqual([
+      undefined,
+      undefined,
+    ]);
+  });
 });
