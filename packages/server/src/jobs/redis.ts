@@ -138,8 +138,7 @@ export function redisQueue(url: string, log: Logger, own?: { close(): Promise<vo
       const tally = checkedTally(result, found.task.count);
       end(id, ({ done }) => done(tally));
     } catch (error) {
-      log.warn({ err: error }, 'the result of a batch is not taken');
-      fail(id, error as Error);
+      fail(id, new Error('The result of a batch is refused.', { cause: error }));
     }
   };
   // Its type says text; it is parsed already.

@@ -565,6 +565,7 @@ describe('every class of findings', () => {
         for (const { sentence, reason, slotId } of found) {
           expect(sentence).toMatch(/^.{10,140}[.]$/);
           expect(reason).toMatch(/^.{5,300}[.]$/);
+          expect(sentence + reason).not.toMatch(/Infinity|NaN|undefined/);
           expect(project.slots.map(({ id }) => id)).toContain(slotId);
         }
       });
