@@ -24,7 +24,7 @@ import {
   type Names,
 } from '../../play/rules/index.ts';
 import { at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
-import { namesOneOf } from './naming.ts';
+import { namesOneOf } from './namesPieces.ts';
 import { appendEntries } from './order.ts';
 import { withoutNames, type RemovalOfNames } from './removal.ts';
 

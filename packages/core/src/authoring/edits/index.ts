@@ -46,7 +46,7 @@ export { joinCondition, type Join, type Within } from './conditions.ts';
 export { copyRules, slotsNamed, type CopiedRules, type LevelChange } from './copyRules.ts';
 export { addTally, removeTally, repeatSlot, setTallyPolicy, setStarGate } from './run.ts';
 export { dropExpectation, expectClearRate } from './expectations.ts';
-export { namesPieces } from './naming.ts';
+export { namesPieces } from './namesPieces.ts';
 export { type NamedSentence, type Removal } from './removal.ts';
 export { copyGround, editGround, groundPatch, lostByCopying, sentencesNaming, withoutPieces } from './ground.ts';
 export {

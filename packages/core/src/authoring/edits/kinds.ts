@@ -25,7 +25,7 @@ import {
 import type { PatchOperation } from '../../basics/patch/index.ts';
 import { conditionsBesideRules, leaves } from '../../play/rules/index.ts';
 import { addAt, at, removeAt, replaceAt, setOptional, type NamedEdit } from './edit.ts';
-import { namesOneOf } from './naming.ts';
+import { namesOneOf } from './namesPieces.ts';
 import { appendEntries, insertEntry } from './order.ts';
 import { withoutNames, type Removal } from './removal.ts';
 import { addStanding, freshRule, takenStandingConditions, takenStandingRules } from './rules.ts';

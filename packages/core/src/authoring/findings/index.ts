@@ -16,4 +16,4 @@ export type { FactsByScope, Scope, SlotFacts } from './scopes.ts';
 export { checkExpectation, type ExpectationCheck, type KnownForecast } from './expectations.ts';
 export { countAgain, leaveSo, leftBecause, sorted } from './leftSo.ts';
 export { mendAll } from './mendAll.ts';
-export { waysAt } from './reach.ts';
+export { waysAt } from './waysAt.ts';

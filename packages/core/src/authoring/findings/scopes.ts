@@ -21,7 +21,7 @@ import {
   type RuleInForce,
 } from '../../play/rules/index.ts';
 import { boutSubjects, type BoutFacts } from './boutFacts.ts';
-import { reachOf, type Reach } from './reach.ts';
+import { reachOf, type Reach } from './waysAt.ts';
 
 /** The facts for checks of one slot: its level, with its numbers there. Computed when first needed. */
 export interface SlotFacts {

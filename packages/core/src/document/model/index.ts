@@ -1,5 +1,5 @@
 export { Amount, ShareSource, type ParameterAmount } from './schema/amount.ts';
-export { literal, fromParameter } from './values/amounts.ts';
+export { literal, fromParameter } from './values/literal.ts';
 export { Clock } from './schema/clock.ts';
 export { Comparison, Condition, GroupKind } from './schema/condition.ts';
 export { MAX_CONDITION_DEPTH } from './values/limits.ts';

@@ -3,7 +3,7 @@ import type { Population } from '../pacers/index.ts';
 import { mix } from '../../basics/random/index.ts';
 import { resolveLevel, type ResolvedLevel } from './resolveLevel.ts';
 import type { LevelRunner } from './levelRunner.ts';
-import type { Precision } from './stopping.ts';
+import type { Precision } from './precision.ts';
 import { addResult, type Tally } from './tally.ts';
 
 /** Everything a forecast depends on. Its text is the forecast's key: the same question is never computed twice. */

@@ -1,7 +1,7 @@
 import { quantile, wilson, type Interval } from '../../basics/stats/index.ts';
 import type { AttemptRow } from './attemptRecord.ts';
 import type { PartCount, Tally } from './tally.ts';
-import { packWins } from './wins.ts';
+import { packWins } from './packedWins.ts';
 
 /** How many attempts ended one way. Indices as in GameResult. */
 export interface EndingCount {

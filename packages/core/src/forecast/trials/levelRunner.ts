@@ -1,6 +1,6 @@
 import type { Abilities } from '../../basics/abilities/index.ts';
 import { drawPlayer, type Population } from '../pacers/index.ts';
-import { attempts } from './attempts.ts';
+import { groundGame } from './groundGame.ts';
 import { boutGame } from './boutGame.ts';
 import type { Carry, Game, GameResult } from './game.ts';
 import { meetingGame } from './meetingGame.ts';
@@ -27,5 +27,5 @@ function ready<Level, World, State, Mind>(game: Game<Level, World, State, Mind>,
 /** Makes a level ready, by the kind of play that it is. */
 export function levelRunner(level: ResolvedLevel): LevelRunner {
   if (isBout(level)) return ready(boutGame, level);
-  return hasMeetings(level) ? ready(meetingGame, level) : ready(attempts, level);
+  return hasMeetings(level) ? ready(meetingGame, level) : ready(groundGame, level);
 }

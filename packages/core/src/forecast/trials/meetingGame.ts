@@ -12,7 +12,7 @@ import {
   type Turn,
 } from '../../play/bouts/index.ts';
 import type { Player } from '../pacers/index.ts';
-import { attempts } from './attempts.ts';
+import { groundGame } from './groundGame.ts';
 import { LOST_FIGHT, type Game } from './game.ts';
 
 /** Turns in all fights of one attempt, about a tenth of a second: with more it is given up, so that no level keeps the others waiting for long. */
@@ -65,22 +65,22 @@ function meet(state: WayState, { who, note, noteTurn }: WayPlayer): void {
 /** Attempts on grounds with fights on the way, one of which can lose the level. */
 export const meetingGame: Game<PreparedWay, WayWorld, WayState, WayPlayer> = {
   make: (level) => ({
-    ground: attempts.make(level),
+    ground: groundGame.make(level),
     meetings: level.meetings,
     fights: level.meetings.fights.map(makeBoutWorld),
   }),
   start: (world, seed, carry) => ({
-    ...{ world, ground: attempts.start(world.ground, seed, carry) },
+    ...{ world, ground: groundGame.start(world.ground, seed, carry) },
     ...{ way: startOnWay(seed), isLost: false, turns: 0 },
   }),
-  mind: ({ ground }, who, seed) => ({ player: attempts.mind(ground, who, seed), who }),
+  mind: ({ ground }, who, seed) => ({ player: groundGame.mind(ground, who, seed), who }),
   turn(state, mind) {
-    attempts.turn(state.ground, mind.player);
+    groundGame.turn(state.ground, mind.player);
     if (state.ground.phase === 'playing') meet(state, mind);
   },
-  isOver: ({ ground, isLost, turns }) => isLost || turns > MOST_TURNS || attempts.isOver(ground),
+  isOver: ({ ground, isLost, turns }) => isLost || turns > MOST_TURNS || groundGame.isOver(ground),
   result({ ground, isLost }) {
-    const result = attempts.result(ground);
+    const result = groundGame.result(ground);
     return isLost ? { ...result, won: false, stars: 0, endingRule: LOST_FIGHT } : result;
   },
 };

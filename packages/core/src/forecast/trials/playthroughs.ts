@@ -12,7 +12,7 @@ import {
 import { linearAt, linearFit } from '../../basics/stats/index.ts';
 import { recordOf, fromRow, MOST_RECORDS, type AttemptRecord, type AttemptRow } from './attemptRecord.ts';
 import { seedOf } from './batch.ts';
-import { carriedInto, type Carried } from './carried.ts';
+import { carriedInto, type Carried } from './carriedInto.ts';
 import { emptyFunnel, enterRun, type Funnel, type PlaythroughRecord, type Stop } from './funnel.ts';
 import type { Carry } from './game.ts';
 import { resolveLevel } from './resolveLevel.ts';
@@ -103,8 +103,8 @@ function chanceAt({ all: { numbers, costs }, rows }: Pool, cost: number): number
   return chance;
 }
 
-/** Runs under way: a pacer's players through the whole sequence. */
-export interface Runs {
+/** Playthroughs in progress: a pacer's players through the whole sequence. */
+export interface Playthroughs {
   /** Plays `count` more runs. */
   play(count: number): void;
   read(): Funnel;
@@ -128,7 +128,7 @@ export function playthroughsOf(
   pacer: Pacer,
   known: AttemptRecords,
   { through = false }: Options = {},
-): Runs {
+): Playthroughs {
   const plan = remembering(playthroughPlanOf(project));
   const own = project.tallies.map(({ id }) => id);
   const starts = own.map((tally) => plan.starts[tally] ?? 0);

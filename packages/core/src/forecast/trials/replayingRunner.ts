@@ -24,7 +24,7 @@ import {
 } from '../pacers/index.ts';
 import { mix, mixFloat } from '../../basics/random/index.ts';
 import { starsFor } from '../../play/rules/index.ts';
-import { attempts } from './attempts.ts';
+import { groundGame } from './groundGame.ts';
 import type { GameResult } from './game.ts';
 import { hasMeetings, isBout, type ResolvedLevel, type PreparedGround } from './resolveLevel.ts';
 import { levelRunner } from './levelRunner.ts';
@@ -88,20 +88,20 @@ function noteActed({ verdicts, tick }: AttemptState, acted: number[]): void {
 
 /** Plays an attempt and keeps it. */
 function play(world: World, who: Abilities, seed: number): Played {
-  const state = attempts.start(world, seed, {});
+  const state = groundGame.start(world, seed, {});
   const player = makePlayer(state, who, seed);
   const needs = needsOf(world);
   const recording = emptyRecording(seed);
   const pursued: number[] = [];
   const acted: number[] = [];
-  while (!attempts.isOver(state)) {
+  while (!groundGame.isOver(state)) {
     if (isDecidedAt(state.tick)) pursued.push(pursuedNow(state, needs));
     const input = playerInput(player, state);
     record(recording, input);
     step(state, input);
     noteActed(state, acted);
   }
-  return { recording, pursued, acted, result: attempts.result(state) };
+  return { recording, pursued, acted, result: groundGame.result(state) };
 }
 
 /** An attempt of a forecast, to be watched: the same as the one that was played with this seed, as far as it went. */
@@ -112,14 +112,14 @@ export function recordedAttempt(level: PreparedGround, who: Population, seed: nu
 
 /** Judges an attempt that was played at a level of the same motion; undefined where a player would have done otherwise, or gone on. */
 function judgeAgain(world: World, { recording, pursued, acted }: Played): GameResult | undefined {
-  const state = attempts.start(world, recording.seed, {});
+  const state = groundGame.start(world, recording.seed, {});
   const needs = needsOf(world);
   const now: number[] = [];
   let decisions = 0;
   for (const input of inputsOf(recording)) {
     if (isDecidedAt(state.tick) && pursuedNow(state, needs) !== pursued[decisions++]) return undefined;
     step(state, input);
-    if (attempts.isOver(state)) return attempts.result(state);
+    if (groundGame.isOver(state)) return groundGame.result(state);
     const before = now.length;
     noteActed(state, now);
     for (let at = before; at < now.length; at++) if (now[at] !== acted[at]) return undefined;

@@ -4,7 +4,7 @@ import { cellAt } from '../../play/grid/index.ts';
 import { drawPlayer, makePlayer, PERFECT, playerInput, type Population } from '../pacers/index.ts';
 import type { Abilities } from '../../basics/abilities/index.ts';
 import { ticksToSeconds } from '../../play/rules/index.ts';
-import { attempts } from './attempts.ts';
+import { groundGame } from './groundGame.ts';
 import { seedOf } from './batch.ts';
 
 /** A way that a player went, and how long it took. */
@@ -75,7 +75,7 @@ export class Ways {
   ): { won: boolean; ticks: number } {
     const state = startAttempt(this.#world, seed);
     const player = makePlayer(state, who, seed);
-    while (!attempts.isOver(state)) {
+    while (!groundGame.isOver(state)) {
       at(cellAt(this.#world.grid, state.body.x, state.body.y), state.body.x, state.body.y, state.tick);
       step(state, playerInput(player, state));
     }

@@ -1,5 +1,5 @@
 import { count, secondsToTicks, takeLives, type Counting, type ResolvedEffect } from '../rules/index.ts';
-import { asItIs, MOST } from './amounts.ts';
+import { asItIs, MOST } from './following.ts';
 import { changeParameter } from './dials.ts';
 import { placeOfReturn } from './pieces/checkpoint.ts';
 import { reveal } from './pieces/collectable.ts';

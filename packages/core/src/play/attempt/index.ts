@@ -16,7 +16,7 @@ export type {
   View,
   World,
 } from './types.ts';
-export { FASTEST, following, shootingNow, within } from './amounts.ts';
+export { FASTEST, following, shootingNow, within } from './following.ts';
 export { judgingOf, prepareOn, resolvingAt } from './prepare.ts';
 export { makeWorldOn } from './world.ts';
 export { viewOf } from './view.ts';
@@ -40,11 +40,11 @@ export { carryBody, noteOffGround, putAtRest } from './playerBody.ts';
 export { hashState } from './hash.ts';
 export { FIRE, REST } from './input.ts';
 export { startObserved } from './observed.ts';
-export { starReading } from './outcome.ts';
+export { starReading } from './starReading.ts';
 export { startingJudgeOf } from './startingJudge.ts';
 export { briefOf } from './brief.ts';
 export { namesFor, placedOn, subjectsOf } from './pieces/facts.ts';
-export { beyond, REACH } from './reach.ts';
+export { beyond, REACH } from './touching.ts';
 export { SHOT_RADIUS } from './shots.ts';
 export { bySort, PIECES, SORTS } from './pieces/index.ts';
 export { between, disc, type Figure, type Mark, type Places, type Tone } from './mark.ts';

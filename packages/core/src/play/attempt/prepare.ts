@@ -14,7 +14,7 @@ import {
   subjectOf,
   type Resolving,
 } from '../rules/index.ts';
-import { following, MOST, shootingOf, within } from './amounts.ts';
+import { following, MOST, shootingOf, within } from './following.ts';
 import type { PreparedLevel } from './level.ts';
 import { placedOn, subjectsOf } from './pieces/facts.ts';
 import { bySort, PIECES } from './pieces/index.ts';

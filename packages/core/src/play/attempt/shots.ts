@@ -1,9 +1,9 @@
 import { HEADING_VECTORS, isInSight, isWall } from '../grid/index.ts';
-import { asItIs, MOST, shootingNow } from './amounts.ts';
+import { asItIs, MOST, shootingNow } from './following.ts';
 import { hazardDamage } from './pieces/hazard.ts';
 import { enemiesOf, type Enemy } from './pieces/enemies.ts';
 import { hurtEnemy } from './pieces/enemy.ts';
-import { hurtPlayer } from './reach.ts';
+import { hurtPlayer } from './touching.ts';
 import type { AttemptState, Shot } from './types.ts';
 import { TICK_SECONDS } from '../rules/index.ts';
 

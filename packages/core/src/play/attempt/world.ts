@@ -2,7 +2,7 @@ import { holesIn, makeGrid } from '../grid/index.ts';
 import { makeJudge, READINGS } from '../rules/index.ts';
 import type { PreparedLevel } from './level.ts';
 import { bySort, SORTS } from './pieces/index.ts';
-import { REACH } from './reach.ts';
+import { REACH } from './touching.ts';
 import type { GroundKind, World } from './types.ts';
 
 /** Makes a prepared level ready for any number of attempts. @param kind of the level's ground */

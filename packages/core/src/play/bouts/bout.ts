@@ -1,5 +1,5 @@
 import { drawAt, mix } from '../../basics/random/index.ts';
-import { amountOf, readBy, strengthOf, type Strength } from './amounts.ts';
+import { amountOf, readBy, strengthOf, type Strength } from './strength.ts';
 import {
   withRole,
   type PreparedAction,

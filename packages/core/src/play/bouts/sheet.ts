@@ -1,4 +1,4 @@
-import { amountOf } from './amounts.ts';
+import { amountOf } from './strength.ts';
 import { leftOf, shareReaching, startBout, strengthNow, type BoutState, type BoutWorld } from './bout.ts';
 import type { PreparedAction, PreparedFighter } from './prepared.ts';
 

@@ -29,4 +29,4 @@ export {
   unreachableMarks,
   wayMarks,
 } from './overlays.ts';
-export { reachOf, waysOf, type Reach, type Ways } from './reach.ts';
+export { reachOf, waysOf, type Reach, type Ways } from './reachOf.ts';

@@ -4,7 +4,7 @@ import { HEADING_VECTORS, nearestHeadingOf } from '../grid/index.ts';
 import type { Level, Piece, Place, Project } from '../../document/model/index.ts';
 import type { Values } from '../../document/ramps/index.ts';
 import { resolveAmount } from '../rules/index.ts';
-import type { Reach } from './reach.ts';
+import type { Reach } from './reachOf.ts';
 
 /** Opacity of what is spread over cells, at most. */
 const DARKEST = 0.55;

@@ -54,7 +54,7 @@ const TOKENS = 10;
 const COURSES: Readonly<Record<Goal, { traffic: Course; gap: Course; clock: Course }>> = {
   reach: { traffic: [2.49, 5.71], gap: [2.6, 1.71], clock: [16.43, 12.46] },
   often: { traffic: [2.59, 3.5], gap: [3.22, 2.2], clock: [61.7, 43.9] },
-  gather: { traffic: [2.2, 3.2], gap: [3, 1.9], clock: [60, 45] },
+  gather: { traffic: [2.2, 3.2], gap: [3.28, 1.9], clock: [60, 41.5] },
 };
 
 function parametersOf(goal: Goal, levels: number): Parameter[] {
@@ -78,7 +78,7 @@ function parametersOf(goal: Goal, levels: number): Parameter[] {
         atMost: 4,
       }),
     ];
-  if (goal === 'gather') return [...shared, shareParameter([0.5, 0.7], levels)];
+  if (goal === 'gather') return [...shared, shareParameter([0.5, 0.77], levels)];
   return shared;
 }
 

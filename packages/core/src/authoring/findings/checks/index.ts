@@ -21,7 +21,7 @@ import { endingsCanTie } from './endingsCanTie.ts';
 import { exactJumpedOver } from './exactJumpedOver.ts';
 import { expectationNotMet } from './expectationNotMet.ts';
 import { formulaCycle } from './formulaCycle.ts';
-import { formulaWrong } from './formulaError.ts';
+import { formulaWrong } from './formulaWrong.ts';
 import { gateLocksOnlyWay } from './gateLocksOnlyWay.ts';
 import { goalUnreachable } from './goalUnreachable.ts';
 import { heldTooLong } from './heldTooLong.ts';

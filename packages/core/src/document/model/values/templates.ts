@@ -1,4 +1,4 @@
-import { literal } from './amounts.ts';
+import { literal } from './literal.ts';
 import type { Ending } from '../schema/ending.ts';
 import type { Level } from '../schema/level.ts';
 import { usualAudience, usualPacers } from './usualPacers.ts';

@@ -1,7 +1,7 @@
 import type { Piece, Place } from '../../../document/model/index.ts';
 import { mix } from '../../../basics/random/index.ts';
 import { disc, ring } from '../mark.ts';
-import { isTouching } from '../reach.ts';
+import { isTouching } from '../touching.ts';
 import type { AttemptState, PieceSort } from '../types.ts';
 import { startPlace } from './start.ts';
 

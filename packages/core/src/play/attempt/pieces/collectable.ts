@@ -2,10 +2,10 @@ import { cellAt } from '../../grid/index.ts';
 import type { Piece } from '../../../document/model/index.ts';
 import { mix, mixFloat } from '../../../basics/random/index.ts';
 import type { LiveAmount } from '../../rules/index.ts';
-import { asItIs, following, MOST } from '../amounts.ts';
+import { asItIs, following, MOST } from '../following.ts';
 import type { PreparedLevel } from '../level.ts';
 import { markFigures, usualCollectableLook } from '../looks.ts';
-import { isTouching } from '../reach.ts';
+import { isTouching } from '../touching.ts';
 import type { AttemptState, PieceSort, World } from '../types.ts';
 
 /** A piece to be gathered, made ready. */

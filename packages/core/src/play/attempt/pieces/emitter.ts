@@ -1,7 +1,7 @@
 import { HEADING_VECTORS, isInSight, nearestHeadingOf } from '../../grid/index.ts';
 import type { Piece } from '../../../document/model/index.ts';
 import { mixFloat } from '../../../basics/random/index.ts';
-import { shootingNow, shootingOf } from '../amounts.ts';
+import { shootingNow, shootingOf } from '../following.ts';
 import type { PreparedLevel, Shooting } from '../level.ts';
 import type { AttemptState, PieceSort } from '../types.ts';
 import { shoot } from '../shots.ts';

@@ -1,11 +1,11 @@
 import { cellsIn } from '../../grid/index.ts';
 import type { Look, Piece } from '../../../document/model/index.ts';
 import { mixFloat } from '../../../basics/random/index.ts';
-import { asItIs, MOST } from '../amounts.ts';
+import { asItIs, MOST } from '../following.ts';
 import type { Area, PreparedLevel } from '../level.ts';
 import { markFigures } from '../looks.ts';
 import type { Figure } from '../mark.ts';
-import { hurtPlayer } from '../reach.ts';
+import { hurtPlayer } from '../touching.ts';
 import type { AttemptState, PieceSort, Preparing } from '../types.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
 

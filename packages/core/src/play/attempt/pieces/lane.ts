@@ -2,11 +2,11 @@ import type { Grid } from '../../grid/index.ts';
 import type { EnemyKind, Piece } from '../../../document/model/index.ts';
 import { drawAt, mix, mixFloat } from '../../../basics/random/index.ts';
 import { TICK_SECONDS, TICKS_PER_SECOND, type LiveAmount } from '../../rules/index.ts';
-import { asItIs, FASTEST, following, FURTHEST, MOST, within } from '../amounts.ts';
+import { asItIs, FASTEST, following, FURTHEST, MOST, within } from '../following.ts';
 import type { PreparedLevel } from '../level.ts';
 import { markFigures, usualEnemyLook, type Looks } from '../looks.ts';
 import type { Figure, Mark } from '../mark.ts';
-import { hurtPlayer } from '../reach.ts';
+import { hurtPlayer } from '../touching.ts';
 import type { AttemptState, PieceSort } from '../types.ts';
 
 /** A lane made ready. */

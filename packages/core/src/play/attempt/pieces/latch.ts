@@ -1,6 +1,6 @@
 import type { Piece } from '../../../document/model/index.ts';
 import type { PreparedLevel } from '../level.ts';
-import { isTouching } from '../reach.ts';
+import { isTouching } from '../touching.ts';
 import type { AttemptState, PieceSort } from '../types.ts';
 import { setGate } from './gate.ts';
 

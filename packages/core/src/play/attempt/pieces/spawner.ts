@@ -2,7 +2,7 @@ import { fits } from '../../grid/index.ts';
 import type { Piece } from '../../../document/model/index.ts';
 import { drawAt, mixFloat } from '../../../basics/random/index.ts';
 import type { LiveAmount } from '../../rules/index.ts';
-import { asItIs, following, ticksNow, ticksOf, within } from '../amounts.ts';
+import { asItIs, following, ticksNow, ticksOf, within } from '../following.ts';
 import type { PreparedLevel } from '../level.ts';
 import { signFigures } from '../looks.ts';
 import { ring } from '../mark.ts';

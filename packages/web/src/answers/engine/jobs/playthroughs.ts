@@ -1,5 +1,5 @@
 import type { Project } from '@stadion/core/document/model';
-import { playthroughsOf, type AttemptRow, type Funnel, type Runs } from '@stadion/core/forecast/trials';
+import { playthroughsOf, type AttemptRow, type Funnel, type Playthroughs } from '@stadion/core/forecast/trials';
 import type { Job, Work } from '../answering.ts';
 
 export interface KnownPacer {
@@ -12,7 +12,7 @@ export interface KnownPacer {
 interface Played {
   id: string;
   played: number;
-  runs: Runs;
+  runs: Playthroughs;
 }
 
 /** Pacers whose runs through the sequence are played. */

@@ -66,7 +66,7 @@ function placeOfEnd({ happenings, observed, body, phase }: AttemptState): { x: n
 }
 
 /** Attempts on grounds. */
-export const attempts: Game<PreparedLevel, World, AttemptState, Player> = {
+export const groundGame: Game<PreparedLevel, World, AttemptState, Player> = {
   make: makeWorld,
   start: (world, seed, { score, ...carry }) =>
     startAttemptFrom(world, seed, score === undefined ? carry : { ...carry, bonus: score }),
