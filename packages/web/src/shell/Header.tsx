@@ -6,7 +6,15 @@ import { countsOf } from '../features/findings/groups.ts';
 import { nameRefused, Button, Mark, Menu, TextInPlace, Tip } from '../ui/index.ts';
 import { at, replaceAt } from '@stadion/core/authoring/edits';
 import { addressOf, useGoto, useSelection, type Screen } from '../address/address.ts';
-import { useAppDispatch, useDocument, useAppSelector, useEdit, useHistory, useProject } from '../store/hooks.ts';
+import {
+  useAppDispatch,
+  useDocument,
+  useAppSelector,
+  useEdit,
+  useNextUndoRedo,
+  useUndoRedo,
+  useProject,
+} from '../store/hooks.ts';
 import type { DocumentState } from '../store/documentSlice.ts';
 import { useExpectations } from '../answers/useExpectations.ts';
 import { useHaveFindingsCome, useFindings } from '../answers/useFindings.ts';
@@ -107,7 +115,8 @@ export function Header({ onListShortcuts, onFind }: Props) {
   const edit = useEdit();
   const dispatch = useAppDispatch();
   const historyOpen = useAppSelector((state) => state.view.drawer === 'history');
-  const { undo, redo, undoLast, redoLast } = useHistory();
+  const { undo, redo } = useNextUndoRedo();
+  const { undoLast, redoLast } = useUndoRedo();
   const [renaming, setRenaming] = useState(false);
   return (
     <header className="flex h-[46px] shrink-0 items-center gap-3 bg-bar px-3.5 max-[1100px]:gap-2 text-bar-ink">

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { Link, Outlet, useParams } from 'react-router';
-import { useDocument } from '../store/hooks.ts';
+import { useAppSelector } from '../store/hooks.ts';
 import type { Store } from '../store/store.ts';
 import { projectLeft } from '../store/viewSlice.ts';
 import { startSync } from '../store/sync/startSync.ts';
@@ -10,7 +10,8 @@ import { startSync } from '../store/sync/startSync.ts';
 export function ProjectGate() {
   const store = useStore() as Store;
   const { projectId = '' } = useParams();
-  const { phase, open } = useDocument();
+  const phase = useAppSelector((state) => state.document.phase);
+  const openId = useAppSelector((state) => state.document.open?.projectId);
   useEffect(() => {
     const stop = startSync(store, projectId);
     return () => {
@@ -18,7 +19,7 @@ export function ProjectGate() {
       store.dispatch(projectLeft());
     };
   }, [store, projectId]);
-  if (phase === 'open' && open?.projectId === projectId) return <Outlet />;
+  if (phase === 'open' && openId === projectId) return <Outlet />;
   return (
     <main className="mx-auto mt-24 max-w-xl">
       {phase === 'missing' ? (

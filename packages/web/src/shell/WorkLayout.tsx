@@ -8,7 +8,7 @@ import { RefusalNotice } from '../features/history/RefusalNotice.tsx';
 import { Track } from '../features/track/Track.tsx';
 import { addLevel, duplicateLevel, moveSlot } from '@stadion/core/authoring/edits';
 import { useGoto, useSelection, useSequenceEdit } from '../address/address.ts';
-import { useAppDispatch, useAppSelector, useHistory, useProject } from '../store/hooks.ts';
+import { useAppDispatch, useAppSelector, useProjectNow, useUndoRedo } from '../store/hooks.ts';
 import { loadProblemSchema } from '../api/http.ts';
 import { Header } from './Header.tsx';
 import { loadParts, part } from './parts.ts';
@@ -33,22 +33,23 @@ const NO_SHORTCUTS: readonly Shortcut[] = [];
 
 /** Header, track, and one screen below them. */
 export function WorkLayout() {
-  const project = useProject();
+  const now = useProjectNow();
   const { slotId, position, screen, view } = useSelection();
   const goto = useGoto();
   const change = useSequenceEdit();
   const dispatch = useAppDispatch();
   const drawer = useAppSelector((state) => state.view.drawer);
   const [finding, setFinding] = useState(false);
-  const { undoLast, redoLast } = useHistory();
+  const { undoLast, redoLast } = useUndoRedo();
   const [listing, setListing] = useState(false);
 
   const shortcuts = useMemo((): Shortcut[] => {
     // From the address, which is ahead of the picture when keys come quickly.
     const step = (by: number) => (): void => {
       const { pathname } = window.location;
-      const index = project.slots.findIndex((slot) => pathname.endsWith(`/${slot.id}`));
-      const next = project.slots[(index < 0 ? position - 1 : index) + by];
+      const { slots } = now();
+      const index = slots.findIndex((slot) => pathname.endsWith(`/${slot.id}`));
+      const next = slots[(index < 0 ? position - 1 : index) + by];
       if (next) goto({ slotId: next.id });
     };
     return [
@@ -57,11 +58,11 @@ export function WorkLayout() {
       {
         keys: '{',
         does: 'Move the level earlier',
-        run: () => slotId && change(moveSlot(project, slotId, position - 1)),
+        run: () => slotId && change(moveSlot(now(), slotId, position - 1)),
       },
-      { keys: '}', does: 'Move the level later', run: () => slotId && change(moveSlot(project, slotId, position + 1)) },
-      { keys: 'N', does: 'Add a level after this one', run: () => change(addLevel(project, position, mintId)) },
-      { keys: 'D', does: 'Duplicate the level', run: () => slotId && change(duplicateLevel(project, slotId, mintId)) },
+      { keys: '}', does: 'Move the level later', run: () => slotId && change(moveSlot(now(), slotId, position + 1)) },
+      { keys: 'N', does: 'Add a level after this one', run: () => change(addLevel(now(), position, mintId)) },
+      { keys: 'D', does: 'Duplicate the level', run: () => slotId && change(duplicateLevel(now(), slotId, mintId)) },
       {
         keys: 'F2',
         does: 'Rename the level',
@@ -102,7 +103,7 @@ export function WorkLayout() {
       { keys: 'Ctrl Shift Z', does: 'Redo', run: redoLast },
       { keys: '?', does: 'This list', run: () => setListing((shown) => !shown) },
     ];
-  }, [project, slotId, position, screen, view, goto, change, dispatch, drawer, undoLast, redoLast]);
+  }, [now, slotId, position, screen, view, goto, change, dispatch, drawer, undoLast, redoLast]);
   // Letters typed while the palette is still being loaded are meant for it.
   useShortcuts(finding ? NO_SHORTCUTS : shortcuts);
   useEffect(() => loadParts([loadProblemSchema]), []);

@@ -52,17 +52,9 @@ export function useEdit(): (command: NamedEdit | undefined) => void {
   );
 }
 
-/** The next edits to undo and redo, and the acts to do so. */
-export function useHistory(): {
-  undo: HistoryEntry | undefined;
-  redo: HistoryEntry | undefined;
-  undoLast: () => void;
-  redoLast: () => void;
-} {
+/** Takes the last edit back, or makes it again. */
+export function useUndoRedo(): { undoLast: () => void; redoLast: () => void } {
   const store = useStore() as Store;
-  const log = useAppSelector((state) => state.document.open?.log);
-  const pending = useAppSelector((state) => state.document.open?.pending);
-  const { undo, redo } = useMemo(() => historyOf({ log: log ?? [], pending: pending ?? [] }), [log, pending]);
   const take = useCallback(
     (direction: 'undo' | 'redo') => {
       const { open } = store.getState().document;
@@ -81,9 +73,17 @@ export function useHistory(): {
     [store],
   );
   return {
-    undo: undo.at(-1),
-    redo: redo.at(-1),
     undoLast: useCallback(() => take('undo'), [take]),
     redoLast: useCallback(() => take('redo'), [take]),
   };
+}
+
+/** The next edits to undo and redo; undefined where there is none. */
+export function useNextUndoRedo(): { undo: HistoryEntry | undefined; redo: HistoryEntry | undefined } {
+  const log = useAppSelector((state) => state.document.open?.log);
+  const pending = useAppSelector((state) => state.document.open?.pending);
+  return useMemo(() => {
+    const { undo, redo } = historyOf({ log: log ?? [], pending: pending ?? [] });
+    return { undo: undo.at(-1), redo: redo.at(-1) };
+  }, [log, pending]);
 }

@@ -1,4 +1,4 @@
-import { useEffect, useRef, type PointerEvent } from 'react';
+import { memo, useEffect, useRef, type PointerEvent } from 'react';
 import { useStore } from 'react-redux';
 import { useSelection } from '../../address/address.ts';
 import { useKeepPacerForecasts } from '../../answers/usePacerForecasts.ts';
@@ -58,7 +58,7 @@ function useMarking(columns: Columns) {
 }
 
 /** The sequence, one column per slot, on top of every screen. */
-export function Track() {
+export const Track = memo(function Track() {
   const columns = useColumns();
   const marking = useMarking(columns);
   useKeepPacerForecasts();
@@ -82,4 +82,4 @@ export function Track() {
       {scrolls ? <Overview columns={columns} top={TRACK_HEIGHT} /> : null}
     </section>
   );
-}
+});
