@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { GUTTER, SHIFTED_BESIDE_GUTTER, type Columns } from './columns.ts';
+import { GUTTER, shiftedBesideGutter, type Columns } from './columns.ts';
 
 interface Props {
   columns: Columns;
@@ -21,7 +21,7 @@ export function SlotRow({ columns, head, height, cell, behind }: Props) {
         {head}
       </div>
       <div className="absolute inset-y-0 right-0 overflow-hidden" style={{ left: GUTTER }} role="presentation">
-        <div className="absolute inset-y-0 left-0 w-0" role="presentation" style={{ transform: SHIFTED_BESIDE_GUTTER }}>
+        <div className="absolute inset-y-0 left-0 w-0" role="presentation" ref={shiftedBesideGutter}>
           {behind}
           {visible.map((position) =>
             position > slots ? null : (
@@ -52,7 +52,8 @@ export function SelectedColumn({ columns, position }: { columns: Columns; positi
     >
       <div
         className="absolute inset-y-0 bg-edit-soft opacity-55"
-        style={{ left: columns.edge(position), width: columns.column, transform: SHIFTED_BESIDE_GUTTER }}
+        ref={shiftedBesideGutter}
+        style={{ left: columns.edge(position), width: columns.column }}
       />
     </div>
   );

@@ -37,12 +37,31 @@ const WIDEST = 90;
 /** Number of columns that are added or removed at a time. */
 const BLOCK = 8;
 
-/** The place where the first column begins, as a style variable: scrolling changes it alone, and nothing is drawn again. */
-const SHIFT = '--columns-shift';
-/** Moves a part of a picture that is drawn from where the first column begins. */
-export const SHIFTED = `translateX(var(${SHIFT}, ${GUTTER}px))`;
+type Movable = Element & ElementCSSInlineStyle;
+/** Elements that move with the columns, with the place that they are drawn from, px. */
+const moved = new Map<Movable, number>();
+/** The place where the first column begins, px. */
+let shift: number = GUTTER;
+
+const move = (element: Movable, from: number): void => {
+  element.style.transform = `translateX(${shift - from}px)`;
+};
+
+const movedFrom =
+  (from: number) =>
+  (element: Movable | null): (() => void) | undefined => {
+    if (!element) return undefined;
+    moved.set(element, from);
+    move(element, from);
+    return () => {
+      moved.delete(element);
+    };
+  };
+
+/** A ref for a part of a picture that is drawn from where the first column begins: scrolling moves it, and draws nothing again. */
+export const shifted = movedFrom(0);
 /** The same for an element that begins right of the gutter. */
-export const SHIFTED_BESIDE_GUTTER = `translateX(calc(var(${SHIFT}, ${GUTTER}px) - ${GUTTER}px))`;
+export const shiftedBesideGutter = movedFrom(GUTTER);
 
 const onResize = (listener: () => void): (() => void) => {
   window.addEventListener('resize', listener);
@@ -97,9 +116,12 @@ export function useColumns(): Columns {
 export const useFirstColumn = (columns: Columns): number =>
   useAppSelector(({ view }) => firstOf(columns, view.firstColumn));
 
-/** Keeps the style variable that moves all columns. To be drawn once. */
+/** Moves the columns while they are scrolled. To be drawn once. */
 export function ColumnShift({ columns }: { columns: Columns }): null {
-  const shift = GUTTER - useFirstColumn(columns) * columns.column;
-  useLayoutEffect(() => document.documentElement.style.setProperty(SHIFT, `${shift}px`), [shift]);
+  const now = GUTTER - useFirstColumn(columns) * columns.column;
+  useLayoutEffect(() => {
+    shift = now;
+    for (const [element, from] of moved) move(element, from);
+  }, [now]);
   return null;
 }

@@ -1,7 +1,7 @@
 import type { Parameter, Project } from '@stadion/core/document/model';
 import { readRamp, withoutNumber, type RampRow, type Stretch } from '@stadion/core/document/ramps';
 import { useMemo } from 'react';
-import { SHIFTED, type Columns } from '../../columns/columns.ts';
+import { shifted, type Columns } from '../../columns/columns.ts';
 import { useProject } from '../../store/hooks.ts';
 import { GhostLine, LaneLine } from './LaneLine.tsx';
 import { OpenLane } from './OpenLane.tsx';
@@ -57,7 +57,7 @@ export function LaneChart(props: Props) {
         </clipPath>
       </defs>
       <g clipPath={`url(#${clip})`}>
-        <g style={{ transform: SHIFTED }}>
+        <g ref={shifted}>
           {position > 0 ? (
             <rect x={edge(position)} y="0" width={column} height={drawn} fill="var(--edit-soft)" fillOpacity=".75" />
           ) : null}
@@ -82,7 +82,7 @@ export function LaneChart(props: Props) {
         </g>
         {open ? <Bound value={parameter.ramp.atMost} at={reading.capReachedAt} word="at most" {...bound} /> : null}
         {open ? <Bound value={parameter.ramp.atLeast} at={reading.floorReachedAt} word="at least" {...bound} /> : null}
-        <g style={{ transform: SHIFTED }}>
+        <g ref={shifted}>
           {ghost ? <GhostLine values={ghost.values} visible={visible} column={column} scale={scale} /> : null}
           {proposed ? (
             <GhostLine values={proposed.values} visible={visible} column={column} scale={scale} bold />

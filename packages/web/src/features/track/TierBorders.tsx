@@ -1,5 +1,5 @@
 import type { Tier } from '@stadion/core/document/model';
-import { SHIFTED_BESIDE_GUTTER, type Columns } from '../../columns/columns.ts';
+import { shiftedBesideGutter, type Columns } from '../../columns/columns.ts';
 import { useProjectPart } from '../../store/hooks.ts';
 import { useTierBorder } from '../../columns/useTierBorder.ts';
 import { TIER_LINE, TIER_RULE } from './geometry.ts';
@@ -26,9 +26,9 @@ function TierBorder({ tier, columns }: { tier: Tier; columns: Columns }) {
       {...handle}
       title={`${tier.name} begins at level ${from}: drag to move`}
       className="absolute z-[3] w-[11px] cursor-ew-resize touch-none rounded-[3px] after:absolute after:inset-y-0 after:left-[4px] after:w-[3px] after:rounded after:bg-edit hover:bg-edit-soft"
+      ref={shiftedBesideGutter}
       style={{
         left: edge(from) - 5.5,
-        transform: SHIFTED_BESIDE_GUTTER,
         top: TIER_RULE - 4,
         height: TIER_LINE - TIER_RULE + 8,
       }}

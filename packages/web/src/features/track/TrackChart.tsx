@@ -2,7 +2,7 @@ import { wantedAt } from '@stadion/core/document/ramps';
 import { memo } from 'react';
 import { useSelection } from '../../address/address.ts';
 import { useSlotForecast } from '../../answers/usePacerForecasts.ts';
-import { SHIFTED, useFirstColumn, type Columns } from '../../columns/columns.ts';
+import { shifted, useFirstColumn, type Columns } from '../../columns/columns.ts';
 import { useRateChange, type RateChange } from '../../readings/compared.ts';
 import { isBelow } from '../../readings/isBelow.ts';
 import { useAppSelector, useProjectPart } from '../../store/hooks.ts';
@@ -28,7 +28,7 @@ export const TrackChart = memo(function TrackChart({ columns }: { columns: Colum
         </clipPath>
       </defs>
       <g clipPath="url(#track-clip)">
-        <g style={{ transform: SHIFTED }}>
+        <g ref={shifted}>
           <TierBands columns={columns} />
         </g>
       </g>
@@ -41,7 +41,7 @@ export const TrackChart = memo(function TrackChart({ columns }: { columns: Colum
         </g>
       ))}
       <g clipPath="url(#track-clip)">
-        <g style={{ transform: SHIFTED }}>
+        <g ref={shifted}>
           <MarkedStretch edge={edge} />
           {visible.map((at) => (
             <Bar key={ids[at - 1] ?? at} slotId={ids[at - 1]} position={at} column={column} />

@@ -14,7 +14,7 @@ import { moveSlot } from '@stadion/core/authoring/edits';
 import type { Project } from '@stadion/core/document/model';
 import { memo, useCallback, useMemo } from 'react';
 import { useGoto, useSelection, useSequenceEdit } from '../../address/address.ts';
-import { SHIFTED_BESIDE_GUTTER, type Columns } from '../../columns/columns.ts';
+import { shiftedBesideGutter, type Columns } from '../../columns/columns.ts';
 import { useProjectNow, useProjectPart } from '../../store/hooks.ts';
 import { Column } from './Column.tsx';
 
@@ -78,7 +78,7 @@ export const TrackColumns = memo(function TrackColumns({ columns }: { columns: C
       onDragEnd={onDragEnd}
       accessibility={accessibility}
     >
-      <div className="absolute inset-y-0 left-0 w-0" style={{ transform: SHIFTED_BESIDE_GUTTER }}>
+      <div className="absolute inset-y-0 left-0 w-0" ref={shiftedBesideGutter}>
         <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
           {visible.map(({ slotId, at }) => (
             <Column
