@@ -69,11 +69,9 @@ const onResize = (listener: () => void): (() => void) => {
 };
 const useWindowWidth = (): number => useSyncExternalStore(onResize, () => window.innerWidth);
 
-/** Greatest number of columns that can be left of those in sight. */
-const mostFirst = ({ count, fitting }: Pick<Columns, 'count' | 'fitting'>): number => Math.max(0, count - fitting);
 /** Number of columns left of those in sight, which may end within a column. @param wanted number that was scrolled to */
-const firstOf = (columns: Pick<Columns, 'count' | 'fitting'>, wanted: number): number =>
-  Math.min(mostFirst(columns), Math.max(0, wanted));
+const firstOf = ({ count, fitting }: Pick<Columns, 'count' | 'fitting'>, wanted: number): number =>
+  Math.min(Math.max(0, count - fitting), Math.max(0, wanted));
 
 /** The columns that the track and every lane share, so that eyes can go straight up. */
 export function useColumns(): Columns {

@@ -1,6 +1,7 @@
 import { moveTier, tierLimits } from '@stadion/core/authoring/edits';
 import type { LiveAxis } from '@stadion/core/document/model';
 import type { KeyboardEvent, PointerEvent } from 'react';
+import { shallowEqual } from 'react-redux';
 import { useDragged } from '../ui/index.ts';
 import { useEdit, useProjectNow, useProjectPart } from '../store/hooks.ts';
 
@@ -28,8 +29,7 @@ export function useTierBorder(tier: Bordered, { axis, placeAt, step, say }: Alon
   const now = useProjectNow();
   const edit = useEdit();
   const [at, drag] = useDragged<number>();
-  const min = useProjectPart((project) => tierLimits(project, axis, tier.id).min);
-  const max = useProjectPart((project) => tierLimits(project, axis, tier.id).max);
+  const { min, max } = useProjectPart((project) => tierLimits(project, axis, tier.id), shallowEqual);
   const kept = (place: number): number => Math.min(max, Math.max(min, Math.round(place)));
   const from = at ?? tier.from;
   return {

@@ -1,7 +1,7 @@
 import { pacerOf, projectOf, type Pacer, type Project, type ProjectDocument } from '@stadion/core/document/model';
 import { nanoid } from 'nanoid';
 import { useCallback, useMemo } from 'react';
-import { useDispatch, useSelector, useStore } from 'react-redux';
+import { shallowEqual, useDispatch, useSelector, useStore } from 'react-redux';
 import type { NamedEdit } from '@stadion/core/authoring/edits';
 import { signed } from './me.ts';
 import { edited, historyOf, type DocumentState, type HistoryEntry } from './documentSlice.ts';
@@ -27,9 +27,16 @@ function openProject({ document }: RootState): Project {
   return projectOf(document.open.document);
 }
 
-/** A part of the open project: the component is drawn again only when that part is another one. */
-export const useProjectPart = <T>(select: (project: Project) => T): T =>
-  useAppSelector((state) => select(openProject(state)));
+/**
+ * A part of the open project: the component is drawn again only when that part is another one.
+ * @param isSame compares parts that are new objects at each reading; otherwise they are compared as objects
+ */
+export const useProjectPart = <T>(select: (project: Project) => T, isSame?: (one: T, other: T) => boolean): T =>
+  useSelector((state: RootState) => select(openProject(state)), isSame);
+
+/** Ids of the slots in their order. */
+export const useSlotIds = (): readonly string[] =>
+  useProjectPart(({ slots }) => slots.map(({ id }) => id), shallowEqual);
 
 /** Returns the open project as it is when called: for handlers, which need no drawing when it changes. */
 export function useProjectNow(): () => Project {

@@ -29,9 +29,10 @@ function threadOf(everyMs = 0, firstMs = everyMs) {
     },
   };
   return {
+    job,
     stop: (id: number) => thread.stop(id),
-    ask: (question: Question) =>
-      void thread.answer(job, question.id, question, ({ bits }, done) =>
+    ask: (question: Question, load = () => Promise.resolve(job)) =>
+      void thread.answer(load, question.id, question, ({ bits }, done) =>
         reported.push({ id: question.id, done, bits }),
       ),
   };
@@ -74,6 +75,14 @@ describe('a thread of the engine', () => {
     expect(begun.get(1)).toBeLessThan(10);
     expect(reported.at(-1)).toEqual({ id: 2, done: true, bits: 2 });
     expect(new Set(ended)).toEqual(new Set([1, 2]));
+  });
+
+  it('does not work on a question that is stopped while its job is loaded', async () => {
+    const { ask, stop, job } = threadOf();
+    ask({ id: 1, bits: 3 }, () => new Promise((resolve) => setTimeout(() => resolve(job), 50)));
+    stop(2);
+    await jest.advanceTimersByTimeAsync(3000);
+    expect([begun.has(1), reported, ended]).toEqual([false, [], [1]]);
   });
 
   it('stops when nobody waits any more', async () => {

@@ -34,20 +34,26 @@ export class Answering {
     this.#current = id;
   }
 
-  /** Works on a question until it is done, or another one replaces it. @param report receives the parts */
+  /**
+   * Works on a question until it is done, or another one replaces it. Work begins for every question, since later
+   * questions may build on it.
+   * @param load loads the job
+   * @param report receives the parts
+   */
   async answer<Question, Part extends object>(
-    { begin, everyMs, firstMs = everyMs }: Job<Question, Part>,
+    load: () => Promise<Job<Question, Part>>,
     id: number,
     question: Question,
     report: (part: Part, done: boolean) => void,
   ): Promise<void> {
     this.#current = id;
     const isAwaited = (): boolean => this.#current === id;
+    const { begin, everyMs, firstMs = everyMs } = await load();
     const work = begin(question, isAwaited);
     try {
       let reported = performance.now() + firstMs - everyMs;
-      for (let done = false; !done;) {
-        done = !(await work.step());
+      while (isAwaited()) {
+        const done = !(await work.step());
         if (!isAwaited()) return;
         const now = performance.now();
         const part = done || now - reported > everyMs ? work.read() : undefined;
@@ -55,8 +61,8 @@ export class Answering {
           reported = now;
           report(part, done);
         }
-        if (!done) await pause();
-        if (!isAwaited()) return;
+        if (done) return;
+        await pause();
       }
     } finally {
       work.end?.();

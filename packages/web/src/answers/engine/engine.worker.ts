@@ -15,9 +15,9 @@ const help = helping(
   },
 );
 
-async function answer({ job: name, id, question }: AskMessage): Promise<void> {
-  const job = (await loadJob[name]()) as Job<unknown, object>;
-  await thread.answer(job, id, question, (part, done) =>
+function answer({ job, id, question }: AskMessage): Promise<void> {
+  const load = loadJob[job] as () => Promise<Job<unknown, object>>;
+  return thread.answer(load, id, question, (part, done) =>
     postMessage({ id, done, answer: part } satisfies ReportMessage<object>),
   );
 }

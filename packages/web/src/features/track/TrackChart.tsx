@@ -5,7 +5,7 @@ import { useSlotForecast } from '../../answers/usePacerForecasts.ts';
 import { shifted, useFirstColumn, type Columns } from '../../columns/columns.ts';
 import { useRateChange, type RateChange } from '../../readings/compared.ts';
 import { isBelow } from '../../readings/isBelow.ts';
-import { useAppSelector, useProjectPart } from '../../store/hooks.ts';
+import { useAppSelector, useProjectPart, useSlotIds } from '../../store/hooks.ts';
 import { BASE, HEIGHT, TIER_LINE, TIER_RULE, TOP, yOf } from './geometry.ts';
 
 /** Width of a column from which on it has room for a difference and its interval, px. */
@@ -14,8 +14,7 @@ const ROOMY = 42;
 /** Bars, intervals, wanted marks and tier bands behind the columns' buttons. */
 export const TrackChart = memo(function TrackChart({ columns }: { columns: Columns }) {
   const { left, width, column, slots: count, edge, visible } = columns;
-  const order = useProjectPart(({ slots }) => slots.map(({ id }) => id).join());
-  const ids = order.split(',');
+  const ids = useSlotIds();
   return (
     <svg width="100%" height={BASE + 48} className="absolute inset-0" aria-hidden>
       <defs>

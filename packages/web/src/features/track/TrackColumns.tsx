@@ -15,7 +15,7 @@ import type { Project } from '@stadion/core/document/model';
 import { memo, useCallback, useMemo } from 'react';
 import { useGoto, useSelection, useSequenceEdit } from '../../address/address.ts';
 import { shiftedBesideGutter, type Columns } from '../../columns/columns.ts';
-import { useProjectNow, useProjectPart } from '../../store/hooks.ts';
+import { useProjectNow, useSlotIds } from '../../store/hooks.ts';
 import { Column } from './Column.tsx';
 
 const BY_POINTER = { activationConstraint: { distance: 5 } };
@@ -47,11 +47,16 @@ export const TrackColumns = memo(function TrackColumns({ columns }: { columns: C
   const { position } = useSelection();
   const goto = useGoto();
   const change = useSequenceEdit();
-  const order = useProjectPart(({ slots }) => slots.map(({ id }) => id).join());
-  const visible = useMemo(() => {
-    const ids = order.split(',');
-    return positions.flatMap((at) => (ids[at - 1] ? [{ slotId: ids[at - 1] as string, at }] : []));
-  }, [positions, order]);
+  const slotIds = useSlotIds();
+  // Positions past the end have no slot.
+  const visible = useMemo(
+    () =>
+      positions.flatMap((at) => {
+        const slotId = slotIds[at - 1];
+        return slotId === undefined ? [] : [{ slotId, at }];
+      }),
+    [positions, slotIds],
+  );
   const ids = useMemo(() => visible.map(({ slotId }) => slotId), [visible]);
   const byKeys = useMemo(() => {
     const coordinateGetter: KeyboardCoordinateGetter = (event, { currentCoordinates }) => {

@@ -44,6 +44,7 @@ function learn(forecasts: FindingsQuestion['forecasts']): void {
 
 /** Time that it plays before it lets a later question in, ms. */
 const AT_ONCE_MS = 20;
+
 function begin({ anew, patch, forecasts, slotId }: FindingsQuestion): Work<FindingsAnswer> {
   if (anew) {
     document = NOTHING;

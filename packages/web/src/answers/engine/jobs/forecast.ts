@@ -3,7 +3,6 @@ import {
   emptyTally,
   forecastOf,
   isPreciseEnough,
-  playBatch,
   type Forecast,
   type Tally,
   type TrialQuestion,
@@ -11,7 +10,7 @@ import {
 import type { Job } from '../answering.ts';
 import { helpers, helpersBesideEdits, type Helper } from '../helpers.ts';
 import { InOrder } from '../inOrder.ts';
-import { runnerForLatest } from '../runnerForLatest.ts';
+import { attempts } from '../tasks/attempts.ts';
 
 export interface ForecastQuestion {
   question: TrialQuestion;
@@ -27,7 +26,6 @@ const BATCH = 10;
 /** Number of attempts before the first answer; later answers come no more often than they can be read. */
 const FIRST_ANSWER = 30;
 
-const runnerOf = runnerForLatest();
 /** Kept from question to question: each remembers the attempts that it has played. */
 let crew: Helper[] | undefined;
 
@@ -37,17 +35,14 @@ export const forecast: Job<ForecastQuestion, ForecastAnswer> = {
   firstMs: 0,
   begin({ question, cores }) {
     crew ??= helpers.lend(helpersBesideEdits(cores));
-    const { population } = question;
     const hands = crew.map((helper) => helper.handFor('attempts', question));
+    const play = attempts(question);
+    const batch = (at: number) => ({ first: at * BATCH, count: BATCH });
     const order = new InOrder<Tally>({
       helpers: hands.length,
-      here(at) {
-        const tally = emptyTally();
-        playBatch(runnerOf(question), population, at * BATCH, BATCH, tally);
-        return tally;
-      },
+      here: (at) => play(batch(at)),
       ask(helper, at) {
-        void hands[helper]?.({ first: at * BATCH, count: BATCH }).then((tally) => tally && order.arrived(at, tally));
+        void hands[helper]?.(batch(at)).then((tally) => tally && order.arrived(at, tally));
       },
     });
     const tally = emptyTally();

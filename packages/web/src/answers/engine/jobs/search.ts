@@ -1,6 +1,5 @@
 import type { Pacer, Project } from '@stadion/core/document/model';
 import {
-  batchPlayer,
   goalOf,
   searchFor,
   partsOf,
@@ -11,6 +10,7 @@ import {
 } from '@stadion/core/forecast/tuning';
 import { pause, type Job, type Work } from '../answering.ts';
 import { helpers, helpersWaitedFor, shared, type Hand, type Helper } from '../helpers.ts';
+import { batches } from '../tasks/batches.ts';
 import type { TaskResult, TaskSetup } from '../tasks/index.ts';
 
 /** Results of the batches of a round: successes and trials, in turn. */
@@ -84,11 +84,11 @@ function begin(
   const searching = searchFor(project, name, asked);
   for (const round of known) searching.take(countedOf(round));
   const goal = goalOf(asked);
-  const play = batchPlayer(project, pacer, goal);
+  const play = batches({ project, pacer, goal });
   const here: Hand<Bundle, Results> = async (bundle) => {
     // A later question is let in between.
     await pause();
-    return bundle.map(play);
+    return play(bundle);
   };
   const isDone = (): boolean => !goesOn || !isAwaited() || searching.due().length === 0;
   const lent = isDone() ? [] : helpers.lend(helpersWaitedFor());
