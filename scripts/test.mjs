@@ -66,7 +66,7 @@ function jest(name, args) {
 await checks([
   ['types', 'npm', ['run', '--silent', 'types']],
   ['lint', 'npm', ['run', '--silent', 'lint']],
-  ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
+  ['format', 'npx', ['oxfmt', '--list-different', '.']],
   ['layers', 'npm', ['run', '--silent', 'layers']],
 ]);
 ensureTestPrograms();

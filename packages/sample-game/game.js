@@ -20,7 +20,7 @@ const pen = canvas.getContext('2d');
 const keys = new Set();
 
 let project = query.get('project');
-let token = query.get('token');
+const token = query.get('token');
 let handOff; // the document, kept up to date by merge patches (RFC 7396)
 let game, run, level, judge, world;
 let tries = 0;

@@ -1,4 +1,4 @@
-// A local rule of ESLint: comments and names of tests are written in plain English. CONTRIBUTING.md, How it reads.
+// A lint rule: comments and names of tests are written in plain English. CONTRIBUTING.md, How it reads.
 
 const HABITS = [
   [/\bso (many|often|far)\b/i, 'say the number, the limit, or “until now”'],

@@ -24,7 +24,8 @@ export function projectFolder(document: ProjectDocument): Record<string, string>
 
 /** A folder as a document, or what is wrong with it and in which file. */
 export type FolderReading =
-  { ok: true; document: ProjectDocument } | { ok: false; detail: string; places: (FaultyPlace & { file: string })[] };
+  | { ok: true; document: ProjectDocument }
+  | { ok: false; detail: string; places: (FaultyPlace & { file: string })[] };
 
 /** @param files by their paths in the folder; others than those of a project are not looked at */
 export function readFolder(files: Readonly<Record<string, string>>): FolderReading {

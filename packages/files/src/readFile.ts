@@ -6,7 +6,8 @@ import { lineAndColumn, placeFaults, syntaxFaults } from './locate.ts';
 
 /** A file as a document, or what is wrong with it and where. */
 export type FileReading =
-  { ok: true; document: ProjectDocument } | { ok: false; detail: string; places: FaultyPlace[] };
+  | { ok: true; document: ProjectDocument }
+  | { ok: false; detail: string; places: FaultyPlace[] };
 
 const refused = (detail: string, places: FaultyPlace[]): FileReading => ({ ok: false, detail, places });
 

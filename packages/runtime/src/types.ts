@@ -91,7 +91,7 @@ export interface Level {
   /** Readings that the rules use: the game has to show them. */
   readonly readings: readonly string[];
   /** The slot as it stands in the hand-off: ground, pieces, kinds, clock, rules, endings. */
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  // oxlint-disable-next-line typescript/no-explicit-any
   readonly data: any;
   /** Is it decided by a fight? Then `stadion-fights.js` plays it. */
   readonly isFight: boolean;

@@ -69,7 +69,7 @@ export function answerHook<Name extends JobName>(
       const timer = setTimeout(send, settleMs);
       return () => clearTimeout(timer);
       // The key stands for all that the answer depends on.
-      // eslint-disable-next-line react-hooks/exhaustive-deps
+      // oxlint-disable-next-line react/exhaustive-deps
     }, [key]);
     // Nothing is shown to those who ask nothing.
     const shown = key === undefined ? null : (answers.get(key) ?? latest);

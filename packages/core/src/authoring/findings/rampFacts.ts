@@ -11,7 +11,8 @@ export function rowOf({
   table,
   project,
 }: ParameterFacts):
-  { values: readonly number[]; ramp: readonly number[]; slotId(position: number): string } | undefined {
+  | { values: readonly number[]; ramp: readonly number[]; slotId(position: number): string }
+  | undefined {
   const row = table.rows.get(parameter.key);
   if (!row || parameter.ramp.axis !== undefined || row.values.length === 0) return undefined;
   return {

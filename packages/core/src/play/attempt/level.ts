@@ -48,7 +48,8 @@ export interface PreparedLevel {
       liveHealth?: LiveAmount;
       /** Ammunition -1 for without end. */
       shooting:
-        (Shooting & { aimsAtNearest: boolean; damage: number; liveDamage?: LiveAmount; ammunition: number }) | null;
+        | (Shooting & { aimsAtNearest: boolean; damage: number; liveDamage?: LiveAmount; ammunition: number })
+        | null;
     };
     /** How the body moves: only the kind of ground looks into it. */
     body: KindMotion;

@@ -2,7 +2,17 @@ import type { PieceName } from '../../document/model/index.ts';
 
 /** The colours of a picture of a ground, by role; a number is the place of a kind of collectable in the project's list. */
 export type Tone =
-  'ground' | 'wall' | 'ink' | 'mark' | 'win' | 'winSoft' | 'loss' | 'lossSoft' | 'edit' | 'sheet' | number;
+  | 'ground'
+  | 'wall'
+  | 'ink'
+  | 'mark'
+  | 'win'
+  | 'winSoft'
+  | 'loss'
+  | 'lossSoft'
+  | 'edit'
+  | 'sheet'
+  | number;
 
 /** How a figure is filled and drawn round. */
 interface Ink {

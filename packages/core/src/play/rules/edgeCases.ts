@@ -59,7 +59,16 @@ export function judgeFrames(starting: StartingJudge, frames: readonly Frame[]): 
 
 /** Where on a condition a case lies. */
 export type CasePlace =
-  'below' | 'at' | 'above' | 'zero' | 'everything' | 'off' | 'on' | 'heldTooBriefly' | 'heldExactly' | 'coincides';
+  | 'below'
+  | 'at'
+  | 'above'
+  | 'zero'
+  | 'everything'
+  | 'off'
+  | 'on'
+  | 'heldTooBriefly'
+  | 'heldExactly'
+  | 'coincides';
 
 /** One row of a rule's table. */
 export interface EdgeCase {

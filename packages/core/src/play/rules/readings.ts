@@ -4,7 +4,17 @@ import { secondsToTicks, TICK_SECONDS } from './ticks.ts';
 
 /** Where a reading's subject is looked up. */
 export type SubjectSort =
-  'collectable' | 'enemy' | 'toucher' | 'zone' | 'latch' | 'gate' | 'phase' | 'tally' | 'side' | 'fighter' | 'none';
+  | 'collectable'
+  | 'enemy'
+  | 'toucher'
+  | 'zone'
+  | 'latch'
+  | 'gate'
+  | 'phase'
+  | 'tally'
+  | 'side'
+  | 'fighter'
+  | 'none';
 
 /** Everything Stadion knows of one reading. */
 export interface ReadingDefinition {

@@ -32,7 +32,7 @@ export function MeetingSheet({ here, bouts }: BoutsHere) {
         bouts.fighters.some(({ id, side }) => id === fighter && side === 'ours'),
       ),
     // The fighters of the document are what matters of `ours`.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [members, bouts.fighters],
   );
   const meeting = useMemo(

@@ -16,7 +16,10 @@ import { Limits, type Ground, type Id, type MintId, type Piece } from '@stadion/
 
 /** The placement by a click: cells, a piece, points of a patrol's way, or ties of a latch. */
 export type Hand =
-  { is: 'cells'; cells: CellName } | { is: 'thing'; thing: Puttable } | { is: 'way'; of: Id } | { is: 'ties'; of: Id };
+  | { is: 'cells'; cells: CellName }
+  | { is: 'thing'; thing: Puttable }
+  | { is: 'way'; of: Id }
+  | { is: 'ties'; of: Id };
 
 /** The gesture of the pointer or the keys, from a place to a place in units. */
 export interface Drag {

@@ -23,7 +23,7 @@ export function Lanes({ open }: { open: string | undefined }) {
   const openIndex = parameters.findIndex((parameter) => parameter.key === open);
   const opened = parameters[openIndex];
   const panel = (opened && panelsFor(opened).find((entry) => entry.panel === wanted)?.panel) ?? null;
-  // eslint-disable-next-line react-hooks/incompatible-library -- it keeps its own state; nothing here is memoized from it
+  // oxlint-disable-next-line react/incompatible-library -- it keeps its own state; nothing here is memoized from it
   const lanes = useVirtualizer({
     count: parameters.length,
     getScrollElement: () => box.current,

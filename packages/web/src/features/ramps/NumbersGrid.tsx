@@ -44,7 +44,7 @@ export function NumbersGrid() {
     WIDEST_COLUMN,
     Math.max(NARROWEST_COLUMN, Math.floor(width / Math.max(1, size.columns))),
   );
-  // eslint-disable-next-line react-hooks/incompatible-library -- it keeps its own state; nothing here is memoized from it
+  // oxlint-disable-next-line react/incompatible-library -- it keeps its own state; nothing here is memoized from it
   const rows = useVirtualizer({
     count: slots.length,
     getScrollElement: () => box.current,

@@ -51,7 +51,7 @@ export function OpenLane({ parameter, row, columns, position, scale, height, dim
   const keyStep = keyStepOf(parameter, scale);
 
   const valueUnder = (event: PointerEvent): number => {
-    const bounds = (group.current?.ownerSVGElement as SVGSVGElement).getBoundingClientRect();
+    const bounds = (group.current!.ownerSVGElement as SVGSVGElement).getBoundingClientRect();
     return handyValue(scale.valueAt(Math.min(height, Math.max(0, event.clientY - bounds.top))), parameter, scale);
   };
   const columnUnder = (event: PointerEvent): number =>
