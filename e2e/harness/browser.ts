@@ -5,7 +5,7 @@ import { Builder, Browser, By, Key, Origin, Session, until, type WebElement } fr
 import chrome from 'selenium-webdriver/chrome.js';
 import http from 'selenium-webdriver/http/index.js';
 
-const WAIT_MS = 60_000;
+const WAIT_MS = Number(process.env['WAIT_MS'] ?? 60_000);
 /** Limit of the wait for trials on the shared server beside other journeys, ms. */
 export const TRIALS_WAIT_MS = 110_000;
 /** How often something that is waited for is looked at. */

@@ -10,8 +10,10 @@ export interface Journey {
   server: RunningServer;
   page: Page;
   projectId: string;
-  /** Opens a screen of the demo and waits until it and the track are drawn. */
+  /** Opens a screen of the demo and waits until it and the track are drawn. A page that shows the project already stays. */
   open(path: string): Promise<void>;
+  /** Opens a screen of the demo in a page that is loaded anew, as a new window would. */
+  load(path: string): Promise<void>;
   /** The project as the server has it. */
   document(): Promise<Project>;
   /** Waits until the server has the document as wanted. */
@@ -31,8 +33,12 @@ async function newProject(address: string): Promise<string> {
   return ((await made.json()) as { id: string }).id;
 }
 
-/** The window as a new one would be: nothing open beside it, nothing kept, no settings. */
-async function madeFresh(page: Page, address: string): Promise<void> {
+/**
+ * The window as a new one would be: nothing open beside it, nothing kept, no settings.
+ *
+ * @param paused of the forecast of the level that is open, as a user can pause it
+ */
+async function madeFresh(page: Page, address: string, paused: boolean): Promise<void> {
   const { driver } = page;
   const [first, ...others] = await driver.getAllWindowHandles();
   for (const other of others) {
@@ -44,8 +50,22 @@ async function madeFresh(page: Page, address: string): Promise<void> {
   await page.theme('light');
   await page.size(1280, 800);
   await driver.get(`${address}/api/health`);
-  await driver.executeScript('localStorage.clear(); sessionStorage.clear();');
+  await driver.executeScript(
+    `localStorage.clear(); sessionStorage.clear(); localStorage.setItem('stadion-forecast-paused', arguments[0]);`,
+    paused ? 'yes' : 'no',
+  );
 }
+
+/** Leads a page of the project to another of its addresses, as going back or forward does. Returns whether it is one. */
+const LEAD_TO = `
+  const [path, project] = arguments;
+  if (!location.pathname.startsWith(project) || !document.querySelector('section[aria-label=Sequence]')) return false;
+  if (document.querySelector('[role=dialog], [role=alertdialog], [role=menu], [role=listbox]')) return false;
+  history.pushState({ usr: null, key: 'opened', idx: (history.state?.idx ?? 0) + 1 }, '', path);
+  dispatchEvent(new PopStateEvent('popstate', { state: history.state }));
+  document.activeElement?.blur();
+  return true;
+`;
 
 const notMine = (): never => {
   throw new Error('This server is shared: ask for one of your own.');
@@ -55,7 +75,8 @@ const notMine = (): never => {
  * Sets up a journey for the tests of a file: a project of its own on the server and in the window that all share.
  *
  * @param own a server and a browser for this file alone: for tests that stop it, or count on being the only ones
- * @param trials the server plays the project's trials, as it does for a user; else they are held
+ * @param trials attempts are played as for a user, of the project on the server and of the open level in the page; else both are
+ *   paused, since attempts that no test reads would take the cores from the others
  */
 export function journey({ own = false, trials = false } = {}): Journey {
   const made = {} as Journey;
@@ -77,16 +98,21 @@ export function journey({ own = false, trials = false } = {}): Journey {
         restoreDatabase: notMine,
       };
       made.page = await pageOf(window);
-      await madeFresh(made.page, address);
       made.projectId = await newProject(address);
     }
-    // Forecasts on the server that nobody looks at take no time from the others.
+    await madeFresh(made.page, made.server.address, !trials);
     if (!trials) await post(`${made.server.address}/api/projects/${made.projectId}/trials`, { do: 'pause' });
-    made.open = async (path) => {
-      await made.page.driver.get(`${made.server.address}/projects/${made.projectId}/${path}`);
+    const screen = (path: string): string => `/projects/${made.projectId}/${path}`;
+    made.load = async (path) => {
+      await made.page.driver.get(`${made.server.address}${screen(path)}`);
       await made.page.find('section[aria-label=Sequence]');
       // The screen below the track is loaded when it is first opened.
       await made.page.find('main');
+    };
+    made.open = async (path) => {
+      const stays = await made.page.driver.executeScript<boolean>(LEAD_TO, screen(path), screen(''));
+      if (stays) await made.page.find('main');
+      else await made.load(path);
     };
     made.document = async () => {
       const address = `${made.server.address}/api/projects/${made.projectId}`;

@@ -35,21 +35,28 @@ interface Options {
   settleMs?: number;
 }
 
-/** A hook that asks the engine for one job, one question at a time. */
+/**
+ * A hook that asks the engine for one job, one question at a time.
+ * While it is `paused`, nothing new is asked and the work under way is stopped; answers that are kept are shown.
+ */
 export function answerHook<Name extends JobName>(
   job: Name,
   { kept, settleMs = 0 }: Options,
-): (asking: Asking<Name> | null) => ComputedAnswer<AnswerOf<Name>> {
+): (asking: Asking<Name> | null, paused?: boolean) => ComputedAnswer<AnswerOf<Name>> {
   type Answer = AnswerOf<Name>;
   const answers = new Map<string, Answered<Answer>>();
   let listener: ((answer: Answer, done: boolean) => void) | undefined;
   const desk = new Desk(job, (answer, done) => listener?.(answer, done));
 
-  return function useAnswer(asking) {
+  return function useAnswer(asking, paused = false) {
     const key = asking?.key;
     const [latest, setLatest] = useState<Answered<Answer> | null>(null);
     useEffect(() => {
       if (!asking || key === undefined || answers.has(key)) return;
+      if (paused) {
+        desk.stop();
+        return;
+      }
       const asked = performance.now();
       const send = (): void => {
         listener = (answer, done) => {
@@ -70,7 +77,7 @@ export function answerHook<Name extends JobName>(
       return () => clearTimeout(timer);
       // The key stands for all that the answer depends on.
       // oxlint-disable-next-line react/exhaustive-deps
-    }, [key]);
+    }, [key, paused]);
     // Nothing is shown to those who ask nothing.
     const shown = key === undefined ? null : (answers.get(key) ?? latest);
     return useMemo(

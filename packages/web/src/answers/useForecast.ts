@@ -2,6 +2,7 @@ import type { Pacer, Project } from '@stadion/core/document/model';
 import { DEFAULT_PRECISION, trialQuestion, type Forecast } from '@stadion/core/forecast/trials';
 import { useMemo } from 'react';
 import type { ForecastQuestion } from './engine/jobs/forecast.ts';
+import { useAppSelector } from '../store/hooks.ts';
 import { answerHook } from './useAnswer.ts';
 
 /** A forecast as far as it has come. */
@@ -12,6 +13,8 @@ export interface LiveForecast {
   done: boolean;
   /** From asking to this answer. */
   milliseconds: number;
+  /** No attempts are played until it goes on. */
+  paused: boolean;
 }
 
 const useAnswer = answerHook('forecast', { kept: 60 });
@@ -22,12 +25,16 @@ export function useForecast(project: Project, position: number, pacer: Pacer): L
     () => JSON.stringify(trialQuestion(project, position, pacer, DEFAULT_PRECISION)),
     [project, position, pacer],
   );
-  const { answer, ...state } = useAnswer({
-    key,
-    question: () => ({
-      question: JSON.parse(key) as ForecastQuestion['question'],
-      cores: navigator.hardwareConcurrency || 1,
-    }),
-  });
-  return { forecast: answer?.forecast ?? null, ...state };
+  const paused = useAppSelector((state) => state.view.forecastPaused);
+  const { answer, ...state } = useAnswer(
+    {
+      key,
+      question: () => ({
+        question: JSON.parse(key) as ForecastQuestion['question'],
+        cores: navigator.hardwareConcurrency || 1,
+      }),
+    },
+    paused,
+  );
+  return { forecast: answer?.forecast ?? null, ...state, paused: paused && !(state.done && !state.stale) };
 }

@@ -1,4 +1,4 @@
-import { prefersAllActs } from './preferences.ts';
+import { prefersAllActs, prefersForecastPaused } from './preferences.ts';
 import type { Stretch } from '@stadion/core/document/ramps';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
@@ -22,6 +22,8 @@ export interface ViewState {
   moversOpen: boolean;
   /** Acts stand in the sentences at all times, not only where the pointer or the focus is. */
   allActs: boolean;
+  /** No attempts are played for the forecast of the level that is open. */
+  forecastPaused: boolean;
 }
 
 export type Drawer = 'findings' | 'history';
@@ -38,6 +40,7 @@ const initialState: ViewState = {
   lanePanel: null,
   moversOpen: false,
   allActs: prefersAllActs(),
+  forecastPaused: prefersForecastPaused(),
 };
 
 const slice = createSlice({
@@ -73,6 +76,9 @@ const slice = createSlice({
     allActsShown(state, { payload }: PayloadAction<boolean>) {
       state.allActs = payload;
     },
+    forecastPaused(state, { payload }: PayloadAction<boolean>) {
+      state.forecastPaused = payload;
+    },
     moversToggled(state, { payload }: PayloadAction<boolean>) {
       state.moversOpen = payload;
     },
@@ -93,5 +99,6 @@ export const {
   lanePanelOpened,
   moversToggled,
   allActsShown,
+  forecastPaused,
   projectLeft,
 } = slice.actions;

@@ -3,14 +3,16 @@ import { wantedAt } from '@stadion/core/document/ramps';
 import { TOO_COSTLY, type Forecast } from '@stadion/core/forecast/trials';
 import type { ReactNode } from 'react';
 import { setWanted } from '@stadion/core/authoring/edits';
-import { useAppDispatch, useEdit, usePacer } from '../../store/hooks.ts';
+import { useAppDispatch, useAppSelector, useEdit, usePacer } from '../../store/hooks.ts';
 import { endingName } from '../../readings/causes.ts';
 import type { LevelContext } from '../../readings/levelContext.ts';
 import type { LiveForecast } from '../../answers/useForecast.ts';
-import { pacerChosen } from '../../store/viewSlice.ts';
+import { forecastPaused, pacerChosen } from '../../store/viewSlice.ts';
+import { preferForecastPaused } from '../../store/preferences.ts';
 import { formatNumber, formatPercent, formatSeconds, NumberChip, Segmented } from '../../ui/index.ts';
 import { STAR_SHADES, LOSS_SHADES } from '../../ui/shades.ts';
 import { StarDistribution } from './StarDistribution.tsx';
+import { forecastStatus } from './forecastStatus.ts';
 import { Endings, type EndingPart } from './Endings.tsx';
 import { ExpectRate } from './ExpectRate.tsx';
 import { LossMap } from './LossMap.tsx';
@@ -27,7 +29,7 @@ export function ForecastPanel({ here, live, children }: Props) {
   const { project } = here;
   const dispatch = useAppDispatch();
   const pacer = usePacer();
-  const { forecast, stale, done, milliseconds } = live;
+  const { forecast, stale, done, paused } = live;
   return (
     <aside
       aria-label="Forecast"
@@ -43,21 +45,41 @@ export function ForecastPanel({ here, live, children }: Props) {
         />
       </div>
       {forecast ? (
-        <div aria-busy={stale || !done} className={stale ? 'opacity-45 transition-opacity duration-150' : ''}>
+        <div
+          aria-busy={!paused && (stale || !done)}
+          className={stale ? 'opacity-45 transition-opacity duration-150' : ''}
+        >
           <Report here={here} forecast={forecast} pacer={pacer} />
           <p role="status" className="mt-2 text-[11.5px] text-ink-3">
-            {stale
-              ? 'Trying the edit…'
-              : `${formatNumber(forecast.attempts)} attempts in ${formatNumber(milliseconds / 1000)} s${done ? '' : ', more are coming'} · a comparison between edits, until calibrated with playtests`}
+            {forecastStatus(live)}
           </p>
         </div>
       ) : (
         <p role="status" className="mt-6 text-ink-3">
-          The first attempts are being played…
+          {forecastStatus(live)}
         </p>
       )}
+      <PauseAndGo />
       {children}
     </aside>
+  );
+}
+
+/** Stops the attempts at the level that is open, and lets them go on; this browser keeps which. */
+function PauseAndGo() {
+  const paused = useAppSelector((state) => state.view.forecastPaused);
+  const dispatch = useAppDispatch();
+  return (
+    <button
+      type="button"
+      className="link mt-1 text-[11.5px]"
+      onClick={() => {
+        preferForecastPaused(!paused);
+        dispatch(forecastPaused(!paused));
+      }}
+    >
+      {paused ? 'Go on with the forecast' : 'Pause the forecast'}
+    </button>
   );
 }
 

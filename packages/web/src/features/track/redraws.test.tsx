@@ -2,40 +2,25 @@
 import '../../testing/browserGlobals.ts';
 import { drawn } from '../../testing/drawn.ts';
 import { beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
-import type { Action } from '@reduxjs/toolkit';
 import { moveSlot, type NamedEdit } from '@stadion/core/authoring/edits';
-import { documentOf, projectOf, type Project } from '@stadion/core/document/model';
 import type { ForecastEvent } from '@stadion/core/exchange/contract';
 import { homeBeforeDusk } from '@stadion/core/exchange/demo';
 
 // The track stays for all tests, and the counter has to be there before React is loaded.
 process.env.RTL_SKIP_AUTO_CLEANUP = 'true';
-const { act, render } = await import('@testing-library/react');
-const { Provider } = await import('react-redux');
-const { createMemoryRouter, RouterProvider } = await import('react-router');
+const { openProject } = await import('../../testing/openProject.tsx');
 const { forecastsArrived, stadionApi } = await import('../../api/stadionApi.ts');
-const { edited, opened } = await import('../../store/documentSlice.ts');
-const { makeStore } = await import('../../store/store.ts');
+const { edited } = await import('../../store/documentSlice.ts');
 const { scrolledTo } = await import('../../store/viewSlice.ts');
 const { Track } = await import('./Track.tsx');
 
-const PROJECT = 'p';
 const demo = homeBeforeDusk();
 const [first] = demo.slots;
 const level = demo.levels[first!.levelId]!;
 const pacer = demo.pacers[1]!.id;
 /** Positions in a jsdom window, 1024 px wide: all levels of the demo fit. */
 const NARROW = 500;
-const store = makeStore();
-const now = (): Project => projectOf(store.getState().document.open!.document);
-
-const changed = (change: () => void): Promise<void> =>
-  // Answers of the store arrive in a later turn.
-  act(async () => {
-    change();
-    await new Promise((resolve) => setTimeout(resolve, 20));
-  });
-const dispatch = (action: unknown): Action => store.dispatch(action as Action);
+const { projectId: PROJECT, dispatch, changed, now } = await openProject(<Track />);
 
 async function edit({ label, patch }: NamedEdit): Promise<Record<string, number>> {
   await changed(() => dispatch(edited({ id: label, label, patch })));
@@ -44,22 +29,16 @@ async function edit({ label, patch }: NamedEdit): Promise<Record<string, number>
 const replace = (path: string, value: unknown): Promise<Record<string, number>> =>
   edit({ label: path, patch: [{ op: 'replace', path, value }] });
 
-beforeAll(async () => {
-  store.dispatch(opened({ projectId: PROJECT, revision: 1, document: documentOf(demo), log: [] }));
-  dispatch(
-    stadionApi.util.upsertQueryData('forecasts', { projectId: PROJECT, pacer }, { revision: 1, entries: [] } as never),
-  );
-  const router = createMemoryRouter([{ path: '/projects/:projectId/:screen/:slotId', element: <Track /> }], {
-    initialEntries: [`/projects/${PROJECT}/level/${first!.id}`],
-  });
-  await changed(() => {
-    render(
-      <Provider store={store}>
-        <RouterProvider router={router} />
-      </Provider>,
-    );
-  });
-});
+beforeAll(() =>
+  changed(() =>
+    dispatch(
+      stadionApi.util.upsertQueryData('forecasts', { projectId: PROJECT, pacer }, {
+        revision: 1,
+        entries: [],
+      } as never),
+    ),
+  ),
+);
 beforeEach(() => void drawn());
 
 describe('the track is drawn again', () => {

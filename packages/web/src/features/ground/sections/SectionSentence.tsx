@@ -96,8 +96,8 @@ export function SectionSentence({ here, section, onOpen }: Props) {
 function Alone({ here, section }: { here: LevelContext; section: Section }) {
   const pacer = usePacer();
   const project = useMemo(() => sectionAlone(here.project, here.level, section.id), [here, section.id]);
-  const { forecast, stale } = useForecast(project, here.position, pacer);
-  if (!forecast) return <span className="text-ink-3">is being tried…</span>;
+  const { forecast, stale, paused } = useForecast(project, here.position, pacer);
+  if (!forecast) return <span className="text-ink-3">{paused ? 'its forecast is paused' : 'is being tried…'}</span>;
   const half = ((forecast.interval.high - forecast.interval.low) / 2) * 100;
   return (
     <span role="status" className={stale ? 'text-ink-3' : ''}>
