@@ -4,7 +4,7 @@ import path from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { journey } from './harness/journey.ts';
 
-const at = journey();
+const at = journey({ forecasts: true });
 const axe = fs.readFileSync(path.join(import.meta.dirname, '../node_modules/axe-core/axe.min.js'), 'utf8');
 
 interface Violation {

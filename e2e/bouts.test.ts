@@ -105,7 +105,7 @@ describe('fights by turns', () => {
       JSON.stringify(levels['clover-steps']!.meetings).includes('"every":{"from":"number","value":2}'),
     );
     await at.open('level/slot-1');
-    await at.page.seeText(/Lost a fight on the way/);
+    await at.forecasting(() => at.page.seeText(/Lost a fight on the way/));
     await at.page.clickName('button', /^Play level 1/);
     await at.page.seeText('Judge');
     const body = (): Promise<string> => at.page.textOf('body');
@@ -126,7 +126,7 @@ describe('fights by turns', () => {
     await choose('What decides the level: on its ground', 'by a bout');
     await at.saved('a bout', ({ levels }) => levels['dew-on-the-beds']!.bout?.group === 'ants');
     await at.page.seeText('the other side is beaten');
-    await at.page.seeText(/\d rounds, as the median/);
+    await at.forecasting(() => at.page.seeText(/\d rounds, as the median/));
     await choose('Group that decides the level: Ants on the path', 'The wasp captain');
     await at.page.clickName('button', 'Level of Bee');
     await at.page.typeOver('3');

@@ -24,7 +24,7 @@ describe('a game from nothing', () => {
     await at.page.clickName('radio', /^○?●? ?To reach a place/);
     await at.page.clickName('button', 'Start with 12 levels');
     await at.page.seeText('Sequence · 12 levels');
-    await at.page.seeText('clear it');
+    await at.forecasting(() => at.page.seeText('clear it'));
     await own.taken();
     const project = await document();
     expect([project.name, project.tiers.length, project.standing.length]).toEqual(['Lantern Fields', 3, 3]);
@@ -119,7 +119,7 @@ describe('a game from nothing', () => {
 describe('find, history and notes', () => {
   it('finds a level by its number, and puts the focus on it', async () => {
     await open('level/slot-1');
-    await at.page.seeText('clear it');
+    await at.forecasting(() => at.page.seeText('clear it'));
     await at.page.chord('k', Key.CONTROL);
     await at.page.find('[role=combobox]');
     await at.page.keys('7', Key.ENTER);
@@ -191,7 +191,7 @@ describe('find, history and notes', () => {
 describe('a quiet sheet', () => {
   it('always shows what can be added, and moves nothing while the rest comes and goes', async () => {
     await open('level/slot-1');
-    await at.page.seeText('clear it');
+    await at.forecasting(() => at.page.seeText('clear it'));
     await at.page.clickName('button', 'Show the rest on hover');
     const rect = (name: string): Promise<{ y: number; height: number }> =>
       at.page.driver.executeScript(

@@ -18,7 +18,7 @@ async function start(moves: RegExp, goal: RegExp): Promise<void> {
   await at.page.clickName('radio', goal);
   await at.page.clickName('button', 'Start with 12 levels');
   await at.page.seeText('Sequence · 12 levels');
-  await at.page.seeText('clear it');
+  await at.forecasting(() => at.page.seeText('clear it'));
   await own.taken();
   // Attempts may add what they show: nothing else is found.
   expect(findingsOf(await document())).toEqual([]);

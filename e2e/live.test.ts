@@ -60,6 +60,7 @@ describe('a ramp along a reading', () => {
 
   it('acts in trials: what rises beyond what there is cannot be cleared', async () => {
     await at.open('level/slot-1');
+    await at.page.clickName('button', 'Go on with the forecast');
     const rate = async (): Promise<number> => {
       await at.page.seeText(/attempts in [\d.]+ s ·/);
       const text = await at.page.textOf('aside[aria-label=Forecast]');
@@ -72,6 +73,7 @@ describe('a ramp along a reading', () => {
     await at.saved('more than there is', (p) => needed(p).ramp.atMost === 3);
     await at.open('level/slot-1');
     await at.page.waitFor('a lower rate', async () => (await rate()) < before - 5);
+    await at.page.clickName('button', 'Pause the forecast');
   });
 
   it('goes by tiers of the reading, their borders dragged in its lane', async () => {

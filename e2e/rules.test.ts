@@ -194,7 +194,7 @@ describe('edge cases', () => {
 
   it('hold for forecasts too', async () => {
     await at.open('level/slot-5');
-    await at.page.clickName('button', 'expect a clear rate about this from now on');
+    await at.forecasting(() => at.page.clickName('button', 'expect a clear rate about this from now on'));
     await at.saved('a rate', (p) =>
       p.expectations.some((entry) => entry.is === 'clearRate' && entry.slotId === 'slot-5'),
     );

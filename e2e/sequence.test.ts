@@ -113,7 +113,7 @@ describe('an empty project', () => {
     await at.page.clickName('button', 'Start empty');
     await at.page.seeText('No levels yet');
     await at.page.keys('n');
-    await at.page.seeText('clear it');
+    await at.forecasting(() => at.page.seeText('clear it'));
     await at.page.keys('p');
     await at.page.find('canvas[data-phase=playing]');
   });

@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { Builder, Browser, By, Key, Origin, Session, until, type WebElement } from 'selenium-webdriver';
+import { Builder, Browser, By, Key, Origin, Session, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 import http from 'selenium-webdriver/http/index.js';
 
@@ -166,13 +166,13 @@ export async function pageOf({ address, session, downloads }: Omit<Launched, 'qu
     }
   };
   const find = async (css: string): Promise<WebElement> => {
-    const element = await driver.wait(
-      until.elementLocated(By.css(css)),
-      WAIT_MS,
-      `Nothing like ${css}.`,
-      LOOK_EVERY_MS,
-    );
-    return driver.wait(until.elementIsVisible(element), WAIT_MS, `${css} is not seen.`, LOOK_EVERY_MS);
+    let found: WebElement | undefined;
+    // Looked for again each time: the page may draw another in its place meanwhile.
+    await waitFor(`${css} in sight`, async () => {
+      found = await driver.findElement(By.css(css));
+      return found.isDisplayed();
+    });
+    return found as WebElement;
   };
   const byName = async (role: string, name: string | RegExp): Promise<WebElement> => {
     let found: WebElement | undefined;

@@ -12,8 +12,10 @@ export interface Journey {
   projectId: string;
   /** Opens a screen of the demo and waits until it and the track are drawn. A page that shows the project already stays. */
   open(path: string): Promise<void>;
-  /** Opens a screen of the demo in a page that is loaded anew, as a new window would. */
+  /** Opens a screen of the demo in a page that is loaded again, as in a new window. */
   load(path: string): Promise<void>;
+  /** Lets the forecast of the open level be played while a test reads it. */
+  forecasting(read: () => Promise<void>): Promise<void>;
   /** The project as the server has it. */
   document(): Promise<Project>;
   /** Waits until the server has the document as wanted. */
@@ -67,18 +69,27 @@ const LEAD_TO = `
   return true;
 `;
 
+/** Does the header show the tab and the level of the address? */
+const IS_SHOWN = `return document.querySelector('header a[aria-current=page]')?.pathname === location.pathname;`;
+
 const notMine = (): never => {
   throw new Error('This server is shared: ask for one of your own.');
 };
 
-/**
- * Sets up a journey for the tests of a file: a project of its own on the server and in the window that all share.
- *
- * @param own a server and a browser for this file alone: for tests that stop it, or count on being the only ones
- * @param trials attempts are played as for a user, of the project on the server and of the open level in the page; else both are
- *   paused, since attempts that no test reads would take the cores from the others
- */
-export function journey({ own = false, trials = false } = {}): Journey {
+interface Options {
+  /** A server and a browser for this file alone: for tests that stop it, or count on being the only ones. */
+  own?: boolean;
+  /**
+   * The server plays the project's trials, as it does for a user; else they are paused, since attempts that no test reads would
+   * take the cores from the others.
+   */
+  trials?: boolean;
+  /** The page plays the forecast of the open level; else it is paused for the same reason. */
+  forecasts?: boolean;
+}
+
+/** Sets up a journey for the tests of a file: a project of its own on the server and in the window that all share. */
+export function journey({ own = false, trials = false, forecasts = trials }: Options = {}): Journey {
   const made = {} as Journey;
   beforeAll(async () => {
     if (own) {
@@ -100,7 +111,7 @@ export function journey({ own = false, trials = false } = {}): Journey {
       made.page = await pageOf(window);
       made.projectId = await newProject(address);
     }
-    await madeFresh(made.page, made.server.address, !trials);
+    await madeFresh(made.page, made.server.address, !forecasts);
     if (!trials) await post(`${made.server.address}/api/projects/${made.projectId}/trials`, { do: 'pause' });
     const screen = (path: string): string => `/projects/${made.projectId}/${path}`;
     made.load = async (path) => {
@@ -111,8 +122,15 @@ export function journey({ own = false, trials = false } = {}): Journey {
     };
     made.open = async (path) => {
       const stays = await made.page.driver.executeScript<boolean>(LEAD_TO, screen(path), screen(''));
-      if (stays) await made.page.find('main');
-      else await made.load(path);
+      if (!stays) return made.load(path);
+      // The screen may have to be loaded first; header and screen are drawn together.
+      await made.page.waitFor(path, () => made.page.driver.executeScript<boolean>(IS_SHOWN));
+      await made.page.find('main');
+    };
+    made.forecasting = async (read) => {
+      await made.page.clickName('button', 'Go on with the forecast');
+      await read();
+      await made.page.clickName('button', 'Pause the forecast');
     };
     made.document = async () => {
       const address = `${made.server.address}/api/projects/${made.projectId}`;

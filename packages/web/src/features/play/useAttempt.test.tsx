@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/exchange/demo';
-import { prepareLevel } from '@stadion/core/play/attempt';
+import { prepareLevel } from '@stadion/core/play/movement';
 import { act, fireEvent, renderHook, waitFor } from '@testing-library/react';
 import { useAttempt } from './useAttempt.ts';
 
