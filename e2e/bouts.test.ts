@@ -162,8 +162,8 @@ describe('fights by turns', () => {
   });
 
   it('are found where something is wrong with them', async () => {
-    await at.open('level/slot-23?view=ground');
-    await at.page.clickName('button', /findings$/);
+    await at.load('level/slot-23?view=ground');
+    await at.page.clickName('button', /findings?$/);
     await at.page.seeText('Hardly anybody ever gets Silk.');
     await at.page.keys(Key.ESCAPE);
   });

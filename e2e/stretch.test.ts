@@ -43,7 +43,7 @@ describe('what moves a level', () => {
   });
 
   it('stands beside the level as well', async () => {
-    await at.open('level/slot-13');
+    await at.load('level/slot-13');
     await at.page.clickName('button', /^What moves it/);
     await at.page.find('aside[aria-label=Forecast] table[aria-label="What moves the clear rate"]');
   });
@@ -94,7 +94,7 @@ describe('a stretch of levels', () => {
   });
 
   it('is spread and smoothed into a ramp through points', async () => {
-    await at.open('ramps/slot-3?lane=clock');
+    await at.load('ramps/slot-3?lane=clock');
     await at.page.clickName('button', 'Change a stretch');
     await at.page.typeInto('Stretch from level', '3');
     await at.page.typeInto('Stretch to level', '15');

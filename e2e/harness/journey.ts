@@ -69,8 +69,11 @@ const LEAD_TO = `
   return true;
 `;
 
-/** Does the header show the tab and the level of the address? */
-const IS_SHOWN = `return document.querySelector('header a[aria-current=page]')?.pathname === location.pathname;`;
+/** Does the header show the screen and the level of the address? Kinds and bouts share a tab. */
+const IS_SHOWN = `
+  const shared = (path) => path?.replace('/bouts/', '/kinds/');
+  return shared(document.querySelector('header a[aria-current=page]')?.pathname) === shared(location.pathname);
+`;
 
 const notMine = (): never => {
   throw new Error('This server is shared: ask for one of your own.');

@@ -36,6 +36,18 @@ it('an answer comes part by part, and is shown as stale after the question has c
   expect(result.current).toMatchObject({ answer: 'whole', done: true, stale: false });
 });
 
+it('an answer about another level is not shown in place of one that is to come', () => {
+  const useAnswer = answerHook('ways', { kept: 2 });
+  const { result, rerender } = renderHook(({ key, about }) => useAnswer({ key, about, question: () => key as never }), {
+    initialProps: { key: 'one', about: 'slot-1' },
+  });
+  answer({ answer: 'first', done: true });
+  rerender({ key: 'one after an edit', about: 'slot-1' });
+  expect(result.current).toMatchObject({ answer: 'first', stale: true });
+  rerender({ key: 'two', about: 'slot-2' });
+  expect(result.current).toMatchObject({ answer: null, stale: false });
+});
+
 it('a question that was answered whole is not asked again', () => {
   const { result, rerender } = show('one');
   answer({ answer: 'first', done: true });
@@ -56,6 +68,18 @@ it('while paused nothing is asked and the work under way stops; going on asks ag
   expect(messages.at(-1)).toMatchObject({ question: 'two' });
   answer({ answer: 'second', done: true });
   expect(result.current).toMatchObject({ answer: 'second', stale: false });
+});
+
+it('two hooks of one job do not replace each other’s questions', () => {
+  const ask = (useAnswer: ReturnType<typeof answerHook<'ways'>>, key: string) =>
+    renderHook(() => useAnswer({ key, question: () => key as never })).result;
+  const level = ask(answerHook('ways', { kept: 2 }), 'level');
+  const hearLevel = hear;
+  const section = ask(answerHook('ways', { kept: 2 }), 'section');
+  const [toLevel, toSection] = messages;
+  act(() => hear({ data: { id: toSection!.id, answer: 'of the section', done: true } }));
+  act(() => hearLevel({ data: { id: toLevel!.id, answer: 'of the level', done: true } }));
+  expect([level.current.answer, section.current.answer]).toEqual(['of the level', 'of the section']);
 });
 
 it('an answer that is known is shown while paused', () => {

@@ -8,6 +8,8 @@ interface Asking<Name extends JobName> {
   /** Everything that the answer depends on, as text: the same key is never asked twice. */
   key: string;
   question: () => QuestionOf<Name>;
+  /** Subject of the question, for example a level: an answer about another subject is not shown meanwhile. */
+  about?: string;
 }
 
 /** An answer until now. */
@@ -23,6 +25,7 @@ export interface ComputedAnswer<Answer> {
 
 interface Answered<Answer> {
   key: string;
+  about: string | undefined;
   answer: Answer;
   done: boolean;
   milliseconds: number;
@@ -60,7 +63,7 @@ export function answerHook<Name extends JobName>(
       const asked = performance.now();
       const send = (): void => {
         listener = (answer, done) => {
-          const answered = { key, answer, done, milliseconds: performance.now() - asked };
+          const answered = { key, about: asking.about, answer, done, milliseconds: performance.now() - asked };
           if (done) {
             answers.set(key, answered);
             evictOldest(answers, kept);
@@ -79,7 +82,7 @@ export function answerHook<Name extends JobName>(
       // oxlint-disable-next-line react/exhaustive-deps
     }, [key, paused]);
     // Nothing is shown to those who ask nothing.
-    const shown = key === undefined ? null : (answers.get(key) ?? latest);
+    const shown = key === undefined ? null : (answers.get(key) ?? (latest?.about === asking?.about ? latest : null));
     return useMemo(
       () => ({
         answer: shown?.answer ?? null,

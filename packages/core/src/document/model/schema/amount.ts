@@ -36,5 +36,5 @@ export const Amount = z
       measure: Measure.describe('Share of the points placed, or of the number of pieces; rounded up.'),
     }),
   ])
-  .meta({ title: 'Amount' });
+  .meta({ id: 'Amount', title: 'Amount' });
 export type Amount = z.infer<typeof Amount>;

@@ -15,7 +15,7 @@ export const StatisticEntry = z
       .enum(['lost', 'strikes', 'protects', 'first', 'other'])
       .describe('What is lost (none left: fallen), what strikes, what protects, who comes first, or anything else.'),
   })
-  .meta({ title: 'Statistic' });
+  .meta({ id: 'Statistic', title: 'Statistic' });
 export type Statistic = Omit<z.infer<typeof StatisticEntry>, 'order'> & { key: Id; order?: number };
 
 const Share = z.number().min(0).max(1);

@@ -13,5 +13,5 @@ export const Clock = z
       .enum(['lose', 'win', 'grade'])
       .describe('A limit reached exactly counts as reached. Grade: won if the attempt earns a star, else lost.'),
   })
-  .meta({ title: 'Clock' });
+  .meta({ id: 'Clock', title: 'Clock' });
 export type Clock = z.infer<typeof Clock>;

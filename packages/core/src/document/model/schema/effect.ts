@@ -61,6 +61,6 @@ export const Effect = z
       at: Id.optional().describe('The goal or zone that shows it.'),
     }),
   ])
-  .meta({ title: 'Effect' });
+  .meta({ id: 'Effect', title: 'Effect' });
 export type Effect = z.infer<typeof Effect>;
 export type EffectName = Effect['effect'];

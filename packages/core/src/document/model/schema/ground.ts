@@ -119,7 +119,7 @@ export const GroundEntry = z
     groundOf('leap', WITH_LEDGES),
     RunGround,
   ])
-  .meta({ title: 'Ground' });
+  .meta({ id: 'Ground', title: 'Ground' });
 export type GroundEntry = z.infer<typeof GroundEntry>;
 
 /** A section as it is read. */

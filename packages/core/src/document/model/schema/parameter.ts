@@ -84,7 +84,7 @@ export const Shape = z
       text: z.string().regex(/\S/, 'A formula says something.').max(500, 'A formula has at most 500 characters.'),
     }),
   ])
-  .meta({ title: 'Shape' });
+  .meta({ id: 'Shape', title: 'Shape' });
 export type Shape = z.infer<typeof Shape>;
 export type ShapeType = Shape['type'];
 
@@ -129,7 +129,7 @@ export const Ramp = z
     path: ['shape', 'points', 0, 'position'],
     message: 'The first level is 1.',
   })
-  .meta({ title: 'Ramp' });
+  .meta({ id: 'Ramp', title: 'Ramp' });
 export type Ramp = z.infer<typeof Ramp>;
 
 /** A number that varies over the sequence. */

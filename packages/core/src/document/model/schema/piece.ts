@@ -110,7 +110,7 @@ export const PieceEntry = z
       carries: z.literal(true).optional().describe('Who stands on one moves along, and has ground under them.'),
     }),
   ])
-  .meta({ title: 'Piece' });
+  .meta({ id: 'Piece', title: 'Piece' });
 export type Piece = Listed<z.infer<typeof PieceEntry>>;
 export type PieceName = Piece['piece'];
 

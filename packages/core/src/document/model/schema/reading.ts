@@ -40,6 +40,6 @@ export const Reading = z
     z.strictObject({ reading: z.literal('fallen') }),
     z.strictObject({ reading: z.literal('healthShare'), fighter: Id.describe('A fighter of the project.') }),
   ])
-  .meta({ title: 'Reading' });
+  .meta({ id: 'Reading', title: 'Reading' });
 export type Reading = z.infer<typeof Reading>;
 export type ReadingName = Reading['reading'];

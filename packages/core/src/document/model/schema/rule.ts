@@ -22,5 +22,5 @@ export const RuleEntry = z
     replaces: Id.optional().describe('The standing rule whose place this one takes in its level.'),
     note: Note,
   })
-  .meta({ title: 'Rule' });
+  .meta({ id: 'Rule', title: 'Rule' });
 export type Rule = Listed<z.infer<typeof RuleEntry>>;

@@ -39,5 +39,5 @@ export const Stars = z
         .describe('One per star, each by itself; null for “cleared is enough”.'),
     }),
   ])
-  .meta({ title: 'Stars' });
+  .meta({ id: 'Stars', title: 'Stars' });
 export type Stars = z.infer<typeof Stars>;

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { useEdit, usePacer } from '../../../store/hooks.ts';
 import type { LevelContext } from '../../../readings/levelContext.ts';
 import { mintId } from '../../../store/mintId.ts';
-import { useForecast } from '../../../answers/useForecast.ts';
+import { useSectionForecast } from '../../../answers/useForecast.ts';
 import { formatNumber, formatPercent, nameRefused, NumberChip, TextInPlace } from '../../../ui/index.ts';
 
 interface Props {
@@ -96,7 +96,7 @@ export function SectionSentence({ here, section, onOpen }: Props) {
 function Alone({ here, section }: { here: LevelContext; section: Section }) {
   const pacer = usePacer();
   const project = useMemo(() => sectionAlone(here.project, here.level, section.id), [here, section.id]);
-  const { forecast, stale, paused } = useForecast(project, here.position, pacer);
+  const { forecast, stale, paused } = useSectionForecast(project, here.position, pacer);
   if (!forecast) return <span className="text-ink-3">{paused ? 'its forecast is paused' : 'is being tried…'}</span>;
   const half = ((forecast.interval.high - forecast.interval.low) / 2) * 100;
   return (
