@@ -75,6 +75,31 @@ const IS_SHOWN = `
   return shared(document.querySelector('header a[aria-current=page]')?.pathname) === shared(location.pathname);
 `;
 
+type Equipment = Pick<Journey, 'server' | 'page'>;
+
+/** Opens a screen of a project in a page that is loaded again. */
+async function loadScreen({ server, page }: Equipment, projectId: string, path: string): Promise<void> {
+  await page.driver.get(`${server.address}/projects/${projectId}/${path}`);
+  await page.find('section[aria-label=Sequence]');
+  // The screen below the track is loaded when it is first opened.
+  await page.find('main');
+}
+
+/** Opens a screen of a project, in the page that shows the project already where there is one. */
+export async function openScreen({ server, page }: Equipment, projectId: string, path: string): Promise<void> {
+  const project = `/projects/${projectId}/`;
+  const stays = await page.driver.executeScript<boolean>(LEAD_TO, project + path, project);
+  if (!stays) return loadScreen({ server, page }, projectId, path);
+  // The screen may have to be loaded first; header and screen are drawn together.
+  await page.waitFor(path, () => page.driver.executeScript<boolean>(IS_SHOWN));
+  await page.find('main');
+}
+
+/** Pauses the trials of a project on the server. */
+export async function pauseTrials({ server }: Pick<Journey, 'server'>, projectId: string): Promise<void> {
+  await post(`${server.address}/api/projects/${projectId}/trials`, { do: 'pause' });
+}
+
 const notMine = (): never => {
   throw new Error('This server is shared: ask for one of your own.');
 };
@@ -115,21 +140,9 @@ export function journey({ own = false, trials = false, forecasts = trials }: Opt
       made.projectId = await newProject(address);
     }
     await madeFresh(made.page, made.server.address, !forecasts);
-    if (!trials) await post(`${made.server.address}/api/projects/${made.projectId}/trials`, { do: 'pause' });
-    const screen = (path: string): string => `/projects/${made.projectId}/${path}`;
-    made.load = async (path) => {
-      await made.page.driver.get(`${made.server.address}${screen(path)}`);
-      await made.page.find('section[aria-label=Sequence]');
-      // The screen below the track is loaded when it is first opened.
-      await made.page.find('main');
-    };
-    made.open = async (path) => {
-      const stays = await made.page.driver.executeScript<boolean>(LEAD_TO, screen(path), screen(''));
-      if (!stays) return made.load(path);
-      // The screen may have to be loaded first; header and screen are drawn together.
-      await made.page.waitFor(path, () => made.page.driver.executeScript<boolean>(IS_SHOWN));
-      await made.page.find('main');
-    };
+    if (!trials) await pauseTrials(made, made.projectId);
+    made.load = (path) => loadScreen(made, made.projectId, path);
+    made.open = (path) => openScreen(made, made.projectId, path);
     made.forecasting = async (read) => {
       await made.page.clickName('button', 'Go on with the forecast');
       await read();
@@ -144,7 +157,7 @@ export function journey({ own = false, trials = false, forecasts = trials }: Opt
     made.saved = (what, check) => made.page.waitFor(what, async () => check(await made.document()));
   }, 90_000);
   afterAll(async () => {
-    if (!own) return;
+    if (!own) return trials ? pauseTrials(made, made.projectId) : undefined;
     await made.page?.quit();
     await made.server?.stop();
   });

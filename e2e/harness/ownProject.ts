@@ -1,5 +1,5 @@
 import { projectOf, type Project, type ProjectDocument } from '@stadion/core/document/model';
-import type { Journey } from './journey.ts';
+import { openScreen, pauseTrials, type Journey } from './journey.ts';
 
 /** A project that a journey starts by itself, as a new user does. */
 export interface OwnProject {
@@ -23,8 +23,13 @@ export function ownProject(at: Journey): OwnProject {
   return {
     taken: async () => {
       id = /projects\/([\w-]+)\//.exec(await at.page.driver.getCurrentUrl())![1]!;
+      await pauseTrials(at, id);
     },
-    open: (path) => at.page.driver.get(`${at.server.address}/projects/${id}/${path}`),
+    open: (path) =>
+      // Play has no track above it.
+      path.startsWith('play/')
+        ? at.page.driver.get(`${at.server.address}/projects/${id}/${path}`)
+        : openScreen(at, id, path),
     document,
     saved: (what, check) => at.page.waitFor(what, async () => check(await document())),
     id: () => id,

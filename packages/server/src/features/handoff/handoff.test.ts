@@ -155,5 +155,8 @@ describe('a hand-off', () => {
     expect(refused.body.places.map(({ message }: { message: string }) => message)).toContainEqual(
       expect.stringMatching(/^1 Clover Steps: \d+(\.\d)? %/),
     );
+    // Sheets say what is known by then.
+    const sheets = await request(app.express).get(`/api/projects/${id}/files/sheets.html`);
+    expect(sheets.text).toMatch(/Forecast [\d.]+ % \([\d.]+ % to [\d.]+ %\)/);
   }, 60_000);
 });

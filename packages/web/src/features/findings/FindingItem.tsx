@@ -81,11 +81,18 @@ export function FindingItem({ finding, by }: Props) {
         )}{' '}
         <b>{sentence}</b> {reason}
       </p>
-      <p className="text-[12px] text-ink-3">
-        {by === 'class' ? '' : `${title}, `}
-        {SOURCES[source]}
-        {evidence ? ` (${evidence.attempts})` : ''}
-      </p>
+      <div className="flex items-baseline justify-between gap-2 text-[12px] text-ink-3">
+        <p>
+          {by === 'class' ? '' : `${title}, `}
+          {SOURCES[source]}
+          {evidence ? ` (${evidence.attempts})` : ''}
+        </p>
+        {leaving ? null : (
+          <button type="button" className="link shrink-0" onClick={() => setLeaving(true)}>
+            Leave it so…
+          </button>
+        )}
+      </div>
       {leaving ? (
         <LeaveForm
           onLeave={(why) => {
@@ -119,9 +126,6 @@ export function FindingItem({ finding, by }: Props) {
               Watch one attempt
             </button>
           )}
-          <button type="button" className="link px-1" onClick={() => setLeaving(true)}>
-            Leave it so…
-          </button>
         </div>
       )}
     </li>

@@ -26,7 +26,7 @@ export function FactsOfGround({ here, reach, gaps }: { here: LevelContext; reach
           {reach.wanted === 0
             ? 'Nothing to gather or reach stands here.'
             : reach.wanted === 1
-              ? 'The one thing to gather or reach can be reached.'
+              ? 'The only thing to gather or reach can be reached.'
               : `All ${reach.wanted} things to gather or reach can be reached.`}
         </>
       ) : (
