@@ -8,7 +8,7 @@ import { ownProject } from './harness/ownProject.ts';
 
 const at = journey();
 const own = ownProject(at);
-const { open, document, saved } = own;
+const { open, load, document, saved } = own;
 const projects = async (): Promise<ProjectSummary[]> =>
   ((await (await fetch(`${at.server.address}/api/projects`)).json()) as ProjectList).projects;
 
@@ -145,7 +145,7 @@ describe('find, history and notes', () => {
     await at.page.byName('textbox', 'What you call yourself');
     await at.page.typeOver('Ines');
     await at.page.keys(Key.ENTER);
-    await open('level/slot-3');
+    await load('level/slot-3');
     await at.page.typeInto('Warning time', '8');
     await saved('8 s', (p) => JSON.stringify(p.levels['level-3']!.clock.warnAtSeconds).includes('8'));
     await at.page.typeInto('Warning time', '6');

@@ -6,6 +6,8 @@ export interface OwnProject {
   /** Takes the project that the page has just opened for its own. */
   taken(): Promise<void>;
   open(path: string): Promise<void>;
+  /** Opens a screen in a page that is loaded again. */
+  load(path: string): Promise<void>;
   document(): Promise<Project>;
   /** Waits until the server has the document as wanted. */
   saved(what: string, check: (project: Project) => boolean): Promise<void>;
@@ -30,6 +32,7 @@ export function ownProject(at: Journey): OwnProject {
       path.startsWith('play/')
         ? at.page.driver.get(`${at.server.address}/projects/${id}/${path}`)
         : openScreen(at, id, path),
+    load: (path) => at.page.driver.get(`${at.server.address}/projects/${id}/${path}`),
     document,
     saved: (what, check) => at.page.waitFor(what, async () => check(await document())),
     id: () => id,

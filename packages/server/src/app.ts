@@ -18,9 +18,10 @@ import { trialRoutes } from './features/trials/routes.ts';
 import { makeTrialService } from './features/trials/service.ts';
 import { ProjectEvents } from './http/events.ts';
 import { logRequests } from './http/logging.ts';
-import { openApiDocument } from './http/openapi.ts';
+import { ownRoutes } from './http/ownRoutes.ts';
 import { answerErrors, answerUnknown } from './http/respond.ts';
 import { refuseOversize } from './http/parsing.ts';
+import { routerOf } from './http/route.ts';
 import { admitGames, checkOrigin, checkToken, compress, headers, limitRate, type Access } from './http/security.ts';
 import type { FileWork } from './jobs/files.ts';
 import type { WorkQueue } from './jobs/queue.ts';
@@ -103,21 +104,6 @@ export function createApp({
   const live = makeLiveService({ read: (id) => projects.read(id), now, log, onGames });
   const playtests = makePlaytestService({ storage, now, onEvents: onGames });
 
-  const api = express.Router();
-  api.post('/projects/:id/events', limitRate(EVENT_REQUESTS_PER_MINUTE));
-  api.use(eventRoutes(projects, playtests));
-  api.use(limitRate(REQUESTS_PER_MINUTE));
-  api.use(playtestRoutes(projects, playtests, (id) => live.connectedTo(id)));
-  api.use(liveRoutes(live));
-  api.use(express.json({ limit: LARGEST_REQUEST, verify: refuseOversize }));
-  let description: unknown;
-  api.get('/openapi.json', (_request, response) => {
-    description ??= openApiDocument();
-    response.json(description);
-  });
-  api.get('/health', (_request, response) => {
-    response.json({ ok: true });
-  });
   const handOffs = makeHandOffService({
     storage,
     now,
@@ -125,10 +111,22 @@ export function createApp({
     files,
     forecastsFor: (id, document) => knownForecasts(id, document, trials.forecasts),
   });
-  api.use(handoffRoutes(projects, handOffs, files, (id, document) => knownRates(id, document, trials.forecasts)));
-  api.use(projectRoutes(projects, events));
-  api.use(snapshotRoutes(snapshots));
-  api.use(trialRoutes(trials));
+  const reports = eventRoutes(projects, playtests);
+  /** Routes about games: they read bodies of their own, or none. */
+  const games = [...playtestRoutes(projects, playtests, (id) => live.connectedTo(id)), ...liveRoutes(live)];
+  const rest = [
+    ...handoffRoutes(projects, handOffs, files, (id, document) => knownRates(id, document, trials.forecasts)),
+    ...projectRoutes(projects, events),
+    ...snapshotRoutes(snapshots),
+    ...trialRoutes(trials),
+  ];
+  const api = express.Router();
+  api.post('/projects/:id/events', limitRate(EVENT_REQUESTS_PER_MINUTE));
+  api.use(routerOf(reports));
+  api.use(limitRate(REQUESTS_PER_MINUTE));
+  api.use(routerOf(games));
+  api.use(express.json({ limit: LARGEST_REQUEST, verify: refuseOversize }));
+  api.use(routerOf([...ownRoutes([...reports, ...games, ...rest]), ...rest]));
   api.use(answerUnknown);
 
   const app = express();

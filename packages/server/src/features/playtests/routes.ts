@@ -1,9 +1,11 @@
-import type { GameLink } from '@stadion/core/exchange/contract';
-import express, { Router } from 'express';
+import { EventReceipt, GameEvent, GameLink } from '@stadion/core/exchange/contract';
+import express from 'express';
 import { pipeline } from 'node:stream/promises';
 import { Readable } from 'node:stream';
+import { z } from 'zod';
 import { StadionError } from '../../http/errors.ts';
 import { param, refuseOversize } from '../../http/parsing.ts';
+import { found, json, ofProject, problem, textOf, type Route } from '../../http/route.ts';
 import type { PlaytestService } from './service.ts';
 
 interface Projects {
@@ -14,46 +16,69 @@ interface Projects {
 const LARGEST_BATCH = '4mb';
 const TYPES = ['application/json', 'application/cloudevents+json', 'application/cloudevents-batch+json'];
 
-/** Takes in what games tell. */
-export function eventRoutes(projects: Projects, playtests: PlaytestService): Router {
-  const router = Router();
-
-  router.post(
-    '/projects/:id/events',
-    express.json({ type: TYPES, limit: LARGEST_BATCH, verify: refuseOversize }),
-    async (request, response) => {
+/** Takes in the events that games report. */
+export const eventRoutes = (projects: Projects, playtests: PlaytestService): Route[] => [
+  {
+    method: 'post',
+    path: '/projects/{id}/events',
+    summary: 'Events that a game reports: one CloudEvent, or a batch',
+    request: {
+      params: ofProject,
+      body: {
+        content: {
+          'application/cloudevents+json': { schema: GameEvent },
+          'application/cloudevents-batch+json': { schema: z.array(GameEvent) },
+        },
+      },
+    },
+    responses: {
+      202: { description: 'On the disk, but for those that are refused.', ...json(EventReceipt) },
+      422: problem('None of it can be read.'),
+    },
+    readBody: express.json({ type: TYPES, limit: LARGEST_BATCH, verify: refuseOversize }),
+    handle: async (request, response) => {
       if (!request.is(TYPES))
         throw new StadionError('wrong-type', `Events must be sent as ${TYPES.slice(1).join(' or ')}.`);
       const id = param(request, 'id');
       await projects.read(id);
       response.status(202).json(await playtests.receive(id, request.body));
     },
-  );
+  },
+];
 
-  return router;
-}
-
-/** Gives out what games told. @param connectedTo games that are connected to a project now */
-export function playtestRoutes(
+/** Gives out the events that games reported. @param connectedTo games that are connected to a project now */
+export const playtestRoutes = (
   projects: Projects,
   playtests: PlaytestService,
   connectedTo: (projectId: string) => GameLink['connected'],
-): Router {
-  const router = Router();
-
-  router.get('/projects/:id/games', async (request, response) => {
-    const id = param(request, 'id');
-    await projects.read(id);
-    const link: GameLink = { connected: connectedTo(id), ...(await playtests.summary(id)) };
-    response.set('Cache-Control', 'no-store').json(link);
-  });
-
-  router.get('/projects/:id/events.jsonl', async (request, response) => {
-    const id = param(request, 'id');
-    await projects.read(id);
-    response.attachment('events.jsonl').type('application/jsonl');
-    await pipeline(Readable.from(playtests.lines(id)), response);
-  });
-
-  return router;
-}
+): Route[] => [
+  {
+    method: 'get',
+    path: '/projects/{id}/games',
+    summary: 'The games that are connected, and a summary of their events',
+    request: { params: ofProject },
+    responses: found('The games.', GameLink),
+    handle: async (request, response) => {
+      const id = param(request, 'id');
+      await projects.read(id);
+      const link: GameLink = { connected: connectedTo(id), ...(await playtests.summary(id)) };
+      response.set('Cache-Control', 'no-store').json(link);
+    },
+  },
+  {
+    method: 'get',
+    path: '/projects/{id}/events.jsonl',
+    summary: 'Every event of games, a line each, in the order of time',
+    request: { params: ofProject },
+    responses: {
+      200: { description: 'The events.', ...textOf('application/jsonl') },
+      404: problem('There is no such project.'),
+    },
+    handle: async (request, response) => {
+      const id = param(request, 'id');
+      await projects.read(id);
+      response.attachment('events.jsonl').type('application/jsonl');
+      await pipeline(Readable.from(playtests.lines(id)), response);
+    },
+  },
+];

@@ -1,4 +1,4 @@
-import { groundKindOf, USUAL_CROSS } from '../../../play/movement/index.ts';
+import { USUAL_CROSS } from '../../../play/movement/index.ts';
 import {
   fromParameter,
   literal,
@@ -16,7 +16,6 @@ import {
   ease,
   insideOf,
   levelFrom,
-  levelsOf,
   parameter,
   share,
   shareAsked,
@@ -24,7 +23,7 @@ import {
   TOKEN,
   winningRule,
   type Course,
-  type StartKit,
+  startKit,
 } from './parts.ts';
 
 const GOALS = {
@@ -166,24 +165,16 @@ const vehicle = (id: string, name: string, mark: string): Project['kinds']['enem
 });
 
 /** From cell to cell, across lanes of traffic. */
-export const crossKit: StartKit = {
-  label: groundKindOf('cross').label,
+export const crossKit = startKit<Goal>('cross', {
   says: 'Seen from above; the player goes from cell to cell, between and over what drives along the rows.',
   goals: GOALS,
-  make(project, name, levels) {
-    const goal = name as Goal;
-    const enemies = [vehicle('cart', 'Cart', 'square'), vehicle('truck', 'Truck', 'crate')];
-    return {
-      ...project,
-      kinds: {
-        collectables: goal === 'gather' ? [TOKEN] : [],
-        enemies,
-        hazards: [],
-      },
-      standing: usualLosses(enemies.map(({ id }) => id)),
-      player: { ...project.player, moves: { ...project.player.moves, cross: USUAL_CROSS } },
-      parameters: parametersOf(goal, levels),
-      levels: levelsOf(levels, (position) => levelAt(position, goal, levels)),
-    };
-  },
-};
+  kindsOf: (goal) => ({
+    collectables: goal === 'gather' ? [TOKEN] : [],
+    enemies: [vehicle('cart', 'Cart', 'square'), vehicle('truck', 'Truck', 'crate')],
+    hazards: [],
+  }),
+  standingOf: (_goal, { enemies }) => usualLosses(enemies.map(({ id }) => id)),
+  playerOf: () => ({ moves: { cross: USUAL_CROSS } }),
+  parametersOf,
+  levelAt,
+});

@@ -1,12 +1,12 @@
-import { groundKindOf, USUAL_LEAP } from '../../../play/movement/index.ts';
+import { USUAL_LEAP } from '../../../play/movement/index.ts';
 import {
   fromParameter,
   literal,
   usualLosses,
+  type Kinds,
   type Level,
   type Parameter,
   type Piece,
-  type Project,
   type Rule,
 } from '../../../document/model/index.ts';
 import { drawAt } from '../../../basics/random/index.ts';
@@ -17,7 +17,6 @@ import {
   ease,
   insideOf,
   levelFrom,
-  levelsOf,
   parameter,
   share,
   shareAsked,
@@ -25,7 +24,7 @@ import {
   TOKEN,
   winningRule,
   type Course,
-  type StartKit,
+  startKit,
 } from './parts.ts';
 
 const GOALS = {
@@ -171,40 +170,26 @@ function levelAt(position: number, goal: Goal, levels: number): Level {
   });
 }
 
+const walker: Kinds['enemies'][number] = {
+  id: 'walker',
+  name: 'Walker',
+  movement: 'walk',
+  speed: fromParameter('walkerSpeed'),
+  radius: 0.4,
+  look: { mark: 'dome', colour: 'claret' },
+  health: literal(1),
+  fromAbove: true,
+};
+
 /** Walk and jump, seen from aside. */
-export const leapKit: StartKit = {
-  label: groundKindOf('leap').label,
+export const leapKit = startKit<Goal>('leap', {
   says: 'Seen from aside; the player walks, jumps over pits and onto ledges, and falls.',
   goals: GOALS,
-  make(project, name, levels) {
-    const goal = name as Goal;
-    const walker: Project['kinds']['enemies'][number] = {
-      id: 'walker',
-      name: 'Walker',
-      movement: 'walk',
-      speed: fromParameter('walkerSpeed'),
-      radius: 0.4,
-      look: { mark: 'dome', colour: 'claret' },
-      health: literal(1),
-      fromAbove: true,
-    };
-    return {
-      ...project,
-      kinds: {
-        collectables: goal === 'gather' ? [TOKEN] : [],
-        enemies: [walker],
-        hazards: [],
-      },
-      standing: [...usualLosses(['walker']), fallen],
-      player: {
-        ...project.player,
-        moves: {
-          ...project.player.moves,
-          leap: goal === 'gather' ? USUAL_LEAP : { ...USUAL_LEAP, jumpHeight: fromParameter('jump') },
-        },
-      },
-      parameters: parametersOf(goal, levels),
-      levels: levelsOf(levels, (position) => levelAt(position, goal, levels)),
-    };
-  },
-};
+  kindsOf: (goal) => ({ collectables: goal === 'gather' ? [TOKEN] : [], enemies: [walker], hazards: [] }),
+  standingOf: () => [...usualLosses(['walker']), fallen],
+  playerOf: (goal) => ({
+    moves: { leap: goal === 'gather' ? USUAL_LEAP : { ...USUAL_LEAP, jumpHeight: fromParameter('jump') } },
+  }),
+  parametersOf,
+  levelAt,
+});

@@ -1,9 +1,10 @@
-import { groundKindOf, USUAL_LIFT } from '../../../play/movement/index.ts';
+import { USUAL_LIFT } from '../../../play/movement/index.ts';
 import {
   fromParameter,
   literal,
   usualLosses,
   type Condition,
+  type Kinds,
   type Level,
   type Parameter,
   type Piece,
@@ -18,11 +19,10 @@ import {
   ease,
   insideOf,
   levelFrom,
-  levelsOf,
   parameter,
   share,
   winningRule,
-  type StartKit,
+  startKit,
 } from './parts.ts';
 
 const GOALS = {
@@ -185,34 +185,25 @@ const movesOf = (goal: Goal): NonNullable<Project['player']['moves']['lift']> =>
     ? { ...USUAL_LIFT, forward: fromParameter('forward'), steer: literal(0), gravity: fromParameter('pull') }
     : USUAL_LIFT;
 
+const bird: Kinds['enemies'][number] = {
+  id: 'bird',
+  name: 'Bird',
+  movement: 'cross',
+  speed: fromParameter('birdSpeed'),
+  radius: 0.35,
+  look: { mark: 'upside-triangle', colour: 'claret' },
+};
+
 /** Hold to rise, seen from aside. */
-export const liftKit: StartKit = {
-  label: groundKindOf('lift').label,
+export const liftKit = startKit<Goal>('lift', {
   says: 'Seen from aside; the player rises while a key is held, and sinks otherwise, up a shaft or forward through gaps.',
   goals: GOALS,
-  make(project, name, levels) {
-    const goal = name as Goal;
-    const bird: Project['kinds']['enemies'] =
-      goal === 'finish'
-        ? []
-        : [
-            {
-              id: 'bird',
-              name: 'Bird',
-              movement: 'cross',
-              speed: fromParameter('birdSpeed'),
-              radius: 0.35,
-              look: { mark: 'upside-triangle', colour: 'claret' },
-            },
-          ];
-    const losses = usualLosses(bird.map(({ id }) => id));
-    return {
-      ...project,
-      kinds: { collectables: [], enemies: bird, hazards: [] },
-      standing: goal === 'finish' ? [...losses, wallTouched] : losses,
-      player: { ...project.player, moves: { ...project.player.moves, lift: movesOf(goal) } },
-      parameters: parametersOf(goal, levels),
-      levels: levelsOf(levels, (position) => levelAt(position, goal, levels)),
-    };
+  kindsOf: (goal) => ({ collectables: [], enemies: goal === 'finish' ? [] : [bird], hazards: [] }),
+  standingOf: (goal, { enemies }) => {
+    const losses = usualLosses(enemies.map(({ id }) => id));
+    return goal === 'finish' ? [...losses, wallTouched] : losses;
   },
-};
+  playerOf: (goal) => ({ moves: { lift: movesOf(goal) } }),
+  parametersOf,
+  levelAt,
+});

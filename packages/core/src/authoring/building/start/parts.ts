@@ -1,9 +1,12 @@
+import { groundKindOf } from '../../../play/movement/index.ts';
 import {
   fromParameter,
   literal,
   usualEnding,
   type Amount,
   type Condition,
+  type Ground,
+  type Kinds,
   type Level,
   type Parameter,
   type Project,
@@ -23,6 +26,46 @@ export interface StartKit {
   /** Everything that differs by the way of moving. @param project with nothing in it yet */
   make(project: Project, goal: string, levels: number): Project;
 }
+
+/** The parts of a start that differ by the way of moving; each may follow the goal. */
+interface KitParts<Goal extends string> {
+  says: string;
+  goals: Readonly<Record<Goal, { label: string; says: string }>>;
+  kindsOf(goal: Goal): Kinds;
+  standingOf(goal: Goal, kinds: Kinds): Rule[];
+  /** Changes of the player: its body on this kind of ground, and further abilities. */
+  playerOf?(goal: Goal): Partial<Omit<Project['player'], 'moves'>> & { moves?: Partial<Project['player']['moves']> };
+  parametersOf(goal: Goal, levels: number): Parameter[];
+  levelAt(position: number, goal: Goal, levels: number, kinds: Kinds): Level;
+  /** Members of the project that only this start has. */
+  besides?(goal: Goal): Partial<Project>;
+}
+
+/** The start on a kind of ground, made of its parts. */
+export const startKit = <Goal extends string>(kind: Ground['kind'], parts: KitParts<Goal>): StartKit => ({
+  label: groundKindOf(kind).label,
+  says: parts.says,
+  goals: parts.goals,
+  make(project, name, levels) {
+    const goal = name as Goal;
+    const kinds = parts.kindsOf(goal);
+    const { moves, ...player } = parts.playerOf?.(goal) ?? {};
+    return {
+      ...project,
+      kinds,
+      standing: parts.standingOf(goal, kinds),
+      ...parts.besides?.(goal),
+      player: { ...project.player, ...player, moves: { ...project.player.moves, ...moves } },
+      parameters: parts.parametersOf(goal, levels),
+      levels: Object.fromEntries(
+        Array.from({ length: levels }, (_, index) => [
+          `level-${index + 1}`,
+          parts.levelAt(index + 1, goal, levels, kinds),
+        ]),
+      ),
+    };
+  },
+});
 
 /** A number at the first level, and what it comes near to. */
 export type Course = readonly [from: number, to: number];
@@ -157,7 +200,3 @@ export const TOKEN: Project['kinds']['collectables'][number] = {
   worth: literal(5),
   look: { mark: 'sixfoil', colour: 'marigold' },
 };
-
-/** Levels by id, one for each position. */
-export const levelsOf = (levels: number, at: (position: number) => Level): Record<string, Level> =>
-  Object.fromEntries(Array.from({ length: levels }, (_, index) => [`level-${index + 1}`, at(index + 1)]));

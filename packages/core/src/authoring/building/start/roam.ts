@@ -1,4 +1,3 @@
-import { groundKindOf } from '../../../play/movement/index.ts';
 import {
   fromParameter,
   literal,
@@ -6,7 +5,6 @@ import {
   usualLosses,
   usualShooting,
   type Clock,
-  type Id,
   type Kinds,
   type Level,
   type Parameter,
@@ -22,7 +20,6 @@ import {
   compare,
   ease,
   insideOf,
-  levelsOf,
   parameter,
   share,
   shareAsked,
@@ -30,7 +27,7 @@ import {
   TOKEN,
   winningRule,
   type Course,
-  type StartKit,
+  startKit,
 } from './parts.ts';
 
 const GOALS = {
@@ -168,8 +165,8 @@ function piecesOf(goal: Goal, position: number): Piece[] {
   ];
 }
 
-/** @param token what is thrown over its ground, if anything */
-function levelAt(position: number, goal: Goal, levels: number, token: Id | undefined): Level {
+function levelAt(position: number, goal: Goal, levels: number, { collectables }: Kinds): Level {
+  const token = collectables[0]?.id;
   const bare = fieldAt(position, share(position, levels), piecesOf(goal, position));
   const count = goal === 'gather' ? TOKENS : TOKENS / 2;
   return {
@@ -187,20 +184,12 @@ function levelAt(position: number, goal: Goal, levels: number, token: Id | undef
 }
 
 /** Free in the plane, seen from above. */
-export const roamKit: StartKit = {
-  label: groundKindOf('roam').label,
+export const roamKit = startKit<Goal>('roam', {
   says: 'Seen from above; the player goes in every direction and walls are in the way.',
   goals: GOALS,
-  make(project, name, levels) {
-    const goal = name as Goal;
-    const kinds = kindsOf(goal);
-    return {
-      ...project,
-      kinds,
-      standing: usualLosses(kinds.enemies.map(({ id }) => id)),
-      player: goal === 'beat' ? { ...project.player, shooting: usualShooting() } : project.player,
-      parameters: parametersOf(goal, levels),
-      levels: levelsOf(levels, (position) => levelAt(position, goal, levels, kinds.collectables[0]?.id)),
-    };
-  },
-};
+  kindsOf,
+  standingOf: (_goal, kinds) => usualLosses(kinds.enemies.map(({ id }) => id)),
+  playerOf: (goal) => (goal === 'beat' ? { shooting: usualShooting() } : {}),
+  parametersOf,
+  levelAt,
+});

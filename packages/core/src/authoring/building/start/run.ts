@@ -1,4 +1,4 @@
-import { groundKindOf, USUAL_RUN } from '../../../play/movement/index.ts';
+import { USUAL_RUN } from '../../../play/movement/index.ts';
 import {
   fromParameter,
   literal,
@@ -6,22 +6,12 @@ import {
   type Ground,
   type Level,
   type Parameter,
-  type Project,
+  type Kinds,
   type Rule,
   type Section,
 } from '../../../document/model/index.ts';
 import { drawnSection, type SectionLegend } from '../sections.ts';
-import {
-  compare,
-  ease,
-  levelFrom,
-  levelsOf,
-  parameter,
-  TOKEN,
-  winningRule,
-  type Course,
-  type StartKit,
-} from './parts.ts';
+import { compare, ease, levelFrom, parameter, TOKEN, winningRule, type Course, startKit } from './parts.ts';
 
 const GOALS = {
   pass: { label: 'pass a number of sections', says: 'Stretch follows stretch, each pool harder than the one before.' },
@@ -255,55 +245,48 @@ function levelAt(position: number, goal: Goal): Level {
   return { ...level, clock: { ...level.clock, limitSeconds: null, warnAtSeconds: null } };
 }
 
+const walker: Kinds['enemies'][number] = {
+  id: 'walker',
+  name: 'Walker',
+  movement: 'walk',
+  speed: fromParameter('walkerSpeed'),
+  radius: 0.35,
+  look: { mark: 'dome', colour: 'claret' },
+};
+
 /** Carried forward through sections that get harder. */
-export const runKit: StartKit = {
-  label: groundKindOf('run').label,
+export const runKit = startKit<Goal>('run', {
   says: 'Seen from aside; the player runs by itself, jumps and slides, section after section.',
   goals: GOALS,
-  make(project, name, levels) {
-    const goal = name as Goal;
-    const walker: Project['kinds']['enemies'][number] = {
-      id: 'walker',
-      name: 'Walker',
-      movement: 'walk',
-      speed: fromParameter('walkerSpeed'),
-      radius: 0.35,
-      look: { mark: 'dome', colour: 'claret' },
-    };
-    return {
-      ...project,
-      kinds: {
-        collectables: goal === 'pass' ? [] : [TOKEN],
-        enemies: [walker],
-        hazards: [{ id: 'spikes', name: 'Thorn', damage: literal(0), acts: 'atTouch' }],
-      },
-      standing: [
-        ends('touch-walker', 'touches-walker', { reading: 'touching', kind: 'walker' }, 'A walker'),
-        ends('touch-spikes', 'touches-spikes', { reading: 'touching', kind: 'spikes' }, 'Thorns'),
-        ends('stopped', 'blocked', { reading: 'blocked' }, 'Stopped by a wall'),
-        ends('fell', 'falls', { reading: 'offGround' }, 'Fell'),
+  kindsOf: (goal) => ({
+    collectables: goal === 'pass' ? [] : [TOKEN],
+    enemies: [walker],
+    hazards: [{ id: 'spikes', name: 'Thorn', damage: literal(0), acts: 'atTouch' }],
+  }),
+  standingOf: () => [
+    ends('touch-walker', 'touches-walker', { reading: 'touching', kind: 'walker' }, 'A walker'),
+    ends('touch-spikes', 'touches-spikes', { reading: 'touching', kind: 'spikes' }, 'Thorns'),
+    ends('stopped', 'blocked', { reading: 'blocked' }, 'Stopped by a wall'),
+    ends('fell', 'falls', { reading: 'offGround' }, 'Fell'),
+  ],
+  playerOf: () => ({ moves: { run: { ...USUAL_RUN, speed: fromParameter('runSpeed') } } }),
+  parametersOf,
+  levelAt: (position, goal) => levelAt(position, goal),
+  besides: (goal) => ({
+    ...(goal === 'score'
+      ? {
+          score: [
+            { id: 'gathered', reading: { reading: 'worth' as const, of: 'any' }, times: literal(1) },
+            { id: 'passed', reading: { reading: 'sectionsPassed' as const }, times: literal(10) },
+          ],
+        }
+      : {}),
+    liveTiers: {
+      sectionsPassed: [
+        { id: 'warm', name: 'Warm-up', from: 0 },
+        { id: 'pace', name: 'Pace', from: 3 },
+        { id: 'sprint', name: 'Sprint', from: 7 },
       ],
-      ...(goal === 'score'
-        ? {
-            score: [
-              { id: 'gathered', reading: { reading: 'worth' as const, of: 'any' }, times: literal(1) },
-              { id: 'passed', reading: { reading: 'sectionsPassed' as const }, times: literal(10) },
-            ],
-          }
-        : {}),
-      liveTiers: {
-        sectionsPassed: [
-          { id: 'warm', name: 'Warm-up', from: 0 },
-          { id: 'pace', name: 'Pace', from: 3 },
-          { id: 'sprint', name: 'Sprint', from: 7 },
-        ],
-      },
-      player: {
-        ...project.player,
-        moves: { ...project.player.moves, run: { ...USUAL_RUN, speed: fromParameter('runSpeed') } },
-      },
-      parameters: parametersOf(goal, levels),
-      levels: levelsOf(levels, (position) => levelAt(position, goal)),
-    };
-  },
-};
+    },
+  }),
+});
