@@ -1,6 +1,6 @@
 import { Key } from 'selenium-webdriver';
-import { openBrowser } from '../e2e/harness/browser.ts';
-import { runServer } from '../e2e/harness/server.ts';
+import { openBrowser } from '../harness/browser.ts';
+import { runServer } from '../harness/server.ts';
 
 const WATCH = `
   const done = arguments[arguments.length - 1];

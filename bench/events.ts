@@ -1,4 +1,4 @@
-import { runServer } from '../e2e/harness/server.ts';
+import { runServer } from '../harness/server.ts';
 
 const SECONDS = 6;
 const PER_SECOND = 2000;

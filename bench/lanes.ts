@@ -1,8 +1,8 @@
 import { manyLevels } from '@stadion/core/exchange/demo';
 import { exportProject } from '@stadion/core/exchange/formats';
 import { documentOf } from '@stadion/core/document/model';
-import { openBrowser } from '../e2e/harness/browser.ts';
-import { runServer } from '../e2e/harness/server.ts';
+import { openBrowser } from '../harness/browser.ts';
+import { runServer } from '../harness/server.ts';
 
 const EDITS = 15;
 const FRAMES = 60;

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import fs from 'node:fs';
 import path from 'node:path';
 import { Key } from 'selenium-webdriver';
-import { journey } from './harness/journey.ts';
+import { journey } from '../harness/journey.ts';
 
 const at = journey({ forecasts: true });
 const axe = fs.readFileSync(path.join(import.meta.dirname, '../node_modules/axe-core/axe.min.js'), 'utf8');

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Project } from '@stadion/core/document/model';
 import { Key } from 'selenium-webdriver';
-import { TRIALS_WAIT_MS } from './harness/browser.ts';
-import { journey } from './harness/journey.ts';
+import { TRIALS_WAIT_MS } from '../harness/browser.ts';
+import { journey } from '../harness/journey.ts';
 
 const at = journey({ trials: true });
 

@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import path from 'node:path';
 import { boutHashes, finalHashes, kindHashes, type PatchSuiteTest } from '@stadion/core/testing';
 import { createRequire } from 'node:module';
-import { journey } from './harness/journey.ts';
+import { journey } from '../harness/journey.ts';
 
 const ROOT = path.join(import.meta.dirname, '..');
 const at = journey();

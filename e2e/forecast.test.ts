@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { Key } from 'selenium-webdriver';
-import { journey } from './harness/journey.ts';
-import { keepSlots } from './harness/shorten.ts';
+import { journey } from '../harness/journey.ts';
+import { keepSlots } from '../harness/shorten.ts';
 
 const at = journey({ own: true, trials: true });
 

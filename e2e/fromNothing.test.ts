@@ -2,9 +2,9 @@ import { describe, expect, it } from '@jest/globals';
 import { findingsOf } from '@stadion/core/authoring/findings';
 import type { ProjectList, ProjectSummary } from '@stadion/core/exchange/contract';
 import { Key } from 'selenium-webdriver';
-import { groundPointer } from './harness/ground.ts';
-import { journey } from './harness/journey.ts';
-import { ownProject } from './harness/ownProject.ts';
+import { groundPointer } from '../harness/ground.ts';
+import { journey } from '../harness/journey.ts';
+import { ownProject } from '../harness/ownProject.ts';
 
 const at = journey();
 const own = ownProject(at);

@@ -2,9 +2,9 @@ import { describe, expect, it } from '@jest/globals';
 import { valuesAt } from '@stadion/core/document/ramps';
 import { gzipSync } from 'node:zlib';
 import { Key } from 'selenium-webdriver';
-import { holdKey } from './harness/playing.ts';
-import { editElsewhere } from './harness/editElsewhere.ts';
-import { journey } from './harness/journey.ts';
+import { holdKey } from '../harness/playing.ts';
+import { editElsewhere } from '../harness/editElsewhere.ts';
+import { journey } from '../harness/journey.ts';
 
 const at = journey();
 let stadion: string;

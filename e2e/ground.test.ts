@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Piece, Project } from '@stadion/core/document/model';
 import { Key } from 'selenium-webdriver';
-import { groundPointer } from './harness/ground.ts';
-import { journey } from './harness/journey.ts';
+import { groundPointer } from '../harness/ground.ts';
+import { journey } from '../harness/journey.ts';
 
 const at = journey();
 /** Lavender Bank is 24 × 14. */

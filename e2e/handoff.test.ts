@@ -4,7 +4,7 @@ import { importProject } from '@stadion/core/exchange/formats';
 import { projectOf, type ProjectDocument } from '@stadion/core/document/model';
 import fs from 'node:fs';
 import path from 'node:path';
-import { journey } from './harness/journey.ts';
+import { journey } from '../harness/journey.ts';
 
 const at = journey({ own: true });
 

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { Key } from 'selenium-webdriver';
-import { journey } from './harness/journey.ts';
-import { openBrowser, type Page } from './harness/browser.ts';
+import { journey } from '../harness/journey.ts';
+import { openBrowser, type Page } from '../harness/browser.ts';
 
 const at = journey({ own: true });
 

@@ -6,8 +6,8 @@ export default {
   roots: ['<rootDir>/e2e'],
   testMatch: ['**/*.test.ts'],
   testTimeout: 120_000,
-  // As many as there are windows: harness/shared.ts.
+  // As many as there are windows: ../harness/shared.ts.
   maxWorkers: 2,
-  globalSetup: '<rootDir>/e2e/harness/globalSetup.ts',
-  globalTeardown: '<rootDir>/e2e/harness/globalTeardown.ts',
+  globalSetup: '<rootDir>/harness/globalSetup.ts',
+  globalTeardown: '<rootDir>/harness/globalTeardown.ts',
 };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { Key } from 'selenium-webdriver';
-import { journey } from './harness/journey.ts';
+import { journey } from '../harness/journey.ts';
 
 const at = journey();
 const focused = (): Promise<string> =>

@@ -2,10 +2,10 @@ import { describe, expect, it } from '@jest/globals';
 import { findingsOf } from '@stadion/core/authoring/findings';
 import type { Piece, Project } from '@stadion/core/document/model';
 import { Key } from 'selenium-webdriver';
-import { groundPointer } from './harness/ground.ts';
-import { journey } from './harness/journey.ts';
-import { ownProject } from './harness/ownProject.ts';
-import { holdKey, readPlay } from './harness/playing.ts';
+import { groundPointer } from '../harness/ground.ts';
+import { journey } from '../harness/journey.ts';
+import { ownProject } from '../harness/ownProject.ts';
+import { holdKey, readPlay } from '../harness/playing.ts';
 
 const at = journey();
 const own = ownProject(at);

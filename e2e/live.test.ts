@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Parameter, Project } from '@stadion/core/document/model';
 import { Key } from 'selenium-webdriver';
-import { journey } from './harness/journey.ts';
-import { holdKey, readPlay } from './harness/playing.ts';
+import { journey } from '../harness/journey.ts';
+import { holdKey, readPlay } from '../harness/playing.ts';
 
 const at = journey();
 

@@ -4,7 +4,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { Key } from 'selenium-webdriver';
-import { journey } from './harness/journey.ts';
+import { journey } from '../harness/journey.ts';
 
 const at = journey();
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { Key } from 'selenium-webdriver';
-import { journey } from './harness/journey.ts';
-import { holdKey, readPlay } from './harness/playing.ts';
+import { journey } from '../harness/journey.ts';
+import { holdKey, readPlay } from '../harness/playing.ts';
 
 const at = journey();
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Level, Project } from '@stadion/core/document/model';
 import { Key } from 'selenium-webdriver';
-import { journey } from './harness/journey.ts';
+import { journey } from '../harness/journey.ts';
 
 const at = journey();
 

@@ -3,7 +3,7 @@ import { manyLevels } from '@stadion/core/exchange/demo';
 import { exportProject } from '@stadion/core/exchange/formats';
 import { documentOf, projectOf, type Project, type ProjectDocument } from '@stadion/core/document/model';
 import { Key } from 'selenium-webdriver';
-import { journey } from './harness/journey.ts';
+import { journey } from '../harness/journey.ts';
 
 const at = journey({ trials: true });
 let large = '';

@@ -1,9 +1,9 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { Key } from 'selenium-webdriver';
-import { openBrowser, type Page } from './harness/browser.ts';
-import { groundPointer } from './harness/ground.ts';
-import { runServer } from './harness/server.ts';
+import { openBrowser, type Page } from '../harness/browser.ts';
+import { groundPointer } from '../harness/ground.ts';
+import { runServer } from '../harness/server.ts';
 
 const FOLDER = path.join(import.meta.dirname, '../docs/screenshots');
 

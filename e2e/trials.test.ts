@@ -2,9 +2,9 @@ import { isDeepStrictEqual } from 'node:util';
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { valuesAt, wantedAt } from '@stadion/core/document/ramps';
 import { Key } from 'selenium-webdriver';
-import { TRIALS_WAIT_MS } from './harness/browser.ts';
-import { journey } from './harness/journey.ts';
-import { keepSlots } from './harness/shorten.ts';
+import { TRIALS_WAIT_MS } from '../harness/browser.ts';
+import { journey } from '../harness/journey.ts';
+import { keepSlots } from '../harness/shorten.ts';
 
 /** A server of its own, which others do not make wait: nearly all here is played there. */
 const at = journey({ own: true, trials: true });

@@ -1,4 +1,4 @@
-import { describe, expect, it } from '@jest/globals';
+import { describe, expect, it, jest } from '@jest/globals';
 import { homeBeforeDusk } from '@stadion/core/exchange/demo';
 import type { AttemptsSeen } from '@stadion/core/authoring/findings';
 import { documentOf } from '@stadion/core/document/model';
@@ -12,8 +12,14 @@ class Asked {
   readonly requests: FindingsQuestion[] = [];
   #answer: ((event: { data: ReportMessage<FindingsAnswer> }) => void) | undefined;
 
-  addEventListener(_name: string, answer: (event: { data: ReportMessage<FindingsAnswer> }) => void): void {
-    this.#answer = answer;
+  addEventListener(name: string, answer: (event: { data: ReportMessage<FindingsAnswer> }) => void): void {
+    if (name === 'message') this.#answer = answer;
+  }
+
+  terminate(): void {}
+
+  fail(id: number): void {
+    this.#answer?.({ data: { id, failed: 'broken' } as never });
   }
 
   postMessage({ question }: AskMessage<'findings'>): void {
@@ -104,5 +110,25 @@ describe('the source of findings', () => {
         ['steady', 'slot-2', attempts],
       ],
     ]);
+  });
+
+  it('sends all again to a new thread after the old one has failed', () => {
+    jest.useFakeTimers();
+    jest.spyOn(console, 'error').mockReturnValue();
+    const { worker, source } = made();
+    source.ask('a', document, seen([['slot-1', attempts]]), 'slot-1');
+    worker.fail(1);
+    // An edit that comes meanwhile is part of it.
+    source.ask('a', renamed, seen([['slot-1', attempts]]), 'slot-1');
+    jest.advanceTimersByTime(1000);
+    expect(worker.requests).toHaveLength(2);
+    expect(worker.requests[1]).toMatchObject({
+      anew: true,
+      slotId: 'slot-1',
+      forecasts: [['steady', 'slot-1', attempts]],
+    });
+    expect(applyPatch({}, worker.requests[1]!.patch)).toEqual(renamed);
+    jest.useRealTimers();
+    jest.restoreAllMocks();
   });
 });

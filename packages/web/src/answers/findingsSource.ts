@@ -26,13 +26,14 @@ export class FindingsSource {
   #projectId: string | undefined;
   #document: ProjectDocument | undefined;
   #seen: SeenAttempts = new Map();
+  #slotId = '';
 
   /** @param start starts the thread of the engine */
   constructor(start?: () => Worker) {
     this.#desk = new Desk(
       'findings',
       ({ findings, verdicts }) => this.#learn({ projectId: this.#projectId, findings, verdicts }),
-      start,
+      { start, renew: () => this.#whole() },
     );
   }
 
@@ -53,7 +54,14 @@ export class FindingsSource {
     this.#projectId = projectId;
     this.#document = document;
     this.#seen = seen;
+    this.#slotId = slotId;
     this.#desk.ask({ anew, patch, forecasts, slotId });
+  }
+
+  /** Everything at once, for a thread that knows nothing. */
+  #whole(): FindingsQuestion {
+    const forecasts = this.#newForecasts(new Map(), this.#seen);
+    return { anew: true, patch: patchBetween({}, this.#document ?? {}), forecasts, slotId: this.#slotId };
   }
 
   /** Unchanged findings stay the same objects: nothing that shows them is drawn again. */

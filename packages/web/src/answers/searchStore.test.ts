@@ -19,7 +19,7 @@ let posted: (Asked | StopMessage)[];
 let listen: (event: { data: ReportMessage<SearchAnswer<'sweep'>> }) => void;
 const start = (): Worker =>
   ({
-    addEventListener: (_name: string, listener: typeof listen) => void (listen = listener),
+    addEventListener: (name: string, listener: typeof listen) => void (name === 'message' && (listen = listener)),
     postMessage: (message: Asked | StopMessage) => void posted.push(message),
   }) as unknown as Worker;
 const searchStore = (): SearchStore<'sweep'> => new SearchStore('sweep', start);

@@ -77,7 +77,7 @@ export class SearchStore<Name extends TuningName> {
   /** @param start starts the thread of the engine */
   constructor(name: Name, start?: () => Worker) {
     this.#name = name;
-    this.#desk = new Desk('search', (answer, done) => this.#take(answer as SearchAnswer<Name>, done), start);
+    this.#desk = new Desk('search', (answer, done) => this.#take(answer as SearchAnswer<Name>, done), { start });
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {

@@ -6,8 +6,8 @@ import { act, renderHook } from '@testing-library/react';
 const messages: { id: number; stop?: true; question?: unknown }[] = [];
 let hear: (message: { data: unknown }) => void = () => undefined;
 class FakeThread {
-  addEventListener(_type: string, listener: typeof hear): void {
-    hear = listener;
+  addEventListener(type: string, listener: typeof hear): void {
+    if (type === 'message') hear = listener;
   }
   postMessage(message: (typeof messages)[number]): void {
     messages.push(message);

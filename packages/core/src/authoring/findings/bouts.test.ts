@@ -31,7 +31,7 @@ const statistic = (bouts: Bouts, id: string, key: string, value: number): void =
   void (fighter(bouts, id).statistics[key] = literal(value));
 
 /** For each class, a change that brings it, and a similar one that does not. */
-const CASES: Partial<Record<FindingCode, { brings: Change; beside: Change }>> = {
+const CASES: Record<FindingCode, { brings: Change; beside: Change }> = {
   'cannot-be-hurt': {
     brings: (bouts) =>
       ['guard', 'ward'].forEach((key) =>

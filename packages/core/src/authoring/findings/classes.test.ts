@@ -9,7 +9,7 @@ import {
 } from '../../document/model/index.ts';
 import { valuesAt } from '../../document/ramps/index.ts';
 import { after, atLeast, atMost, clover, garden, is, rule } from '../../testing/index.ts';
-import { findingsOf, FINDING_CLASSES, findingClass, type Finding, type FindingCode } from './index.ts';
+import { findingsOf, FINDING_CLASSES, type Finding, type FindingCode } from './index.ts';
 
 /** A small sound level in place of the demo's first: an exit, two clover, a clock. */
 const exit: Piece = { id: 'exit', piece: 'goal', name: 'Exit', at: { x: 15, y: 4 }, width: 2, height: 3 };
@@ -548,9 +548,15 @@ const AMONG_OTHERS: ReadonlySet<FindingCode> = new Set<FindingCode>([
 
 describe('every class of findings', () => {
   it('is tried here, or in a table of its own', () => {
-    const codes = Object.keys(FINDING_CLASSES) as FindingCode[];
-    const read = codes.filter((code) => findingClass(code).source !== 'attempts');
+    const read = FINDING_CLASSES.filter(({ source }) => source !== 'attempts').map(({ code }) => code);
     expect(read.filter((code) => !(code in CASES) && !ELSEWHERE.includes(code))).toEqual([]);
+  });
+
+  it('has a code and a title of its own', () => {
+    for (const name of ['code', 'title'] as const)
+      expect(new Set(FINDING_CLASSES.map((each) => each[name])).size).toBe(FINDING_CLASSES.length);
+    const codes = FINDING_CLASSES.map(({ code }) => code);
+    expect([...Object.keys(CASES), ...ELSEWHERE].filter((code) => !codes.includes(code))).toEqual([]);
   });
 
   describe.each(Object.entries(CASES) as [FindingCode, { brings: Change; beside: Change }][])(

@@ -1,5 +1,5 @@
 import type { PatchOperation } from '../../basics/patch/index.ts';
-import type { FindingCode, Severity } from './classes.ts';
+import type { FindingClass } from './findingClass.ts';
 import type { FactsByScope, Scope } from './scopes.ts';
 
 /** A change that makes the finding go away. */
@@ -10,9 +10,7 @@ export interface Mend {
 }
 
 /** Something wrong or doubtful, with its place. */
-export interface Finding {
-  code: FindingCode;
-  severity: Severity;
+export interface Finding extends FindingClass {
   slotId: string;
   /** JSON pointer to what it concerns. */
   path: string;
@@ -41,12 +39,11 @@ export interface Evidence {
   shows?: number;
 }
 
-/** A finding as a check tells it: how severe it is stands in the table of classes. */
-export type Found = Omit<Finding, 'code' | 'severity'>;
+/** A finding as a check returns it, without its class. */
+export type Found = Omit<Finding, keyof FindingClass>;
 
-/** One class of findings. */
-export interface Check<S extends Scope = Scope> {
-  code: FindingCode;
+/** Finds one class of findings. */
+export interface Check<S extends Scope = Scope> extends FindingClass {
   scope: S;
   find(facts: FactsByScope[S]): Found[];
 }

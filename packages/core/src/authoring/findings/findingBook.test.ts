@@ -2,15 +2,16 @@ import { describe, expect, it } from '@jest/globals';
 import { homeBeforeDusk } from '../../exchange/demo/index.ts';
 import { documentOf, projectOf, type Project, type ProjectDocument } from '../../document/model/index.ts';
 import { applyPatch, type PatchOperation } from '../../basics/patch/index.ts';
-import type { FindingCode } from './index.ts';
 import { isThorough } from '../../testing/index.ts';
 import { FindingBook, findingsOf, type Check, type Scope } from './index.ts';
+
+const CLASS = { code: 'counted', title: 'Counted', group: 'rules', severity: 'doubtful', source: 'document' } as const;
 
 /** A check of every scope that only counts how often it runs, by what it looks at. */
 function counting() {
   const runs: string[] = [];
   const check = <S extends Scope>(scope: S, name: (facts: never) => string): Check => ({
-    code: 'unused' satisfies FindingCode,
+    ...CLASS,
     scope,
     find: (facts) => {
       runs.push(`${scope} ${name(facts as never)}`);

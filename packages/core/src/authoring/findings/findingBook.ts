@@ -1,6 +1,6 @@
 import type { Project } from '../../document/model/index.ts';
 import { CHECKS } from './checks/index.ts';
-import { findingClass } from './classes.ts';
+import { classOf } from './findingClass.ts';
 import type { Check, Finding } from './finding.ts';
 import { checkedOf, SUBJECTS, type Checked, type FactsByScope, type Scope, type Subjects } from './scopes.ts';
 
@@ -18,9 +18,7 @@ const isSame = (one: readonly unknown[], other: readonly unknown[]): boolean =>
 const nameOf = (scope: Scope, key: string | undefined): string => `${scope} ${key}`;
 
 function findAt<S extends Scope>(checks: readonly Check<S>[], facts: FactsByScope[S]): Finding[] {
-  return checks.flatMap(({ code, find }) =>
-    find(facts).map((found) => ({ code, severity: findingClass(code).severity, ...found })),
-  );
+  return checks.flatMap((check) => check.find(facts).map((found) => ({ ...classOf(check), ...found })));
 }
 
 /** Scopes whose checks play: each subject takes as long as all others of it together. */

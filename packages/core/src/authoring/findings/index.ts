@@ -1,15 +1,15 @@
 export { FindingBook, findingsAt, findingsOf } from './findingBook.ts';
+export { FINDING_CLASSES } from './findingClasses.ts';
 export {
-  FINDING_CLASSES,
   FINDING_GROUPS,
-  findingClass,
   SEVERITIES,
+  type FindingClass,
   type FindingCode,
   type FindingGroup,
   type Remedy,
   type Severity,
   type Source,
-} from './classes.ts';
+} from './findingClass.ts';
 export { mendsOf, type Check, type Evidence, type Finding, type Found, type Mend } from './finding.ts';
 export { withoutEchoes, evidenceIn, EVIDENCE_CHECKS, type AttemptsSeen, type KnownAttempts } from './evidence/index.ts';
 export type { FactsByScope, Scope, SlotFacts } from './scopes.ts';

@@ -1,11 +1,10 @@
 import { addAt, at, removeAt, type NamedEdit } from '../edits/index.ts';
 import { freshId, type LeftSo, type Project } from '../../document/model/index.ts';
-import { findingClass } from './classes.ts';
 import type { Finding } from './finding.ts';
 
 /** Returns the text of a finding, with its numbers. Attempts give other numbers each time, so only the sentence counts for them. */
-const saidOf = ({ code, sentence, reason }: Finding): string =>
-  (findingClass(code).source === 'attempts' ? sentence : `${sentence} ${reason}`).slice(0, 1000);
+const saidOf = ({ source, sentence, reason }: Finding): string =>
+  (source === 'attempts' ? sentence : `${sentence} ${reason}`).slice(0, 1000);
 
 const entryFor = ({ leftSo = {} }: Pick<Project, 'leftSo'>, finding: Finding): [string, LeftSo] | undefined =>
   Object.entries(leftSo).find(

@@ -1,6 +1,6 @@
 import { Answering, type Job } from './answering.ts';
 import { loadJob } from './jobs/index.ts';
-import type { AskMessage, ReportMessage, StopMessage } from './messages.ts';
+import type { AskMessage, FailureMessage, ReportMessage, StopMessage } from './messages.ts';
 import { helping, type HelperTask } from './tasks/index.ts';
 
 const thread = new Answering();
@@ -15,11 +15,15 @@ const help = helping(
   },
 );
 
-function answer({ job, id, question }: AskMessage): Promise<void> {
+async function answer({ job, id, question }: AskMessage): Promise<void> {
   const load = loadJob[job] as () => Promise<Job<unknown, object>>;
-  return thread.answer(load, id, question, (part, done) =>
-    postMessage({ id, done, answer: part } satisfies ReportMessage<object>),
-  );
+  try {
+    await thread.answer(load, id, question, (part, done) =>
+      postMessage({ id, done, answer: part } satisfies ReportMessage<object>),
+    );
+  } catch (error) {
+    postMessage({ id, failed: String(error) } satisfies FailureMessage);
+  }
 }
 
 /** A thread of the engine: answers the questions of the page, or helps another thread. */

@@ -14,6 +14,12 @@ export interface StopMessage {
   stop: true;
 }
 
+/** The work on a question has failed, for example because its code could not be loaded. */
+export interface FailureMessage {
+  id: number;
+  failed: string;
+}
+
 /** The answer to a question until now. */
 export interface ReportMessage<Answer> {
   id: number;

@@ -1,4 +1,4 @@
-import { findingClass, leaveSo, mendsOf, type Finding, type Remedy } from '@stadion/core/authoring/findings';
+import { leaveSo, mendsOf, type Finding, type Remedy } from '@stadion/core/authoring/findings';
 import { useState, type KeyboardEvent } from 'react';
 import { addressOf, useGoto, useSelection } from '../../address/address.ts';
 import { useEdit, useProject } from '../../store/hooks.ts';
@@ -40,10 +40,9 @@ export function FindingItem({ finding, by }: Props) {
   const goto = useGoto();
   const navigate = useNavigate();
   const [leaving, setLeaving] = useState(false);
-  const { mend, slotId, severity, sentence, reason, evidence, code } = finding;
+  const { mend, slotId, severity, sentence, reason, evidence, title, source, remedies = [] } = finding;
   const position = project.slots.findIndex((slot) => slot.id === slotId) + 1;
   const name = project.levels[project.slots[position - 1]?.levelId ?? '']?.name ?? '';
-  const { title, source, remedies = [] } = findingClass(code);
   const go = (): void => goto(placeOfFinding(finding));
   const watch = (): void => {
     if (evidence?.shows !== undefined)

@@ -1,6 +1,5 @@
 import {
   FINDING_GROUPS,
-  findingClass,
   SEVERITIES,
   type Finding,
   type FindingCode,
@@ -28,8 +27,7 @@ export interface Filter {
 export const shown = (findings: readonly Finding[], { severity, source }: Filter): Finding[] =>
   findings.filter(
     (finding) =>
-      (severity === undefined || finding.severity === severity) &&
-      (source === undefined || findingClass(finding.code).source === source),
+      (severity === undefined || finding.severity === severity) && (source === undefined || finding.source === source),
   );
 
 export interface Group {
@@ -59,7 +57,7 @@ export function groupsOf(
   const positions = new Map(project.slots.map(({ id }, index) => [id, index]));
   const position = ({ slotId }: Finding): number => positions.get(slotId) ?? -1;
   const gravity = ({ severity }: Finding): number => SEVERITIES.indexOf(severity);
-  const topic = ({ code }: Finding): number => FINDING_GROUPS.indexOf(findingClass(code).group);
+  const topic = ({ group }: Finding): number => FINDING_GROUPS.indexOf(group);
   const ordered = findings.toSorted((one, other) => {
     if (by === 'severity') return gravity(one) - gravity(other) || position(one) - position(other);
     if (by === 'level') return position(one) - position(other) || gravity(one) - gravity(other);
@@ -67,7 +65,7 @@ export function groupsOf(
   });
   for (const finding of ordered) {
     if (by === 'severity') place(finding.severity, SEVERITY_TITLES[finding.severity], finding);
-    else if (by === 'class') place(finding.code, findingClass(finding.code).title, finding);
+    else if (by === 'class') place(finding.code, finding.title, finding);
     else {
       const slot = project.slots[position(finding)];
       place(finding.slotId, `${position(finding) + 1} ${project.levels[slot?.levelId ?? '']?.name ?? ''}`, finding);
@@ -90,9 +88,7 @@ export function linesOf(findings: readonly Finding[]): Line[] {
   return findings.flatMap((finding): Line[] => {
     const alike = byCode.get(finding.code) ?? [];
     if (finding.severity !== 'doubtful' || alike.length < BUNDLED) return [{ finding }];
-    return alike[0] === finding
-      ? [{ code: finding.code, title: findingClass(finding.code).title, findings: alike }]
-      : [];
+    return alike[0] === finding ? [{ code: finding.code, title: finding.title, findings: alike }] : [];
   });
 }
 

@@ -1,4 +1,4 @@
-import { findingClass, type Finding } from '@stadion/core/authoring/findings';
+import type { Finding } from '@stadion/core/authoring/findings';
 import { memo, useState } from 'react';
 import { at, replaceAt, setOptional } from '@stadion/core/authoring/edits';
 import { numbersIn, objectiveInWords } from '@stadion/core/play/rules';
@@ -29,7 +29,7 @@ const TIES = [
 ];
 
 /** Is a finding about how the level is lost? */
-const isOfLosing = ({ code }: Finding): boolean => findingClass(code).group === 'loss';
+const isOfLosing = ({ group }: Finding): boolean => group === 'loss';
 
 /** All that holds at the selected slot, as sentences. Forecasts that come beside it leave it alone. */
 export const LevelSheet = memo(function LevelSheet({ here }: { here: LevelContext }) {

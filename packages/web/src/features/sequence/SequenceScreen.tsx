@@ -1,4 +1,4 @@
-import { findingClass, type Finding } from '@stadion/core/authoring/findings';
+import type { Finding } from '@stadion/core/authoring/findings';
 import { isEndless } from '@stadion/core/play/playthrough';
 import { literal, type Run } from '@stadion/core/document/model';
 import { useMemo, type ReactNode } from 'react';
@@ -61,7 +61,7 @@ export function SequenceScreen() {
 
 /** Is a finding about how a run goes, not about one of its levels? */
 const concernsRun = (finding: Finding): boolean =>
-  findingClass(finding.code).group === 'run' || /^\/(run|tiers|slots\/[^/]+\/starGate)/.test(finding.path);
+  finding.group === 'run' || /^\/(run|tiers|slots\/[^/]+\/starGate)/.test(finding.path);
 
 function Sheet({ here }: { here: LevelContext }) {
   const { project } = here;

@@ -6,6 +6,10 @@ import { firstFight } from '../parts.ts';
 /** An action that nobody ever takes. */
 export const actionNeverUsed: Check<'project'> = {
   code: 'action-never-used',
+  title: 'Action nobody uses',
+  group: 'bouts',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'project',
   find({ project }) {
     const { bouts } = project;

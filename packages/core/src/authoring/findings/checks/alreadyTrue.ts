@@ -151,6 +151,10 @@ function foundByRule(here: SlotFacts, { phase, tick, verdicts }: AttemptState, p
 /** An ending that comes before the player has done anything. */
 export const alreadyTrue: Check<'slot'> = {
   code: 'already-true',
+  title: 'Ends before anybody acts',
+  group: 'start',
+  severity: 'stops play',
+  source: 'judge',
   scope: 'slot',
   find: (here) => {
     const { clock, id } = here.level;

@@ -10,6 +10,10 @@ const TRIED = 20;
 /** A fight that comes to no end: neither side beats the other. */
 export const boutWithoutEnd: Check<'bout'> = {
   code: 'bout-without-end',
+  title: 'Bout that comes to no end',
+  group: 'bouts',
+  severity: 'surely wrong',
+  source: 'judge',
   scope: 'bout',
   find({ project, slot, fights }) {
     const pacer = pacerOf(project, null);

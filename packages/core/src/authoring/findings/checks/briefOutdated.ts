@@ -5,6 +5,10 @@ import type { Check } from '../finding.ts';
 /** A brief written by hand, and the rules that win have changed since. */
 export const briefOutdated: Check<'judged'> = {
   code: 'brief-outdated',
+  title: 'Brief that no longer fits',
+  group: 'win',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'judged',
   find({ level, slot, project, names }) {
     const { brief, briefFor } = level;

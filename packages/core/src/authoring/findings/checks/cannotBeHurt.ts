@@ -18,6 +18,10 @@ function isWonOtherwise(project: Project, level: Level): boolean {
 /** In a fight, somebody whom nobody of the other side can hurt. */
 export const cannotBeHurt: Check<'bout'> = {
   code: 'cannot-be-hurt',
+  title: 'Fighter nobody can hurt',
+  group: 'bouts',
+  severity: 'surely wrong',
+  source: 'judge',
   scope: 'bout',
   find({ project, slot, level, fights }) {
     const otherwise = isWonOtherwise(project, level);

@@ -23,6 +23,10 @@ function placesOf({ rules, level }: SlotFacts): (string | number)[][] {
 /** Time left is looked at where there is no limit. */
 export const clockAbsent: Check<'judged'> = {
   code: 'clock-absent',
+  title: 'Time left without a limit',
+  group: 'loss',
+  severity: 'surely wrong',
+  source: 'document',
   scope: 'judged',
   find(here) {
     const { level, slot } = here;

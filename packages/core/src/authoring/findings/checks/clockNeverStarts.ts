@@ -15,6 +15,10 @@ function rangeBefore(reading: Reading, here: SlotFacts): Range {
 /** The clock waits for a condition that never holds, or for none. */
 export const clockNeverStarts: Check<'judged'> = {
   code: 'clock-never-starts',
+  title: 'Clock that never starts',
+  group: 'loss',
+  severity: 'surely wrong',
+  source: 'document',
   scope: 'judged',
   find(here) {
     const { level, slot, names } = here;

@@ -6,6 +6,10 @@ import { onSection, pathOfPiece, pieceWords, slotOf, stretchesOf } from '../part
 /** Something to gather that lies in what hurts. */
 export const collectableInHazard: Check<'level'> = {
   code: 'collectable-in-hazard',
+  title: 'Collectable in a hazard',
+  group: 'ground',
+  severity: 'doubtful',
+  source: 'judge',
   scope: 'level',
   find({ project, level }) {
     const slotId = slotOf(project, level);

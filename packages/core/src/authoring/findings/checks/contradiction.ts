@@ -34,6 +34,10 @@ function excluding(group: Extract<Condition, { of: unknown }>, number: NumberOf)
 /** “All of” with two conditions that exclude each other. */
 export const contradiction: Check<'judged'> = {
   code: 'contradiction',
+  title: 'Conditions that exclude each other',
+  group: 'win',
+  severity: 'surely wrong',
+  source: 'document',
   scope: 'judged',
   find(here) {
     const found: Found[] = [];

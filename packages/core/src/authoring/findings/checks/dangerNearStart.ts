@@ -5,6 +5,10 @@ import { say, type Check } from '../finding.ts';
 /** An enemy that can be at the start before a slow player reacts. */
 export const dangerNearStart: Check<'slot'> = {
   code: 'danger-near-start',
+  title: 'Danger close to the start',
+  group: 'start',
+  severity: 'doubtful',
+  source: 'judge',
   scope: 'slot',
   find(here) {
     const { level, slot, project } = here;

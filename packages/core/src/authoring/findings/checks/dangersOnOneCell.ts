@@ -7,6 +7,10 @@ const cellOf = ({ at: { x, y } }: Piece): string => `column ${Math.floor(x) + 1}
 /** Two enemies that begin on one cell. */
 export const dangersOnOneCell: Check<'level'> = {
   code: 'dangers-on-one-cell',
+  title: 'Two dangers on one cell',
+  group: 'ground',
+  severity: 'doubtful',
+  source: 'judge',
   scope: 'level',
   find: (facts) =>
     foundOfPieces(facts, (piece, stretch) => {

@@ -7,6 +7,10 @@ import { firstFight } from '../parts.ts';
 /** A thing that hardly anybody gets along the whole sequence. */
 export const dropNobodySees: Check<'project'> = {
   code: 'drop-nobody-sees',
+  title: 'Thing nobody gets',
+  group: 'bouts',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'project',
   find({ project, table }) {
     const { bouts } = project;

@@ -95,6 +95,10 @@ function mendOf(project: Project, first: Written, places: readonly Written[]): P
 /** One number that is written in several levels for the same thing. */
 export const duplicatedLiteral: Check<'project'> = {
   code: 'duplicated-literal',
+  title: 'One number in many levels',
+  group: 'sameness',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'project',
   find({ project }) {
     const byValue = new Map<string, Written[]>();

@@ -5,6 +5,10 @@ import type { Check, Found } from '../finding.ts';
 /** A level before the last one that ends the run when it is won. */
 export const endNeverReached: Check<'run'> = {
   code: 'end-never-reached',
+  title: 'Levels after the end of the run',
+  group: 'run',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'run',
   find({ project }) {
     const { slots, run } = project;

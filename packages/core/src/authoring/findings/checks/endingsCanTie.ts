@@ -21,6 +21,10 @@ function onset(leaf: Leaf, here: SlotFacts): string | undefined {
 /** A win and a loss that come about at the very same moment. */
 export const endingsCanTie: Check<'judged'> = {
   code: 'endings-can-tie',
+  title: 'Win and loss at once',
+  group: 'rules',
+  severity: 'doubtful',
+  source: 'judge',
   scope: 'judged',
   find(here) {
     const { level, slot, names, resolving } = here;

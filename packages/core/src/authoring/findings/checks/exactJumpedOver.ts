@@ -34,6 +34,10 @@ function sums(reading: Reading, here: SlotFacts): ReadonlySet<number> | undefine
 /** “Exactly” an amount that no sum of pieces makes. */
 export const exactJumpedOver: Check<'judged'> = {
   code: 'exact-jumped-over',
+  title: 'Exact amount that no sum makes',
+  group: 'win',
+  severity: 'surely wrong',
+  source: 'judge',
   scope: 'judged',
   find: (here) =>
     toldHere(here).flatMap(({ rule, path }) =>

@@ -7,6 +7,10 @@ const EXPECTED = { won: 'a win', lost: 'a loss', goesOn: 'that it goes on' } as 
 /** A verdict that a designer holds the judge to and that is another now. */
 export const expectationNotMet: Check<'slot'> = {
   code: 'expectation-not-met',
+  title: 'Expectation not met',
+  group: 'state',
+  severity: 'surely wrong',
+  source: 'judge',
   scope: 'slot',
   find: ({ project, slot, level }) =>
     project.expectations.flatMap((expectation) => {

@@ -5,6 +5,10 @@ import type { Check } from '../finding.ts';
 /** The party hardly grows: too many bouts to its next level. */
 export const experienceStalls: Check<'bout'> = {
   code: 'experience-stalls',
+  title: 'Party that hardly grows',
+  group: 'bouts',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'bout',
   find({ slot, level, pacing }) {
     const { boutsToNext, level: party } = pacing;

@@ -5,6 +5,10 @@ import type { Check } from '../finding.ts';
 /** Parameters whose formulas need one another. */
 export const formulaCycle: Check<'project'> = {
   code: 'formula-cycle',
+  title: 'Formulas in a circle',
+  group: 'ramps',
+  severity: 'surely wrong',
+  source: 'document',
   scope: 'project',
   find: ({ project }) => {
     // It concerns the whole sequence: reported once, at its start.

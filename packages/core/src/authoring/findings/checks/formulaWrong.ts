@@ -5,6 +5,10 @@ import { say, type Check, type Found } from '../finding.ts';
 /** A formula that cannot be read, or that gives no number at a level. */
 export const formulaWrong: Check<'parameter'> = {
   code: 'formula-error',
+  title: 'Formula without a number',
+  group: 'ramps',
+  severity: 'surely wrong',
+  source: 'document',
   scope: 'parameter',
   find: ({ project, parameter, table }) => {
     const { ramp, label, key } = parameter;

@@ -4,6 +4,10 @@ import type { Check, Found } from '../finding.ts';
 /** A latch that can only be reached through the gate that it opens. */
 export const gateLocksOnlyWay: Check<'judged'> = {
   code: 'gate-locks-only-way',
+  title: 'Gate locks the way to its latch',
+  group: 'win',
+  severity: 'surely wrong',
+  source: 'judge',
   scope: 'judged',
   find({ level, slot, reach }) {
     const { pieces } = level.ground;

@@ -7,6 +7,10 @@ import { blockingIn, isWonOtherwise } from '../possible.ts';
 /** The only ways to win lead to where nobody can come. */
 export const goalUnreachable: Check<'judged'> = {
   code: 'goal-unreachable',
+  title: 'Goal out of reach',
+  group: 'win',
+  severity: 'stops play',
+  source: 'judge',
   scope: 'judged',
   find(here) {
     if (isWonOtherwise(here)) return [];

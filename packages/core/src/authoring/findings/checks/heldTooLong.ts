@@ -6,6 +6,10 @@ import { say, type Check, type Found } from '../finding.ts';
 /** A condition that has to hold for longer than anything is waited for. */
 export const heldTooLong: Check<'judged'> = {
   code: 'held-too-long',
+  title: 'Hold time above the limit',
+  group: 'rules',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'judged',
   find: (here) =>
     toldHere(here).flatMap(({ rule, path }) =>

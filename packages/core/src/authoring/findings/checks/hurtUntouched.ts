@@ -33,6 +33,10 @@ function hurtAt({ prepared, level }: SlotFacts, seed: number): number | undefine
 /** A life, or the level, is lost within three seconds by whoever touches nothing. */
 export const hurtUntouched: Check<'tried'> = {
   code: 'hurt-untouched',
+  title: 'Hurts an idle player',
+  group: 'start',
+  severity: 'doubtful',
+  source: 'judge',
   scope: 'tried',
   find(here) {
     const { level, slot } = here;

@@ -6,6 +6,10 @@ import type { Check } from '../finding.ts';
 /** Two slots in a row of levels that are alike in ground, rules and every number. */
 export const identicalNeighbours: Check<'neighbours'> = {
   code: 'identical-neighbours',
+  title: 'Neighbours alike',
+  group: 'ramps',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'neighbours',
   find({ project, table, slot, level, position, before }) {
     // The same level twice in a row is another finding.

@@ -65,6 +65,10 @@ function idleBecause(effect: Effect, here: SlotFacts): string | undefined {
 /** An effect that changes nothing. */
 export const idleEffect: Check<'judged'> = {
   code: 'idle-effect',
+  title: 'Effect without effect',
+  group: 'rules',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'judged',
   find: (here) =>
     here.rules.flatMap(({ rule, path, standing }) =>

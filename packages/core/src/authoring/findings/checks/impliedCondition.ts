@@ -58,4 +58,12 @@ function findIn({ project, level }: LevelFacts): Found[] {
 }
 
 /** A condition that its neighbour implies, or that stands there twice. */
-export const impliedCondition: Check<'level'> = { code: 'implied-condition', scope: 'level', find: findIn };
+export const impliedCondition: Check<'level'> = {
+  code: 'implied-condition',
+  title: 'Condition that adds nothing',
+  group: 'rules',
+  severity: 'doubtful',
+  source: 'document',
+  scope: 'level',
+  find: findIn,
+};

@@ -6,6 +6,10 @@ import { slotOf } from '../parts.ts';
 /** A latch without an effect, or a closed gate that nothing opens. */
 export const latchOrGateAlone: Check<'level'> = {
   code: 'latch-or-gate-alone',
+  title: 'Latch or gate alone',
+  group: 'ground',
+  severity: 'surely wrong',
+  source: 'document',
   scope: 'level',
   find({ project, level }) {
     const slotId = slotOf(project, level);

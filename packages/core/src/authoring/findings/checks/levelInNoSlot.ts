@@ -4,6 +4,10 @@ import type { Check, Found } from '../finding.ts';
 /** A level that is played in no slot. */
 export const levelInNoSlot: Check<'run'> = {
   code: 'level-in-no-slot',
+  title: 'Level in no slot',
+  group: 'run',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'run',
   find({ project }) {
     const [first] = project.slots;

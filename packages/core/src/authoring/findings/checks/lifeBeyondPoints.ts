@@ -9,6 +9,10 @@ import { sectionsOf } from '../../../play/grid/index.ts';
 /** A life costs more points than there are in the whole sequence. */
 export const lifeBeyondPoints: Check<'project'> = {
   code: 'life-beyond-points',
+  title: 'Extra life beyond all points',
+  group: 'run',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'project',
   find({ project, table }) {
     const { lifeEvery } = project.run;

@@ -8,6 +8,10 @@ import type { Check } from '../finding.ts';
 /** Lives are taken, and nothing happens when none is left. */
 export const lifeWithoutEnd: Check<'judged'> = {
   code: 'life-without-end',
+  title: 'Lives that never run out',
+  group: 'loss',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'judged',
   find(here) {
     const { level, slot, project, rules } = here;

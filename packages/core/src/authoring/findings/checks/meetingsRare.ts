@@ -5,6 +5,10 @@ import { say, type Check } from '../finding.ts';
 /** Meetings so rare that most who pass the level have none. */
 export const meetingsRare: Check<'bout'> = {
   code: 'meetings-rare',
+  title: 'Meetings too rare',
+  group: 'bouts',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'bout',
   find({ slot, level, values }) {
     const meetings = meetingsOf(level);

@@ -9,6 +9,10 @@ const CHARACTERS_A_SECOND = 15;
 /** A message that is gone before it can be read. */
 export const messageTooShort: Check<'judged'> = {
   code: 'message-too-short',
+  title: 'Message gone before it is read',
+  group: 'rules',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'judged',
   find: (here) =>
     toldHere(here).flatMap(({ rule, path }) =>

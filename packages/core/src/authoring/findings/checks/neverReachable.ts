@@ -32,6 +32,10 @@ function reasonOf({ leaf }: Blocking, here: SlotFacts): string {
 /** A rule of the level whose condition can never hold, by what its readings can come to. */
 export const neverReachable: Check<'judged'> = {
   code: 'never-reachable',
+  title: 'Condition that never holds',
+  group: 'win',
+  severity: 'surely wrong',
+  source: 'document',
   scope: 'judged',
   find(here) {
     const { slot, level } = here;

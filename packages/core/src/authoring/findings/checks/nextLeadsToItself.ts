@@ -4,6 +4,10 @@ import type { Check, Found } from '../finding.ts';
 /** A win that leads back to the very slot that was won. */
 export const nextLeadsToItself: Check<'run'> = {
   code: 'next-leads-to-itself',
+  title: 'A win leads back to its level',
+  group: 'run',
+  severity: 'surely wrong',
+  source: 'document',
   scope: 'run',
   find: ({ project }) =>
     project.slots.flatMap((slot, index): Found[] => {

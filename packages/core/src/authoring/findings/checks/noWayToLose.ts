@@ -5,6 +5,10 @@ import type { Check } from '../finding.ts';
 /** Neither a rule nor the clock can lose the level, and no life is taken. */
 export const noWayToLose: Check<'judged'> = {
   code: 'no-way-to-lose',
+  title: 'No way to lose',
+  group: 'loss',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'judged',
   find(here) {
     const { level, slot, rules } = here;

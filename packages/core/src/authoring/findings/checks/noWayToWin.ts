@@ -30,6 +30,10 @@ function winAtGoal(project: Project, level: Level): Mend | undefined {
 /** No rule wins the level, and its clock does not either. */
 export const noWayToWin: Check<'judged'> = {
   code: 'no-way-to-win',
+  title: 'No way to win',
+  group: 'win',
+  severity: 'stops play',
+  source: 'document',
   scope: 'judged',
   find(here) {
     const { slot, level, project, names } = here;

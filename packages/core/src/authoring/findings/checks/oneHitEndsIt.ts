@@ -4,6 +4,10 @@ import { say, type Check, type Found } from '../finding.ts';
 /** Somebody of the party, or a lone enemy, whom any hit of one action beats. */
 export const oneHitEndsIt: Check<'bout'> = {
   code: 'one-hit-ends-it',
+  title: 'One hit ends it',
+  group: 'bouts',
+  severity: 'doubtful',
+  source: 'judge',
   scope: 'bout',
   find({ slot, fights }) {
     return fights.flatMap(({ path, harm, world, names, group }): Found[] => {

@@ -43,6 +43,10 @@ function wayOf(piece: Piece, project: Project, { width, height }: Grid): Spot[] 
 /** A patrol whose way leads through a wall, or a lane that runs into one. */
 export const pathThroughWall: Check<'level'> = {
   code: 'path-through-wall',
+  title: 'Way through a wall',
+  group: 'ground',
+  severity: 'doubtful',
+  source: 'judge',
   scope: 'level',
   find: (facts) =>
     foundOfPieces(facts, (piece, stretch, grid) => {

@@ -30,6 +30,10 @@ function nearestOpen(grid: Grid, to: { x: number; y: number }): { x: number; y: 
 /** A piece whose middle lies in a wall. */
 export const pieceInWall: Check<'level'> = {
   code: 'piece-in-wall',
+  title: 'Piece in a wall',
+  group: 'ground',
+  severity: 'surely wrong',
+  source: 'judge',
   scope: 'level',
   find: (facts) =>
     foundOfPieces(facts, (piece, stretch, grid) => {

@@ -5,6 +5,10 @@ import type { Check } from '../finding.ts';
 /** Things to gather, latches and checkpoints that no way leads to, in any state of the gates that can come about. */
 export const pieceUnreachable: Check<'judged'> = {
   code: 'piece-unreachable',
+  title: 'Piece out of reach',
+  group: 'win',
+  severity: 'doubtful',
+  source: 'judge',
   scope: 'judged',
   find({ level, slot, project, reach }) {
     const lost = level.ground.pieces.filter(

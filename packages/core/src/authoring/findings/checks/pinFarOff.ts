@@ -8,6 +8,10 @@ const SHARE = 0.25;
 /** A value set by hand that lies far off the ramp. */
 export const pinFarOff: Check<'parameter'> = {
   code: 'pin-far-off',
+  title: 'Pin far off its ramp',
+  group: 'ramps',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'parameter',
   find(facts) {
     const { parameter, project } = facts;

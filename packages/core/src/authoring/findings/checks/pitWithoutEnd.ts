@@ -42,6 +42,10 @@ const seesFall = ({ rules, number }: SlotFacts, radius: number): boolean =>
 /** A pit in which the player lies, and nothing follows from it. */
 export const pitWithoutEnd: Check<'judged'> = {
   code: 'pit-without-end',
+  title: 'Pit that nothing follows from',
+  group: 'loss',
+  severity: 'surely wrong',
+  source: 'judge',
   scope: 'judged',
   find(here) {
     const { level, slot, project, prepared } = here;

@@ -25,6 +25,10 @@ function isLaneSpeed(project: Project, path: readonly (string | number)[]): bool
 /** A parameter that falls below zero where its number is a speed, a count or a time. */
 export const rampCrossesZero: Check<'parameter'> = {
   code: 'ramp-crosses-zero',
+  title: 'Falls below zero',
+  group: 'ramps',
+  severity: 'surely wrong',
+  source: 'document',
   scope: 'parameter',
   find(facts) {
     const { parameter, project } = facts;

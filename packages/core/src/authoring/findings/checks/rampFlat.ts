@@ -10,6 +10,10 @@ const FLAT_SHARE = 0.5;
 /** A ramp that rounding keeps at one value while it moves. */
 export const rampFlat: Check<'parameter'> = {
   code: 'ramp-flat',
+  title: 'Rounding swallows the ramp',
+  group: 'ramps',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'parameter',
   find(facts) {
     const { parameter, project } = facts;

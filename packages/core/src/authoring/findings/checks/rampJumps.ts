@@ -14,6 +14,10 @@ const STEPPED: ReadonlySet<string> = new Set(['steps', 'tiers', 'hold']);
 /** A ramp that jumps from one level to the next, where it does not step on purpose. */
 export const rampJumps: Check<'parameter'> = {
   code: 'ramp-jumps',
+  title: 'Jumps between two levels',
+  group: 'ramps',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'parameter',
   find(facts) {
     const { parameter } = facts;

@@ -62,6 +62,10 @@ function pastTheEnd({ parameter, project }: ParameterFacts): Found[] {
 /** A parameter that leaves the range that its designer calls sane. */
 export const rampLeavesSaneRange: Check<'parameter'> = {
   code: 'ramp-leaves-sane-range',
+  title: 'Leaves its sane range',
+  group: 'ramps',
+  severity: 'surely wrong',
+  source: 'document',
   scope: 'parameter',
   find(facts) {
     const { parameter } = facts;

@@ -8,6 +8,10 @@ const LEAST_LEVELS = 8;
 /** A cap or a floor that the ramp never comes to in the whole sequence. */
 export const rampNeverReachesCap: Check<'parameter'> = {
   code: 'ramp-never-reaches-cap',
+  title: 'Limit never reached',
+  group: 'ramps',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'parameter',
   find(facts) {
     const { parameter } = facts;

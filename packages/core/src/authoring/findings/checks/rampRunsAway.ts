@@ -16,6 +16,10 @@ const BOUNDED: ReadonlySet<string> = new Set(['hold', 'ease', 'sCurve', 'tiers']
 /** A ramp that doubles within three levels, or ends above ten times its start. */
 export const rampRunsAway: Check<'parameter'> = {
   code: 'ramp-runs-away',
+  title: 'Runs away',
+  group: 'ramps',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'parameter',
   find(facts) {
     const { parameter } = facts;

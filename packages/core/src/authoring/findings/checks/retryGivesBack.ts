@@ -5,6 +5,10 @@ import { say, type Check } from '../finding.ts';
 /** A retry that sets the lives back: trying again costs nothing. */
 export const retryGivesBack: Check<'run'> = {
   code: 'retry-gives-back',
+  title: 'Retry that costs nothing',
+  group: 'run',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'run',
   find({ project }) {
     const [first] = project.slots;

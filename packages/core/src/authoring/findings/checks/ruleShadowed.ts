@@ -21,6 +21,10 @@ function largestStep(leaf: Leaf, { project, number }: SlotFacts): number {
 /** A rule that could only fire after another has ended the attempt. */
 export const ruleShadowed: Check<'judged'> = {
   code: 'rule-shadowed',
+  title: 'Rule that comes too late',
+  group: 'rules',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'judged',
   find(here) {
     const endings = here.rules.flatMap(({ rule }) => {

@@ -8,6 +8,10 @@ import { slotOf } from '../parts.ts';
 /** Two rules of a level that say the same. */
 export const rulesAlike: Check<'level'> = {
   code: 'rules-alike',
+  title: 'Two rules alike',
+  group: 'rules',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'level',
   find({ project, level }) {
     const slotId = slotOf(project, level);

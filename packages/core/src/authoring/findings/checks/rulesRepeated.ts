@@ -49,6 +49,10 @@ function mendOf(project: Project, places: readonly Place[]): Mend {
 /** The same rule, written in most levels. */
 export const rulesRepeated: Check<'project'> = {
   code: 'rules-repeated',
+  title: 'A rule repeated in most levels',
+  group: 'sameness',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'project',
   find({ project }) {
     const levels = Object.values(project.levels);

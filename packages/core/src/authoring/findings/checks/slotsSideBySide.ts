@@ -5,6 +5,10 @@ import { numbersDiffer } from '../scopes.ts';
 /** One level in two slots, one after the other. */
 export const slotsSideBySide: Check<'neighbours'> = {
   code: 'slots-side-by-side',
+  title: 'One level twice in a row',
+  group: 'run',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'neighbours',
   // With other numbers it is the same level made harder, as a designer may want it.
   find: ({ project, table, slot, level, position, before }) =>

@@ -5,6 +5,10 @@ import { say, type Check } from '../finding.ts';
 /** A spawner that may send an enemy so near that a slow player cannot get away. */
 export const spawnNearStart: Check<'slot'> = {
   code: 'spawn-near-start',
+  title: 'Sends enemies too near',
+  group: 'start',
+  severity: 'doubtful',
+  source: 'judge',
   scope: 'slot',
   find(here) {
     const { level, slot, project } = here;

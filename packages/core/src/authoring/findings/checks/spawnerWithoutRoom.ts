@@ -6,6 +6,10 @@ import { foundOfPieces, pieceWords } from '../parts.ts';
 /** A spawner in whose area no cell is open. */
 export const spawnerWithoutRoom: Check<'level'> = {
   code: 'spawner-without-room',
+  title: 'Spawner without room',
+  group: 'ground',
+  severity: 'surely wrong',
+  source: 'judge',
   scope: 'level',
   find: (facts) =>
     foundOfPieces(facts, (piece, _stretch, grid) => {

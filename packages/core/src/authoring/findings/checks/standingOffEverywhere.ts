@@ -6,6 +6,10 @@ import type { Check, Found } from '../finding.ts';
 /** A standing rule that every level switches off. */
 export const standingOffEverywhere: Check<'project'> = {
   code: 'standing-off-everywhere',
+  title: 'Standing rule that holds nowhere',
+  group: 'rules',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'project',
   find({ project }) {
     const levels = Object.values(project.levels);

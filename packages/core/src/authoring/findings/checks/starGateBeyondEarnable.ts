@@ -15,6 +15,10 @@ function isOrderFree({ run, levels, slots }: Project): boolean {
 /** A slot that asks for more stars than the slots before it give. */
 export const starGateBeyondEarnable: Check<'run'> = {
   code: 'star-gate-beyond-earnable',
+  title: 'Asks for more stars than there are',
+  group: 'stars',
+  severity: 'stops play',
+  source: 'document',
   scope: 'run',
   find({ project }) {
     const starsOf = ({ levelId }: Slot): number => {

@@ -67,6 +67,10 @@ function everyWin({ reading, direction }: Ladder, here: SlotFacts): number {
 /** A star after the first that everybody earns who clears the level. */
 export const starGivenToAll: Check<'judged'> = {
   code: 'star-given-to-all',
+  title: 'Star for everybody',
+  group: 'stars',
+  severity: 'doubtful',
+  source: 'judge',
   scope: 'judged',
   find(here) {
     const { stars, id, clock } = here.level;

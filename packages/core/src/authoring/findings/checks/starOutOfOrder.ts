@@ -5,6 +5,10 @@ import { say, type Check } from '../finding.ts';
 /** A later star of a ladder that takes less than an earlier one. */
 export const starOutOfOrder: Check<'judged'> = {
   code: 'star-out-of-order',
+  title: 'Stars out of order',
+  group: 'stars',
+  severity: 'surely wrong',
+  source: 'document',
   scope: 'judged',
   find(here) {
     const { level, slot, resolving } = here;

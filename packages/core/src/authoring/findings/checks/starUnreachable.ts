@@ -55,6 +55,10 @@ function rangesOf({ reading }: Ladder, here: SlotFacts): { atWin: Range; ever: R
 /** A star that no win can earn. */
 export const starUnreachable: Check<'judged'> = {
   code: 'star-unreachable',
+  title: 'Star out of reach',
+  group: 'stars',
+  severity: 'surely wrong',
+  source: 'judge',
   scope: 'judged',
   find: (here) => {
     const { level, resolving, slot } = here;

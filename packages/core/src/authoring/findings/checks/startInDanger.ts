@@ -7,6 +7,10 @@ import { gridOf } from '../gridOf.ts';
 /** The start lies in a wall, or on what hurts. */
 export const startInDanger: Check<'slot'> = {
   code: 'start-in-danger',
+  title: 'Starts in a wall or a hazard',
+  group: 'start',
+  severity: 'surely wrong',
+  source: 'judge',
   scope: 'slot',
   find(here) {
     const { level, slot, project } = here;

@@ -5,6 +5,10 @@ import type { Check, Found } from '../finding.ts';
 /** A tally of the designer's own that is kept at every event. */
 export const tallyNeverReset: Check<'run'> = {
   code: 'tally-never-reset',
+  title: 'Tally that only grows',
+  group: 'run',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'run',
   find({ project }) {
     const [first] = project.slots;

@@ -13,6 +13,10 @@ const LIMITS: Partial<Record<string, string>> = {
 /** The only ways to win ask for more height, rows or way than body and ground allow. */
 export const targetBeyondGround: Check<'judged'> = {
   code: 'target-beyond-ground',
+  title: 'Target beyond body and ground',
+  group: 'win',
+  severity: 'stops play',
+  source: 'judge',
   scope: 'judged',
   find: (here) =>
     beyondReach(here).flatMap(({ leaf, path, most }): Found[] => {

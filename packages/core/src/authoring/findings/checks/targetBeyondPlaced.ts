@@ -43,6 +43,10 @@ function placeMore(
 /** The only ways to win ask for more than lies on the ground. */
 export const targetBeyondPlaced: Check<'judged'> = {
   code: 'target-beyond-placed',
+  title: 'Target beyond what is placed',
+  group: 'win',
+  severity: 'stops play',
+  source: 'judge',
   scope: 'judged',
   find: (here) =>
     beyondReach(here).flatMap(({ leaf: { reading, comparison }, path, asked, most }): Found[] => {

@@ -18,6 +18,10 @@ function isLikeBefore({ rows }: RampTable, from: number, to: number): boolean {
 /** A tier in which every parameter is as at the last level before it. */
 export const tierChangesNothing: Check<'run'> = {
   code: 'tier-changes-nothing',
+  title: 'Tier that changes no number',
+  group: 'ramps',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'run',
   find({ project, table }) {
     const { slots, tiers, parameters } = project;

@@ -4,6 +4,10 @@ import type { Check, Found } from '../finding.ts';
 /** A tier that begins after the last level. */
 export const tierWithoutLevel: Check<'run'> = {
   code: 'tier-without-level',
+  title: 'Tier without a level',
+  group: 'ramps',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'run',
   find({ project }) {
     const { slots, tiers } = project;

@@ -7,6 +7,10 @@ import { say, type Check } from '../finding.ts';
 /** A gap over a pit that can be jumped, but only by a press more exact than people's. */
 export const tightGap: Check<'judged'> = {
   code: 'tight-gap',
+  title: 'Gap that forgives little',
+  group: 'ground',
+  severity: 'doubtful',
+  source: 'judge',
   scope: 'judged',
   find(here) {
     // Where there is a floor below, a miss costs a way round, not the attempt.

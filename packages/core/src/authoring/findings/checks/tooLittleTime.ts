@@ -30,6 +30,10 @@ const mayGainTime = ({ rules, level }: SlotFacts): boolean =>
 /** The clock ends before anybody, at full speed and in a straight line, can be where a win takes place. */
 export const tooLittleTime: Check<'judged'> = {
   code: 'too-little-time',
+  title: 'Less time than the way takes',
+  group: 'win',
+  severity: 'stops play',
+  source: 'judge',
   scope: 'judged',
   find(here) {
     const { level, slot, project, resolving } = here;

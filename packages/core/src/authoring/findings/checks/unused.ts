@@ -126,6 +126,10 @@ function spareParameters(project: Project): Spare[] {
 /** A kind, zone, tally or parameter that nothing uses. */
 export const unused: Check<'project'> = {
   code: 'unused',
+  title: 'Nothing uses it',
+  group: 'ground',
+  severity: 'doubtful',
+  source: 'document',
   scope: 'project',
   find({ project }) {
     const [first] = project.slots;

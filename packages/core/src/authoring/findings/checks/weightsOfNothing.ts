@@ -22,6 +22,10 @@ const weightAt = ({ uses }: Fighter, share: number): number =>
 /** An enemy that can do nothing, always or at some share of its health. */
 export const weightsOfNothing: Check<'project'> = {
   code: 'weights-of-nothing',
+  title: 'Fighter that can do nothing',
+  group: 'bouts',
+  severity: 'surely wrong',
+  source: 'document',
   scope: 'project',
   find({ project }) {
     return (project.bouts?.fighters ?? []).flatMap((fighter): Found[] => {

@@ -1,6 +1,6 @@
 import { unpackWins, type Crowd, type Forecast } from '../../../forecast/trials/index.ts';
 import type { Pacer } from '../../../document/model/index.ts';
-import type { FindingCode } from '../classes.ts';
+import type { FindingClass } from '../findingClass.ts';
 import type { Evidence, Found } from '../finding.ts';
 import type { SlotFacts } from '../scopes.ts';
 
@@ -34,9 +34,8 @@ export interface AttemptFacts {
   isPerfect: boolean;
 }
 
-/** One class of findings that rest on attempts. */
-export interface EvidenceCheck {
-  code: FindingCode;
+/** Finds one class of findings that rest on attempts. */
+export interface EvidenceCheck extends FindingClass {
   find(facts: AttemptFacts): Found[];
 }
 

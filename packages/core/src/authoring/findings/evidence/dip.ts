@@ -14,6 +14,11 @@ function isWantedEasier(project: Project, position: number): boolean {
 /** Easier than the level before it, without a breather and not where a tier begins. */
 export const dip: EvidenceCheck = {
   code: 'dip',
+  title: 'Easier than the level before',
+  group: 'difficulty',
+  severity: 'doubtful',
+  source: 'attempts',
+  remedies: ['bringThere'],
   find(facts) {
     const { here, forecast, before, pacer, isMiddle } = facts;
     const { project, position, slot } = here;

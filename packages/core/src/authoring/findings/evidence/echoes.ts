@@ -1,4 +1,4 @@
-import { findingClass, type FindingCode, type FindingGroup } from '../classes.ts';
+import type { FindingCode, FindingGroup } from '../findingClass.ts';
 import type { Finding } from '../finding.ts';
 
 /** Classes that say the same of a level as another class, and more of it; by that other class. */
@@ -26,9 +26,7 @@ const isGrave = ({ severity }: Finding): boolean => severity !== 'doubtful';
 export function withoutEchoes(found: readonly Finding[], seen: readonly Finding[]): Finding[] {
   const places = new Set(found.filter(isGrave).map(({ slotId, path }) => `${slotId} ${path}`));
   const causes = new Set(
-    found.flatMap((finding) =>
-      isGrave(finding) && CAUSES.has(findingClass(finding.code).group) ? [finding.slotId] : [],
-    ),
+    found.flatMap((finding) => (isGrave(finding) && CAUSES.has(finding.group) ? [finding.slotId] : [])),
   );
   const codes = new Set(seen.map(({ slotId, code }) => `${slotId} ${code}`));
   return seen.filter((finding) => {

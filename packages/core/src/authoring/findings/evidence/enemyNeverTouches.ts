@@ -23,6 +23,10 @@ function askedOtherwise({ here }: AttemptFacts): ReadonlySet<string> {
 /** A kind of enemy on the ground that touched nobody in any attempt, not even the least able players. */
 export const enemyNeverTouches: EvidenceCheck = {
   code: 'enemy-never-touches',
+  title: 'Enemy that touches nobody',
+  group: 'difficulty',
+  severity: 'doubtful',
+  source: 'attempts',
   find(facts) {
     const { here, forecast, pacer, isWeakest } = facts;
     const { fired } = forecast;

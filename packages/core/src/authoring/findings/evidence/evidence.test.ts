@@ -156,9 +156,7 @@ const CASES: Partial<Record<FindingCode, { shows: Case; beside: Case }>> = {
 };
 
 describe('every class that rests on attempts', () => {
-  const codes = (Object.keys(FINDING_CLASSES) as FindingCode[]).filter(
-    (code) => FINDING_CLASSES[code].source === 'attempts',
-  );
+  const codes = FINDING_CLASSES.filter(({ source }) => source === 'attempts').map(({ code }) => code);
 
   it('has a check and is tried here', () => {
     expect(EVIDENCE_CHECKS.map(({ code }) => code).toSorted()).toEqual(codes.toSorted());
@@ -200,7 +198,8 @@ describe('every class that rests on attempts', () => {
   it('is not said of a level that cannot be won or lost as it should, but is of one with a wrong star', () => {
     const found = evidenceIn(demoOnGrounds(), new Map([['steady', new Map([['slot-10', seen(0.3)]])]]));
     const at = (code: FindingCode, severity: Finding['severity'], slotId = 'slot-10'): Finding => ({
-      ...{ code, severity, slotId, path: '/elsewhere', sentence: '', reason: '' },
+      ...FINDING_CLASSES.find((each) => each.code === code)!,
+      ...{ severity, slotId, path: '/elsewhere', sentence: '', reason: '' },
     });
     expect(found.length).toBeGreaterThan(0);
     expect(withoutEchoes([at('target-beyond-placed', 'stops play')], found)).toEqual([]);

@@ -8,6 +8,11 @@ const HOPELESS = 0.05;
 /** Even the slowest players clear the level nearly always. */
 export const trivial: EvidenceCheck = {
   code: 'trivial',
+  title: 'Nobody loses',
+  group: 'difficulty',
+  severity: 'doubtful',
+  source: 'attempts',
+  remedies: ['bringThere'],
   find(facts) {
     const { here, forecast, pacer, isWeakest } = facts;
     // The first levels teach: everybody is to clear them.
@@ -29,6 +34,11 @@ export const trivial: EvidenceCheck = {
 /** Even the quickest players hardly ever clear the level. */
 export const hopeless: EvidenceCheck = {
   code: 'hopeless',
+  title: 'Hardly anybody wins',
+  group: 'difficulty',
+  severity: 'doubtful',
+  source: 'attempts',
+  remedies: ['bringThere'],
   find(facts) {
     const { here, forecast, pacer, isStrongest } = facts;
     if (!isStrongest || forecast.interval.high >= HOPELESS) return [];

@@ -1,6 +1,6 @@
 import { pacerOf, type Pacer, type Project } from '../../../document/model/index.ts';
 import { everyPacer, PERFECT_PACER } from '../../../forecast/pacers/index.ts';
-import { findingClass } from '../classes.ts';
+import { classOf } from '../findingClass.ts';
 import type { Finding } from '../finding.ts';
 import { checkedOf, slotFacts, type Checked } from '../scopes.ts';
 import { LEAST_ATTEMPTS, type AttemptsSeen, type EvidenceCheck } from './attemptFacts.ts';
@@ -74,9 +74,7 @@ export function evidenceIn(project: Project, known: KnownAttempts, checked: Chec
         isStrongest: pacer === ordered[0],
         isPerfect: pacer === PERFECT_PACER,
       };
-      return EVIDENCE_CHECKS.flatMap(({ code, find }) =>
-        find(facts).map((found) => ({ code, severity: findingClass(code).severity, ...found })),
-      );
+      return EVIDENCE_CHECKS.flatMap((check) => check.find(facts).map((found) => ({ ...classOf(check), ...found })));
     });
   });
 }

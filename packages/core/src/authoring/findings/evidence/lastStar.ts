@@ -21,10 +21,16 @@ const gathers = (stars: Stars): boolean =>
 
 const check = (
   code: 'star-too-rare' | 'star-too-common',
+  title: string,
   fits: (share: number) => boolean,
   said: string,
 ): EvidenceCheck => ({
   code,
+  title,
+  group: 'stars',
+  severity: 'doubtful',
+  source: 'attempts',
+  remedies: ['starShares'],
   find(facts) {
     const { here, pacer, isMiddle } = facts;
     const found = isMiddle ? shareOfLast(facts) : undefined;
@@ -43,10 +49,16 @@ const check = (
 });
 
 /** The last star is earned by hardly anybody who clears the level. */
-export const starTooRare = check('star-too-rare', (share) => share < RARE, 'hardly anybody who clears the level');
+export const starTooRare = check(
+  'star-too-rare',
+  'Last star hardly ever earned',
+  (share) => share < RARE,
+  'hardly anybody who clears the level',
+);
 /** The last star is earned by nearly everybody who clears the level. */
 export const starTooCommon = check(
   'star-too-common',
+  'Last star nearly always earned',
   (share) => share > COMMON,
   'nearly everybody who clears the level',
 );

@@ -8,6 +8,10 @@ const LEAST_LOSSES = 100;
 /** Half of the losses lie on one spot. */
 export const lossesCrowd: EvidenceCheck = {
   code: 'losses-crowd',
+  title: 'Losses crowd on one spot',
+  group: 'difficulty',
+  severity: 'doubtful',
+  source: 'attempts',
   find(facts) {
     const { here, forecast, pacer, isMiddle } = facts;
     const { crowd } = forecast;

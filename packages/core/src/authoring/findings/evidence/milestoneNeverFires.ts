@@ -6,6 +6,10 @@ import { restsOn, type EvidenceCheck } from './attemptFacts.ts';
 /** A milestone of the level that fired in none of the attempts. */
 export const milestoneNeverFires: EvidenceCheck = {
   code: 'milestone-never-fires',
+  title: 'Milestone that no attempt fires',
+  group: 'rules',
+  severity: 'doubtful',
+  source: 'attempts',
   find(facts) {
     const { here, forecast, pacer, isMiddle } = facts;
     const { fired } = forecast;

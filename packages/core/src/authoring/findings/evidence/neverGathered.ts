@@ -35,6 +35,10 @@ function matters(here: SlotFacts, kind: string, left: readonly Piece[]): boolean
 /** Pieces that can be reached and that no attempt gathered, where they are meant to matter. */
 export const neverGathered: EvidenceCheck = {
   code: 'never-gathered',
+  title: 'Piece that nobody gathers',
+  group: 'difficulty',
+  severity: 'doubtful',
+  source: 'attempts',
   find(facts) {
     const { here, forecast, pacer, isMiddle } = facts;
     const { level, project, reach, slot } = here;

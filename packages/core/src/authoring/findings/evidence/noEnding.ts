@@ -32,6 +32,10 @@ function playAgain({ forecast, pacer, here }: AttemptFacts): number | undefined 
 /** Attempts that come to no end: neither won nor lost. */
 export const noEnding: EvidenceCheck = {
   code: 'no-ending',
+  title: 'Attempts without an end',
+  group: 'loss',
+  severity: 'surely wrong',
+  source: 'attempts',
   find(facts) {
     const { here, forecast, pacer } = facts;
     const told = (rule: number, sentence: string, why: string, shows: number | undefined) => {

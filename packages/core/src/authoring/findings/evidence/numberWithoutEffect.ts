@@ -52,6 +52,10 @@ function sentTooLate(facts: AttemptFacts, median: number): Found[] {
 /** A number that changes nothing any more: attempts are over before it counts. */
 export const numberWithoutEffect: EvidenceCheck = {
   code: 'number-without-effect',
+  title: 'Number that changes nothing',
+  group: 'difficulty',
+  severity: 'doubtful',
+  source: 'attempts',
   find(facts) {
     const { forecast, isMiddle } = facts;
     const median = forecast.medianSeconds;

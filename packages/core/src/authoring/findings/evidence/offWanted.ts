@@ -8,6 +8,11 @@ const NEAR = 0.05;
 /** The clear rate is surely above or below what the designer wants. */
 export const offWanted: EvidenceCheck = {
   code: 'off-wanted',
+  title: 'Off the wanted clear rate',
+  group: 'difficulty',
+  severity: 'doubtful',
+  source: 'attempts',
+  remedies: ['bringThere', 'turnRamps'],
   find(facts) {
     const { here, forecast, pacer, isMiddle } = facts;
     const wanted = wantedAt(here.project, here.position);

@@ -15,6 +15,10 @@ const OTHER_CAUSES: Readonly<Record<number, string>> = {
 /** One cause makes nearly all losses, where there are others. */
 export const oneCause: EvidenceCheck = {
   code: 'one-cause',
+  title: 'One cause for nearly all losses',
+  group: 'difficulty',
+  severity: 'doubtful',
+  source: 'attempts',
   find(facts) {
     const { here, forecast, pacer, isMiddle } = facts;
     const losses = lossesOf(forecast);

@@ -12,6 +12,10 @@ const MOSTLY = 0.9;
 /** The clock ends the attempts even of players without mistakes. */
 export const fastestBeyondClock: EvidenceCheck = {
   code: 'fastest-beyond-clock',
+  title: 'No attempt is fast enough',
+  group: 'win',
+  severity: 'doubtful',
+  source: 'attempts',
   find(facts) {
     const { here, forecast, isPerfect } = facts;
     const { limitSeconds, atExpiry } = here.level.clock;
@@ -35,6 +39,10 @@ export const fastestBeyondClock: EvidenceCheck = {
 /** A star that not even players without mistakes earn. */
 export const starNobodyEarns: EvidenceCheck = {
   code: 'star-nobody-earns',
+  title: 'Star that nobody earns',
+  group: 'stars',
+  severity: 'doubtful',
+  source: 'attempts',
   find(facts) {
     const { here, forecast, isPerfect } = facts;
     const { stars, id } = here.level;

@@ -6,6 +6,10 @@ const HALF = 0.5;
 /** Most players have given up before the middle of the sequence. Told at its middle level. */
 export const runEndsEarly: EvidenceCheck = {
   code: 'run-ends-early',
+  title: 'Most runs end before the middle',
+  group: 'difficulty',
+  severity: 'doubtful',
+  source: 'attempts',
   find(facts) {
     const { here, pacer, isMiddle, known } = facts;
     const { slots } = here.project;

@@ -7,6 +7,11 @@ const DROP = 0.25;
 /** Much harder than the level before it. */
 export const wall: EvidenceCheck = {
   code: 'wall',
+  title: 'Much harder than the level before',
+  group: 'difficulty',
+  severity: 'doubtful',
+  source: 'attempts',
+  remedies: ['bringThere'],
   find(facts) {
     const { here, forecast, before, pacer, isMiddle } = facts;
     if (!isMiddle || !before || before.clearRate - forecast.clearRate < DROP) return [];

@@ -2,9 +2,9 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { freePort } from '../../packages/server/src/testing/freePort.ts';
+import { freePort } from '../packages/server/src/testing/freePort.ts';
 
-const ROOT = path.join(import.meta.dirname, '../..');
+const ROOT = path.join(import.meta.dirname, '..');
 
 /** The built application on a port and a database file of its own. */
 export interface RunningServer {
