@@ -36,7 +36,9 @@ export function ForecastPanel({ here, live, children }: Props) {
       className="w-[470px] shrink-0 overflow-y-auto border-l border-line-strong bg-sheet px-[18px] py-3.5 max-[1100px]:w-[380px] min-[1600px]:w-[620px]"
     >
       <div className="flex items-center">
-        <h2 className="grow text-[14px]">Forecast</h2>
+        <h2 className="mr-2.5 text-[14px]">Forecast</h2>
+        <PauseAndGo />
+        <span className="grow" />
         <Segmented
           label="Pacer"
           value={pacer.id}
@@ -59,7 +61,6 @@ export function ForecastPanel({ here, live, children }: Props) {
           {forecastStatus(live)}
         </p>
       )}
-      <PauseAndGo />
       {children}
     </aside>
   );
@@ -72,13 +73,14 @@ function PauseAndGo() {
   return (
     <button
       type="button"
-      className="link mt-1 text-[11.5px]"
+      className="link text-[12px]"
+      aria-label={paused ? 'Go on with the forecast' : 'Pause the forecast'}
       onClick={() => {
         preferForecastPaused(!paused);
         dispatch(forecastPaused(!paused));
       }}
     >
-      {paused ? 'Go on with the forecast' : 'Pause the forecast'}
+      {paused ? 'Go on' : 'Pause'}
     </button>
   );
 }
