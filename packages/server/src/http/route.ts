@@ -48,6 +48,12 @@ export const found = (description: string, schema: z.ZodType): Responses => ({
   404: problem('There is no such project.'),
 });
 
+/** An answer of text about a project, and that there is no such project. @param type media type */
+export const foundText = (description: string, type: string): Responses => ({
+  200: { description, ...textOf(type) },
+  404: problem('There is no such project.'),
+});
+
 /** An answer without a body. @param what is addressed, with its article left out */
 export const done = (description: string, what = 'project'): Responses => ({
   204: { description },

@@ -13,7 +13,7 @@ import { text, type Response } from 'express';
 import { z } from 'zod';
 import { StadionError } from '../../http/errors.ts';
 import { jsonBody, param, refuseBrokenText } from '../../http/parsing.ts';
-import { found, json, ofProject, problem, textOf, type Responses, type Route } from '../../http/route.ts';
+import { found, foundText, json, ofProject, problem, textOf, type Responses, type Route } from '../../http/route.ts';
 import type { FileWork } from '../../jobs/files.ts';
 import { documentFrom, type HandOffService } from './service.ts';
 
@@ -79,10 +79,7 @@ export function handoffRoutes(
       path: '/projects/{id}/stored.json',
       summary: 'The text that is stored of a project, also of one that cannot be read',
       request: { params: ofProject },
-      responses: {
-        200: { description: 'The text.', ...textOf('text/plain') },
-        404: problem('There is no such project.'),
-      },
+      responses: foundText('The text.', 'text/plain'),
       handle: async (request, response) => {
         const { name, document } = await projects.text(param(request, 'id'));
         response

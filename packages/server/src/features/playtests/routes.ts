@@ -5,7 +5,7 @@ import { Readable } from 'node:stream';
 import { z } from 'zod';
 import { StadionError } from '../../http/errors.ts';
 import { param, refuseOversize } from '../../http/parsing.ts';
-import { found, json, ofProject, problem, textOf, type Route } from '../../http/route.ts';
+import { found, foundText, json, ofProject, problem, type Route } from '../../http/route.ts';
 import type { PlaytestService } from './service.ts';
 
 interface Projects {
@@ -70,10 +70,7 @@ export const playtestRoutes = (
     path: '/projects/{id}/events.jsonl',
     summary: 'Every event of games, a line each, in the order of time',
     request: { params: ofProject },
-    responses: {
-      200: { description: 'The events.', ...textOf('application/jsonl') },
-      404: problem('There is no such project.'),
-    },
+    responses: foundText('The events.', 'application/jsonl'),
     handle: async (request, response) => {
       const id = param(request, 'id');
       await projects.read(id);

@@ -13,7 +13,7 @@ import { z } from 'zod';
 import type { ProjectEvents } from '../../http/events.ts';
 import { StadionError } from '../../http/errors.ts';
 import { ifMatch, jsonBody, param } from '../../http/parsing.ts';
-import { done, found, json, ofProject, problem, textOf, type Route } from '../../http/route.ts';
+import { done, found, foundText, json, ofProject, problem, type Route } from '../../http/route.ts';
 import type { ProjectService } from './service.ts';
 
 /** The document itself is described by its own schema, served beside; here it stands as an object. */
@@ -139,10 +139,7 @@ export const projectRoutes = (projects: ProjectService, events: ProjectEvents): 
     path: '/projects/{id}/events',
     summary: 'Server-sent events: revision (RevisionEvent), forecasts (ForecastEvent[])',
     request: { params: ofProject },
-    responses: {
-      200: { description: 'A stream.', ...textOf('text/event-stream') },
-      404: problem('There is no such project.'),
-    },
+    responses: foundText('A stream.', 'text/event-stream'),
     handle: async (request, response) => {
       const { id } = await projects.read(param(request, 'id'));
       await events.connect(id, request, response);
