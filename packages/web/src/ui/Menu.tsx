@@ -16,7 +16,16 @@ export function Menu({ trigger, entries }: { trigger: ReactNode; entries: readon
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content className="pop p-1" align="start" sideOffset={4} collisionPadding={8}>
+        <DropdownMenu.Content
+          className="pop p-1"
+          align="start"
+          sideOffset={4}
+          collisionPadding={8}
+          onCloseAutoFocus={(event) => {
+            // The command has put the focus into a field: it stays there.
+            if (document.activeElement instanceof HTMLInputElement) event.preventDefault();
+          }}
+        >
           {entries.map((entry, index) =>
             entry === 'line' ? (
               <DropdownMenu.Separator key={index} className="my-1 h-px bg-line" />

@@ -12,6 +12,7 @@ import {
   type KindDeed,
   type KindRole,
   type KindUses,
+  type NamedEdit,
 } from '@stadion/core/authoring/edits';
 import type { EnemyKind, HazardKind } from '@stadion/core/document/model';
 import { resolveAmount, ruleInWords } from '@stadion/core/play/rules';
@@ -49,10 +50,19 @@ const ROLES: readonly { role: KindRole; title: string; none: string }[] = [
   { role: 'hazards', title: 'Hazards', none: 'No hazards yet.' },
 ];
 
+/** An edit that makes a kind. */
+type MadeKind = NamedEdit & { id: string };
+
 function Cast({ here }: { here: LevelContext }) {
   const { project } = here;
   const edit = useEdit();
-  const add = (deed: KindDeed): void => edit(addKind(project, deed, freeLook(project, KIND_DEEDS[deed].role), mintId));
+  // The kind that was just made: its name is selected, to be typed over.
+  const [newKind, setNewKind] = useState<string>();
+  const make = (made: MadeKind): void => {
+    edit(made);
+    setNewKind(made.id);
+  };
+  const add = (deed: KindDeed): void => make(addKind(project, deed, freeLook(project, KIND_DEEDS[deed].role), mintId));
   const speed = resolveAmount(project.player.moves.roam.speed, here.values, here.placed);
   const player = { speed, radius: project.player.radius };
   return (
@@ -96,7 +106,17 @@ function Cast({ here }: { here: LevelContext }) {
             <h2 className="mt-4 border-b border-line pb-1 text-[13px]">{title}</h2>
             {project.kinds[role].length === 0 ? <p className="py-2 text-ink-3">{none}</p> : null}
             {project.kinds[role].map((kind, index) => (
-              <KindRow key={kind.id} here={here} role={role} kind={kind} index={index} player={player} />
+              <KindRow
+                key={kind.id}
+                here={here}
+                role={role}
+                kind={kind}
+                index={index}
+                player={player}
+                onDuplicate={make}
+                naming={kind.id === newKind}
+                onNamed={() => setNewKind(undefined)}
+              />
             ))}
           </section>
         ))}
@@ -111,6 +131,9 @@ interface RowProps {
   kind: AnyKind;
   index: number;
   player: { speed: number; radius: number };
+  onDuplicate: (made: MadeKind) => void;
+  naming: boolean;
+  onNamed: () => void;
 }
 
 const isEnemy = (kind: AnyKind): kind is EnemyKind => 'movement' in kind;
@@ -121,7 +144,7 @@ const wayOf = (kind: EnemyKind): 'on' | 'back' | number =>
   kind.movement === 'circle' ? kind.distance : kind.movement === 'patrol' || kind.movement === 'walk' ? 'back' : 'on';
 
 /** One kind: how it looks, what it does, how it moves, where it stands. */
-function KindRow({ here, role, kind, index, player }: RowProps) {
+function KindRow({ here, role, kind, index, player, onDuplicate, naming, onNamed }: RowProps) {
   const { project } = here;
   const edit = useEdit();
   const [removing, setRemoving] = useState(false);
@@ -154,6 +177,8 @@ function KindRow({ here, role, kind, index, player }: RowProps) {
           className="font-semibold"
           refuse={(text) => nameRefused(text)}
           onCommit={(name) => edit(renameKind(role, kind, name))}
+          editing={naming}
+          onEditingChange={onNamed}
         />
         {isEnemy(kind) ? (
           <EnemyWords here={here} kind={kind} />
@@ -176,7 +201,8 @@ function KindRow({ here, role, kind, index, player }: RowProps) {
           entries={[
             {
               label: 'Duplicate',
-              onSelect: () => edit(duplicateKind(project, role, kind, freeLook(project, role, look?.colour), mintId)),
+              onSelect: () =>
+                onDuplicate(duplicateKind(project, role, kind, freeLook(project, role, look?.colour), mintId)),
             },
             {
               label: 'Remove…',
