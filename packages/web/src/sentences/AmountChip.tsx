@@ -35,7 +35,8 @@ export function AmountChip({ here, label, amount, path, shareOf, onClear, quiet 
       : amount.from === 'share' && amount.share.from === 'parameter'
         ? amount.share.parameter
         : undefined;
-  const what = `${label} of ${here.level.name}`;
+  // A number of the whole project, such as the speed of a kind, is not the level's.
+  const what = path.startsWith('/levels/') ? `${label} of ${here.level.name}` : label;
   const follow = (key: string): Amount =>
     shareOf && isShareParameter(here, key)
       ? { from: 'share', share: { from: 'parameter', parameter: key }, ...shareOf }

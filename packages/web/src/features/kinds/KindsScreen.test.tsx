@@ -18,3 +18,11 @@ it('selects the name of a new kind, so that it can be typed over at once', async
   expect(project.now().kinds.collectables.at(-1)?.name).toBe('Black pearl');
   expect(screen.queryByRole('textbox', { name: 'Its name' })).toBeNull();
 });
+
+it('names a change of a kind without a level, as it holds in every level', async () => {
+  const project = await openProject(<KindsScreen />, { path: 'kinds/slot-1' });
+  const chip = screen.getByRole('button', { name: /^Worth of Clover/ });
+  await project.changed(() => fireEvent.keyDown(chip, { key: 'ArrowUp' }));
+  await project.changed(() => fireEvent.blur(chip));
+  expect(project.store.getState().document.open!.pending.at(-1)?.edit.label).toMatch(/^Worth of Clover to \d+$/);
+});
