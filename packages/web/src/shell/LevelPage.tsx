@@ -8,6 +8,7 @@ import { usePacer, useProject } from '../store/hooks.ts';
 import { levelHere, type LevelContext } from '../readings/levelContext.ts';
 import { useForecast } from '../answers/useForecast.ts';
 import { part } from './parts.ts';
+import { Waiting } from './Waiting.tsx';
 
 const BoutView = part(async () => (await import('../features/bouts/BoutView.tsx')).BoutView);
 const GroundView = part(async () => (await import('../features/ground/GroundView.tsx')).GroundView);
@@ -27,7 +28,7 @@ function Level({ here }: { here: LevelContext }) {
   const live = useForecast(here.project, here.position, usePacer());
   return (
     <main className="flex min-h-0 min-w-0 grow">
-      <Suspense fallback={<div className="min-w-0 grow" />}>
+      <Suspense fallback={<Waiting />}>
         {view === 'ground' && here.level.bout ? (
           <BoutView key={here.slotId} here={here} head={<LevelHead here={here} />} />
         ) : view === 'ground' ? (

@@ -1,5 +1,10 @@
+/** @jest-environment jsdom */
+import '../testing/browserGlobals.ts';
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
+import { act, render, screen } from '@testing-library/react';
+import { createElement, Suspense } from 'react';
 import { loadParts, part } from './parts.ts';
+import { Waiting } from './Waiting.tsx';
 
 const Shown = (): null => null;
 
@@ -33,5 +38,23 @@ describe('parts that come after the first screen', () => {
     loadParts([load])();
     await jest.advanceTimersByTimeAsync(5000);
     expect(load).not.toHaveBeenCalled();
+  });
+
+  it('open by themselves once the server is back, and say meanwhile what they wait for', async () => {
+    let isServed = false;
+    globalThis.fetch = jest.fn(async () => {
+      if (!isServed) throw new TypeError('Failed to fetch');
+      return { ok: true } as Response;
+    });
+    const Ground = part(async () => {
+      if (!isServed) throw new TypeError('Failed to load');
+      return () => createElement('p', null, 'The ground');
+    });
+    render(createElement(Suspense, { fallback: createElement(Waiting) }, createElement(Ground)));
+    await act(() => jest.advanceTimersByTimeAsync(2500));
+    expect(screen.getByRole('status').textContent).toMatch(/^Waiting for the server/);
+    isServed = true;
+    await act(() => jest.advanceTimersByTimeAsync(4000));
+    expect(screen.getByText('The ground')).toBeTruthy();
   });
 });

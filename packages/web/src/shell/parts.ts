@@ -6,7 +6,32 @@ const loads: (() => Promise<unknown>)[] = [];
 /** Returns a component that is loaded when it is first drawn, or before that by `loadParts`. */
 export function part<Props extends object>(load: () => Promise<ComponentType<Props>>) {
   loads.push(load);
-  return lazy(async () => ({ default: await load() }));
+  return lazy(async () => ({ default: await loadOnceServed(load) }));
+}
+
+/** Shortest and longest time between two questions whether the server is there, ms. */
+const FIRST_WAIT_MS = 1000;
+const LONGEST_WAIT_MS = 8000;
+
+const serverAnswers = (): Promise<boolean> =>
+  fetch('/api/health').then(
+    ({ ok }) => ok,
+    () => false,
+  );
+
+/**
+ * Loads a part. Where that fails, it waits until the server answers, and loads it again.
+ *
+ * @throws the error of the second load, for example where another version of Stadion is served now
+ */
+async function loadOnceServed<Part>(load: () => Promise<Part>): Promise<Part> {
+  try {
+    return await load();
+  } catch {
+    for (let wait = FIRST_WAIT_MS; !(await serverAnswers()); wait = Math.min(LONGEST_WAIT_MS, 2 * wait))
+      await new Promise((resolve) => setTimeout(resolve, wait));
+    return load();
+  }
 }
 
 /** Time that the opened screen has for itself before the other parts are loaded, ms. */

@@ -4,6 +4,7 @@ import { useSelection } from '../address/address.ts';
 import { Failure } from './Failure.tsx';
 import { ProjectGate } from './ProjectGate.tsx';
 import { part } from './parts.ts';
+import { Waiting } from './Waiting.tsx';
 import { screenAt } from './screens.ts';
 
 const ProjectsScreen = part(async () => (await import('../features/projects/ProjectsScreen.tsx')).ProjectsScreen);
@@ -15,7 +16,7 @@ function WorkScreen() {
   const { screen } = useSelection();
   const { Screen } = screenAt(screen);
   return (
-    <Suspense>
+    <Suspense fallback={<Waiting />}>
       <Screen />
     </Suspense>
   );
