@@ -40,7 +40,7 @@ describe('a game from nothing', () => {
     await saved('three enemies', (p) => p.kinds.enemies.length === 3);
     const mark = (await document()).kinds.enemies.at(-1)?.look?.mark;
     expect(['diamond', 'barred-disc', 'gem', undefined]).not.toContain(mark);
-    await at.page.clickName('button', /^Its name: Chaser 2/);
+    // Its name is selected.
     await at.page.byName('textbox', 'Its name');
     await at.page.typeOver('Moth');
     await at.page.keys(Key.ENTER);
