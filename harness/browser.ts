@@ -175,29 +175,26 @@ export async function pageOf({ address, session, downloads }: Omit<Launched, 'qu
     return found as WebElement;
   };
   const byName = async (role: string, name: string | RegExp): Promise<WebElement> => {
-    let found: WebElement | undefined;
+    let found: WebElement | null = null;
     await waitFor(`${role} “${String(name)}”`, async () => {
-      const index = await driver.executeScript<number>(
+      found = await driver.executeScript<WebElement | null>(
         `const [css, name, isPattern] = arguments;
+         const pattern = isPattern ? new RegExp(name) : undefined;
          const said = (e) => (e.getAttribute('aria-label') ?? (e.labels?.[0]?.textContent) ?? e.textContent ?? '').trim();
-         const fits = (e) => isPattern ? new RegExp(name).test(said(e)) : said(e) === name || said(e).startsWith(name + ':');
+         const fits = (text) => pattern ? pattern.test(text) : text === name || text.startsWith(name + ':');
          const shown = (e) => e.getClientRects().length > 0;
-         const all = [...document.querySelectorAll(css)].filter(shown);
-         const one = all.find(fits);
-         window.__found = one;
-         return one ? 1 : 0;`,
+         return [...document.querySelectorAll(css)].find((e) => fits(said(e)) && shown(e)) ?? null;`,
         ROLES[role] ?? `[role=${role}]`,
         typeof name === 'string' ? name : name.source,
         typeof name !== 'string',
       );
-      if (index !== 1) return false;
-      found = await driver.executeScript<WebElement>('return window.__found;');
-      return true;
+      return found !== null;
     });
-    return found as WebElement;
+    return found as unknown as WebElement;
   };
+  const IN_SIGHT = `arguments[0].scrollIntoView({ block: 'nearest', inline: 'nearest' });`;
   const click = async (element: WebElement): Promise<void> => {
-    await driver.executeScript('arguments[0].scrollIntoView({ block: "nearest", inline: "nearest" });', element);
+    await driver.executeScript(IN_SIGHT, element);
     await element.click();
   };
 
@@ -207,10 +204,11 @@ export async function pageOf({ address, session, downloads }: Omit<Launched, 'qu
       `const [element] = arguments;
        window.__clicked = element;
        window.__landed = false;
-       element.addEventListener('click', () => { window.__landed = true; }, { capture: true, once: true });`,
+       element.addEventListener('click', () => { window.__landed = true; }, { capture: true, once: true });
+       ${IN_SIGHT}`,
       element,
     );
-    await click(element);
+    await element.click();
     // A menu opens by the press alone; what is gone, or stood in a document that is gone, has done its work.
     return driver.executeScript<boolean>(
       `return window.__landed !== false || window.__clicked.ariaExpanded === 'true' || !window.__clicked.isConnected;`,
