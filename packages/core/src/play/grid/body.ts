@@ -10,13 +10,13 @@ export interface Body {
 }
 
 /** Kept between a body and a wall it leans on, so that it does not count as inside. */
-const GAP = 1e-6;
+export const WALL_GAP = 1e-6;
 
 /** A body that only touches the next cell is not in it. */
-const TOUCH = 1e-9;
+export const BELOW_TOUCH = 1e-9;
 
 /** No body goes further than this in one tick, or it could pass through a wall. Units. */
-const LONGEST_STEP = 0.45;
+export const LONGEST_STEP = 0.45;
 
 const limited = (step: number): number =>
   step > LONGEST_STEP ? LONGEST_STEP : step < -LONGEST_STEP ? -LONGEST_STEP : step;
@@ -33,8 +33,8 @@ export function moveBody(grid: Grid, body: Body, seconds: number, halfTall = bod
   if (stepX !== 0) {
     const x = body.x + stepX;
     const edge = Math.floor(stepX > 0 ? x + radius : x - radius);
-    if (isWallInColumn(grid, edge, Math.floor(body.y - halfTall), Math.floor(body.y + halfTall - TOUCH))) {
-      body.x = stepX > 0 ? edge - radius - GAP : edge + 1 + radius + GAP;
+    if (isWallInColumn(grid, edge, Math.floor(body.y - halfTall), Math.floor(body.y + halfTall - BELOW_TOUCH))) {
+      body.x = stepX > 0 ? edge - radius - WALL_GAP : edge + 1 + radius + WALL_GAP;
       body.vx = 0;
     } else body.x = x;
   }
@@ -42,8 +42,8 @@ export function moveBody(grid: Grid, body: Body, seconds: number, halfTall = bod
   if (stepY !== 0) {
     const y = body.y + stepY;
     const edge = Math.floor(stepY > 0 ? y + halfTall : y - halfTall);
-    if (isWallInRow(grid, edge, Math.floor(body.x - radius), Math.floor(body.x + radius - TOUCH))) {
-      body.y = stepY > 0 ? edge - halfTall - GAP : edge + 1 + halfTall + GAP;
+    if (isWallInRow(grid, edge, Math.floor(body.x - radius), Math.floor(body.x + radius - BELOW_TOUCH))) {
+      body.y = stepY > 0 ? edge - halfTall - WALL_GAP : edge + 1 + halfTall + WALL_GAP;
       body.vy = 0;
     } else body.y = y;
   }

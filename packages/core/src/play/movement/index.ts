@@ -1,8 +1,20 @@
 export { GROUND_KIND_NAMES, groundKindOf, makeWorld, prepareLevel, prepareWith } from './kinds.ts';
 export { STEPS, USUAL_CROSS, type CrossMotion, type CrossOwn } from './cross/index.ts';
 export { USUAL_LIFT, type LiftMotion, type LiftOwn } from './lift/index.ts';
-export { JUMP, RUN_ON, SLIDE, tierAt, USUAL_RUN, type RunMotion, type RunOwn } from './run/index.ts';
-export { bounceUp, copyLeaping, jumpFacts, type JumpFacts, type Leaping } from './jumping.ts';
+export {
+  hasFloorBelow,
+  hasRoomToStand,
+  JUMP,
+  loweredHalf,
+  RUN_ON,
+  SLIDE,
+  standingHalf,
+  tierAt,
+  USUAL_RUN,
+  type RunMotion,
+  type RunOwn,
+} from './run/index.ts';
+export { bounceUp, copyLeaping, LONG_AIR, jumpFacts, type JumpFacts, type Leaping } from './jumping.ts';
 export { isStandable, USUAL_LEAP, type LeapMotion, type LeapOwn } from './leap/index.ts';
 export { isHeld, sideInput, sideOf, type Side } from './sideways.ts';
 export { headingInput, type RoamMotion, type RoamOwn } from './roam/index.ts';

@@ -48,8 +48,8 @@ export interface Jumping extends JumpNumbers {
   gone: number;
 }
 
-/** Longer in the air than any grace. */
-const LONG_AIR = 1000;
+/** Longer in the air than any grace. Ticks. */
+export const LONG_AIR = 1000;
 
 /**
  * Returns the speed at take-off with which the sum over ticks reaches the height exactly: velocity comes before

@@ -1,3 +1,13 @@
-export { JUMP, run, RUN_ON, SLIDE, USUAL_RUN } from './run.ts';
+export {
+  hasFloorBelow,
+  hasRoomToStand,
+  JUMP,
+  loweredHalf,
+  run,
+  RUN_ON,
+  SLIDE,
+  standingHalf,
+  USUAL_RUN,
+} from './run.ts';
 export { tierAt } from './sections.ts';
 export type { RunMotion, RunOwn } from './state.ts';

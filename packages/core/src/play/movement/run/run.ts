@@ -1,5 +1,5 @@
 import { FASTEST, noteOffGround, putAtRest, type GroundKind, type View } from '../../attempt/index.ts';
-import { isWall, moveBody, sectionsOf, type Grid } from '../../grid/index.ts';
+import { isWall, moveBody, sectionsOf, WALL_GAP, type Grid } from '../../grid/index.ts';
 import type { Ground, Project } from '../../../document/model/index.ts';
 import { mix, mixFloat } from '../../../basics/random/index.ts';
 import { TICK_SECONDS } from '../../rules/index.ts';
@@ -45,26 +45,24 @@ export const RUN_ON = 0;
 export const JUMP = 1;
 export const SLIDE = 2;
 
-/** Kept between a body and what it stands on. */
-const GAP = 1e-6;
 /** How much of the ground is seen at once, and how much of that lies behind the player. Units. */
 const SEEN = 34;
 const SEEN_BEHIND = 8;
 
 /** Half of its height, standing and low; never flatter than it is wide. Units. */
-const standing = (tall: number, radius: number): number => Math.max(radius, tall / 2);
-const lowered = (tall: number, radius: number): number => Math.max(radius, tall / 4);
+export const standingHalf = (tall: number, radius: number): number => Math.max(radius, tall / 2);
+export const loweredHalf = (tall: number, radius: number): number => Math.max(radius, tall / 4);
 
 /** Puts the feet of a body to the bottom of the cell in which its place lies. */
 function standIn(body: { y: number }, halfTall: number): void {
-  body.y = Math.floor(body.y) + 1 - halfTall - GAP;
+  body.y = Math.floor(body.y) + 1 - halfTall - WALL_GAP;
 }
 
-/** Is there room for a body that stands up from where its feet are? */
-function canStandUp({ grid }: View, body: { x: number; y: number; radius: number }, from: number, to: number): boolean {
-  const top = Math.floor(body.y + from - 2 * to);
-  const bottom = Math.floor(body.y + from - GAP * 2);
-  for (let column = Math.floor(body.x - body.radius); column <= Math.floor(body.x + body.radius); column++)
+/** Is there room for a body that stands up from where its feet are? @param from half of its height now @param to half of it once it stands */
+export function hasRoomToStand(grid: Grid, x: number, y: number, radius: number, from: number, to: number): boolean {
+  const top = Math.floor(y + from - 2 * to);
+  const bottom = Math.floor(y + from - WALL_GAP * 2);
+  for (let column = Math.floor(x - radius); column <= Math.floor(x + radius); column++)
     for (let row = top; row <= bottom; row++) if (isWall(grid, column, row)) return false;
   return true;
 }
@@ -74,10 +72,10 @@ const INPUTS = { none: RUN_ON, jump: JUMP, slide: SLIDE } as const;
 const movesOf = ({ player }: Pick<Project, 'player'>): Moves => player.moves.run ?? USUAL_RUN;
 
 /** Is there any floor below the body, at whatever depth? */
-function hasFloorBelow(grid: Grid, body: { x: number; y: number; radius: number }, halfTall: number): boolean {
-  const left = Math.floor(body.x - body.radius);
-  const right = Math.floor(body.x + body.radius);
-  for (let row = Math.floor(body.y + halfTall); row < grid.height; row++)
+export function hasFloorBelow(grid: Grid, x: number, y: number, radius: number, halfTall: number): boolean {
+  const left = Math.floor(x - radius);
+  const right = Math.floor(x + radius);
+  for (let row = Math.floor(y + halfTall); row < grid.height; row++)
     for (let column = left; column <= right; column++) if (isWall(grid, column, row)) return true;
   return false;
 }
@@ -101,7 +99,7 @@ export const run: GroundKind<RunMotion, RunOwn> = {
     };
   },
   start({ level }, body) {
-    const halfTall = standing((level.motion.body as RunMotion).tall, body.radius);
+    const halfTall = standingHalf((level.motion.body as RunMotion).tall, body.radius);
     standIn(body, halfTall);
     const {
       live: _live,
@@ -123,7 +121,7 @@ export const run: GroundKind<RunMotion, RunOwn> = {
       firstLive: 0,
     };
   },
-  halfOf: ({ motion: { body, player } }) => standing((body as RunMotion).tall, player.radius) - player.radius,
+  halfOf: ({ motion: { body, player } }) => standingHalf((body as RunMotion).tall, player.radius) - player.radius,
   onlyPart(own, part) {
     own.only = part;
   },
@@ -133,14 +131,14 @@ export const run: GroundKind<RunMotion, RunOwn> = {
     layAhead(state, own);
   },
   moveBody(_world, view, body, own, input) {
-    const tall = standing(own.tall, body.radius);
-    const low = lowered(own.tall, body.radius);
+    const tall = standingHalf(own.tall, body.radius);
+    const low = loweredHalf(own.tall, body.radius);
     const slides = input === SLIDE && (own.onFloor || own.low);
     if (slides && !own.low) {
       body.y += own.halfTall - low;
       own.halfTall = low;
       own.low = true;
-    } else if (!slides && own.low && canStandUp(view, body, own.halfTall, tall)) {
+    } else if (!slides && own.low && hasRoomToStand(view.grid, body.x, body.y, body.radius, own.halfTall, tall)) {
       body.y += own.halfTall - tall;
       own.halfTall = tall;
       own.low = false;
@@ -150,9 +148,9 @@ export const run: GroundKind<RunMotion, RunOwn> = {
     const { x, y, vy } = body;
     moveBody(view.grid, body, TICK_SECONDS, own.halfTall);
     // Whoever hits the far side of a pit falls: that is no wall in the way.
-    own.blocked = own.speed > 0 && body.vx === 0 && hasFloorBelow(view.grid, body, own.halfTall);
+    own.blocked = own.speed > 0 && body.vx === 0 && hasFloorBelow(view.grid, body.x, body.y, body.radius, own.halfTall);
     // Below the lower edge there is nothing: who comes to it has fallen.
-    own.fell = body.y + own.halfTall > view.grid.height - GAP * 4;
+    own.fell = body.y + own.halfTall > view.grid.height - WALL_GAP * 4;
     noteFloor(own, !own.fell && vy > 0 && body.vy === 0);
     body.half = own.halfTall - body.radius;
     const dx = body.x - x;
@@ -177,7 +175,7 @@ export const run: GroundKind<RunMotion, RunOwn> = {
     restJumping(own);
     own.low = false;
     own.blocked = false;
-    own.halfTall = standing(own.tall, body.radius);
+    own.halfTall = standingHalf(own.tall, body.radius);
     standIn(body, own.halfTall);
     body.half = own.halfTall - body.radius;
   },

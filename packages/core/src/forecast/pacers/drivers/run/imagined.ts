@@ -1,139 +1,37 @@
-import {
-  beyond,
-  collectablesOf,
-  enemiesOf,
-  hazardsOf,
-  type Area,
-  type AttemptState,
-  type Collectable,
-  type Enemy,
-} from '../../../../play/attempt/index.ts';
-import { bounceUp, copyLeaping, RUN_ON, type Leaping, type RunOwn } from '../../../../play/movement/index.ts';
-import { TICK_SECONDS } from '../../../../play/rules/index.ts';
+import { FIRE, type AttemptState } from '../../../../play/attempt/index.ts';
+import { RUN_ON } from '../../../../play/movement/index.ts';
 import type { Needs } from '../../goals/index.ts';
 import type { Player } from '../../driver.ts';
-import { copyMoving, imagineUntilActing, type Moving } from '../imagine.ts';
-import { inputAt, type Plan } from './plan.ts';
-import { forgetWays, isKnownWay, keepWay, lastsOnWay, noteWay, reachedOnWay } from './ways.ts';
+import { plannedFor } from '../../faults/reaction.ts';
+import { beginFlight, copyFlight, flightAtRest, flown, fly, noteNear, pieceAhead } from './flight.ts';
+import { NOTHING, type Plan } from './plan.ts';
+import { forgetWays, keepWay } from './ways.ts';
+
+export { anythingMoves } from './flight.ts';
 
 /**
  * The imagination of a player: its body from the tick at which it can act, and everything near. Scratch of the
  * present decision, so that no objects are made in it.
  */
 
-const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
-const own = {} as RunOwn;
+/** The body where its act begins, and as it is imagined. */
+const kept = flightAtRest();
+const flight = flightAtRest();
 
-/** The changing state of a running body; the rest stays the same for a whole decision. */
-interface Moment extends Moving, Leaping {
-  half: number;
-  halfTall: number;
-  low: boolean;
-  blocked: boolean;
-}
-
-const atRest = (): Moment => ({
-  ...{ x: 0, y: 0, vx: 0, vy: 0, half: 0, halfTall: 0, airTicks: 0, pressTicks: 0, jumpsLeft: 0 },
-  ...{ onFloor: false, held: false, rising: false, fell: false, low: false, blocked: false },
-});
-
-function keep(moment: Moment): void {
-  copyMoving(body, moment);
-  moment.half = body.half;
-  copyLeaping(own, moment);
-  moment.halfTall = own.halfTall;
-  moment.low = own.low;
-  moment.blocked = own.blocked;
-}
-
-function bringBack(moment: Moment): void {
-  copyMoving(moment, body);
-  body.half = moment.half;
-  copyLeaping(moment, own);
-  own.halfTall = moment.halfTall;
-  own.low = moment.low;
-  own.blocked = moment.blocked;
-}
-
-const kept = atRest();
-
-/** Enemies that may be met, and pieces that may be gathered. */
-const enemies: Enemy[] = [];
-const hazards: Area[] = [];
-const pieces: Collectable[] = [];
-/** Limit of the pieces that are considered: a bit each. */
-const MOST_PIECES = 31;
-/** Distance ahead and behind within which moving things are considered. Units. */
-const NEAR_AHEAD = 30;
-const NEAR_BEHIND = 4;
-/** Distance ahead within which still things are considered: the longest imagined time, and the reach of a body from there. */
-const AHEAD_SECONDS = 1.8;
-const AROUND = 2;
-
-const isNear = (x: number): boolean => x > body.x - NEAR_BEHIND && x < body.x + NEAR_AHEAD;
-
-/** Does what lies from here to there come under the body while it is imagined? Units. */
-const comesUp = (from: number, to: number): boolean =>
-  to > body.x - AROUND && from < body.x + own.speed * AHEAD_SECONDS + AROUND;
+const planned: Plan = { does: RUN_ON, from: 0, until: Number.POSITIVE_INFINITY };
 
 /** Begins a decision: everything is imagined from the tick at which it takes effect. @param needs pieces of which kinds are wanted */
-export function lookFrom(player: Player, state: AttemptState, needs: Needs): void {
-  imagineUntilActing(player, state, body, own);
-  keep(kept);
-  enemies.length = 0;
-  for (const enemy of enemiesOf(state).all) if (enemy.active && isNear(enemy.x)) enemies.push(enemy);
-  hazards.length = 0;
-  for (const area of hazardsOf(state.world.level)) if (comesUp(area.x, area.x + area.width)) hazards.push(area);
-  pieces.length = 0;
-  if (!needs.anythingToGather) return;
-  const { all, remaining, remainingCount } = collectablesOf(state);
-  const any = needs.gather.length - 1;
-  for (let i = 0; i < remainingCount; i++) {
-    const piece = all[remaining[i] as number] as Collectable;
-    if (!comesUp(piece.x, piece.x) || !(needs.gather[any] || needs.gather[piece.kind])) continue;
-    if (pieces.length < MOST_PIECES) pieces.push(piece);
+export function lookFrom({ reaction }: Player, state: AttemptState, needs: Needs): void {
+  beginFlight(state, kept);
+  for (let i = 0; i < reaction.ticks; i++) {
+    planned.does = (plannedFor(reaction, state.tick + i) % FIRE) as Plan['does'];
+    fly(kept, planned, state.tick, 0, i, i + 1, 0, 'never');
   }
+  noteNear(state, kept.x, needs);
 }
-
-/** Is there anything near that may come elsewhere than where it is? */
-export const anythingMoves = (): boolean => enemies.length > 0;
 
 /** Does the player stand on something, or slide, where its act begins? */
 export const standsAtStart = (): boolean => kept.onFloor;
-
-/** Does the imagined body meet something harmful in `ticks` ticks? @param clearance distance that it keeps, units */
-function isHurt(ticks: number, clearance: number): boolean {
-  if (own.fell || own.blocked) return true;
-  for (let i = 0; i < hazards.length; i++) {
-    const area = hazards[i] as Area;
-    if (body.x + clearance < area.x || body.x - clearance > area.x + area.width) continue;
-    if (body.y + body.half >= area.y && body.y - body.half <= area.y + area.height) return true;
-  }
-  const seconds = ticks * TICK_SECONDS;
-  for (let i = 0; i < enemies.length; i++) {
-    const enemy = enemies[i] as Enemy;
-    const dx = enemy.x + enemy.vx * seconds - body.x;
-    const dy = beyond(enemy.y + enemy.vy * seconds - body.y, body.half);
-    const touch = enemy.radius + body.radius;
-    if (dx * dx + dy * dy >= (touch + clearance) * (touch + clearance)) continue;
-    const isOnto = enemy.source.fromAbove === true && enemy.health > 0 && body.vy > 0 && dy > 0;
-    if (!isOnto) return true;
-    if (dx * dx + dy * dy < touch * touch) bounceUp(own, body);
-  }
-  return false;
-}
-
-/** Which pieces the imagined body reaches where it is, a bit each. */
-function reached({ world: { gatherReach } }: AttemptState): number {
-  let bits = 0;
-  for (let i = 0; i < pieces.length; i++) {
-    const piece = pieces[i] as Collectable;
-    const dx = piece.x - body.x;
-    const dy = beyond(piece.y - body.y, body.half);
-    if (dx * dx + dy * dy <= gatherReach * gatherReach) bits |= 1 << i;
-  }
-  return bits;
-}
 
 function countOf(bits: number): number {
   let count = 0;
@@ -141,15 +39,8 @@ function countOf(bits: number): number {
   return count;
 }
 
-/** A piece further ahead than a jump goes is not looked at yet. Units per unit of speed. */
-const IN_REACH_SECONDS = 0.8;
-
 /** Where the nearest wanted piece ahead lies, units; -1 for none in reach. */
-export function nearestPiece(): number {
-  let nearest = Number.POSITIVE_INFINITY;
-  for (const { x } of pieces) if (x > kept.x && x < nearest) nearest = x;
-  return nearest <= kept.x + own.speed * IN_REACH_SECONDS ? nearest : -1;
-}
+export const nearestPiece = (): number => pieceAhead(kept.x);
 
 /** How a plan goes. */
 export interface Outcome {
@@ -157,32 +48,36 @@ export interface Outcome {
   lasts: number;
   /** Pieces gathered until then. */
   gathers: number;
-  /** The tick after which the body stands again and the plan is over; endless where that does not come. */
-  done: number;
 }
 
 /** Scratch: what the last plan that was imagined came to. */
-export const outcome: Outcome = { lasts: 0, gathers: 0, done: 0 };
+const outcome: Outcome = { lasts: 0, gathers: 0 };
+
+function outcomeOf(lasts: number, reached: number): Outcome {
+  outcome.lasts = lasts;
+  outcome.gathers = countOf(reached);
+  return outcome;
+}
 
 /**
- * Runs the body by a plan. What it comes to stands in `outcome`.
+ * Runs the body by a plan.
  *
  * @param from ticks from now until the act
  */
 export function imagine(state: AttemptState, plan: Plan, from: number, horizon: number, clearance: number): Outcome {
-  bringBack(kept);
-  return goOn(state, plan, from, 0, horizon, clearance, false);
+  copyFlight(kept, flight);
+  fly(flight, plan, state.tick + from, from, 0, horizon, clearance, 'when hurt');
+  return outcomeOf(flown.lasts, flown.reached);
 }
 
 /** The body that just runs on until a press: presses that come later begin where it has come to. */
-const running = atRest();
+const running = flightAtRest();
 let ranTicks = 0;
 let ranReached = 0;
 
 /** Begins presses that come one after the other. */
 export function beginPresses(): void {
-  bringBack(kept);
-  keep(running);
+  copyFlight(kept, running);
   ranTicks = 0;
   ranReached = 0;
   forgetWays();
@@ -190,19 +85,11 @@ export function beginPresses(): void {
 
 /** Runs on up to a tick from the act. False where the body is hurt before. */
 export function runOnTo(state: AttemptState, from: number, ticks: number, clearance: number): boolean {
-  bringBack(running);
-  for (; ranTicks < ticks; ranTicks++) {
-    state.world.kind.moveBody(state.world, state.view, body, own, RUN_ON);
-    if (isHurt(from + ranTicks + 1, clearance)) return false;
-    ranReached |= reached(state);
-  }
-  keep(running);
-  return true;
+  fly(running, NOTHING, state.tick + from, from, ranTicks, ticks, clearance, 'when hurt');
+  ranTicks = ticks;
+  ranReached |= flown.reached;
+  return !flown.hurt;
 }
-
-/** Does the body stand, with nothing pressed that still counts, after an act? From there on it just runs. */
-const justRuns = (plan: Plan, now: number): boolean =>
-  now >= plan.until && own.onFloor && !own.low && own.pressTicks === 0;
 
 /** How a press goes that begins where the body has run on to. What lies behind it is taken from earlier presses that came to the same place. */
 export function imagineFromThere(
@@ -212,84 +99,32 @@ export function imagineFromThere(
   horizon: number,
   clearance: number,
 ): Outcome {
-  bringBack(running);
-  outcome.done = Number.POSITIVE_INFINITY;
-  outcome.lasts = horizon;
-  let bits = ranReached;
-  let beyondWay = 0;
-  let tick = ranTicks;
-  for (; tick < horizon; tick++) {
-    const now = state.tick + from + tick;
-    state.world.kind.moveBody(state.world, state.view, body, own, inputAt(plan, now));
-    if (isHurt(from + tick + 1, clearance)) {
-      outcome.lasts = tick;
-      break;
-    }
-    const here = reached(state);
-    bits |= here;
-    const runs = justRuns(plan, now);
-    if (runs && outcome.done > tick) outcome.done = tick;
-    if (runs && isKnownWay(tick, body.y)) {
-      outcome.lasts = lastsOnWay(tick);
-      beyondWay = here | reachedOnWay(tick);
-      bits |= beyondWay;
-      break;
-    }
-    noteWay(tick, runs ? body.y : Number.NaN, here);
-  }
-  keepWay(ranTicks, tick, outcome.lasts, beyondWay);
-  outcome.gathers = countOf(bits);
-  return outcome;
+  copyFlight(running, flight);
+  fly(flight, plan, state.tick + from, from, ranTicks, horizon, clearance, 'on a known way');
+  keepWay(ranTicks, flown.end, flown.lasts, flown.beyond);
+  return outcomeOf(flown.lasts, ranReached | flown.reached);
 }
 
-function goOn(
-  state: AttemptState,
-  plan: Plan,
-  from: number,
-  first: number,
-  horizon: number,
-  clearance: number,
-  untilDone: boolean,
-): Outcome {
-  const { world, view } = state;
-  let bits = 0;
-  outcome.done = Number.POSITIVE_INFINITY;
-  outcome.lasts = horizon;
-  for (let tick = first; tick < horizon; tick++) {
-    const now = state.tick + from + tick;
-    world.kind.moveBody(world, view, body, own, inputAt(plan, now));
-    if (isHurt(from + tick + 1, clearance)) {
-      outcome.lasts = tick;
-      break;
-    }
-    bits |= reached(state);
-    if (now >= plan.until && own.onFloor && !own.low && outcome.done > tick) {
-      outcome.done = tick;
-      if (untilDone) break;
-    }
-  }
-  outcome.gathers = countOf(bits);
-  return outcome;
-}
-
-const after = atRest();
+const after = flightAtRest();
+const next: Plan = { does: 0, from: 0, until: 0 };
 
 /** Can one who has done a plan go on for a while by one thing more? @param thens what may come next, ticks counted from when it stands again */
 export function canGoOn(state: AttemptState, plan: Plan, from: number, thens: readonly Plan[], ticks: number): boolean {
-  bringBack(kept);
-  goOn(state, plan, from, 0, plan.until - state.tick - from + 90, 0, true);
-  const { done } = outcome;
+  const acts = state.tick + from;
+  copyFlight(kept, after);
+  fly(after, plan, acts, from, 0, plan.until - acts + 90, 0, 'when done');
+  const { done } = flown;
   if (done === Number.POSITIVE_INFINITY) return false;
-  keep(after);
-  const now = state.tick + from + done + 1;
+  const begins = done + 1;
+  const ends = begins + ticks;
   for (const then of thens) {
-    bringBack(after);
-    own.held = false;
+    copyFlight(after, flight);
+    flight.held = false;
     next.does = then.does;
-    next.from = now + then.from;
-    next.until = now + then.until;
-    if (goOn(state, next, from, done + 1, done + 1 + ticks, 0, false).lasts >= done + 1 + ticks) return true;
+    next.from = acts + begins + then.from;
+    next.until = acts + begins + then.until;
+    fly(flight, next, acts, from, begins, ends, 0, 'when hurt');
+    if (!flown.hurt) return true;
   }
   return false;
 }
-const next: Plan = { does: 0, from: 0, until: 0 };
