@@ -1,4 +1,4 @@
-import { FASTEST, noteOffGround, putAtRest, type GroundKind, type View } from '../../attempt/index.ts';
+import { FASTEST, noteOffGround, putAtRest, type GroundKind } from '../../attempt/index.ts';
 import { isWall, moveBody, sectionsOf, WALL_GAP, type Grid } from '../../grid/index.ts';
 import type { Ground, Project } from '../../../document/model/index.ts';
 import { mix, mixFloat } from '../../../basics/random/index.ts';

@@ -1,12 +1,25 @@
-import { enemiesOf, type AttemptState, type Enemy, type View } from '../../../../play/attempt/index.ts';
+import type { AttemptState, Enemy, View } from '../../../../play/attempt/index.ts';
 import { cellAt, nextCellTowards, UNREACHABLE, wayIsClear, type Grid } from '../../../../play/grid/index.ts';
-import { isHeld, sideInput, sideOf, type LiftOwn, type Side } from '../../../../play/movement/index.ts';
+import { isHeld, sideInput, sideOf, type Side } from '../../../../play/movement/index.ts';
 import { TICK_SECONDS } from '../../../../play/rules/index.ts';
 import type { Player } from '../../driver.ts';
 import { pendingNeeds } from '../../goals/index.ts';
 import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
 import { isInShot, nearestToBeat, openGoalOf } from '../aims.ts';
-import { copyMoving, imagineUntilActing } from '../imagine.ts';
+import {
+  beginFlight,
+  copyFlight,
+  FAR_OFF,
+  flight,
+  flyOn,
+  HURT,
+  LONGEST_TICKS,
+  meetsMover,
+  nearness,
+  numbers,
+  TOO_NEAR,
+  type Flight,
+} from './flight.ts';
 
 /** Memory of a player on a lift ground between decisions. */
 export interface LiftMemory {
@@ -68,7 +81,6 @@ const plansOf = (holds: boolean, steers: boolean): readonly Plan[] =>
 /** Horizon of a flight as a multiple of the foresight. */
 const FORESIGHT_FACTOR = 1.6;
 const SHORTEST_TICKS = 36;
-const LONGEST_TICKS = 96;
 /** The steady hand: held while the body sinks faster than this times what it still has to rise. Per second. */
 const STEADY = 3;
 /** How far along its way a player looks for what it steers to. Cells. */
@@ -85,8 +97,7 @@ const DEGREES_PER_UNIT = 25;
 /** Nearer to the wanted column than this nobody steers. Units. */
 const IN_LINE = 0.15;
 const STEERED_SECONDS = 0.05;
-/** Distance of all moving things at which no further look is needed, and the time for which this holds. Units, ticks. */
-const FAR_OFF = 3;
+/** Time for which no further look is needed where all moving things are far off. Ticks. */
 const SURE_TICKS = 2 * TICKS_BETWEEN_DECISIONS;
 /** Distance kept from moving things: at least, and per unit of caution. Units. */
 const CLEARANCE = 0.06;
@@ -97,11 +108,6 @@ const PRICE = { hurt: 6000, leaves: 2500, tooNear: 2000, safe: 1500, there: 900,
 const HEIGHT_MARGIN = 0.3;
 
 /** Scratch of the decision at hand. */
-const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
-const own: LiftOwn = {
-  ...{ forward: 0, steer: 0, rise: 0, gravity: 0, mostUp: 0, mostDown: 0 },
-  ...{ begun: false, stopped: false, gone: 0 },
-};
 const aim = { x: 0, y: 0 };
 
 /** The cell that is steered to from each cell, plus 1, by distance map; 0 where it is not computed yet. */
@@ -172,9 +178,9 @@ function heightAhead(grid: Grid, distances: Int32Array, from: number): number {
 /** Sets the point that the imagined body steers to. */
 function lookAhead(state: AttemptState, distances: Int32Array, missed: number): void {
   const { grid } = state.view;
-  const from = cellAt(grid, body.x, body.y);
-  if (own.forward > 0 && distances[from] !== UNREACHABLE) {
-    aim.x = body.x;
+  const from = cellAt(grid, flight.x, flight.y);
+  if (numbers.forward > 0 && distances[from] !== UNREACHABLE) {
+    aim.x = flight.x;
     aim.y = heightAhead(grid, distances, from) / 2 + missed;
     return;
   }
@@ -186,11 +192,11 @@ function lookAhead(state: AttemptState, distances: Int32Array, missed: number): 
 
 /** The input of the steady hand. */
 function steady(): number {
-  const off = aim.x - body.x;
+  const off = aim.x - flight.x;
   // The next decision must not steer back what this one steers.
-  const inLine = Math.max(IN_LINE, own.steer * STEERED_SECONDS);
+  const inLine = Math.max(IN_LINE, numbers.steer * STEERED_SECONDS);
   const side = off > inLine ? 1 : off < -inLine ? -1 : 0;
-  return sideInput(side, body.vy > STEADY * (aim.y - body.y));
+  return sideInput(side, flight.vy > STEADY * (aim.y - flight.y));
 }
 
 /** Returns the input of a plan at one of its ticks. */
@@ -199,43 +205,13 @@ function inputOf([held, ticks, side]: Plan, tick: number): number {
   return tick < ticks ? sideInput(side ?? sideOf(input), held) : input;
 }
 
-const HURT = 1;
-const TOO_NEAR = 2;
-
-/** Where something will be that has gone so much further: what crosses a ground of that length comes in again. Units. */
-function placeLater(place: number, way: number, radius: number, length: number): number {
-  const later = place + way;
-  if (length === 0) return later;
-  return later > length + radius ? later - length - 2 * radius : later < -radius ? later + length + 2 * radius : later;
-}
-
-/** Scratch: how near anything comes in what is imagined, as the square of its distance. */
-let closest = Number.POSITIVE_INFINITY;
-
 /** Does the imagined body meet something harmful in `ticks` ticks, or come nearer to it than it wants? */
 function meets(state: AttemptState, memory: LiftMemory, ticks: number, clearance: number): number {
   const { world } = state;
   const { grid } = state.view;
-  if (memory.wallsHurt && own.stopped) return HURT;
-  if (world.hasAvoid && world.avoid[cellAt(grid, body.x, body.y)] === 1) return HURT;
-  const { all } = enemiesOf(state);
-  const seconds = ticks * TICK_SECONDS;
-  let met = 0;
-  for (let i = 0; i < all.length; i++) {
-    const enemy = all[i] as Enemy;
-    if (!enemy.active) continue;
-    const crosses = enemy.movement === 'cross';
-    const dx = placeLater(enemy.x, enemy.vx * seconds, enemy.radius, crosses ? grid.width : 0) - body.x;
-    const dy = placeLater(enemy.y, enemy.vy * seconds, enemy.radius, crosses ? grid.height : 0) - body.y;
-    const touch = enemy.radius + body.radius;
-    const reach = Math.max(0, touch + clearance);
-    const squared = dx * dx + dy * dy;
-    if (squared < closest) closest = squared;
-    if (squared >= reach * reach) continue;
-    if (squared < touch * touch) return HURT;
-    met = TOO_NEAR;
-  }
-  return met;
+  if (memory.wallsHurt && flight.stopped) return HURT;
+  if (world.hasAvoid && world.avoid[cellAt(grid, flight.x, flight.y)] === 1) return HURT;
+  return meetsMover(ticks, clearance);
 }
 
 /** Scratch: the enemy that is flown to so that it can be shot. */
@@ -244,9 +220,9 @@ let quarry: Enemy | undefined;
 /** Is the imagined body where it can shoot what it flies to? Flying on would end in it. */
 function isInShotThere(state: AttemptState): boolean {
   if (!quarry) return false;
-  const dx = quarry.x - body.x;
-  const dy = quarry.y - body.y;
-  return isInShot(state, body, quarry, Math.sqrt(dx * dx + dy * dy));
+  const dx = quarry.x - flight.x;
+  const dy = quarry.y - flight.y;
+  return isInShot(state, flight, quarry, Math.sqrt(dx * dx + dy * dy));
 }
 
 /** Is any place as good as another? */
@@ -255,11 +231,11 @@ const isFree = ({ goal, height }: LiftMemory): boolean => goal < 0 && height < 0
 /** Is the imagined body where it has to be? */
 function isThere(memory: LiftMemory, { grid }: View, distances: Int32Array): boolean {
   if (isFree(memory)) return false;
-  if (memory.height >= 0) return grid.height - body.y >= memory.height;
-  return distances[cellAt(grid, body.x, body.y)] === 0;
+  if (memory.height >= 0) return grid.height - flight.y >= memory.height;
+  return distances[cellAt(grid, flight.x, flight.y)] === 0;
 }
 
-/** How well a plan goes; the lower, the better. The imagined body stands where the plan begins. */
+/** How well a plan goes; the lower, the better. The imagined body stands where the plan begins. @param least lowest price until now: a plan that cannot be below it is not followed further */
 function priceOf(
   state: AttemptState,
   memory: LiftMemory,
@@ -269,8 +245,9 @@ function priceOf(
   distances: Int32Array,
   missed: number,
   clearance: number,
+  least: number,
 ): number {
-  const { world, view } = state;
+  const { view } = state;
   const { grid } = view;
   // A body that has arrived must stay, so the plan is followed to its end.
   const holding = isThere(memory, view, distances);
@@ -285,18 +262,20 @@ function priceOf(
       // It stays where it can shoot.
       if (isInShotThere(state)) {
         arrived = tick;
-        aim.x = body.x;
-        aim.y = body.y;
+        aim.x = flight.x;
+        aim.y = flight.y;
       }
     }
-    world.kind.moveBody(world, view, body, own, inputOf(plan, tick));
+    flyOn(inputOf(plan, tick));
     const met = meets(state, memory, from + tick + 1, clearance);
     if (met === HURT) return PRICE.hurt - tick * PRICE.sooner + plan[1];
     // The later it comes too near, the better: much can happen until then.
     if (met === TOO_NEAR && risked === 0) risked = PRICE.tooNear - tick * PRICE.sooner * 0.1;
     if (holding && left === 0 && !isThere(memory, view, distances)) left = PRICE.leaves - tick;
+    // Whatever comes, it is no cheaper than this.
+    if (risked + left - PRICE.there >= least) return risked + left;
     if (free || arrived >= 0) continue;
-    const way = distances[cellAt(grid, body.x, body.y)] as number;
+    const way = distances[cellAt(grid, flight.x, flight.y)] as number;
     if (way !== UNREACHABLE && way < nearest) {
       nearest = way;
       if (way === 0 && !holding) return risked + tick - PRICE.there;
@@ -304,13 +283,14 @@ function priceOf(
   }
   if (arrived >= 0) return risked + arrived - PRICE.there;
   if (free) return risked + plan[1] * 0.01;
-  const last = distances[cellAt(grid, body.x, body.y)] as number;
+  const last = distances[cellAt(grid, flight.x, flight.y)] as number;
   // How near it ends counts, and what it has come near to on the way; shorter plans first.
   const way = (last === UNREACHABLE ? PRICE.near : last) + nearest * 0.2;
-  return risked + left + way + Math.abs(aim.y - body.y) + plan[1] * 0.01;
+  return risked + left + way + Math.abs(aim.y - flight.y) + plan[1] * 0.01;
 }
 
-const held = { x: 0, y: 0, vx: 0, vy: 0 };
+/** The body where what is decided takes effect. */
+const begins: Flight = { ...flight };
 
 /** Returns the next input of a player of these abilities, an index into the actions of the kind of ground. */
 export function choosePlan(player: Player, state: AttemptState, memory: LiftMemory): number {
@@ -321,11 +301,11 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
   memory.height = needs.height;
   if (needs.height >= 0) needs.height = Math.min(grid.height - 0.5, needs.height + HEIGHT_MARGIN);
   player.fires = needs.anythingToBeat && world.level.motion.player.shooting !== null;
-  imagineUntilActing(player, state, body, own);
+  beginFlight(player, state);
   const from = player.reaction.ticks;
   // The first press lets everything begin.
-  if (!own.begun) return sideInput(0, true);
-  const here = cellAt(grid, body.x, body.y);
+  if (!flight.begun) return sideInput(0, true);
+  const here = cellAt(grid, flight.x, flight.y);
   const goal = openGoalOf(player, state, here);
   quarry = player.fires && goal >= 0 ? nearestToBeat(player, state, state.body) : undefined;
   const distances = maps.to(goal < 0 ? here : goal);
@@ -346,30 +326,25 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
     LONGEST_TICKS,
     Math.max(SHORTEST_TICKS, Math.round((abilities.foresightSeconds * FORESIGHT_FACTOR) / TICK_SECONDS)),
   );
-  copyMoving(body, held);
-  const { stopped } = own;
-  const again = (): void => {
-    copyMoving(held, body);
-    own.stopped = stopped;
-  };
+  copyFlight(flight, begins);
   let best = 0;
   let least = Number.POSITIVE_INFINITY;
-  const plans = plansOf(isThere(memory, view, distances), own.steer > 0);
+  const plans = plansOf(isThere(memory, view, distances), numbers.steer > 0);
   const isSure = state.tick < memory.sureUntil;
-  closest = Number.POSITIVE_INFINITY;
+  nearness.closest = Number.POSITIVE_INFINITY;
   for (let i = 0; i < plans.length && !isSure; i++) {
-    again();
-    const price = priceOf(state, memory, plans[i] as Plan, from, horizon, distances, missed, clearance);
+    copyFlight(begins, flight);
+    const price = priceOf(state, memory, plans[i] as Plan, from, horizon, distances, missed, clearance, least);
     if (price < least) {
       least = price;
       best = i;
     }
     // Where the steady hand alone is safe, nobody looks for anything else.
     if (i > 0 || price >= PRICE.safe) continue;
-    if (closest > FAR_OFF * FAR_OFF) memory.sureUntil = state.tick + SURE_TICKS;
+    if (nearness.closest > FAR_OFF * FAR_OFF) memory.sureUntil = state.tick + SURE_TICKS;
     break;
   }
-  again();
+  copyFlight(begins, flight);
   lookAhead(state, distances, missed);
   // Until the next decision: what the plan does for most of that time.
   let holds = 0;
@@ -379,7 +354,7 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
     const input = inputOf(plan, tick);
     if (tick === 0) side = sideOf(input);
     if (isHeld(input)) holds++;
-    world.kind.moveBody(world, view, body, own, input);
+    flyOn(input);
   }
   return sideInput(side, holds * 2 >= TICKS_BETWEEN_DECISIONS);
 }
@@ -389,10 +364,10 @@ const LOOKED_AT_TICKS = 30;
 
 /** Is a player who goes on doing this about to be hurt? */
 export function willBeHurt(player: Player, state: AttemptState, memory: LiftMemory, input: number): boolean {
-  imagineUntilActing(player, state, body, own);
+  beginFlight(player, state);
   const from = player.reaction.ticks;
   for (let tick = 0; tick < LOOKED_AT_TICKS; tick++) {
-    state.world.kind.moveBody(state.world, state.view, body, own, input);
+    flyOn(input);
     if (meets(state, memory, from + tick, 0) === HURT) return true;
   }
   return false;

@@ -66,7 +66,7 @@ export function copyFlight(from: Flight, to: Flight): void {
   to.blocked = from.blocked;
 }
 
-/** What stays the same for a whole decision: walls, numbers of the body, and what is near. Copied once, so that no object is read at a tick. */
+/** Walls, numbers of the body and things near, which stay the same for a whole decision. Copied once, so that no object is read at a tick. */
 let grid: Grid = { width: 0, height: 0, walls: new Uint8Array(0) };
 const body = {
   ...{ radius: 0, speed: 0, stepX: 0, pull: 0, takeOff: 0, shortHop: 0, graceTicks: 0, earlyTicks: 0 },
@@ -208,7 +208,7 @@ export interface Flown {
 /** Scratch: how the last flight went. */
 export const flown: Flown = { lasts: 0, hurt: false, reached: 0, done: 0, end: 0, beyond: 0 };
 
-/** What ends a flight before its last tick: also once the plan is done, or where it comes to a way that is known, it ends when hurt. */
+/** Condition that ends a flight before its last tick. Those about the plan and about known ways also end it when hurt. */
 export type Stops = 'when hurt' | 'when done' | 'on a known way' | 'never';
 
 /**
