@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { namesFor } from '../attempt/index.ts';
-import { literal, type Condition, type Level, type Piece } from '../../document/model/index.ts';
+import { literal, type Condition, type Level, type Piece, type Project } from '../../document/model/index.ts';
 import { atLeast, garden, is, rule } from '../../testing/index.ts';
 import { numbersIn, objectiveInWords } from './index.ts';
 
@@ -10,11 +10,14 @@ const group = (kind: 'all' | 'any' | 'inOrder', ...of: Condition[]): Condition =
 const say = numbersIn({}, { count: {}, worth: {} });
 
 /** The objective of the garden, won by conditions. */
-function objective(conditions: Condition[], change: (level: Level) => void = () => undefined): string {
+function objective(
+  conditions: Condition[],
+  change: (level: Level, project: Project) => void = () => undefined,
+): string {
   const project = garden({
     pieces: [exit],
     rules: conditions.map((when, index) => rule(`won-${index}`, when, [{ effect: 'win' }])),
-    change: (_project, level) => change(level),
+    change: (project, level) => change(level, project),
   });
   const level = project.levels['clover-steps']!;
   return objectiveInWords(project, level, namesFor(project, level), say);
@@ -37,5 +40,11 @@ describe('the objective of a level', () => {
       void (level.clock = { ...level.clock, limitSeconds: literal(30), atExpiry });
     expect(objective([], ends('win'))).toBe('Hold out until the clock ends.');
     expect(objective([], ends('grade'))).toBe('Earn a star before the clock ends.');
+  });
+
+  it('says a height in feet as it was typed', () => {
+    const inFeet = (_level: Level, project: Project): void =>
+      void (project.lengths = { metresPerUnit: 1, shown: 'feet' });
+    expect(objective([atLeast('h', { reading: 'height' }, 80 * 0.3048)], inFeet)).toBe('Get to a height of 80 ft.');
   });
 });

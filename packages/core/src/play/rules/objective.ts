@@ -9,26 +9,25 @@ const MOST_CHARACTERS = 400;
 /** Source: the international foot, 1959. */
 const METRES_PER_FOOT = 0.3048;
 
-/** How an amount is said: as its number at a slot, or as where it comes from. */
-export type SayAmount = (amount: Amount) => string;
+/** How an amount is said: as its number at a slot, or as where it comes from. @param scale what the number is multiplied by first */
+export type SayAmount = (amount: Amount, scale?: number) => string;
 
 /** Says amounts as their numbers at a slot, with two digits after the point at most. */
 export const numbersIn =
   (values: Values, placed: Placed): SayAmount =>
-  (amount) =>
-    String(Math.round(resolveAmount(amount, values, placed) * 100) / 100);
+  (amount, scale = 1) =>
+    String(Math.round(resolveAmount(amount, values, placed) * scale * 100) / 100);
 
 /** A height or a way in the unit that the project shows. @param units kept in units */
 function lengthInWords(amount: Amount, { lengths }: Names, say: SayAmount): string {
-  const number = Number(say(amount));
-  if (Number.isNaN(number)) return say(amount);
   const { metresPerUnit, shown } = lengths;
-  const [per, unit] = {
+  const [scale, unit] = {
     units: [1, 'units'],
     metres: [metresPerUnit, 'm'],
     feet: [metresPerUnit / METRES_PER_FOOT, 'ft'],
   }[shown] as [number, string];
-  return `${Number((number * per).toPrecision(4))} ${unit}`;
+  const said = say(amount, scale);
+  return Number.isNaN(Number(said)) ? said : `${said} ${unit}`;
 }
 
 const isPlace = (condition: Condition): boolean =>
