@@ -5,17 +5,16 @@ import {
   zonesOf,
   type AttemptState,
   type Collectable,
-  type View,
 } from '../../../../play/attempt/index.ts';
 import { cellAt } from '../../../../play/grid/index.ts';
-import { copyLeaping, isStandable, sideInput, type Leaping, type LeapOwn } from '../../../../play/movement/index.ts';
+import { isStandable, sideInput, type LeapOwn } from '../../../../play/movement/index.ts';
 import { TICK_SECONDS } from '../../../../play/rules/index.ts';
 import type { Player } from '../../driver.ts';
 import { needsToOpenTheWay, pendingNeeds } from '../../goals/index.ts';
 import { TICKS_BETWEEN_DECISIONS } from '../../player.ts';
-import { copyMoving, imagineUntilActing, type Moving } from '../imagine.ts';
+import { beginFlight, BEATS, begins, copyFlight, flight, flyOn, HURT, landed, meetsMover, TOO_NEAR } from './flight.ts';
 import { graphOf, ticksTo, type Graph } from './graph.ts';
-import { lookAround, near, turning, type Near } from './near.ts';
+import { lookAround } from './near.ts';
 import { IN_AIR, ON_FLOOR, inputAt, WAIT, type Move } from './moves.ts';
 
 /** Memory of a player on a leap ground between decisions. */
@@ -63,59 +62,12 @@ const PRICE = {
   beats: 8_000,
 } as const;
 
-/** Scratch of the decision at hand. */
-const body = { x: 0, y: 0, vx: 0, vy: 0, radius: 0, facing: 0, half: 0 };
-const own = {} as LeapOwn;
-
-/** A body as it is at one moment. */
-interface Moment extends Moving, Leaping {}
-const atRest = (): Moment => ({
-  ...{ x: 0, y: 0, vx: 0, vy: 0 },
-  ...{ onFloor: false, airTicks: 0, pressTicks: 0, held: false, rising: false, jumpsLeft: 0, fell: false },
-});
-
-function keep(moment: Moment): void {
-  copyMoving(body, moment);
-  copyLeaping(own, moment);
-}
-
-function bringBack(moment: Moment): void {
-  copyMoving(moment, body);
-  copyLeaping(moment, own);
-}
-
-/** Where what is decided takes effect, and where a move that is looked at has come down. */
-const kept = atRest();
-const landed = atRest();
-
-const HURT = 1;
-const BEATS = 2;
-const TOO_NEAR = 3;
-
 /** Does the imagined body meet something in `ticks` ticks, or come nearer to it than it wants? */
 function meets(state: AttemptState, ticks: number, clearance: number): number {
   const { world, view } = state;
-  if (own.fell) return HURT;
-  if (world.hasAvoid && world.avoid[cellAt(view.grid, body.x, body.y)] === 1) return HURT;
-  const seconds = ticks * TICK_SECONDS;
-  let met = 0;
-  for (let i = 0; i < near.count; i++) {
-    const seen = near.list[i] as Near;
-    const { enemy } = seen;
-    const x = turning(enemy.x + enemy.vx * seconds, seen);
-    const y = enemy.y + enemy.vy * seconds;
-    const dx = x - body.x;
-    const dy = y - body.y;
-    const touch = enemy.radius + body.radius;
-    const squared = dx * dx + dy * dy;
-    if (enemy.source.fromAbove && enemy.health > 0 && body.vy > 0 && body.y < y - enemy.radius * 0.5) {
-      if (squared < touch * touch) return BEATS;
-      continue;
-    }
-    if (squared < touch * touch) return HURT;
-    if (squared < (touch + clearance) * (touch + clearance)) met = TOO_NEAR;
-  }
-  return met;
+  if (flight.fell) return HURT;
+  if (world.hasAvoid && world.avoid[cellAt(view.grid, flight.x, flight.y)] === 1) return HURT;
+  return meetsMover(ticks, clearance);
 }
 
 /** Moves after a landing: stand, go on, turn back, jump again. */
@@ -131,15 +83,14 @@ const AFTER_TICKS = 24;
 
 /** Does the imagined body have a move in `ticks` ticks that does not hurt it at once? */
 function canGoOn(state: AttemptState, ticks: number): boolean {
-  const { world, view } = state;
-  keep(landed);
+  copyFlight(flight, landed);
   for (const move of AFTERWARDS) {
-    bringBack(landed);
+    copyFlight(landed, flight);
     // A jump begins with a press.
-    own.held = false;
+    flight.held = false;
     let tick = 0;
     while (tick < AFTER_TICKS) {
-      world.kind.moveBody(world, view, body, own, inputAt(move, tick));
+      flyOn(inputAt(move, tick));
       tick++;
       if (meets(state, ticks + tick, 0) === HURT) break;
       if (tick === AFTER_TICKS) return true;
@@ -152,15 +103,15 @@ function canGoOn(state: AttemptState, ticks: number): boolean {
 function ticksFrom(state: AttemptState, distances: Float64Array): number {
   const { view } = state;
   const { grid } = view;
-  return distances[footing(view, cellAt(grid, body.x, body.y))] as number;
+  return distances[footing(state, cellAt(grid, flight.x, flight.y))] as number;
 }
 
 /** The cell that a body stands in: the one beside where it stands with one foot. */
-function footing(view: View, cell: number): number {
+function footing({ view, own }: AttemptState, cell: number): number {
   const { grid } = view;
-  if (isStandable(view, own, cell % grid.width, Math.floor(cell / grid.width))) return cell;
-  const beside = cell + (body.x - Math.floor(body.x) < 0.5 ? -1 : 1);
-  return isStandable(view, own, beside % grid.width, Math.floor(beside / grid.width)) ? beside : cell;
+  if (isStandable(view, own as LeapOwn, cell % grid.width, Math.floor(cell / grid.width))) return cell;
+  const beside = cell + (flight.x - Math.floor(flight.x) < 0.5 ? -1 : 1);
+  return isStandable(view, own as LeapOwn, beside % grid.width, Math.floor(beside / grid.width)) ? beside : cell;
 }
 
 /** How long what a price is for takes, in ticks; much longer where it goes badly. */
@@ -177,22 +128,21 @@ function priceOf(
   clearance: number,
   least = Number.POSITIVE_INFINITY,
 ): number {
-  const { world, view } = state;
+  const { view } = state;
   const from = player.reaction.ticks;
-  const begins = own.onFloor;
-  let left = !begins;
+  let left = !flight.onFloor;
   let passed = -1;
   let risked = 0;
   for (let tick = 0; tick < LONGEST; tick++) {
-    world.kind.moveBody(world, view, body, own, inputAt(move, tick));
+    flyOn(inputAt(move, tick));
     const met = meets(state, from + tick + 1, clearance);
     if (met === HURT) return PRICE.hurt - tick * 10;
     if (met === TOO_NEAR && risked === 0) risked = PRICE.tooNear - tick * 10;
     if (met === BEATS) return player.needs.anythingToBeat ? tick - PRICE.beats : tick + 100;
     // Coming there is worth it only to who lands after it.
-    if (goal >= 0 && passed < 0 && cellAt(view.grid, body.x, body.y) === goal) passed = tick;
-    if (!own.onFloor) left = true;
-    const done = own.onFloor && (left ? tick > 2 : tick >= WALK_TICKS);
+    if (goal >= 0 && passed < 0 && cellAt(view.grid, flight.x, flight.y) === goal) passed = tick;
+    if (!flight.onFloor) left = true;
+    const done = flight.onFloor && (left ? tick > 2 : tick >= WALK_TICKS);
     if (!done) continue;
     if (passed >= 0) return passed + risked - PRICE.there;
     const on = ticksFrom(state, distances);
@@ -275,9 +225,9 @@ function chooseGoal(player: Player, state: AttemptState, graph: Graph, here: num
 function standingCell(state: AttemptState): number {
   const { view } = state;
   const { grid } = view;
-  const cell = footing(view, cellAt(grid, body.x, body.y));
+  const cell = footing(state, cellAt(grid, flight.x, flight.y));
   for (let below = cell; below < grid.walls.length; below += grid.width)
-    if (isStandable(view, own, below % grid.width, Math.floor(below / grid.width))) return below;
+    if (isStandable(view, state.own as LeapOwn, below % grid.width, Math.floor(below / grid.width))) return below;
   return cell;
 }
 
@@ -287,14 +237,14 @@ export function chooseMove(player: Player, state: AttemptState, memory: LeapMemo
   const misjudged = stream.nextBell() * player.reaction.ticks * TICK_SECONDS * TIMING_ERROR_SHARE;
   pendingNeeds(state, needs);
   player.fires = needs.anythingToBeat && state.world.level.motion.player.shooting !== null;
-  imagineUntilActing(player, state, body, own);
+  beginFlight(player, state);
   const clearance = CLEARANCE + abilities.cautionUnits * CLEARANCE_PER_CAUTION;
-  lookAround(state, body, own.speed, clearance);
+  lookAround(state, clearance);
   const graph = graphOf(state);
   // In the air a goal is kept: what is below says little of what is near.
   const { remainingCount } = collectablesOf(state);
   const isOld = state.tick - memory.goalTick >= TICKS_BETWEEN_GOALS || remainingCount !== memory.pieces;
-  if (memory.goal < 0 || (own.onFloor && isOld)) {
+  if (memory.goal < 0 || (flight.onFloor && isOld)) {
     const here = standingCell(state);
     memory.goal = chooseGoal(player, state, graph, here);
     if (memory.goal < 0 && state.observed.gates.length > 0) {
@@ -307,29 +257,29 @@ export function chooseMove(player: Player, state: AttemptState, memory: LeapMemo
   const { goal } = memory;
   const distances = ticksTo(graph, goal);
   // A take-off at the wrong time means that the player believes itself elsewhere.
-  body.x += body.vx * misjudged;
-  keep(kept);
+  flight.x += flight.vx * misjudged;
+  copyFlight(flight, begins);
   const going = priceOf(player, state, memory.move, goal, distances, clearance);
-  bringBack(kept);
+  copyFlight(begins, flight);
   // A move that goes as expected continues.
   if (going < PRICE.lost && going <= memory.price + AS_THOUGHT) return goOn(memory, memory.move, going);
   // The search ends at a way that cannot be faster. Waiting is tried last.
-  const here = own.onFloor ? footing(state.view, cellAt(state.view.grid, body.x, body.y)) : -1;
+  const here = flight.onFloor ? footing(state, cellAt(state.view.grid, flight.x, flight.y)) : -1;
   const quick = here < 0 ? memory.price : (distances[here] as number);
-  const moves = own.onFloor ? ON_FLOOR : IN_AIR;
+  const moves = flight.onFloor ? ON_FLOOR : IN_AIR;
   let best: Move = WAIT;
   let least = Number.POSITIVE_INFINITY;
   for (let i = 0; i < moves.length && ticksOf(least) > quick; i++) {
-    bringBack(kept);
+    copyFlight(begins, flight);
     const move = moves[i] as Move;
     const price = priceOf(player, state, move, goal, distances, clearance, least);
     if (price >= least) continue;
     least = price;
     best = move;
   }
-  bringBack(kept);
+  copyFlight(begins, flight);
   // A jump begins with a press: who still holds lets go first.
-  if (own.onFloor && own.held && best.jumpTicks > 0) {
+  if (flight.onFloor && flight.held && best.jumpTicks > 0) {
     memory.price = Number.NEGATIVE_INFINITY;
     return sideInput(best.side, false);
   }
@@ -351,10 +301,10 @@ const LOOKED_AT_TICKS = 30;
 
 /** Is a player who goes on doing this about to be hurt? */
 export function willBeHurt(player: Player, state: AttemptState, input: number): boolean {
-  imagineUntilActing(player, state, body, own);
-  lookAround(state, body, own.speed, 0);
+  beginFlight(player, state);
+  lookAround(state, 0);
   for (let tick = 0; tick < LOOKED_AT_TICKS; tick++) {
-    state.world.kind.moveBody(state.world, state.view, body, own, input);
+    flyOn(input);
     if (meets(state, player.reaction.ticks + tick, 0) === HURT) return true;
   }
   return false;
