@@ -16,9 +16,10 @@ export const WALL_GAP = 1e-6;
 export const BELOW_TOUCH = 1e-9;
 
 /** No body goes further than this in one tick, or it could pass through a wall. Units. */
-export const LONGEST_STEP = 0.45;
+const LONGEST_STEP = 0.45;
 
-const limited = (step: number): number =>
+/** Returns the step of a body in one tick, within what it may go at once. Units. */
+export const limitedStep = (step: number): number =>
   step > LONGEST_STEP ? LONGEST_STEP : step < -LONGEST_STEP ? -LONGEST_STEP : step;
 
 /**
@@ -29,7 +30,7 @@ const limited = (step: number): number =>
  */
 export function moveBody(grid: Grid, body: Body, seconds: number, halfTall = body.radius): void {
   const { radius } = body;
-  const stepX = limited(body.vx * seconds);
+  const stepX = limitedStep(body.vx * seconds);
   if (stepX !== 0) {
     const x = body.x + stepX;
     const edge = Math.floor(stepX > 0 ? x + radius : x - radius);
@@ -38,7 +39,7 @@ export function moveBody(grid: Grid, body: Body, seconds: number, halfTall = bod
       body.vx = 0;
     } else body.x = x;
   }
-  const stepY = limited(body.vy * seconds);
+  const stepY = limitedStep(body.vy * seconds);
   if (stepY !== 0) {
     const y = body.y + stepY;
     const edge = Math.floor(stepY > 0 ? y + halfTall : y - halfTall);

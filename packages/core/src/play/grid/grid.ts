@@ -46,14 +46,16 @@ export function isWall(grid: Grid, column: number, row: number): boolean {
 }
 
 /** Is any cell of this column a wall, from one row to another, both included? */
-export function isWallInColumn(grid: Grid, column: number, top: number, bottom: number): boolean {
-  for (let row = top; row <= bottom; row++) if (isWall(grid, column, row)) return true;
+export function isWallInColumn({ walls, width, height }: Grid, column: number, top: number, bottom: number): boolean {
+  if (column < 0 || column >= width || top < 0 || bottom >= height) return true;
+  for (let row = top; row <= bottom; row++) if (walls[row * width + column] === 1) return true;
   return false;
 }
 
 /** Is any cell of this row a wall, from one column to another, both included? */
-export function isWallInRow(grid: Grid, row: number, left: number, right: number): boolean {
-  for (let column = left; column <= right; column++) if (isWall(grid, column, row)) return true;
+export function isWallInRow({ walls, width, height }: Grid, row: number, left: number, right: number): boolean {
+  if (row < 0 || row >= height || left < 0 || right >= width) return true;
+  for (let column = left; column <= right; column++) if (walls[row * width + column] === 1) return true;
   return false;
 }
 

@@ -1,9 +1,10 @@
-import { FIRE, type AttemptState, type Enemy } from '../../../../play/attempt/index.ts';
-import { BELOW_TOUCH, LONGEST_STEP, WALL_GAP, type Grid } from '../../../../play/grid/index.ts';
+import type { AttemptState, Enemy } from '../../../../play/attempt/index.ts';
+import { WALL_GAP, type Grid } from '../../../../play/grid/index.ts';
 import { isHeld, LONG_AIR, sideOf, type LeapOwn } from '../../../../play/movement/index.ts';
 import { secondsToTicks, TICK_SECONDS } from '../../../../play/rules/index.ts';
 import type { Player } from '../../driver.ts';
-import { plannedFor } from '../../faults/reaction.ts';
+import { moveImagined } from '../moveImagined.ts';
+import { movePlanned } from '../plannedInputs.ts';
 
 /**
  * The body on a leap ground as a player imagines it. Everything that stays the same for a decision is copied once, so that a
@@ -58,7 +59,7 @@ let grid: Grid = { width: 0, height: 0, walls: new Uint8Array(0) };
 let ledges: LeapOwn['ledges'] = new Uint8Array(0);
 
 /** Begins a flight where the player will be when its present decision takes effect, by its earlier decisions. */
-export function beginFlight({ reaction }: Pick<Player, 'reaction'>, state: AttemptState): void {
+export function beginFlight(player: Pick<Player, 'reaction'>, state: AttemptState): void {
   const { body, view, tick } = state;
   const own = state.own as LeapOwn;
   grid = view.grid;
@@ -84,24 +85,7 @@ export function beginFlight({ reaction }: Pick<Player, 'reaction'>, state: Attem
   flight.held = own.held;
   flight.rising = own.rising;
   flight.fell = own.fell;
-  for (let i = 0; i < reaction.ticks; i++) flyOn(plannedFor(reaction, tick + i) % FIRE);
-}
-
-const limited = (step: number): number =>
-  step > LONGEST_STEP ? LONGEST_STEP : step < -LONGEST_STEP ? -LONGEST_STEP : step;
-
-function isWallInColumn(column: number, top: number, bottom: number): boolean {
-  const { walls, width, height } = grid;
-  if (column < 0 || column >= width || top < 0 || bottom >= height) return true;
-  for (let row = top; row <= bottom; row++) if (walls[row * width + column] === 1) return true;
-  return false;
-}
-
-function isWallInRow(row: number, left: number, right: number): boolean {
-  const { walls, width, height } = grid;
-  if (row < 0 || row >= height || left < 0 || right >= width) return true;
-  for (let column = left; column <= right; column++) if (walls[row * width + column] === 1) return true;
-  return false;
+  movePlanned(player, tick, flyOn);
 }
 
 /** Row of the ledge that feet come down through, or -1. @param before where the feet were @param feet where they are now, units */
@@ -140,34 +124,17 @@ export function flyOn(input: number): void {
   const falls = vy > 0;
   const before = flight.y + radius;
   flight.vx = vx;
-  const stepX = limited(vx * TICK_SECONDS);
-  if (stepX !== 0) {
-    const x = flight.x + stepX;
-    const edge = Math.floor(stepX > 0 ? x + radius : x - radius);
-    if (isWallInColumn(edge, Math.floor(flight.y - radius), Math.floor(flight.y + radius - BELOW_TOUCH))) {
-      flight.x = stepX > 0 ? edge - radius - WALL_GAP : edge + 1 + radius + WALL_GAP;
-      flight.vx = 0;
-    } else flight.x = x;
-  }
-  const stepY = limited(vy * TICK_SECONDS);
-  if (stepY !== 0) {
-    const y = flight.y + stepY;
-    const edge = Math.floor(stepY > 0 ? y + radius : y - radius);
-    if (isWallInRow(edge, Math.floor(flight.x - radius), Math.floor(flight.x + radius - BELOW_TOUCH))) {
-      flight.y = stepY > 0 ? edge - radius - WALL_GAP : edge + 1 + radius + WALL_GAP;
-      vy = 0;
-    } else flight.y = y;
-  }
+  flight.vy = vy;
+  moveImagined(grid, flight, radius);
   if (falls) {
     const row = ledgeBelow(flight.x, before, flight.y + radius);
     if (row >= 0) {
       flight.y = row - radius - WALL_GAP;
-      vy = 0;
+      flight.vy = 0;
     }
   }
-  flight.vy = vy;
   flight.fell = flight.y + radius > grid.height - WALL_GAP * 4;
-  flight.onFloor = !flight.fell && falls && vy === 0;
+  flight.onFloor = !flight.fell && falls && flight.vy === 0;
   if (flight.onFloor) {
     flight.airTicks = 0;
     flight.jumpsLeft = numbers.jumpsInAir;

@@ -1,9 +1,10 @@
-import { enemiesOf, FIRE, type AttemptState } from '../../../../play/attempt/index.ts';
-import { BELOW_TOUCH, LONGEST_STEP, WALL_GAP, type Grid } from '../../../../play/grid/index.ts';
+import { enemiesOf, type AttemptState } from '../../../../play/attempt/index.ts';
+import type { Grid } from '../../../../play/grid/index.ts';
 import { isHeld, sideOf, type LiftOwn } from '../../../../play/movement/index.ts';
 import { TICK_SECONDS } from '../../../../play/rules/index.ts';
 import type { Player } from '../../driver.ts';
-import { plannedFor } from '../../faults/reaction.ts';
+import { moveImagined } from '../moveImagined.ts';
+import { movePlanned } from '../plannedInputs.ts';
 
 /**
  * The body on a lift ground as a player imagines it. Everything that stays the same for a decision is copied once, so that a
@@ -41,7 +42,7 @@ let grid: Grid = { width: 0, height: 0, walls: new Uint8Array(0) };
 const movers = { count: 0, x: [0], y: [0], vx: [0], vy: [0], radius: [0], width: [0], height: [0] };
 
 /** Begins a flight where the player will be when its present decision takes effect, by its earlier decisions. */
-export function beginFlight({ reaction }: Pick<Player, 'reaction'>, state: AttemptState): void {
+export function beginFlight(player: Pick<Player, 'reaction'>, state: AttemptState): void {
   const { body, view, tick } = state;
   const own = state.own as LiftOwn;
   grid = view.grid;
@@ -58,8 +59,8 @@ export function beginFlight({ reaction }: Pick<Player, 'reaction'>, state: Attem
   flight.vy = body.vy;
   flight.begun = own.begun;
   flight.stopped = own.stopped;
-  for (let i = 0; i < reaction.ticks; i++) flyOn(plannedFor(reaction, tick + i) % FIRE);
-  noteMovers(state, reaction.ticks);
+  movePlanned(player, tick, flyOn);
+  noteMovers(state, player.reaction.ticks);
 }
 
 /** Nothing is imagined for longer, counted from where the decision takes effect. Ticks. */
@@ -99,23 +100,6 @@ function noteMovers(state: AttemptState, from: number): void {
   }
 }
 
-function isWallInColumn(column: number, top: number, bottom: number): boolean {
-  const { walls, width, height } = grid;
-  if (column < 0 || column >= width || top < 0 || bottom >= height) return true;
-  for (let row = top; row <= bottom; row++) if (walls[row * width + column] === 1) return true;
-  return false;
-}
-
-function isWallInRow(row: number, left: number, right: number): boolean {
-  const { walls, width, height } = grid;
-  if (row < 0 || row >= height || left < 0 || right >= width) return true;
-  for (let column = left; column <= right; column++) if (walls[row * width + column] === 1) return true;
-  return false;
-}
-
-const limited = (step: number): number =>
-  step > LONGEST_STEP ? LONGEST_STEP : step < -LONGEST_STEP ? -LONGEST_STEP : step;
-
 /** Moves the body by one tick. */
 export function flyOn(input: number): void {
   flight.stopped = false;
@@ -127,26 +111,8 @@ export function flyOn(input: number): void {
   const vy = wanted < -mostUp ? -mostUp : wanted > mostDown ? mostDown : wanted;
   flight.vx = vx;
   flight.vy = vy;
-  const stepX = limited(vx * TICK_SECONDS);
-  if (stepX !== 0) {
-    const x = flight.x + stepX;
-    const edge = Math.floor(stepX > 0 ? x + radius : x - radius);
-    if (isWallInColumn(edge, Math.floor(flight.y - radius), Math.floor(flight.y + radius - BELOW_TOUCH))) {
-      flight.x = stepX > 0 ? edge - radius - WALL_GAP : edge + 1 + radius + WALL_GAP;
-      flight.vx = 0;
-      flight.stopped = true;
-    } else flight.x = x;
-  }
-  const stepY = limited(vy * TICK_SECONDS);
-  if (stepY !== 0) {
-    const y = flight.y + stepY;
-    const edge = Math.floor(stepY > 0 ? y + radius : y - radius);
-    if (isWallInRow(edge, Math.floor(flight.x - radius), Math.floor(flight.x + radius - BELOW_TOUCH))) {
-      flight.y = stepY > 0 ? edge - radius - WALL_GAP : edge + 1 + radius + WALL_GAP;
-      flight.vy = 0;
-      flight.stopped = true;
-    } else flight.y = y;
-  }
+  moveImagined(grid, flight, radius);
+  flight.stopped = flight.vx !== vx || flight.vy !== vy;
 }
 
 /** Where something will be that has gone so much further: what crosses a ground of that length comes in again. Units. */

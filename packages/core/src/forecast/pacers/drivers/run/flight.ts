@@ -7,7 +7,7 @@ import {
   type AttemptState,
   type Collectable,
 } from '../../../../play/attempt/index.ts';
-import { BELOW_TOUCH, LONGEST_STEP, WALL_GAP, type Grid } from '../../../../play/grid/index.ts';
+import { BELOW_TOUCH, limitedStep, WALL_GAP, type Grid } from '../../../../play/grid/index.ts';
 import {
   hasFloorBelow,
   hasRoomToStand,
@@ -93,7 +93,7 @@ export function beginFlight({ world, view, body: from, own: ownOfKind }: Attempt
   grid = view.grid;
   body.radius = from.radius;
   body.speed = own.speed;
-  body.stepX = Math.min(LONGEST_STEP, Math.max(-LONGEST_STEP, own.speed * TICK_SECONDS));
+  body.stepX = limitedStep(own.speed * TICK_SECONDS);
   body.pull = own.gravity * TICK_SECONDS;
   body.takeOff = own.takeOff;
   body.shortHop = own.shortHop;
@@ -284,9 +284,7 @@ export function fly(
       else if (stepX > 0) x = edge - radius - WALL_GAP;
       else x = edge + 1 + radius + WALL_GAP;
     }
-    let stepY = vy * TICK_SECONDS;
-    if (stepY > LONGEST_STEP) stepY = LONGEST_STEP;
-    else if (stepY < -LONGEST_STEP) stepY = -LONGEST_STEP;
+    const stepY = limitedStep(vy * TICK_SECONDS);
     if (stepY !== 0) {
       const nextY = y + stepY;
       const edge = Math.floor(stepY > 0 ? nextY + halfTall : nextY - halfTall);

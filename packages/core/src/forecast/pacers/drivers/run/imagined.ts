@@ -1,8 +1,8 @@
-import { FIRE, type AttemptState } from '../../../../play/attempt/index.ts';
+import type { AttemptState } from '../../../../play/attempt/index.ts';
 import { RUN_ON } from '../../../../play/movement/index.ts';
 import type { Needs } from '../../goals/index.ts';
 import type { Player } from '../../driver.ts';
-import { plannedFor } from '../../faults/reaction.ts';
+import { movePlanned } from '../plannedInputs.ts';
 import { beginFlight, copyFlight, flightAtRest, flown, fly, noteNear, pieceAhead } from './flight.ts';
 import { NOTHING, type Plan } from './plan.ts';
 import { forgetWays, keepWay } from './ways.ts';
@@ -21,12 +21,12 @@ const flight = flightAtRest();
 const planned: Plan = { does: RUN_ON, from: 0, until: Number.POSITIVE_INFINITY };
 
 /** Begins a decision: everything is imagined from the tick at which it takes effect. @param needs pieces of which kinds are wanted */
-export function lookFrom({ reaction }: Player, state: AttemptState, needs: Needs): void {
+export function lookFrom(player: Player, state: AttemptState, needs: Needs): void {
   beginFlight(state, kept);
-  for (let i = 0; i < reaction.ticks; i++) {
-    planned.does = (plannedFor(reaction, state.tick + i) % FIRE) as Plan['does'];
-    fly(kept, planned, state.tick, 0, i, i + 1, 0, 'never');
-  }
+  movePlanned(player, state.tick, (input, tick) => {
+    planned.does = input as Plan['does'];
+    fly(kept, planned, state.tick, 0, tick, tick + 1, 0, 'never');
+  });
   noteNear(state, kept.x, needs);
 }
 
