@@ -14,7 +14,7 @@ export {
   type RunMotion,
   type RunOwn,
 } from './run/index.ts';
-export { jumpFacts, LONG_AIR, type JumpFacts } from './jumping.ts';
+export { copyLeaping, jumpFacts, LONG_AIR, type JumpFacts, type Leaping } from './jumping.ts';
 export { isStandable, USUAL_LEAP, type LeapMotion, type LeapOwn } from './leap/index.ts';
 export { isHeld, sideInput, sideOf, type Side } from './sideways.ts';
 export { headingInput, type RoamMotion, type RoamOwn } from './roam/index.ts';

@@ -61,6 +61,20 @@ export function takeOffOf({ gravity, jumpHeight }: Pick<JumpNumbers, 'gravity' |
   return (step + Math.sqrt(step * step + 8 * gravity * jumpHeight)) / 2;
 }
 
+/** The changing state of a jumping body. */
+export type Leaping = Pick<Jumping, 'onFloor' | 'airTicks' | 'pressTicks' | 'held' | 'rising' | 'jumpsLeft' | 'fell'>;
+
+/** Makes one body's state that of another; its numbers stay. */
+export function copyLeaping(from: Leaping, to: Leaping): void {
+  to.onFloor = from.onFloor;
+  to.airTicks = from.airTicks;
+  to.pressTicks = from.pressTicks;
+  to.held = from.held;
+  to.rising = from.rising;
+  to.jumpsLeft = from.jumpsLeft;
+  to.fell = from.fell;
+}
+
 /** Makes one body another: its numbers and its state. */
 export function copyJumping(from: Jumping, to: Jumping): void {
   to.gravity = from.gravity;
@@ -71,13 +85,7 @@ export function copyJumping(from: Jumping, to: Jumping): void {
   to.jumpsInAir = from.jumpsInAir;
   to.takeOff = from.takeOff;
   to.gone = from.gone;
-  to.onFloor = from.onFloor;
-  to.airTicks = from.airTicks;
-  to.pressTicks = from.pressTicks;
-  to.held = from.held;
-  to.rising = from.rising;
-  to.jumpsLeft = from.jumpsLeft;
-  to.fell = from.fell;
+  copyLeaping(from, to);
 }
 
 /** A body in the air that has done nothing yet. */

@@ -1,6 +1,6 @@
 import type { AttemptState, Enemy } from '../../../../play/attempt/index.ts';
 import { WALL_GAP, type Grid } from '../../../../play/grid/index.ts';
-import { isHeld, LONG_AIR, sideOf, type LeapOwn } from '../../../../play/movement/index.ts';
+import { copyLeaping, isHeld, LONG_AIR, sideOf, type Leaping, type LeapOwn } from '../../../../play/movement/index.ts';
 import { secondsToTicks, TICK_SECONDS } from '../../../../play/rules/index.ts';
 import type { Player } from '../../driver.ts';
 import { moveImagined } from '../moveImagined.ts';
@@ -12,18 +12,11 @@ import { movePlanned } from '../plannedInputs.ts';
  */
 
 /** The changing state of a flight. Units, units per second, ticks. */
-export interface Flight {
+export interface Flight extends Leaping {
   x: number;
   y: number;
   vx: number;
   vy: number;
-  airTicks: number;
-  pressTicks: number;
-  jumpsLeft: number;
-  onFloor: boolean;
-  held: boolean;
-  rising: boolean;
-  fell: boolean;
 }
 
 const atRest = (): Flight => ({
@@ -36,6 +29,7 @@ export const flight = atRest();
 export const begins = atRest();
 export const landed = atRest();
 
+/** Makes one flight another. It is called for each plan, so that it copies member by member. */
 export function copyFlight(from: Flight, to: Flight): void {
   to.x = from.x;
   to.y = from.y;
@@ -78,13 +72,7 @@ export function beginFlight(player: Pick<Player, 'reaction'>, state: AttemptStat
   flight.y = body.y;
   flight.vx = body.vx;
   flight.vy = body.vy;
-  flight.airTicks = own.airTicks;
-  flight.pressTicks = own.pressTicks;
-  flight.jumpsLeft = own.jumpsLeft;
-  flight.onFloor = own.onFloor;
-  flight.held = own.held;
-  flight.rising = own.rising;
-  flight.fell = own.fell;
+  copyLeaping(own, flight);
   movePlanned(player, tick, flyOn);
 }
 

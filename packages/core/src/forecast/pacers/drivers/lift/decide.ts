@@ -301,7 +301,8 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
   memory.height = needs.height;
   if (needs.height >= 0) needs.height = Math.min(grid.height - 0.5, needs.height + HEIGHT_MARGIN);
   player.fires = needs.anythingToBeat && world.level.motion.player.shooting !== null;
-  beginFlight(player, state);
+  const caution = CLEARANCE + abilities.cautionUnits * CLEARANCE_PER_CAUTION;
+  beginFlight(player, state, caution);
   const from = player.reaction.ticks;
   // The first press lets everything begin.
   if (!flight.begun) return sideInput(0, true);
@@ -320,8 +321,7 @@ export function choosePlan(player: Player, state: AttemptState, memory: LiftMemo
   }
   const waited = state.tick - memory.nearestTick;
   const risk = waited > DESPERATE_TICKS ? 0 : waited > IMPATIENT_TICKS ? IMPATIENT_SHARE : 1;
-  const clearance =
-    (CLEARANCE + abilities.cautionUnits * CLEARANCE_PER_CAUTION) * risk - (risk === 0 ? TAKES_A_TOUCH : 0);
+  const clearance = caution * risk - (risk === 0 ? TAKES_A_TOUCH : 0);
   const horizon = Math.min(
     LONGEST_TICKS,
     Math.max(SHORTEST_TICKS, Math.round((abilities.foresightSeconds * FORESIGHT_FACTOR) / TICK_SECONDS)),
@@ -364,7 +364,7 @@ const LOOKED_AT_TICKS = 30;
 
 /** Is a player who goes on doing this about to be hurt? */
 export function willBeHurt(player: Player, state: AttemptState, memory: LiftMemory, input: number): boolean {
-  beginFlight(player, state);
+  beginFlight(player, state, 0);
   const from = player.reaction.ticks;
   for (let tick = 0; tick < LOOKED_AT_TICKS; tick++) {
     flyOn(input);

@@ -1,11 +1,12 @@
 import { expect, it } from '@jest/globals';
-import fc from 'fast-check';
 import { startProject } from '../../../../authoring/building/index.ts';
 import { homeBeforeDusk } from '../../../../exchange/demo/index.ts';
-import { startAttempt, step } from '../../../../play/attempt/index.ts';
+import { enemiesOf, startAttempt } from '../../../../play/attempt/index.ts';
 import { makeWorld, prepareLevel, type LiftOwn } from '../../../../play/movement/index.ts';
+import { ticksToSeconds } from '../../../../play/rules/index.ts';
+import { expectMovesAlike } from '../../../../testing/imaginedBodies.ts';
 import { makeReaction } from '../../faults/reaction.ts';
-import { beginFlight, flight, flyOn } from './flight.ts';
+import { beginFlight, flight, flyOn, HURT, LONGEST_TICKS, meetsMover, TOO_NEAR } from './flight.ts';
 
 const demo = homeBeforeDusk();
 const kit = startProject({ moves: 'lift', goal: 'finish', levels: 12 });
@@ -14,27 +15,31 @@ const levels = [
   ...[1, 12].map((position) => prepareLevel(kit, position)),
 ];
 
-/** Inputs, each with the number of ticks that it is held. */
-const presses = fc.array(fc.tuple(fc.nat(5), fc.integer({ min: 1, max: 40 })), { minLength: 1, maxLength: 8 });
+const player = { reaction: makeReaction(0) };
 
-it('a flight moves as the body on a lift ground does, tick by tick, on every ground and by every press', () => {
-  fc.assert(
-    fc.property(fc.constantFrom(...levels), fc.nat(400), presses, fc.nat(99), (level, ticks, acts, seed) => {
-      const world = makeWorld(level);
-      const state = startAttempt(world, seed);
-      for (let tick = 0; tick < ticks; tick++) step(state, tick % 50 < 27 ? 1 : 0);
-      const own = { ...(state.own as LiftOwn) };
-      const body = { ...state.body };
-      beginFlight({ reaction: makeReaction(0) }, state);
-      for (const [input, held] of acts)
-        for (let i = 0; i < held; i++) {
-          world.kind.moveBody(world, state.view, body, own, input);
-          flyOn(input);
-          expect(flight).toEqual({
-            ...{ x: body.x, y: body.y, vx: body.vx, vy: body.vy },
-            ...{ begun: own.begun, stopped: own.stopped },
-          });
-        }
-    }),
-  );
+it('a flight moves as the body on a lift ground does, tick by tick, on every ground and by every press', () =>
+  expectMovesAlike({
+    levels,
+    lastInput: 5,
+    before: (tick) => (tick % 50 < 27 ? 1 : 0),
+    imagine(attempt) {
+      beginFlight(player, attempt, 0);
+      return { state: flight, move: flyOn };
+    },
+  }));
+
+it.each([
+  ['a large thing', 6, 0, HURT],
+  ['a small thing by a cautious player', 0.3, 6, TOO_NEAR],
+])('%s is met where the flight comes to it, however far off it is at first', (_what, radius, clearance, met) => {
+  const state = startAttempt(makeWorld(levels[0]!), 1);
+  const { all } = enemiesOf(state);
+  for (const enemy of all) enemy.active = false;
+  Object.assign(all[0]!, { active: true, movement: 'patrol', vx: 0, vy: 0, radius, x: state.body.x });
+  const { mostUp, mostDown } = state.own as LiftOwn;
+  const way = Math.max(mostUp, mostDown) * ticksToSeconds(LONGEST_TICKS);
+  all[0]!.y = state.body.y - way - 5;
+  beginFlight(player, state, clearance);
+  flight.y -= way;
+  expect(meetsMover(1, clearance)).toBe(met);
 });

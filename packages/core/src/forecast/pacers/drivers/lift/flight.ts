@@ -41,8 +41,8 @@ let grid: Grid = { width: 0, height: 0, walls: new Uint8Array(0) };
 /** Moving things. A length that is not 0 is that of a ground which they cross: at its end they come in again. Units, units per second. */
 const movers = { count: 0, x: [0], y: [0], vx: [0], vy: [0], radius: [0], width: [0], height: [0] };
 
-/** Begins a flight where the player will be when its present decision takes effect, by its earlier decisions. */
-export function beginFlight(player: Pick<Player, 'reaction'>, state: AttemptState): void {
+/** Begins a flight where the player will be when its present decision takes effect, by its earlier decisions. @param clearance largest distance that it keeps, units */
+export function beginFlight(player: Pick<Player, 'reaction'>, state: AttemptState, clearance: number): void {
   const { body, view, tick } = state;
   const own = state.own as LiftOwn;
   grid = view.grid;
@@ -60,7 +60,7 @@ export function beginFlight(player: Pick<Player, 'reaction'>, state: AttemptStat
   flight.begun = own.begun;
   flight.stopped = own.stopped;
   movePlanned(player, tick, flyOn);
-  noteMovers(state, player.reaction.ticks);
+  noteMovers(state, player.reaction.ticks, clearance);
 }
 
 /** Nothing is imagined for longer, counted from where the decision takes effect. Ticks. */
@@ -69,34 +69,32 @@ export const LONGEST_TICKS = 96;
 export const FAR_OFF = 3;
 const LONGEST_SECONDS = LONGEST_TICKS * TICK_SECONDS;
 
-/** May something come within sight of the body along an axis? @param length of the ground that it crosses, 0 for none @param goes units per second of the body, at most */
-function comesNear(from: number, place: number, speed: number, length: number, goes: number, seconds: number): boolean {
-  if (length > 0 && speed !== 0) return true;
-  return Math.abs(place - from) <= Math.abs(speed) * seconds + goes * LONGEST_SECONDS + FAR_OFF;
+/** May something come within sight of the body along an axis? @param length of the ground that it crosses, 0 for none @param reach way of the body and width of its sight, units */
+function comesNear(from: number, place: number, way: number, length: number, reach: number): boolean {
+  return (length > 0 && way !== 0) || Math.abs(place - from) <= Math.abs(way) + reach;
 }
 
-/** Notes the moving things that may come as near as anybody looks. @param from ticks until the decision takes effect */
-function noteMovers(state: AttemptState, from: number): void {
+/** Notes the moving things that may come as near as the player looks. @param from ticks until the decision takes effect */
+function noteMovers(state: AttemptState, from: number, clearance: number): void {
   const seconds = from * TICK_SECONDS + LONGEST_SECONDS;
-  const across = numbers.forward + numbers.steer;
-  const along = Math.max(numbers.mostUp, numbers.mostDown, Math.abs(flight.vy));
+  const across = (numbers.forward + numbers.steer) * LONGEST_SECONDS;
+  const along = Math.max(numbers.mostUp, numbers.mostDown, Math.abs(flight.vy)) * LONGEST_SECONDS;
   movers.count = 0;
   for (const enemy of enemiesOf(state).all) {
     if (!enemy.active) continue;
     const crosses = enemy.movement === 'cross';
-    if (
-      !comesNear(flight.x, enemy.x, enemy.vx, crosses ? grid.width : 0, across, seconds) ||
-      !comesNear(flight.y, enemy.y, enemy.vy, crosses ? grid.height : 0, along, seconds)
-    )
-      continue;
+    const [width, height] = crosses ? [grid.width, grid.height] : [0, 0];
+    const sight = Math.max(FAR_OFF, enemy.radius + numbers.radius + clearance);
+    if (!comesNear(flight.x, enemy.x, enemy.vx * seconds, width, across + sight)) continue;
+    if (!comesNear(flight.y, enemy.y, enemy.vy * seconds, height, along + sight)) continue;
     const index = movers.count++;
     movers.x[index] = enemy.x;
     movers.y[index] = enemy.y;
     movers.vx[index] = enemy.vx;
     movers.vy[index] = enemy.vy;
     movers.radius[index] = enemy.radius;
-    movers.width[index] = crosses ? grid.width : 0;
-    movers.height[index] = crosses ? grid.height : 0;
+    movers.width[index] = width;
+    movers.height[index] = height;
   }
 }
 

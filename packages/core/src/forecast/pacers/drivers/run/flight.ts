@@ -9,6 +9,7 @@ import {
 } from '../../../../play/attempt/index.ts';
 import { BELOW_TOUCH, limitedStep, WALL_GAP, type Grid } from '../../../../play/grid/index.ts';
 import {
+  copyLeaping,
   hasFloorBelow,
   hasRoomToStand,
   JUMP,
@@ -16,6 +17,7 @@ import {
   loweredHalf,
   SLIDE,
   standingHalf,
+  type Leaping,
   type RunOwn,
 } from '../../../../play/movement/index.ts';
 import { secondsToTicks, TICK_SECONDS } from '../../../../play/rules/index.ts';
@@ -29,18 +31,11 @@ import { isKnownWay, lastsOnWay, noteWay, reachedOnWay } from './ways.ts';
  */
 
 /** The changing state of a flight. Units, units per second, ticks. */
-export interface Flight {
+export interface Flight extends Leaping {
   x: number;
   y: number;
   vy: number;
   halfTall: number;
-  airTicks: number;
-  pressTicks: number;
-  jumpsLeft: number;
-  onFloor: boolean;
-  held: boolean;
-  rising: boolean;
-  fell: boolean;
   low: boolean;
   blocked: boolean;
 }
@@ -50,6 +45,7 @@ export const flightAtRest = (): Flight => ({
   ...{ onFloor: false, held: false, rising: false, fell: false, low: false, blocked: false },
 });
 
+/** Makes one flight another. It is called for each plan, so that it copies member by member. */
 export function copyFlight(from: Flight, to: Flight): void {
   to.x = from.x;
   to.y = from.y;
@@ -110,13 +106,7 @@ export function beginFlight({ world, view, body: from, own: ownOfKind }: Attempt
   flight.y = from.y;
   flight.vy = from.vy;
   flight.halfTall = own.halfTall;
-  flight.airTicks = own.airTicks;
-  flight.pressTicks = own.pressTicks;
-  flight.jumpsLeft = own.jumpsLeft;
-  flight.onFloor = own.onFloor;
-  flight.held = own.held;
-  flight.rising = own.rising;
-  flight.fell = own.fell;
+  copyLeaping(own, flight);
   flight.low = own.low;
   flight.blocked = own.blocked;
 }
